@@ -1,0 +1,60 @@
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+
+namespace YellowPencil.Core.Bugs;
+
+/// <summary>How often specialists meet a bug.</summary>
+public enum Commonness
+{
+    /// <summary>In most classes.</summary>
+    VeryCommon,
+
+    /// <summary>Several times a year.</summary>
+    Common,
+
+    /// <summary>Now and then.</summary>
+    Uncommon,
+
+    /// <summary>Once in a while, or only beside another.</summary>
+    Rare,
+}
+
+/// <summary>An idea that a student who follows a bug does not have yet.</summary>
+/// <param name="Id">The stable name.</param>
+/// <param name="Name">A few words.</param>
+/// <param name="Statement">The idea in a sentence, in the classroom's word where one is due.</param>
+public sealed record MissingIdea(string Id, string Name, string Statement);
+
+/// <summary>A wrong rule that a student may follow wherever it applies.</summary>
+public sealed record Bug
+{
+    /// <summary>The stable name, for example <c>subtraction.smaller-from-larger</c>.</summary>
+    public required string Id { get; init; }
+
+    /// <summary>The family in which it is declared.</summary>
+    public required Family Family { get; init; }
+
+    /// <summary>A plain name.</summary>
+    public required string Name { get; init; }
+
+    /// <summary>One sentence that a class teacher understands; describes the procedure, in the classroom's word.</summary>
+    public required string Text { get; init; }
+
+    /// <summary>Why a student would do this.</summary>
+    public required string Reason { get; init; }
+
+    /// <summary>The idea that is missing.</summary>
+    public required MissingIdea Idea { get; init; }
+
+    /// <summary>How often it is met.</summary>
+    public required Commonness Commonness { get; init; }
+
+    /// <summary>What is done instead of the taught choices; usually one deviation.</summary>
+    public required IReadOnlyList<Deviation> Deviations { get; init; }
+
+    /// <summary>The decision point of the first deviation.</summary>
+    public DecisionPoint Decision => Deviations[0].Point!;
+
+    /// <inheritdoc/>
+    public override string ToString() => Id;
+}

@@ -1,0 +1,38 @@
+using System.Numerics;
+
+namespace YellowPencil.Core.Notation;
+
+/// <summary>A difference of two whole numbers, to be worked in columns.</summary>
+public sealed class ColumnDifference : ItemTask
+{
+    /// <summary>Makes the task from its two numbers.</summary>
+    public ColumnDifference(WholeNumber top, WholeNumber bottom)
+        : base($"{top.Text} - {bottom.Text}", Family.Subtraction)
+    {
+        Top = top;
+        Bottom = bottom;
+        RightAnswer = (top.Value - bottom.Value).ToString();
+    }
+
+    /// <summary>The number taken away from.</summary>
+    public WholeNumber Top { get; }
+
+    /// <summary>The number taken away.</summary>
+    public WholeNumber Bottom { get; }
+
+    /// <inheritdoc/>
+    public override string RightAnswer { get; }
+
+    /// <summary>The task "top - bottom" for two values that are not negative.</summary>
+    public static ColumnDifference Of(BigInteger top, BigInteger bottom) => new(WholeNumber.Of(top), WholeNumber.Of(bottom));
+
+    /// <inheritdoc/>
+    public override string Canonical(string answer)
+    {
+        var text = answer.Trim().Replace('−', '-');
+        var negative = text.StartsWith('-');
+        var number = WholeNumber.TryParse(negative ? text[1..] : text);
+        if (!number.Succeeded) return text;
+        return (negative ? -number.Value.Value : number.Value.Value).ToString();
+    }
+}

@@ -1,0 +1,63 @@
+namespace YellowPencil.Core.Notation;
+
+/// <summary>A family of methods, as the worked-sheet format and the catalogue name it.</summary>
+public enum Family
+{
+    /// <summary>Column addition of whole numbers.</summary>
+    Addition,
+
+    /// <summary>Column subtraction of whole numbers.</summary>
+    Subtraction,
+
+    /// <summary>Multiplication of whole numbers.</summary>
+    Multiplication,
+
+    /// <summary>Long division of whole numbers.</summary>
+    Division,
+
+    /// <summary>Sums and differences of decimals.</summary>
+    DecimalSums,
+
+    /// <summary>Products of decimals.</summary>
+    DecimalProducts,
+
+    /// <summary>Division of decimals.</summary>
+    DecimalDivision,
+
+    /// <summary>Sums and differences of fractions without whole parts.</summary>
+    Fractions,
+
+    /// <summary>Sums and differences with mixed numbers.</summary>
+    MixedNumbers,
+
+    /// <summary>Whole numbers with signs.</summary>
+    Integers,
+
+    /// <summary>Sums and differences of polynomials.</summary>
+    Polynomials,
+
+    /// <summary>Products of polynomials.</summary>
+    Expanding,
+
+    /// <summary>Factoring quadratics.</summary>
+    Factoring,
+
+    /// <summary>Square roots by hand.</summary>
+    Roots,
+
+    /// <summary>Linear equations in one letter.</summary>
+    Equations,
+}
+
+/// <summary>The names of the families in the worked-sheet format.</summary>
+public static class FamilyNames
+{
+    private static readonly Dictionary<string, Family> ByName = Enum.GetValues<Family>().ToDictionary(Name);
+
+    /// <summary>The name in the format, for example <c>decimal-sums</c>.</summary>
+    public static string Name(this Family family) => string.Concat(
+        family.ToString().Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString()));
+
+    /// <summary>Reads a name of the format; false when there is no such family.</summary>
+    public static bool TryParse(string name, out Family family) => ByName.TryGetValue(name, out family);
+}

@@ -1,0 +1,56 @@
+namespace YellowPencil.Core.Notation;
+
+/// <summary>Whether an answer is what was asked for.</summary>
+public enum Verdict
+{
+    /// <summary>Right in value and in form.</summary>
+    Right,
+
+    /// <summary>Right in value, not in the form asked for.</summary>
+    Unfinished,
+
+    /// <summary>Written, and not right.</summary>
+    Wrong,
+
+    /// <summary>Nothing was written.</summary>
+    Blank,
+
+    /// <summary>Something was written that cannot be read.</summary>
+    Unreadable,
+}
+
+/// <summary>What was set as one item: the text, its exact answer, and how an answer to it is read.</summary>
+public abstract class ItemTask
+{
+    private protected ItemTask(string text, Family family)
+    {
+        Text = text;
+        Family = family;
+    }
+
+    /// <summary>The task in the grammar of the worked-sheet format.</summary>
+    public string Text { get; }
+
+    /// <summary>The family of methods that the task calls for.</summary>
+    public Family Family { get; }
+
+    /// <summary>The exact answer in its canonical spelling.</summary>
+    public abstract string RightAnswer { get; }
+
+    /// <summary>
+    /// One spelling for all answers of the same value and form, so that answers are compared as text:
+    /// thousands commas, spaces and leading zeros go. What is no answer in kind stays as it was written.
+    /// </summary>
+    public abstract string Canonical(string answer);
+
+    /// <summary>Judges an answer as written; null is blank and "?" unreadable.</summary>
+    public virtual Verdict Judge(string? answer) => answer switch
+    {
+        null => Verdict.Blank,
+        "?" => Verdict.Unreadable,
+        _ => Canonical(answer) == RightAnswer ? Verdict.Right : Verdict.Wrong,
+    };
+
+    /// <inheritdoc/>
+    public override string ToString() => Text;
+}

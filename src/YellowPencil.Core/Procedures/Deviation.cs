@@ -1,0 +1,66 @@
+namespace YellowPencil.Core.Procedures;
+
+/// <summary>A way in which a student departs from a taught method.</summary>
+public abstract class Deviation
+{
+    private protected Deviation()
+    {
+    }
+
+    /// <summary>The decision point concerned; null for a wrong number fact.</summary>
+    public abstract DecisionPoint? Point { get; }
+}
+
+/// <summary>At a decision point, in contexts of one kind, another choice than the taught one.</summary>
+internal sealed class ChoiceDeviation<TContext, TChoice>(
+    DecisionPoint<TContext, TChoice> point, Func<TContext, bool> when, TChoice instead) : Deviation
+    where TContext : struct, IDecisionContext
+    where TChoice : struct, Enum
+{
+    public override DecisionPoint Point => point;
+
+    public Func<TContext, bool> When => when;
+
+    public TChoice Instead => instead;
+}
+
+/// <summary>The operation of a number fact.</summary>
+public enum FactKind
+{
+    /// <summary>a + b</summary>
+    Plus,
+
+    /// <summary>a - b</summary>
+    Minus,
+
+    /// <summary>a * b</summary>
+    Times,
+}
+
+/// <summary>A number fact, for example 13 - 7.</summary>
+public readonly record struct NumberFact(FactKind Kind, int First, int Second)
+{
+    /// <summary>The right value.</summary>
+    public int Value => Kind switch
+    {
+        FactKind.Plus => First + Second,
+        FactKind.Minus => First - Second,
+        _ => First * Second,
+    };
+
+    /// <inheritdoc/>
+    public override string ToString() => $"{First} {(Kind switch { FactKind.Plus => "+", FactKind.Minus => "-", _ => "*" })} {Second}";
+}
+
+/// <summary>A number fact that the student holds to be something else.</summary>
+public sealed class FactDeviation(NumberFact fact, int written) : Deviation
+{
+    /// <inheritdoc/>
+    public override DecisionPoint? Point => null;
+
+    /// <summary>The fact.</summary>
+    public NumberFact Fact { get; } = fact;
+
+    /// <summary>What the student takes it to be.</summary>
+    public int Written { get; } = written;
+}

@@ -1,0 +1,45 @@
+namespace YellowPencil.Core.Procedures;
+
+/// <summary>
+/// The deviations of one imagined student, made ready for running. Each deviation belongs to an owner (a bug, or a wrong
+/// fact), counted from 0.
+/// </summary>
+public sealed class DeviationSet
+{
+    /// <summary>The most owners that one set holds.</summary>
+    public const int MaxOwners = 6;
+
+    /// <summary>The student who works exactly as taught.</summary>
+    public static readonly DeviationSet Taught = new();
+
+    private readonly Rule[]?[] byPoint;
+
+    /// <summary>Makes a set from the deviations of each owner.</summary>
+    /// <exception cref="ArgumentException">More than <see cref="MaxOwners"/> owners.</exception>
+    public DeviationSet(params IReadOnlyList<IReadOnlyList<Deviation>> owners)
+    {
+        if (owners.Count > MaxOwners) throw new ArgumentException($"at most {MaxOwners} owners", nameof(owners));
+        OwnerCount = owners.Count;
+        byPoint = new Rule[]?[DecisionPoint.Created];
+        Facts = [];
+        for (var owner = 0; owner < owners.Count; owner++)
+            foreach (var deviation in owners[owner])
+            {
+                if (deviation is FactDeviation fact) Facts = [.. Facts, new FactRule(fact, owner)];
+                else Add(deviation.Point!.Ordinal, new Rule(deviation, owner));
+            }
+    }
+
+    /// <summary>How many owners the set has.</summary>
+    public int OwnerCount { get; }
+
+    internal FactRule[] Facts { get; }
+
+    internal Rule[]? At(int ordinal) => ordinal < byPoint.Length ? byPoint[ordinal] : null;
+
+    private void Add(int ordinal, Rule rule) => byPoint[ordinal] = byPoint[ordinal] is { } before ? [.. before, rule] : [rule];
+
+    internal readonly record struct Rule(Deviation Deviation, int Owner);
+
+    internal readonly record struct FactRule(FactDeviation Deviation, int Owner);
+}

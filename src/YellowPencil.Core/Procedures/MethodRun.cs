@@ -1,0 +1,188 @@
+using System.Runtime.CompilerServices;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures;
+
+/// <summary>One step of a run that goes another way once, by a slip.</summary>
+/// <param name="Step">The number of the step, from 0.</param>
+/// <param name="Choice">At a decision: the index of the choice made. At a number fact: the value written.</param>
+public readonly record struct Slip(int Step, int Choice)
+{
+    /// <summary>No slip.</summary>
+    public static readonly Slip None = new(-1, 0);
+}
+
+/// <summary>
+/// A walk through one item with the deviations of one imagined student. Methods ask it at every decision point and for
+/// every number fact, and write marks and the answer into it. It is used again for the next run, so that a run that only
+/// wants the answer allocates next to nothing; not to be shared between threads.
+/// </summary>
+public sealed class MethodRun
+{
+    /// <summary>The most chances of one item that can be followed or not one by one; later ones are always followed.</summary>
+    public const int MaxChances = 60;
+
+    private readonly List<Mark> marks = [];
+    private readonly List<Step> steps = [];
+    private readonly int[] chances = new int[DeviationSet.MaxOwners];
+    private readonly int[] followed = new int[DeviationSet.MaxOwners];
+    private DeviationSet deviations = DeviationSet.Taught;
+    private ulong declined;
+    private Slip slip;
+    private int stepNumber;
+    private char[] answer = new char[64];
+    private int answerLength;
+
+    /// <summary>Whether steps are kept, with captions; slower, for one run at a time.</summary>
+    public bool Recording { get; init; }
+
+    /// <summary>Whether marks are kept; always the case while recording.</summary>
+    public bool KeepsMarks { get; set; }
+
+    /// <summary>The answer that the run came to; empty when nothing was written.</summary>
+    public ReadOnlySpan<char> Answer => answer.AsSpan(0, answerLength);
+
+    /// <summary>The marks left on the page, in the order of writing.</summary>
+    public IReadOnlyList<Mark> Marks => marks;
+
+    /// <summary>The steps taken, where they are kept.</summary>
+    public IReadOnlyList<Step> Steps => steps;
+
+    /// <summary>How many decisions and number facts the run went through.</summary>
+    public int StepCount => stepNumber;
+
+    /// <summary>Decisions at which a deviation applies and differs from the taught choice, all owners together.</summary>
+    public int Chances { get; private set; }
+
+    /// <summary>How many of the chances were followed.</summary>
+    public int Followed { get; private set; }
+
+    /// <summary>Whether two deviations claimed the same decision in the same context for different choices.</summary>
+    public bool InConflict { get; private set; }
+
+    /// <summary>The chances of one owner.</summary>
+    public int ChancesOf(int owner) => chances[owner];
+
+    /// <summary>How many chances of one owner were followed.</summary>
+    public int FollowedOf(int owner) => followed[owner];
+
+    /// <summary>Makes the run ready for an item.</summary>
+    /// <param name="set">The student.</param>
+    /// <param name="declinedChances">Bit i set: the i-th chance is not followed.</param>
+    /// <param name="once">A step that goes another way.</param>
+    public void Begin(DeviationSet set, ulong declinedChances = 0, Slip? once = null)
+    {
+        deviations = set;
+        declined = declinedChances;
+        slip = once ?? Slip.None;
+        stepNumber = 0;
+        answerLength = 0;
+        Chances = 0;
+        Followed = 0;
+        InConflict = false;
+        marks.Clear();
+        steps.Clear();
+        Array.Clear(chances);
+        Array.Clear(followed);
+    }
+
+    /// <summary>Asks a decision point; the answer is what this student does there.</summary>
+    public TChoice Ask<TContext, TChoice>(DecisionPoint<TContext, TChoice> point, in TContext context)
+        where TContext : struct, IDecisionContext
+        where TChoice : struct, Enum
+    {
+        var taught = point.Taught(context);
+        var made = taught;
+        var cause = StepCause.AsTaught;
+        if (deviations.At(point.Ordinal) is { } rules)
+        {
+            var chosen = false;
+            foreach (var (deviation, owner) in rules)
+            {
+                var rule = Unsafe.As<ChoiceDeviation<TContext, TChoice>>(deviation);
+                if (EqualityComparer<TChoice>.Default.Equals(rule.Instead, taught) || !rule.When(context)) continue;
+                if (chosen)
+                {
+                    InConflict |= !EqualityComparer<TChoice>.Default.Equals(rule.Instead, made);
+                    continue;
+                }
+
+                chosen = true;
+                if (!Follows(owner)) continue;
+                made = rule.Instead;
+                cause = StepCause.Bug;
+            }
+        }
+
+        if (slip.Step == stepNumber)
+        {
+            made = DecisionPoint<TContext, TChoice>.Choices[slip.Choice];
+            cause = StepCause.Slip;
+        }
+
+        if (Recording)
+            steps.Add(new Step(stepNumber, point, context.Place, ChoiceIndex(taught), ChoiceIndex(made), cause, point.Say(context, taught), point.Say(context, made), marks.Count, null));
+        stepNumber++;
+        return made;
+
+        static int ChoiceIndex(TChoice choice) => Array.IndexOf(DecisionPoint<TContext, TChoice>.Choices, choice);
+    }
+
+    /// <summary>Recalls a number fact; the answer is what this student takes it to be.</summary>
+    /// <param name="fact">The fact.</param>
+    /// <param name="place">The place it is needed for.</param>
+    public int Recall(NumberFact fact, int place)
+    {
+        var value = fact.Value;
+        var cause = StepCause.AsTaught;
+        foreach (var (deviation, owner) in deviations.Facts)
+            if (deviation.Fact == fact && Follows(owner))
+            {
+                value = deviation.Written;
+                cause = StepCause.Fact;
+            }
+
+        if (slip.Step == stepNumber)
+        {
+            value = slip.Choice;
+            cause = StepCause.Slip;
+        }
+
+        if (Recording)
+            steps.Add(new Step(stepNumber, null, place, fact.Value, value, cause, $"{fact} = {fact.Value}".Replace('-', '−'), $"{fact} = {value}".Replace('-', '−'), marks.Count, fact));
+        stepNumber++;
+        return value;
+    }
+
+    /// <summary>Leaves a mark on the page.</summary>
+    public void Write(MarkField field, int place, int value)
+    {
+        if (KeepsMarks || Recording) marks.Add(new Mark(field, place, SmallNumbers.Text(value)));
+    }
+
+    /// <summary>Adds to the answer.</summary>
+    public void Append(ReadOnlySpan<char> text)
+    {
+        if (answerLength + text.Length > answer.Length) Array.Resize(ref answer, 2 * (answerLength + text.Length));
+        text.CopyTo(answer.AsSpan(answerLength));
+        answerLength += text.Length;
+    }
+
+    private bool Follows(int owner)
+    {
+        var index = Chances++;
+        chances[owner]++;
+        if (index < MaxChances && (declined >> index & 1) == 1) return false;
+        Followed++;
+        followed[owner]++;
+        return true;
+    }
+}
+
+/// <summary>The texts of small whole numbers, made once.</summary>
+internal static class SmallNumbers
+{
+    private static readonly string[] Texts = [.. Enumerable.Range(0, 200).Select(n => n.ToString())];
+
+    public static string Text(int value) => (uint)value < Texts.Length ? Texts[value] : value.ToString();
+}

@@ -1,0 +1,36 @@
+namespace YellowPencil.Core.Procedures;
+
+/// <summary>Why a step went as it did.</summary>
+public enum StepCause
+{
+    /// <summary>As the method is taught.</summary>
+    AsTaught,
+
+    /// <summary>A bug was followed.</summary>
+    Bug,
+
+    /// <summary>A number fact that the student holds wrongly.</summary>
+    Fact,
+
+    /// <summary>A slip: this once.</summary>
+    Slip,
+}
+
+/// <summary>One decision or number fact of a recorded run.</summary>
+/// <param name="Number">The number of the step, from 0.</param>
+/// <param name="Point">The decision point; null for a number fact.</param>
+/// <param name="Place">The place concerned; null where the whole item is.</param>
+/// <param name="Taught">The index of the taught choice, or the value of the fact.</param>
+/// <param name="Made">The index of the choice made, or the value taken.</param>
+/// <param name="Cause">Why.</param>
+/// <param name="TaughtText">What the method says here, in a sentence.</param>
+/// <param name="MadeText">What the student did here, in a sentence.</param>
+/// <param name="MarksBefore">How many marks stood on the page before the step.</param>
+/// <param name="Fact">The number fact, for a step that recalls one.</param>
+public sealed record Step(
+    int Number, DecisionPoint? Point, int? Place, int Taught, int Made, StepCause Cause,
+    string TaughtText, string MadeText, int MarksBefore, NumberFact? Fact)
+{
+    /// <summary>The name of the kind of step.</summary>
+    public string Name => Point?.Id ?? "fact";
+}

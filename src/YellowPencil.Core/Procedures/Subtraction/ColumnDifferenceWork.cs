@@ -1,0 +1,302 @@
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures.Subtraction;
+
+/// <summary>
+/// The columns of a difference being worked. A part for every method that subtracts in columns: it is given the digits of
+/// both numbers by place (0 first; a bottom digit of -1 is blank), a span of the same length to keep the top digits as they
+/// were set, and fills the cells of the answer (-1 is blank).
+/// </summary>
+internal ref struct ColumnDifferenceWork
+{
+    private readonly MethodRun run;
+    private readonly Span<int> top;
+    private readonly Span<int> topAsSet;
+    private readonly Span<int> bottom;
+    private readonly Span<int> cells;
+    private readonly int highestBottom;
+    private int worked;
+    private int renames;
+
+    public ColumnDifferenceWork(MethodRun run, Span<int> top, Span<int> topAsSet, Span<int> bottom, Span<int> cells)
+    {
+        this.run = run;
+        this.top = top;
+        this.bottom = bottom;
+        this.cells = cells;
+        this.topAsSet = topAsSet;
+        top.CopyTo(topAsSet);
+        cells.Fill(-1);
+        for (var place = 0; place < bottom.Length; place++)
+            if (bottom[place] >= 0) highestBottom = place;
+    }
+
+    /// <summary>Works all columns.</summary>
+    public void Work(Direction direction)
+    {
+        for (var i = 0; i < top.Length; i++)
+        {
+            var column = direction == Direction.FromOnes ? i : top.Length - 1 - i;
+            if (i > 0 && run.Ask(SubtractionPoints.Onward, Context(column)) == Onward.Stop) return;
+            WorkColumn(column);
+            worked++;
+        }
+    }
+
+    private void WorkColumn(int column)
+    {
+        if (top[column] != topAsSet[column] && run.Ask(SubtractionPoints.TopRead, Context(column)) == TopRead.AsSet)
+            top[column] = topAsSet[column];
+
+        var context = Context(column);
+        if (context.BelowIsBlank)
+        {
+            WorkOpenColumn(context);
+            return;
+        }
+
+        switch (run.Ask(SubtractionPoints.Column, context))
+        {
+            case ColumnWay.Rename:
+                Rename(context);
+                break;
+            case ColumnWay.TakeAway or ColumnWay.SmallerFromLarger:
+                WriteDifference(column, wasRaised: false);
+                if (!context.TopIsShort && context.ColumnsLeft > 0 && run.Ask(SubtractionPoints.Neighbour, context) == Neighbour.OneLess)
+                    Rewrite(column + 1, Math.Max(0, top[column + 1] - 1));
+                break;
+            case ColumnWay.WriteZero:
+                WriteCell(column, 0);
+                break;
+            case ColumnWay.WriteTop:
+                WriteCell(column, top[column]);
+                break;
+            case ColumnWay.WriteBottom:
+                WriteCell(column, bottom[column]);
+                break;
+            case ColumnWay.Add:
+                WriteCell(column, run.Recall(new NumberFact(FactKind.Plus, top[column], bottom[column]), column));
+                break;
+            default:
+                break;
+        }
+    }
+
+    private readonly void WorkOpenColumn(ColumnContext context)
+    {
+        var column = context.Column;
+        switch (run.Ask(SubtractionPoints.OpenColumn, context))
+        {
+            case OpenColumn.CopyTop:
+                WriteCell(column, top[column]);
+                break;
+            case OpenColumn.CopyAsSet:
+                WriteCell(column, topAsSet[column]);
+                break;
+            case OpenColumn.WriteZero:
+                WriteCell(column, 0);
+                break;
+            case OpenColumn.OneLess:
+                WriteCell(column, Math.Max(0, top[column] - 1));
+                break;
+            case OpenColumn.TakeBottomDigitAgain:
+                WriteCell(column, Math.Abs(run.Recall(Difference(top[column], bottom[highestBottom]), column)));
+                break;
+            default:
+                break;
+        }
+    }
+
+    private void Rename(ColumnContext context)
+    {
+        var column = context.Column;
+        if (!context.SomebodyCanLend)
+        {
+            switch (run.Ask(SubtractionPoints.Stuck, context))
+            {
+                case Stuck.WriteZero:
+                    WriteCell(column, 0);
+                    return;
+                case Stuck.LeaveBlank:
+                    return;
+                case Stuck.TenFromNowhere:
+                    break;
+                default:
+                    WriteDifference(column, wasRaised: false);
+                    return;
+            }
+        }
+        else
+        {
+            Lend(context);
+        }
+
+        var receiver = run.Ask(SubtractionPoints.Receiver, context);
+        var raised = receiver switch
+        {
+            Receiver.TenMore => top[column] + 10,
+            Receiver.OneMore => top[column] + 1,
+            Receiver.BecomesTen => 10,
+            Receiver.NineMore => top[column] + 9,
+            Receiver.ElevenMore => top[column] + 11,
+            _ => top[column],
+        };
+        if (receiver != Receiver.Unchanged) Rewrite(column, raised);
+        renames++;
+        WriteDifference(column, wasRaised: raised >= 10);
+    }
+
+    private readonly void Lend(ColumnContext context)
+    {
+        var column = context.Column;
+        var lender = run.Ask(SubtractionPoints.Lender, context);
+        switch (lender)
+        {
+            case Lender.NearestNotZero:
+                LendFrom(column + 1 + context.ZerosNext, context);
+                break;
+            case Lender.LeftmostDigit:
+                LendFrom(Leftmost(), context);
+                break;
+            case Lender.OneBeyond:
+                LendFrom(Math.Min(column + 2, top.Length - 1), context);
+                break;
+            case Lender.ZeroBecomesNine or Lender.ZeroBecomesTen or Lender.ZeroStays when !context.NextIsZero:
+                LendFrom(column + 1, context);
+                break;
+            case Lender.ZeroBecomesNine:
+                Rewrite(column + 1, 9);
+                break;
+            case Lender.ZeroBecomesTen:
+                Rewrite(column + 1, 10);
+                break;
+            case Lender.BottomDigit:
+                if (bottom[column + 1] > 0) RewriteBelow(column + 1, bottom[column + 1] - 1);
+                break;
+            case Lender.EveryDigitLeft:
+                for (var left = column + 1; left < top.Length; left++)
+                    if (top[left] > 0) Rewrite(left, top[left] - 1);
+                break;
+            default:
+                break;
+        }
+    }
+
+    private readonly void LendFrom(int lender, ColumnContext context)
+    {
+        var passed = 0;
+        for (var between = lender - 1; between > context.Column; between--)
+            if (top[between] == 0) passed++;
+        var digit = top[lender];
+        var value = run.Ask(SubtractionPoints.LenderValue, Lending(lender, context, passed)) switch
+        {
+            LenderValue.OneLess => digit - 1,
+            LenderValue.TwoLess => digit - 2,
+            LenderValue.OneMore => digit + 1,
+            LenderValue.Ten => 10,
+            LenderValue.Nine => 9,
+            LenderValue.Zero => 0,
+            LenderValue.OneLessForEachColumn => digit - (lender - context.Column),
+            _ => digit,
+        };
+        if (value != digit) Rewrite(lender, Math.Max(0, value));
+
+        for (var between = lender - 1; between > context.Column; between--)
+        {
+            if (top[between] != 0) continue;
+            switch (run.Ask(SubtractionPoints.PassedZero, Lending(between, context, passed)))
+            {
+                case PassedZero.Nine:
+                    Rewrite(between, 9, by: 10);
+                    break;
+                case PassedZero.Ten:
+                    Rewrite(between, 10);
+                    break;
+                case PassedZero.Eight:
+                    Rewrite(between, 8);
+                    break;
+                default:
+                    break;
+            }
+        }
+    }
+
+    /// <summary>Finds the difference of what stands in the column, the larger less the smaller, and writes it.</summary>
+    private readonly void WriteDifference(int column, bool wasRaised)
+    {
+        var larger = Math.Max(top[column], bottom[column]);
+        var smaller = Math.Min(top[column], bottom[column]);
+        var value = run.Recall(Difference(larger, smaller), column);
+        var context = new DifferenceContext(column, larger, smaller, wasRaised);
+        value += run.Ask(SubtractionPoints.Count, context) switch
+        {
+            Count.OneTooMany => 1,
+            Count.OneTooFew when value > 0 => -1,
+            _ => 0,
+        };
+        if (value > 9)
+        {
+            value = run.Ask(SubtractionPoints.TwoDigits, context) switch
+            {
+                TwoDigits.OnesOnly => value % 10,
+                TwoDigits.Nine => 9,
+                _ => value,
+            };
+        }
+
+        WriteCell(column, value);
+    }
+
+    private static NumberFact Difference(int larger, int smaller) =>
+        new(FactKind.Minus, Math.Max(larger, smaller), Math.Min(larger, smaller));
+
+    private readonly int Leftmost()
+    {
+        var place = top.Length - 1;
+        while (place > 0 && top[place] == 0) place--;
+        return place;
+    }
+
+    private readonly void WriteCell(int column, int value)
+    {
+        cells[column] = value;
+        run.Write(MarkField.Cells, column, value);
+    }
+
+    private readonly void Rewrite(int column, int value, int? by = null)
+    {
+        top[column] = value;
+        if (by is { } first) run.Write(MarkField.Rewritten, column, first);
+        run.Write(MarkField.Rewritten, column, value);
+    }
+
+    private readonly void RewriteBelow(int column, int value)
+    {
+        bottom[column] = value;
+        run.Write(MarkField.RewrittenBelow, column, value);
+    }
+
+    private readonly LendingContext Lending(int place, ColumnContext context, int passed) => new(
+        place, top[place], bottom[place], context.Column, passed, place - context.Column - 1, renames, place == top.Length - 1);
+
+    private readonly ColumnContext Context(int column)
+    {
+        var zeros = 0;
+        while (column + 1 + zeros < top.Length && top[column + 1 + zeros] == 0) zeros++;
+        var hasNext = column + 1 < top.Length;
+        return new ColumnContext
+        {
+            Column = column,
+            Top = top[column],
+            TopAsSet = topAsSet[column],
+            Bottom = bottom[column],
+            Worked = worked,
+            Renames = renames,
+            ColumnsLeft = top.Length - 1 - column,
+            NextTop = hasNext ? top[column + 1] : -1,
+            NextBottom = hasNext ? bottom[column + 1] : -1,
+            ZerosNext = zeros,
+            SomebodyCanLend = column + 1 + zeros < top.Length,
+        };
+    }
+}

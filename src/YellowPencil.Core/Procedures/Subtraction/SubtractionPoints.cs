@@ -1,0 +1,193 @@
+using YellowPencil.Core.Notation;
+
+namespace YellowPencil.Core.Procedures.Subtraction;
+
+/// <summary>The decisions of column subtraction.</summary>
+public static class SubtractionPoints
+{
+    private static readonly Kind<ColumnContext>[] ColumnKinds =
+    [
+        new("always", "in every column", _ => true),
+        new("short", "when the top digit is the smaller", c => c.TopIsShort),
+        new("enough", "when the top digit is large enough", c => !c.BelowIsBlank && !c.TopIsShort),
+        new("top-is-0", "when the top digit is 0", c => c.Top == 0 && c.Bottom > 0),
+        new("top-is-1", "when the top digit is 1", c => c.Top == 1),
+        new("top-is-9", "when the top digit is 9", c => c.Top == 9),
+        new("below-is-0", "when the bottom digit is 0", c => c.Bottom == 0),
+        new("below-is-9", "when the bottom digit is 9", c => c.Bottom == 9),
+        new("equal", "when both digits are the same", c => c.Equal),
+        new("next-is-0", "when the next top digit is 0 and the top digit is too small", c => c.TopIsShort && c.NextIsZero),
+        new("next-is-1", "when the next top digit is 1 and the top digit is too small", c => c.TopIsShort && c.NextTop == 1),
+        new("has-lent", "when the top digit has lent before", c => c.HasLent),
+        new("has-lent-short", "when the top digit has lent before and is too small", c => c.HasLent && c.TopIsShort),
+        new("after-renaming", "when the item was {renamed} before and the top digit is too small", c => c.Renames > 0 && c.TopIsShort),
+        new("first", "in the ones column", c => c.IsFirst),
+        new("not-first-short", "left of the ones column, when the top digit is too small", c => !c.IsFirst && c.TopIsShort),
+        new("last", "in the leftmost column", c => c.IsLast),
+        new("short-by-one", "when the top digit is too small by one", c => c.Bottom == c.Top + 1),
+        new("next-below-blank", "when there is no digit below in the next column", c => c.ColumnsLeft > 0 && c.NextBottom < 0),
+    ];
+
+    private static readonly Kind<LendingContext>[] LendingKinds =
+    [
+        new("always", "whenever it lends", _ => true),
+        new("digit-is-1", "when it is 1", c => c.Digit == 1),
+        new("past-zeros", "when zeros stand in between", c => c.Passed > 0),
+        new("next-door", "when it stands next to the column that is short", c => c.Passed == 0),
+        new("below-blank", "when there is no digit below it", c => c.BelowIsBlank),
+        new("again", "when it is not the first time in the item", c => c.Renames > 0),
+        new("leftmost", "when it is the leftmost digit", c => c.IsLeftmost),
+        new("below-larger", "when it would then be smaller than the digit below", c => c.Below >= c.Digit),
+        new("below-smaller", "when it stays large enough for the digit below", c => !c.BelowIsBlank && c.Below < c.Digit),
+    ];
+
+    /// <summary>Take away, or something else?</summary>
+    public static readonly DecisionPoint<ItemContext, Operation> Operation = new("subtraction.operation", "What is to be done with the two numbers?")
+    {
+        Taught = _ => Subtraction.Operation.Subtract,
+        Say = (_, choice) => choice == Subtraction.Operation.Subtract ? "The sign says take away." : "Adds the two numbers.",
+        Kinds = [new("always", "always", _ => true), new("needs-renaming", "when a column has the smaller digit on top", c => c.NeedsRenaming)],
+    };
+
+    /// <summary>How are the numbers set out?</summary>
+    public static readonly DecisionPoint<ItemContext, Alignment> Alignment = new("subtraction.alignment", "Which digits stand under each other?")
+    {
+        Taught = _ => Subtraction.Alignment.Ones,
+        Say = (_, choice) => choice == Subtraction.Alignment.Ones ? "Ones stand under ones." : "Lines the numbers up on the left.",
+        Kinds = [new("always", "always", _ => true)],
+    };
+
+    /// <summary>Where does the work begin?</summary>
+    public static readonly DecisionPoint<ItemContext, Direction> Direction = new("subtraction.direction", "Which column comes first?")
+    {
+        Taught = _ => Subtraction.Direction.FromOnes,
+        Say = (_, choice) => choice == Subtraction.Direction.FromOnes ? "Starts with the ones." : "Starts at the left.",
+        Kinds = [new("always", "always", _ => true)],
+    };
+
+    /// <summary>Which value of the top digit is used?</summary>
+    public static readonly DecisionPoint<ColumnContext, TopRead> TopRead = new("subtraction.top-read", "Which top value counts?")
+    {
+        Taught = _ => Subtraction.TopRead.NewValue,
+        Say = (c, choice) => choice == Subtraction.TopRead.NewValue ? $"The {Place.Name(c.Column)} now have {c.Top}." : $"Uses the old {c.TopAsSet} again.",
+        Kinds = ColumnKinds,
+    };
+
+    /// <summary>Is the top digit enough, and if not, what then?</summary>
+    public static readonly DecisionPoint<ColumnContext, ColumnWay> Column = new("subtraction.column", "Is the top digit enough?")
+    {
+        Taught = c => c.TopIsShort ? ColumnWay.Rename : ColumnWay.TakeAway,
+        Say = SubtractionCaptions.Column,
+        Kinds = ColumnKinds,
+    };
+
+    /// <summary>What is left where there is nothing below?</summary>
+    public static readonly DecisionPoint<ColumnContext, OpenColumn> OpenColumn = new("subtraction.open-column", "What is left where there is nothing below?")
+    {
+        Taught = _ => Subtraction.OpenColumn.CopyTop,
+        Say = SubtractionCaptions.OpenColumn,
+        Kinds = ColumnKinds,
+    };
+
+    /// <summary>Who lends?</summary>
+    public static readonly DecisionPoint<ColumnContext, Lender> Lender = new("subtraction.lender", "Who lends?")
+    {
+        Taught = _ => Subtraction.Lender.NearestNotZero,
+        Say = SubtractionCaptions.Lender,
+        Kinds = ColumnKinds,
+    };
+
+    /// <summary>What does the lender become?</summary>
+    public static readonly DecisionPoint<LendingContext, LenderValue> LenderValue = new("subtraction.lender-value", "What does the lender become?")
+    {
+        Taught = _ => Subtraction.LenderValue.OneLess,
+        Say = SubtractionCaptions.LenderValue,
+        Kinds = LendingKinds,
+    };
+
+    /// <summary>What does a zero between lender and receiver become?</summary>
+    public static readonly DecisionPoint<LendingContext, PassedZero> PassedZero = new("subtraction.passed-zero", "What does a zero in between become?")
+    {
+        Taught = _ => Subtraction.PassedZero.Nine,
+        Say = SubtractionCaptions.PassedZero,
+        Kinds =
+        [
+            .. LendingKinds,
+            new("beside-receiver", "when it stands next to the column that is short", c => c.FromReceiver == 0),
+            new("further", "when it does not stand next to the column that is short", c => c.FromReceiver > 0),
+        ],
+    };
+
+    /// <summary>What does the short column become?</summary>
+    public static readonly DecisionPoint<ColumnContext, Receiver> Receiver = new("subtraction.receiver", "What does the short column become?")
+    {
+        Taught = _ => Subtraction.Receiver.TenMore,
+        Say = SubtractionCaptions.Receiver,
+        Kinds = ColumnKinds,
+    };
+
+    /// <summary>What is done when nobody can lend?</summary>
+    public static readonly DecisionPoint<ColumnContext, Stuck> Stuck = new("subtraction.stuck", "What if nobody can lend?")
+    {
+        Taught = _ => Subtraction.Stuck.SmallerFromLarger,
+        Say = (_, choice) => $"Nobody can lend: {choice switch { Subtraction.Stuck.WriteZero => "writes 0", Subtraction.Stuck.LeaveBlank => "leaves the column blank", Subtraction.Stuck.TenFromNowhere => "takes a ten from nowhere", _ => "takes the smaller from the larger" }}.",
+    };
+
+    /// <summary>What happens next door after a column that needed no renaming?</summary>
+    public static readonly DecisionPoint<ColumnContext, Neighbour> Neighbour = new("subtraction.neighbour", "Does the next column change?")
+    {
+        Taught = _ => Subtraction.Neighbour.LeftAlone,
+        Say = (_, choice) => choice == Subtraction.Neighbour.LeftAlone ? "Nothing was {renamed}: the next column stays." : "Makes the next column one less, though nothing was {renamed}.",
+        Kinds = ColumnKinds,
+        SlipWeight = 0.3,
+    };
+
+    /// <summary>How is the difference counted?</summary>
+    public static readonly DecisionPoint<DifferenceContext, Count> Count = new("subtraction.count", "How many are left?")
+    {
+        Taught = _ => Subtraction.Count.Exact,
+        Say = (c, choice) => $"{c.Top} − {c.Bottom}{choice switch { Subtraction.Count.Exact => "", Subtraction.Count.OneTooMany => ", counted one too many", _ => ", counted one too few" }}.",
+        Kinds =
+        [
+            new("always", "in every column", c => c.Bottom > 0),
+            new("raised", "when ten was given", c => c.WasRaised),
+            new("not-raised", "when no ten was given", c => !c.WasRaised && c.Bottom > 0),
+            new("large-bottom", "when 6 or more is taken away", c => c.Bottom >= 6),
+        ],
+        SlipWeight = 0,
+    };
+
+    /// <summary>How is a difference of ten or more written?</summary>
+    public static readonly DecisionPoint<DifferenceContext, TwoDigits> TwoDigits = new("subtraction.two-digits", "How is ten or more written in one column?")
+    {
+        Taught = _ => Subtraction.TwoDigits.Both,
+        Say = (c, choice) => choice switch
+        {
+            Subtraction.TwoDigits.Both => "Writes both digits in the column.",
+            Subtraction.TwoDigits.OnesOnly => "Writes only the last digit.",
+            _ => "Writes 9, the largest digit.",
+        },
+        Kinds = [new("always", "always", _ => true)],
+    };
+
+    /// <summary>Is there another column?</summary>
+    public static readonly DecisionPoint<ColumnContext, Onward> Onward = new("subtraction.onward", "Is there another column to work?")
+    {
+        Taught = _ => Subtraction.Onward.NextColumn,
+        Say = (_, choice) => choice == Subtraction.Onward.NextColumn ? "On to the next column." : "Stops here.",
+        Kinds =
+        [
+            new("below-blank", "when the bottom number has ended", c => c.BelowIsBlank),
+            new("below-blank-lent", "when the bottom number has ended and the top digit has lent", c => c.BelowIsBlank && c.HasLent),
+            new("short", "at the first top digit that is too small", c => c.TopIsShort),
+            new("two-worked", "after two columns", c => c.Worked == 2),
+        ],
+    };
+
+    /// <summary>All of them, in the order in which they come up.</summary>
+    public static IReadOnlyList<DecisionPoint> All { get; } =
+    [
+        Operation, Alignment, Direction, Onward, TopRead, Column, OpenColumn, Lender, LenderValue, PassedZero, Receiver, Stuck,
+        Count, TwoDigits, Neighbour,
+    ];
+}

@@ -1,0 +1,95 @@
+using System.Text.Json;
+
+namespace YellowPencil.Core.Working;
+
+/// <summary>One field of a sheet with its path, so that every message can say which field it is about.</summary>
+internal readonly struct SheetField(JsonElement? element, string path)
+{
+    public JsonValueKind Kind => element?.ValueKind ?? JsonValueKind.Undefined;
+
+    public JsonElement Json => element!.Value;
+
+    private bool IsAbsent => Kind is JsonValueKind.Undefined or JsonValueKind.Null;
+
+    public SheetField this[string name] => new(
+        Kind == JsonValueKind.Object && element!.Value.TryGetProperty(name, out var found) ? found : null,
+        path.Length == 0 ? name : $"{path}.{name}");
+
+    public Unreadable Wrong(string message) => new(new SheetFault(path, message));
+
+    public void MustBe(JsonValueKind kind, string what)
+    {
+        if (Kind == JsonValueKind.Undefined) throw Wrong("is missing");
+        if (Kind != kind) throw Wrong($"must be {what}");
+    }
+
+    public string Text(int longest)
+    {
+        MustBe(JsonValueKind.String, "text");
+        string text;
+        try
+        {
+            text = element!.Value.GetString()!;
+        }
+        catch (InvalidOperationException)
+        {
+            throw Wrong("holds characters that are not valid Unicode");
+        }
+
+        return text.Length <= longest ? text : throw Wrong($"has more than {longest} characters");
+    }
+
+    public string? TextOrNull(int longest) => Kind == JsonValueKind.Null ? null : Text(longest);
+
+    public string? OptionalText(int longest) => IsAbsent ? null : Text(longest);
+
+    public double Number()
+    {
+        MustBe(JsonValueKind.Number, "a number");
+        return element!.Value.TryGetDouble(out var number) ? number : throw Wrong("is not a usable number");
+    }
+
+    public double? OptionalNumber() => IsAbsent ? null : Number();
+
+    public int WholeNumber()
+    {
+        MustBe(JsonValueKind.Number, "a whole number");
+        return element!.Value.TryGetInt32(out var number) ? number : throw Wrong("must be a whole number");
+    }
+
+    public List<SheetField> Elements(int most)
+    {
+        MustBe(JsonValueKind.Array, "a list");
+        var here = path;
+        var list = element!.Value.EnumerateArray().Select((e, i) => new SheetField(e, $"{here}[{i}]")).ToList();
+        return list.Count <= most ? list : throw Wrong($"has more than {most} entries");
+    }
+
+    public List<SheetField> OptionalElements(int most) => IsAbsent ? [] : Elements(most);
+
+    public List<(string Name, SheetField Value)> OptionalProperties()
+    {
+        if (IsAbsent) return [];
+        MustBe(JsonValueKind.Object, "an object");
+        var found = new List<(string, SheetField)>();
+        foreach (var property in element!.Value.EnumerateObject())
+        {
+            try
+            {
+                found.Add((property.Name, new SheetField(property.Value, $"{path}.{property.Name}")));
+            }
+            catch (InvalidOperationException)
+            {
+                throw Wrong("has a field name that is not valid Unicode");
+            }
+        }
+
+        return found;
+    }
+
+    /// <summary>Leaves the reading of a sheet; caught where the reading began.</summary>
+    internal sealed class Unreadable(SheetFault fault) : Exception(fault.ToString())
+    {
+        public SheetFault Fault { get; } = fault;
+    }
+}
