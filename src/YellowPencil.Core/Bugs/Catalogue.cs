@@ -1,4 +1,5 @@
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
 
 namespace YellowPencil.Core.Bugs;
 
@@ -13,9 +14,28 @@ public static class Catalogue
     private static readonly Dictionary<Family, IReadOnlyList<Bug>> ByFamily =
         All.GroupBy(b => b.Family).ToDictionary(g => g.Key, g => (IReadOnlyList<Bug>)[.. g]);
 
+    private static readonly Lazy<Dictionary<string, int>> Breadths = new(() => All.ToDictionary(b => b.Id, MeasureBreadth));
+
+    /// <summary>
+    /// How many chances a bug has over a fixed pool of 300 ordinary items of its family. Where two bugs of one student claim
+    /// the same decision, the narrower one is the exception to the other and wins.
+    /// </summary>
+    public static int Breadth(Bug bug) => Breadths.Value.TryGetValue(bug.Id, out var breadth) ? breadth : MeasureBreadth(bug);
+
     /// <summary>The bugs that can show in a family.</summary>
     public static IReadOnlyList<Bug> Of(Family family) => ByFamily.GetValueOrDefault(family, []);
 
     /// <summary>The bug of an id; null where there is none.</summary>
     public static Bug? Find(string id) => ById.GetValueOrDefault(id);
+
+    private static int MeasureBreadth(Bug bug)
+    {
+        var run = new MethodRun();
+        var set = new DeviationSet([bug.Deviations]);
+        return ItemPool.Of(bug.Family, 300, seed: 1).Sum(task =>
+        {
+            Method.Run(task, run, set);
+            return run.Chances;
+        });
+    }
 }

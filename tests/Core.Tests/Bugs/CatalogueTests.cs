@@ -2,7 +2,6 @@ using Shouldly;
 using Xunit;
 using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
 using YellowPencil.Core.Procedures;
 
 namespace YellowPencil.Core.Tests.Bugs;

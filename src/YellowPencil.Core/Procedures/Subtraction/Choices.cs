@@ -22,6 +22,7 @@ public enum OpenColumn { CopyTop, CopyAsSet, LeaveBlank, WriteZero, OneLess, Tak
 public enum Lender
 {
     NearestNotZero, LeftmostDigit, Nobody, OneBeyond, ZeroBecomesNine, ZeroBecomesTen, ZeroStays, BottomDigit, EveryDigitLeft,
+    RightNeighbour,
 }
 
 /// <summary>What the lender becomes.</summary>

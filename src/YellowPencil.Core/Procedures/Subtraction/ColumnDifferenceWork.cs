@@ -177,6 +177,9 @@ internal ref struct ColumnDifferenceWork
                 for (var left = column + 1; left < top.Length; left++)
                     if (top[left] > 0) Rewrite(left, top[left] - 1);
                 break;
+            case Lender.RightNeighbour:
+                if (column > 0) Rewrite(column - 1, Math.Max(0, top[column - 1] - 1));
+                break;
             default:
                 break;
         }

@@ -43,6 +43,7 @@ internal static class SubtractionCaptions
         Subtraction.Lender.ZeroBecomesTen => "Turns the zero next door into 10; nobody lends.",
         Subtraction.Lender.ZeroStays => "Takes from the zero next door, which stays 0.",
         Subtraction.Lender.BottomDigit => "Makes the bottom digit next door one less.",
+        Subtraction.Lender.RightNeighbour => "Takes one from the digit to the right.",
         _ => "Makes every digit to the left one less.",
     };
 

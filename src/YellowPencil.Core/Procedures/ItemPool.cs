@@ -1,6 +1,7 @@
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Subtraction;
 
-namespace YellowPencil.Core.Probes;
+namespace YellowPencil.Core.Procedures;
 
 /// <summary>Items as a teacher would set them, by family. The same seed gives the same items.</summary>
 public static class ItemPool

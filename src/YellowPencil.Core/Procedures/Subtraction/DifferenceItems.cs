@@ -1,6 +1,6 @@
 using YellowPencil.Core.Notation;
 
-namespace YellowPencil.Core.Probes;
+namespace YellowPencil.Core.Procedures.Subtraction;
 
 /// <summary>
 /// Column differences of two to five digits: with and without renaming, zeros on top, zeros and blanks below, equal digits.

@@ -1,0 +1,69 @@
+using System.Diagnostics;
+using YellowPencil.Bench;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Probes;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+// Usage: recovery [students per bug] | speed
+switch (args.FirstOrDefault())
+{
+    case "recovery":
+        Recovery(args.Length > 1 ? int.Parse(args[1]) : 40);
+        return 0;
+    case "speed":
+        Speed();
+        return 0;
+    default:
+        Console.Error.WriteLine("usage: recovery [students per bug] | speed");
+        return 2;
+}
+
+static void Recovery(int students)
+{
+    var study = new RecoveryStudy(Family.Subtraction, students, items: 15);
+    Console.WriteLine("| sheet | marks | consistency | slips | exact | within class | plain exact | fresh wrong answers predicted | plain | calibration error | sound called buggy |");
+    Console.WriteLine("|---|---|---|---|---|---|---|---|---|---|---|");
+    foreach (var setting in new Setting[]
+    {
+        new(1, 0, true, false), new(1, 0.05, true, false), new(0.9, 0, true, false), new(0.9, 0.05, true, false), new(0.75, 0.1, true, false),
+        new(1, 0, true, true), new(0.9, 0.05, true, true), new(1, 0, false, false), new(0.9, 0.05, false, false),
+    })
+    {
+        var t = study.Run(setting);
+        Console.WriteLine($"| {(setting.Designed ? "designed" : "random")} | {(setting.Marks ? "yes" : "no")} | {setting.Consistency} | {setting.SlipRate} | {Share(t.Exact, t.Students)} | {Share(t.WithinClass, t.Students)} | {Share(t.PlainExact, t.Students)} | {Share(t.FreshPredicted, t.FreshWrong)} | {Share(t.PlainPredicted, t.FreshWrong)} | {t.CalibrationError:0.000} | {study.SoundCalledBuggy(setting, 200):0.000} |");
+        Console.Error.WriteLine("  missed: " + string.Join(", ", t.Missed.OrderByDescending(m => m.Value).Take(12).Select(m => $"{m.Key} {m.Value}")));
+    }
+
+    static string Share(int part, int whole) => whole == 0 ? "-" : $"{100.0 * part / whole:0.0} %";
+}
+
+static void Speed()
+{
+    var pool = ItemPool.Of(Family.Subtraction, 500, seed: 3);
+    var run = new MethodRun();
+    for (var round = 0; round < 3; round++)
+    {
+        var clock = Stopwatch.StartNew();
+        var bytes = GC.GetAllocatedBytesForCurrentThread();
+        const int runs = 400_000;
+        for (var i = 0; i < runs; i++) Method.Run(pool[i % pool.Count], run, DeviationSet.Taught);
+        Console.WriteLine($"column differences: {runs / clock.Elapsed.TotalSeconds:0} runs a second, {(GC.GetAllocatedBytesForCurrentThread() - bytes) / runs} bytes a run");
+    }
+
+    var tasks = SheetDesign.Of(Family.Subtraction, 15, seed: 7);
+    foreach (var bug in YellowPencil.Core.Bugs.Catalogue.Of(Family.Subtraction).Where((_, i) => i % 12 == 0))
+    {
+        var student = new SimulatedStudent(Hypothesis.Sound.With(bug), 0.9, 0.05, 3);
+        var sheet = new WorkedSheet { Student = "x", Items = [.. tasks.Select((t, i) => student.Write(i.ToString(), t))] };
+        for (var i = 0; i < 20; i++) SheetDiagnosis.Read(sheet);
+        var clock = Stopwatch.StartNew();
+        for (var i = 0; i < 20; i++) SheetDiagnosis.Read(sheet);
+        var read = clock.Elapsed.TotalMilliseconds / 20;
+        var reading = SheetDiagnosis.Read(sheet);
+        clock.Restart();
+        for (var i = 0; i < 20; i++) NextItems.For(reading);
+        Console.WriteLine($"15 items, {bug.Id}: read in {read:0.0} ms, next items in {clock.Elapsed.TotalMilliseconds / 20:0.0} ms");
+    }
+}

@@ -1,0 +1,109 @@
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Probes;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Bench;
+
+/// <summary>One setting of the study.</summary>
+internal sealed record Setting(double Consistency, double SlipRate, bool Designed, bool Marks);
+
+/// <summary>What came out of one setting.</summary>
+internal sealed class Tally
+{
+    public int Students, Exact, WithinClass, PlainExact, FreshWrong, FreshPredicted, PlainPredicted;
+    public double CalibrationError;
+    public readonly SortedDictionary<string, int> Missed = new(StringComparer.Ordinal);
+}
+
+/// <summary>
+/// Simulated students over a catalogue: are their bugs found, and are their fresh wrong answers foretold? Beside it stands the
+/// plain reading "the bug that matches most items".
+/// </summary>
+internal sealed class RecoveryStudy(Family family, int studentsPerBug, int items)
+{
+    private const int FreshItems = 20;
+
+    public Tally Run(Setting setting)
+    {
+        var tally = new Tally();
+        var bins = new (int Count, double Sum, int Right)[10];
+        var seed = 1000;
+        foreach (var bug in Catalogue.Of(family))
+            for (var i = 0; i < studentsPerBug; i++) One(Hypothesis.Sound.With(bug), setting, seed++, tally, bins);
+        tally.CalibrationError = bins.Sum(b => b.Count == 0 ? 0 : b.Count * Math.Abs(b.Sum / b.Count - (double)b.Right / b.Count)) / Math.Max(1, bins.Sum(b => b.Count));
+        return tally;
+    }
+
+    /// <summary>The share of sound students in whom a bug is seen.</summary>
+    public double SoundCalledBuggy(Setting setting, int students)
+    {
+        var wrong = 0;
+        for (var i = 0; i < students; i++)
+        {
+            var reading = SheetDiagnosis.Read(Sheet(Hypothesis.Sound, setting, 50_000 + i, Tasks(setting, 50_000 + i)));
+            if (reading.Outcome is Outcome.Bug or Outcome.NotToldApart) wrong++;
+        }
+
+        return (double)wrong / students;
+    }
+
+    private void One(Hypothesis truth, Setting setting, int seed, Tally tally, (int Count, double Sum, int Right)[] bins)
+    {
+        var tasks = Tasks(setting, seed);
+        var fresh = ItemPool.Of(family, FreshItems, seed + 777_000);
+        var sheet = Sheet(truth, setting, seed, tasks) with
+        {
+            Predict = [.. fresh.Select(t => new SetItem { Task = t, TaskAsWritten = t.Text })],
+        };
+        var reading = SheetDiagnosis.Read(sheet);
+        tally.Students++;
+        var ids = truth.RuleIds;
+        var exact = reading.Best.Hypothesis.RuleIds.SequenceEqual(ids);
+        var within = exact || (!reading.Best.IsSound && reading.Best.NotSeparatedFrom.Any(n => n.SequenceEqual(ids)));
+        if (exact) tally.Exact++;
+        if (within) tally.WithinClass++;
+        else tally.Missed[ids[0]] = tally.Missed.GetValueOrDefault(ids[0]) + 1;
+        var bin = Math.Min(9, (int)(reading.Best.Probability * 10));
+        bins[bin] = (bins[bin].Count + 1, bins[bin].Sum + reading.Best.Probability, bins[bin].Right + (exact ? 1 : 0));
+
+        var plain = PlainReading(sheet);
+        if (plain.RuleIds.SequenceEqual(ids)) tally.PlainExact++;
+        var run = new MethodRun();
+        for (var i = 0; i < fresh.Count; i++)
+        {
+            Method.Run(fresh[i], run, truth.Deviations);
+            var answer = run.Answer.ToString();
+            if (answer == fresh[i].RightAnswer) continue;
+            tally.FreshWrong++;
+            if (reading.Predictions[i].Answer == answer) tally.FreshPredicted++;
+            Method.Run(fresh[i], run, plain.Deviations);
+            if (run.Answer.SequenceEqual(answer)) tally.PlainPredicted++;
+        }
+    }
+
+    private IReadOnlyList<ItemTask> Tasks(Setting setting, int seed) => setting.Designed
+        ? designed ??= SheetDesign.Of(family, items, seed: 7)
+        : ItemPool.Of(family, items, seed);
+
+    private IReadOnlyList<ItemTask>? designed;
+
+    private static WorkedSheet Sheet(Hypothesis student, Setting setting, int seed, IReadOnlyList<ItemTask> tasks)
+    {
+        var hand = new SimulatedStudent(student, setting.Consistency, setting.SlipRate, seed);
+        var items = tasks.Select((t, i) => hand.Write((i + 1).ToString(), t)).Select(i => setting.Marks ? i : i with { Work = Work.None });
+        return new WorkedSheet { Student = "simulated", Items = [.. items] };
+    }
+
+    private Hypothesis PlainReading(WorkedSheet sheet)
+    {
+        var run = new MethodRun();
+        return Catalogue.Of(family).Select(b => Hypothesis.Sound.With(b)).Prepend(Hypothesis.Sound).MaxBy(h => sheet.Items.Count(i =>
+        {
+            Method.Run(i.Task, run, h.Deviations);
+            return run.Answer.SequenceEqual(i.Answer ?? "");
+        }))!;
+    }
+}

@@ -1,0 +1,40 @@
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+
+namespace YellowPencil.Core.Inference;
+
+/// <summary>What a student would answer to a task, over everything that is not known about the student.</summary>
+public static class AnswerPrediction
+{
+    /// <summary>
+    /// The probabilities of the answers that a student with these rules gives when no slip is made; they sum to 1 up to ways
+    /// that were left out.
+    /// </summary>
+    /// <param name="task">The task.</param>
+    /// <param name="hypothesis">The rules.</param>
+    /// <param name="consistency">How often they are followed, 0 to 1.</param>
+    /// <param name="run">A run to work with.</param>
+    public static IReadOnlyDictionary<string, double> Answers(ItemTask task, Hypothesis hypothesis, double consistency, MethodRun run)
+    {
+        var answers = new Dictionary<string, double>();
+        WayEnumeration.Visit(task, run, hypothesis.Deviations, _ =>
+        {
+            var answer = run.Answer.ToString();
+            var weight = ItemLikelihood.Power(consistency, run.Followed) * ItemLikelihood.Power(1 - consistency, run.Chances - run.Followed);
+            answers[answer] = answers.GetValueOrDefault(answer) + weight;
+        });
+        return answers;
+    }
+
+    /// <summary>The single most probable answer over all candidates.</summary>
+    internal static Prediction Predict(string text, ItemTask task, IReadOnlyList<Candidate> candidates, double somethingElse)
+    {
+        var run = new MethodRun();
+        var total = new Dictionary<string, double> { [task.RightAnswer] = somethingElse * Priors.SomethingElseRight };
+        foreach (var candidate in candidates.Where(c => c.Probability > 1e-4))
+            foreach (var (answer, probability) in Answers(task, candidate.Hypothesis, candidate.Consistency, run))
+                total[answer] = total.GetValueOrDefault(answer) + candidate.Probability * (1 - candidate.SlipRate) * probability;
+        var best = total.OrderByDescending(a => a.Value).ThenBy(a => a.Key, StringComparer.Ordinal).First();
+        return new Prediction(text, best.Key, best.Value);
+    }
+}

@@ -1,0 +1,135 @@
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Procedures;
+
+namespace YellowPencil.Core.Inference;
+
+/// <summary>
+/// Finds the hypotheses worth weighing for one sheet. Every single bug is weighed. Larger sets grow from the best smaller
+/// ones, by bugs that explain an item which the smaller set does not; the best of all are then weighed with every slip. Wrong
+/// facts are taken from slips that repeat. Unlisted rules are tried where items stay unexplained.
+/// </summary>
+internal sealed class ExplanationSearch(SheetLikelihood sheet)
+{
+    private const int BeamWidth = 8;
+    private const int Refined = 30;
+    private const int MostBugs = 3;
+    private const int UnlistedKept = 24;
+
+    private readonly Dictionary<string, Candidate> candidates = [];
+
+    /// <summary>The candidates, the student without bugs among them; no two of the same hypothesis.</summary>
+    public IReadOnlyList<Candidate> Search()
+    {
+        candidates[""] = sheet.Taught;
+        var beam = Singles();
+        for (var size = 2; size <= MostBugs; size++) beam = Grow(beam);
+        RefineBest();
+        AddFacts();
+        AddUnlisted();
+        return [.. candidates.Values.Where(c => !IsRedundant(c))];
+    }
+
+    private List<Candidate> Singles()
+    {
+        foreach (var bug in sheet.Catalogue)
+        {
+            var candidate = sheet.Rough(Hypothesis.Sound.With(bug));
+            if (candidate.Items.Any(i => i.Ways.Count > 1)) candidates[candidate.Hypothesis.Key] = candidate;
+        }
+
+        return Best([.. candidates.Values.Where(c => c.Hypothesis.RuleCount == 1)]);
+    }
+
+    private List<Candidate> Grow(List<Candidate> beam)
+    {
+        var grown = new List<Candidate>();
+        foreach (var smaller in beam)
+        {
+            var unmet = sheet.Items.Where(i => smaller.Items[i.Index].Prediction != i.Answer).ToList();
+            if (unmet.Count == 0) continue;
+            foreach (var bug in sheet.Catalogue)
+            {
+                if (smaller.Hypothesis.Bugs.Contains(bug)) continue;
+                var larger = smaller.Hypothesis.With(bug);
+                if (candidates.ContainsKey(larger.Key) || !unmet.Exists(i => sheet.Gives(larger.Deviations, i))) continue;
+                var candidate = sheet.Rough(larger);
+                candidates[larger.Key] = candidate;
+                grown.Add(candidate);
+            }
+        }
+
+        return Best(grown);
+    }
+
+    private static List<Candidate> Best(List<Candidate> from) => [.. Ordered(from).Take(BeamWidth)];
+
+    private static IOrderedEnumerable<Candidate> Ordered(IEnumerable<Candidate> from) =>
+        from.OrderByDescending(c => c.LogScore).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal);
+
+    private void RefineBest()
+    {
+        foreach (var candidate in Ordered(candidates.Values).Take(Refined).ToList())
+            candidates[candidate.Hypothesis.Key] = sheet.Refine(candidate);
+    }
+
+    /// <summary>A number fact that is wrong in the same way on at least two items is a fact, not slips.</summary>
+    private void AddFacts()
+    {
+        foreach (var candidate in Ordered(candidates.Values).Take(4).ToList())
+        {
+            var facts = new Dictionary<(NumberFact Fact, int Written), HashSet<int>>();
+            foreach (var item in sheet.Items.Where(i => !candidate.Items[i.Index].IsMet))
+                foreach (var slip in sheet.Slips(item, candidate.Hypothesis).Where(s => s.Step.Fact is not null))
+                {
+                    var key = (slip.Step.Fact!.Value, slip.Slip.Choice);
+                    if (!facts.TryGetValue(key, out var items)) facts[key] = items = [];
+                    items.Add(item.Index);
+                }
+
+            var best = candidate;
+            foreach (var (key, _) in facts.Where(f => f.Value.Count >= 2).OrderByDescending(f => f.Value.Count).ThenBy(f => f.Key.ToString(), StringComparer.Ordinal).Take(3))
+            {
+                if (best.Hypothesis.RuleCount + best.Hypothesis.Facts.Count >= DeviationSet.MaxOwners) break;
+                var larger = sheet.Refine(sheet.Rough(best.Hypothesis.With(new FactDeviation(key.Fact, key.Written))));
+                candidates[larger.Hypothesis.Key] = larger;
+                if (larger.LogScore > best.LogScore) best = larger;
+            }
+        }
+    }
+
+    private void AddUnlisted()
+    {
+        var best = Ordered(candidates.Values).First();
+        var unexplained = sheet.Items.Where(i => !best.Items[i.Index].IsMet).ToList();
+        if (unexplained.Count < 2) return;
+        var found = new List<Candidate>();
+        foreach (var hypothesis in new[] { Hypothesis.Sound, best.Hypothesis }.DistinctBy(h => h.Key))
+        {
+            if (hypothesis.RuleCount == MostBugs) continue;
+            foreach (var rule in UnlistedRules.Of(sheet.Items[0].Task.Family))
+            {
+                var larger = hypothesis.With(rule);
+                if (unexplained.Count(i => sheet.Gives(larger.Deviations, i)) >= 2) found.Add(sheet.Rough(larger));
+            }
+        }
+
+        foreach (var candidate in Ordered(found).Take(UnlistedKept)) candidates[candidate.Hypothesis.Key] = sheet.Refine(candidate);
+    }
+
+    /// <summary>
+    /// Whether a rule of the set changes nothing on this sheet: then the smaller set says as much. An unlisted rule that does
+    /// what a listed set does is redundant too.
+    /// </summary>
+    private bool IsRedundant(Candidate candidate)
+    {
+        var hypothesis = candidate.Hypothesis;
+        if (hypothesis.Unlisted is not null)
+            return candidates.Values.Any(c => c.Hypothesis.Unlisted is null && c.Signature == candidate.Signature);
+        return hypothesis.Bugs.Any(bug =>
+        {
+            var without = new Hypothesis([.. hypothesis.Bugs.Where(b => b != bug)], null, hypothesis.Facts);
+            var smaller = candidates.TryGetValue(without.Key, out var known) ? known : sheet.Rough(without);
+            return smaller.Signature == candidate.Signature;
+        });
+    }
+}

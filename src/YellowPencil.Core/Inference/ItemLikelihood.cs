@@ -1,0 +1,49 @@
+namespace YellowPencil.Core.Inference;
+
+/// <summary>One way in which the chances of an item can be followed or not.</summary>
+/// <param name="Chances">Chances met on this way.</param>
+/// <param name="Followed">How many were followed.</param>
+/// <param name="Match">The probability of the marks where the answer is met without a slip; 0 where it is not met.</param>
+/// <param name="Slip">The probability that one altered step, somewhere on this way, gives the answer.</param>
+internal readonly record struct Way(int Chances, int Followed, double Match, double Slip);
+
+/// <summary>The probability of what stands under one item, as a function of consistency and slip rate.</summary>
+internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
+{
+    /// <summary>The ways that were enumerated, the one that follows every chance first.</summary>
+    public IReadOnlyList<Way> Ways => ways;
+
+    /// <summary>The answer where every chance is followed.</summary>
+    public string Prediction => prediction;
+
+    /// <summary>Whether some way meets the answer without a slip.</summary>
+    public bool IsMet { get; } = ways.Any(w => w.Match > 0);
+
+    /// <summary>The probability of the item.</summary>
+    /// <param name="consistency">How often the student follows the rules where they apply, 0 to 1.</param>
+    /// <param name="slipRate">The probability of a slip on one item, 0 to 1.</param>
+    public double At(double consistency, double slipRate)
+    {
+        var sum = 0.0;
+        foreach (var way in ways)
+        {
+            var weight = Power(consistency, way.Followed) * Power(1 - consistency, way.Chances - way.Followed);
+            sum += weight * ((1 - slipRate) * way.Match + slipRate * Priors.SlipIsOneStep * way.Slip);
+        }
+
+        return sum + slipRate * Priors.OtherSlip;
+    }
+
+    /// <summary>The way by which the answer was most probably met; null where it was not.</summary>
+    public Way? MostProbable(double consistency) => ways
+        .Where(w => w.Match > 0)
+        .OrderByDescending(w => w.Match * Power(consistency, w.Followed) * Power(1 - consistency, w.Chances - w.Followed))
+        .Select(w => (Way?)w).FirstOrDefault();
+
+    internal static double Power(double value, int exponent)
+    {
+        var product = 1.0;
+        for (var i = 0; i < exponent; i++) product *= value;
+        return product;
+    }
+}

@@ -1,0 +1,70 @@
+using YellowPencil.Core.Bugs;
+
+namespace YellowPencil.Core.Inference;
+
+/// <summary>
+/// Every number that stands before any evidence, with its reason. Change a number here and nowhere else; the recovery study
+/// shows what it does.
+/// </summary>
+public static class Priors
+{
+    /// <summary>No systematic bug. A student who is sent to a specialist usually has one, but pages of sound work are read too.</summary>
+    public const double Sound = 0.30;
+
+    /// <summary>One bug: the usual case.</summary>
+    public const double OneBug = 0.45;
+
+    /// <summary>Two at once: common among students who are behind in several ideas.</summary>
+    public const double TwoBugs = 0.17;
+
+    /// <summary>Three at once.</summary>
+    public const double ThreeBugs = 0.05;
+
+    /// <summary>A rule that the catalogue does not have.</summary>
+    public const double SomethingElse = 0.03;
+
+    /// <summary>The part of <see cref="SomethingElse"/> that is a single unlisted choice in a nameable kind of context.</summary>
+    public const double Unlisted = 0.5;
+
+    /// <summary>A given wrong number fact is held: one student in ten holds one, out of about 50 facts with about 4 near values each.</summary>
+    public const double OneWrongFact = 0.1 / 200;
+
+    /// <summary>Under "something else", an item is right this often: wrong rules give right answers about half the time.</summary>
+    public const double SomethingElseRight = 0.55;
+
+    /// <summary>Under "something else", one given wrong answer: about 80 are near enough to be written.</summary>
+    public const double SomethingElseWrong = (1 - SomethingElseRight) / 80;
+
+    /// <summary>The part of slips that is one altered step; the rest is anything else that happens on paper.</summary>
+    public const double SlipIsOneStep = 0.85;
+
+    /// <summary>The chance of one given answer when a slip is no single altered step: about 300 could be written.</summary>
+    public const double OtherSlip = (1 - SlipIsOneStep) / 300;
+
+    /// <summary>A recorded field of marks is as the explanation has it.</summary>
+    public const double MarksAgree = 0.9;
+
+    /// <summary>One mark of a recorded field differs: people mark in their own way, so it is weak evidence.</summary>
+    public const double MarkDiffers = 0.12;
+
+    /// <summary>At the most this many differing marks are counted for one field: they come together.</summary>
+    public const int MostDifferingMarks = 3;
+
+    /// <summary>How often a student follows a bug where it applies: mostly always, sometimes as it forms or comes loose.</summary>
+    public static readonly (double Value, double Weight)[] Consistency = [(0.98, 0.42), (0.9, 0.28), (0.75, 0.2), (0.55, 0.1)];
+
+    /// <summary>Slips for one item.</summary>
+    public static readonly (double Value, double Weight)[] SlipRate = [(0.01, 0.35), (0.05, 0.35), (0.12, 0.2), (0.25, 0.1)];
+
+    /// <summary>The weight of a bug among the bugs of its family.</summary>
+    public static double Weight(Commonness commonness) => commonness switch
+    {
+        Commonness.VeryCommon => 8,
+        Commonness.Common => 4,
+        Commonness.Uncommon => 2,
+        _ => 1,
+    };
+
+    /// <summary>The probability, before any evidence, of so many bugs.</summary>
+    public static double Number(int bugs) => bugs switch { 0 => Sound, 1 => OneBug, 2 => TwoBugs, 3 => ThreeBugs, _ => 0 };
+}

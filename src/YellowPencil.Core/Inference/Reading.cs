@@ -1,0 +1,161 @@
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Inference;
+
+/// <summary>What a reading comes to.</summary>
+public enum Outcome
+{
+    /// <summary>One explanation with a bug, listed or not, is held at <see cref="SheetDiagnosis.Held"/> or more.</summary>
+    Bug,
+
+    /// <summary>A bug is held, but this page does not say which of several.</summary>
+    NotToldApart,
+
+    /// <summary>No systematic bug.</summary>
+    Sound,
+
+    /// <summary>Not enough on this page to say.</summary>
+    TooFewChances,
+
+    /// <summary>Something systematic that nothing found fits.</summary>
+    Unexplained,
+}
+
+/// <summary>Why an item is wrong or unfinished.</summary>
+public enum Cause
+{
+    /// <summary>A rule followed.</summary>
+    Bug,
+
+    /// <summary>A one-off.</summary>
+    Slip,
+
+    /// <summary>A number fact held wrongly.</summary>
+    Fact,
+
+    /// <summary>Nothing found fits.</summary>
+    Unexplained,
+}
+
+/// <summary>How one item stands to an explanation.</summary>
+public enum Stand
+{
+    /// <summary>The explanation says something else than the taught method, and the student did it.</summary>
+    Agrees,
+
+    /// <summary>The student did something else than the explanation says.</summary>
+    Against,
+
+    /// <summary>The explanation and the taught method say the same.</summary>
+    Silent,
+}
+
+/// <summary>The first step that went wrong.</summary>
+/// <param name="Step">The decision point, or <c>fact</c>, or <c>answer</c> where only the answer is known to differ.</param>
+/// <param name="Place">The place concerned; null where the whole item is.</param>
+/// <param name="Expected">What should stand there.</param>
+/// <param name="Written">What stands there.</param>
+/// <param name="Text">In a sentence.</param>
+public sealed record WrongStep(string Step, int? Place, string Expected, string Written, string Text);
+
+/// <summary>One item as read.</summary>
+public sealed record ItemReading(WorkedItem Item, Verdict Verdict, Cause? Cause, WrongStep? FirstWrongStep, ItemReplay Replay);
+
+/// <summary>The student's procedure on one item, as far as it was found, for drawing beside the taught method.</summary>
+/// <param name="Hypothesis">The rules followed.</param>
+/// <param name="Declined">The chances not followed, as in <see cref="MethodRun.Begin"/>.</param>
+/// <param name="Slip">The slip made, if one explains the item.</param>
+/// <param name="IsExplained">Whether the procedure gives what the student wrote.</param>
+public sealed record ItemReplay(Hypothesis Hypothesis, ulong Declined, Slip? Slip, bool IsExplained);
+
+/// <summary>One explanation of a sheet.</summary>
+public sealed record Explanation
+{
+    /// <summary>The rules; none is "no systematic bug".</summary>
+    public required Hypothesis Hypothesis { get; init; }
+
+    /// <summary>The probability after the evidence, 0 to 1.</summary>
+    public required double Probability { get; init; }
+
+    /// <summary>The expected share of chances that are followed.</summary>
+    public required double Consistency { get; init; }
+
+    /// <summary>Chances on this page.</summary>
+    public required int Chances { get; init; }
+
+    /// <summary>How many of them were followed.</summary>
+    public required int Followed { get; init; }
+
+    /// <summary>How each answered item stands to it, by item id.</summary>
+    public required IReadOnlyDictionary<string, Stand> Stands { get; init; }
+
+    /// <summary>The answer it predicts for each answered item, by item id.</summary>
+    public required IReadOnlyDictionary<string, string> Predictions { get; init; }
+
+    /// <summary>Explanations that predict the same on every item of this page.</summary>
+    public IReadOnlyList<IReadOnlyList<string>> NotSeparatedFrom { get; init; } = [];
+
+    /// <summary>Whether it says that there is no systematic bug.</summary>
+    public bool IsSound => Hypothesis.RuleCount == 0;
+
+    /// <summary>In sentences, with the count of chances; may hold the classroom's word as <c>{rename}</c>.</summary>
+    public string Text
+    {
+        get
+        {
+            if (IsSound) return "No systematic bug: follows the method as taught.";
+            List<string> rules = [.. Hypothesis.Bugs.Select(b => b.Text)];
+            if (Hypothesis.Unlisted is not null) rules.Add($"A rule that is not in the catalogue. {Hypothesis.Unlisted.Text}.");
+            return $"{string.Join(" Also: ", rules)} {Followed} of {Chances} {(Chances == 1 ? "chance" : "chances")}.";
+        }
+    }
+}
+
+/// <summary>A wrong number fact that was found on several items.</summary>
+/// <param name="Fact">The fact.</param>
+/// <param name="Written">What the student takes it to be.</param>
+/// <param name="Items">The ids of the items where it shows.</param>
+public sealed record FactReading(NumberFact Fact, int Written, IReadOnlyList<string> Items);
+
+/// <summary>What this student would answer.</summary>
+/// <param name="Task">The task as written.</param>
+/// <param name="Answer">The most probable answer, taken over all explanations.</param>
+/// <param name="Probability">Its probability.</param>
+public sealed record Prediction(string Task, string Answer, double Probability);
+
+/// <summary>One sheet as read.</summary>
+public sealed record Reading
+{
+    /// <summary>The sheet.</summary>
+    public required WorkedSheet Sheet { get; init; }
+
+    /// <summary>What it comes to.</summary>
+    public required Outcome Outcome { get; init; }
+
+    /// <summary>The items in the order of the sheet.</summary>
+    public required IReadOnlyList<ItemReading> Items { get; init; }
+
+    /// <summary>In falling order of probability; "no systematic bug" is always among them.</summary>
+    public required IReadOnlyList<Explanation> Explanations { get; init; }
+
+    /// <summary>The probability that nothing listed or found fits.</summary>
+    public required double SomethingElse { get; init; }
+
+    /// <summary>The share, weighted by how common they are, of the catalogue's bugs that had at least two chances to show here.</summary>
+    public required double Coverage { get; init; }
+
+    /// <summary>Wrong number facts.</summary>
+    public required IReadOnlyList<FactReading> Facts { get; init; }
+
+    /// <summary>Answers to <see cref="WorkedSheet.Predict"/>, task by task.</summary>
+    public required IReadOnlyList<Prediction> Predictions { get; init; }
+
+    /// <summary>The most probable explanation.</summary>
+    public Explanation Best => Explanations[0];
+
+    /// <summary>The most probable explanation with a bug, if any was weighed.</summary>
+    public Explanation? BestBug => Explanations.FirstOrDefault(e => !e.IsSound);
+}

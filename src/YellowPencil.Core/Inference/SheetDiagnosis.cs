@@ -1,0 +1,167 @@
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Inference;
+
+/// <summary>Reads a sheet: which explanations there are, and how probable each is. Depends on nothing but the sheet.</summary>
+public static class SheetDiagnosis
+{
+    /// <summary>The probability from which an explanation is held.</summary>
+    public const double Held = 0.8;
+
+    /// <summary>The share of bugs that must have had a chance before a page is called sound.</summary>
+    public const double EnoughCoverage = 0.6;
+
+    private const double Reported = 0.005;
+    private const int MostReported = 12;
+
+    /// <summary>Reads a sheet.</summary>
+    /// <param name="sheet">The sheet.</param>
+    /// <returns>The reading; also for a sheet without a single answer.</returns>
+    public static Reading Read(WorkedSheet sheet)
+    {
+        var evidence = sheet.Items.Where(i => i.IsAnswered).Select((item, index) => new ItemEvidence(index, item)).ToList();
+        var catalogue = Catalogue.Of(Family.Subtraction);
+        var likelihood = new SheetLikelihood(evidence, catalogue);
+        var candidates = Weigh(new ExplanationSearch(likelihood).Search(), evidence, out var somethingElse);
+        var classes = candidates.GroupBy(c => c.Signature).Select(g => g.ToList()).ToList();
+        var explanations = Explanations(candidates, classes, evidence);
+        var coverage = Coverage(likelihood);
+        var items = new ItemReader(likelihood, candidates).Read(sheet.Items);
+
+        return new Reading
+        {
+            Sheet = sheet,
+            Outcome = OutcomeOf(explanations, classes, somethingElse, coverage, evidence.Count),
+            Items = items,
+            Explanations = explanations,
+            SomethingElse = somethingElse,
+            Coverage = coverage,
+            Facts = Facts(candidates[0], items),
+            Predictions = [.. sheet.Predict.Select(p => AnswerPrediction.Predict(p.TaskAsWritten, p.Task, candidates, somethingElse))],
+        };
+    }
+
+    private static List<Candidate> Weigh(IReadOnlyList<Candidate> candidates, List<ItemEvidence> evidence, out double somethingElse)
+    {
+        var logElse = Math.Log(Priors.SomethingElse * (1 - Priors.Unlisted));
+        foreach (var item in evidence) logElse += Math.Log(item.IsRight ? Priors.SomethingElseRight : Priors.SomethingElseWrong);
+        var largest = Math.Max(logElse, candidates.Max(c => c.LogScore));
+        var total = Math.Exp(logElse - largest) + candidates.Sum(c => Math.Exp(c.LogScore - largest));
+        foreach (var candidate in candidates) candidate.Probability = Math.Exp(candidate.LogScore - largest) / total;
+        somethingElse = Math.Exp(logElse - largest) / total;
+        return [.. candidates.OrderByDescending(c => c.Probability).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal)];
+    }
+
+    private static List<Explanation> Explanations(List<Candidate> candidates, List<List<Candidate>> classes, List<ItemEvidence> evidence)
+    {
+        var classOf = classes.SelectMany(members => members.Select(m => (m.Hypothesis.Key, members))).ToDictionary(p => p.Key, p => p.members);
+        var reported = new Dictionary<string, Explanation>();
+        foreach (var candidate in candidates)
+        {
+            var members = classOf[candidate.Hypothesis.Key];
+
+            // Wordings of one unlisted rule that the page cannot tell apart are one explanation, told by the likeliest.
+            if (candidate.Hypothesis.Unlisted is not null && members.Find(m => m.Hypothesis.Unlisted is not null) != candidate) continue;
+            var probability = candidate.Hypothesis.Unlisted is null
+                ? candidate.Probability
+                : members.Where(m => m.Hypothesis.Unlisted is not null).Sum(m => m.Probability);
+            var key = string.Join('+', candidate.Hypothesis.RuleIds);
+            if (reported.TryGetValue(key, out var same))
+            {
+                reported[key] = same with { Probability = same.Probability + probability };
+                continue;
+            }
+
+            reported[key] = Explain(candidate, evidence) with
+            {
+                Probability = probability,
+                NotSeparatedFrom = candidate.Hypothesis.RuleCount == 0 ? [] :
+                [
+                    .. members.Where(m => m != candidate && m.Hypothesis.Unlisted is null && m.Probability >= Reported)
+                        .Select(m => m.Hypothesis.RuleIds).Where(ids => !ids.SequenceEqual(candidate.Hypothesis.RuleIds)).DistinctBy(ids => string.Join('+', ids)),
+                ],
+            };
+        }
+
+        var ordered = reported.Values.OrderByDescending(e => e.Probability).ThenBy(e => e.Hypothesis.Key, StringComparer.Ordinal).ToList();
+        return [.. ordered.Where((e, i) => e.IsSound || (e.Probability >= Reported && i < MostReported))];
+    }
+
+    private static Explanation Explain(Candidate candidate, List<ItemEvidence> evidence)
+    {
+        var chances = 0;
+        var followed = 0;
+        var stands = new Dictionary<string, Stand>();
+        foreach (var item in evidence)
+        {
+            var likelihood = candidate.Items[item.Index];
+            stands[item.Item.Id] = StandOf(item, likelihood, candidate.Hypothesis.RuleCount == 0);
+            var way = likelihood.MostProbable(candidate.Consistency) ?? (item.IsRight ? null : likelihood.Ways[0] with { Followed = 0 });
+            if (way is not { } met || candidate.Hypothesis.RuleCount == 0) continue;
+            chances += met.Chances;
+            followed += met.Followed;
+        }
+
+        return new Explanation
+        {
+            Hypothesis = candidate.Hypothesis,
+            Probability = candidate.Probability,
+            Consistency = candidate.Consistency,
+            Chances = chances,
+            Followed = followed,
+            Stands = stands,
+            Predictions = evidence.ToDictionary(e => e.Item.Id, e => candidate.Items[e.Index].Prediction),
+        };
+    }
+
+    private static Stand StandOf(ItemEvidence item, ItemLikelihood likelihood, bool isSound)
+    {
+        if (isSound) return item.IsRight ? Stand.Agrees : Stand.Against;
+        if (likelihood.Prediction == item.Task.RightAnswer) return item.IsRight ? Stand.Silent : Stand.Against;
+        var partly = likelihood.Ways.Any(w => w.Match > 0 && w.Followed > 0);
+        return likelihood.Prediction == item.Answer || (partly && !item.IsRight) ? Stand.Agrees : Stand.Against;
+    }
+
+    private static double Coverage(SheetLikelihood sheet)
+    {
+        double covered = 0, all = 0;
+        foreach (var bug in sheet.Catalogue)
+        {
+            var weight = Priors.Weight(bug.Commonness);
+            all += weight;
+            if (sheet.Items.Count > 0 && sheet.ItemsWithChances(Hypothesis.Sound.With(bug))[0] >= 2) covered += weight;
+        }
+
+        return covered / all;
+    }
+
+    private static Outcome OutcomeOf(
+        List<Explanation> explanations, List<List<Candidate>> classes, double somethingElse, double coverage, int answered)
+    {
+        if (answered == 0) return Outcome.TooFewChances;
+        var best = explanations[0];
+        if (!best.IsSound && best.Probability >= Held) return Outcome.Bug;
+        var sound = explanations.First(e => e.IsSound).Probability;
+        if (sound >= Held) return coverage >= EnoughCoverage ? Outcome.Sound : Outcome.TooFewChances;
+        var together = classes.Where(c => c[0].Hypothesis.RuleCount > 0).Select(c => c.Sum(m => m.Probability)).DefaultIfEmpty().Max();
+        if (together >= Held) return Outcome.NotToldApart;
+        if (somethingElse >= 0.5) return Outcome.Unexplained;
+        return 1 - sound - somethingElse >= Held ? Outcome.NotToldApart : Outcome.TooFewChances;
+    }
+
+    private static List<FactReading> Facts(Candidate best, IReadOnlyList<ItemReading> items)
+    {
+        var run = new MethodRun { Recording = true };
+        return [.. best.Hypothesis.Facts.Select(fact => new FactReading(fact.Fact, fact.Written,
+            [.. items.Where(i => i.Verdict == Verdict.Wrong && i.Replay.IsExplained && Uses(i, fact)).Select(i => i.Item.Id)]))];
+
+        bool Uses(ItemReading item, FactDeviation fact)
+        {
+            Method.Run(item.Item.Task, run, item.Replay.Hypothesis.Deviations, item.Replay.Declined, item.Replay.Slip);
+            return run.Steps.Any(s => s.Cause == StepCause.Fact && s.Fact == fact.Fact);
+        }
+    }
+}

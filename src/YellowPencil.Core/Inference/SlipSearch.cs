@@ -1,0 +1,58 @@
+using YellowPencil.Core.Procedures;
+
+namespace YellowPencil.Core.Inference;
+
+/// <summary>One altered step that leads to the written answer.</summary>
+/// <param name="Slip">The step and what was done there instead.</param>
+/// <param name="Step">The step as it would have gone without the slip.</param>
+/// <param name="Probability">Its probability among all single altered steps of the run.</param>
+internal sealed record SlipExplanation(Slip Slip, Step Step, double Probability);
+
+/// <summary>
+/// Which single altered step leads from a student's procedure to the written answer: every step of the run is altered in
+/// turn, decisions to every other choice, number facts to every other one-digit value, near ones being likelier.
+/// </summary>
+internal sealed class SlipSearch(MethodRun run)
+{
+    private const double FactWeight = 3;
+
+    private readonly MethodRun trace = new() { Recording = true };
+
+    /// <summary>The altered steps that give the answer, most probable first; empty where none does.</summary>
+    public IReadOnlyList<SlipExplanation> Explain(ItemEvidence item, DeviationSet set, ulong declined = 0)
+    {
+        Method.Run(item.Task, trace, set, declined);
+        run.KeepsMarks = item.HasMarks;
+        var found = new List<SlipExplanation>();
+        var total = 0.0;
+        foreach (var step in trace.Steps)
+            foreach (var (slip, weight) in Alterations(step))
+            {
+                total += weight;
+                Method.Run(item.Task, run, set, declined, slip);
+                if (item.Matches(run)) found.Add(new SlipExplanation(slip, step, weight * item.MarkLikelihood(run)));
+            }
+
+        return [.. found.Select(f => f with { Probability = f.Probability / total }).OrderByDescending(f => f.Probability)];
+    }
+
+    /// <summary>The other ways in which one step could go by a slip, with their relative weights.</summary>
+    internal static IEnumerable<(Slip Slip, double Weight)> Alterations(Step step)
+    {
+        if (step.Point is { } point)
+        {
+            if (point.SlipWeight == 0) yield break;
+            for (var choice = 0; choice < point.ChoiceCount; choice++)
+                if (choice != step.Made) yield return (new Slip(step.Number, choice), point.SlipWeight / (point.ChoiceCount - 1));
+            yield break;
+        }
+
+        // A wrong difference is mostly off by one or two.
+        var total = 0.0;
+        for (var value = 0; value <= 9; value++) total += Nearness(value, step.Made);
+        for (var value = 0; value <= 9; value++)
+            if (value != step.Made) yield return (new Slip(step.Number, value), FactWeight * Nearness(value, step.Made) / total);
+    }
+
+    private static double Nearness(int value, int from) => Math.Abs(value - from) switch { 0 => 0, 1 => 4, 2 => 2, _ => 0.5 };
+}

@@ -1,0 +1,42 @@
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+
+namespace YellowPencil.Core.Inference;
+
+/// <summary>
+/// Goes through the ways in which the chances of an item can be followed or not. With up to
+/// <see cref="ExactChances"/> chances every way is visited; beyond that, approximately, those with at most
+/// <see cref="MostDeclined"/> chances not followed. The way that follows every chance comes first.
+/// </summary>
+internal static class WayEnumeration
+{
+    public const int ExactChances = 5;
+
+    public const int MostDeclined = 2;
+
+    /// <summary>Runs every way and lets the visitor look at the run; the visitor must not keep it.</summary>
+    public static void Visit(ItemTask task, MethodRun run, DeviationSet set, Action<ulong> visit)
+    {
+        Method.Run(task, run, set);
+        var chances = run.Chances;
+        visit(0);
+        if (chances == 0) return;
+        var most = chances <= ExactChances ? int.MaxValue : MostDeclined;
+        var open = new Queue<(ulong Declined, int From)>();
+        Extend(open, 0, 0, chances, most);
+        while (open.TryDequeue(out var next))
+        {
+            Method.Run(task, run, set, next.Declined);
+            var found = run.Chances;
+            visit(next.Declined);
+            Extend(open, next.Declined, next.From, found, most);
+        }
+    }
+
+    // A way is named by its declined chances; declining one leaves the chances before it as they are, so each way is met once.
+    private static void Extend(Queue<(ulong Declined, int From)> open, ulong declined, int from, int chances, int most)
+    {
+        if (System.Numerics.BitOperations.PopCount(declined) >= most) return;
+        for (var i = from; i < Math.Min(chances, MethodRun.MaxChances); i++) open.Enqueue((declined | 1UL << i, i + 1));
+    }
+}

@@ -1,0 +1,90 @@
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+
+namespace YellowPencil.Core.Probes;
+
+/// <summary>
+/// Chooses items for a sheet that tells the bugs of a family apart: greedily, each item separating the pairs of bugs that the
+/// items before it have separated least. Every third item is an ordinary one, on which few bugs show, so that the student
+/// meets success.
+/// </summary>
+public static class SheetDesign
+{
+    private const int PoolSize = 400;
+
+    /// <summary>What one separation leaves of the wish to see a pair separated again.</summary>
+    private const double AfterSeparation = 0.3;
+
+    /// <summary>The items of a sheet.</summary>
+    /// <param name="family">A family whose methods are in the product.</param>
+    /// <param name="items">How many, 1 to 60.</param>
+    /// <param name="seed">The seed.</param>
+    public static IReadOnlyList<ItemTask> Of(Family family, int items, int seed)
+    {
+        ArgumentOutOfRangeException.ThrowIfNegativeOrZero(items);
+        ArgumentOutOfRangeException.ThrowIfGreaterThan(items, 60);
+        var pool = ItemPool.Of(family, PoolSize, seed);
+        var students = Catalogue.Of(family).Select(b => new DeviationSet([b.Deviations])).Prepend(DeviationSet.Taught).ToList();
+        var answers = Answers(pool, students);
+        var shows = Enumerable.Range(0, pool.Count).Select(t => answers[t].Count(a => a != answers[t][0])).ToArray();
+        var wishes = Wishes(family, students.Count);
+        var left = Enumerable.Range(0, pool.Count).ToHashSet();
+        var sheet = new List<ItemTask>();
+        while (sheet.Count < items)
+        {
+            var ordinary = sheet.Count % 3 == 0;
+            var best = ordinary
+                ? left.OrderBy(t => shows[t]).ThenBy(t => pool[t].Text.Length).ThenBy(t => t).First()
+                : left.OrderByDescending(t => Separated(answers[t], wishes)).ThenBy(t => pool[t].Text.Length).ThenBy(t => t).First();
+            left.Remove(best);
+            sheet.Add(pool[best]);
+            Settle(answers[best], wishes);
+        }
+
+        return sheet;
+    }
+
+    private static int[][] Answers(IReadOnlyList<ItemTask> pool, List<DeviationSet> students)
+    {
+        var run = new MethodRun();
+        return [.. pool.Select(task =>
+        {
+            var known = new Dictionary<string, int>();
+            return students.Select(student =>
+            {
+                Method.Run(task, run, student);
+                var answer = run.Answer.ToString();
+                return known.TryGetValue(answer, out var number) ? number : known[answer] = known.Count;
+            }).ToArray();
+        })];
+    }
+
+    // Common bugs first; the pair of a bug and the sound student counts most, for it is what makes the bug show at all.
+    private static double[,] Wishes(Family family, int count)
+    {
+        var weights = Catalogue.Of(family).Select(b => 1 + Priority(b.Commonness)).Prepend(8.0).ToArray();
+        var wishes = new double[count, count];
+        for (var a = 0; a < count; a++)
+            for (var b = a + 1; b < count; b++) wishes[a, b] = weights[a] * weights[b];
+        return wishes;
+    }
+
+    private static double Priority(Commonness commonness) => Inference.Priors.Weight(commonness) / 4;
+
+    private static double Separated(int[] answers, double[,] wishes)
+    {
+        var sum = 0.0;
+        for (var a = 0; a < answers.Length; a++)
+            for (var b = a + 1; b < answers.Length; b++)
+                if (answers[a] != answers[b]) sum += wishes[a, b];
+        return sum;
+    }
+
+    private static void Settle(int[] answers, double[,] wishes)
+    {
+        for (var a = 0; a < answers.Length; a++)
+            for (var b = a + 1; b < answers.Length; b++)
+                if (answers[a] != answers[b]) wishes[a, b] *= AfterSeparation;
+    }
+}
