@@ -15,6 +15,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private const int MostBugs = 3;
     private const int UnlistedKept = 24;
 
+    /// <summary>A rule is not looked for behind a single item.</summary>
+    private const int LeastUnmet = 2;
+
     private readonly Dictionary<string, Candidate> candidates = [];
 
     /// <summary>The candidates, the student without bugs among them; no two of the same hypothesis.</summary>
@@ -45,7 +48,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         var grown = new List<Candidate>();
         foreach (var smaller in beam)
         {
-            var unmet = sheet.Items.Where(i => smaller.Items[i.Index].Prediction != i.Answer).ToList();
+            var unmet = Unmet(smaller);
             if (unmet.Count == 0) continue;
             foreach (var bug in sheet.Catalogue)
             {
@@ -60,6 +63,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
 
         return Best(grown);
     }
+
+    /// <summary>The items that a candidate, followed throughout, does not give.</summary>
+    private List<ItemEvidence> Unmet(Candidate candidate) => [.. sheet.Items.Where(i => candidate.Items[i.Index].Prediction != i.Answer)];
 
     private static List<Candidate> Best(List<Candidate> from) => [.. Ordered(from).Take(BeamWidth)];
 
@@ -100,16 +106,16 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private void AddUnlisted()
     {
         var best = Ordered(candidates.Values).First();
-        var unexplained = sheet.Items.Where(i => !best.Items[i.Index].IsMet).ToList();
-        if (unexplained.Count < 2) return;
+        if (Unmet(best).Count < LeastUnmet) return;
         var found = new List<Candidate>();
-        foreach (var hypothesis in new[] { Hypothesis.Sound, best.Hypothesis }.DistinctBy(h => h.Key))
+        foreach (var smaller in new[] { sheet.Taught, best }.DistinctBy(c => c.Hypothesis.Key))
         {
-            if (hypothesis.RuleCount == MostBugs) continue;
+            if (smaller.Hypothesis.RuleCount == MostBugs) continue;
+            var unmet = Unmet(smaller);
             foreach (var rule in UnlistedRules.Of(sheet.Items[0].Task.Family))
             {
-                var larger = hypothesis.With(rule);
-                if (unexplained.Count(i => sheet.Gives(larger.Deviations, i)) >= 2) found.Add(sheet.Rough(larger));
+                var larger = smaller.Hypothesis.With(rule);
+                if (unmet.Count(i => sheet.Gives(larger.Deviations, i)) >= LeastUnmet) found.Add(sheet.Rough(larger));
             }
         }
 

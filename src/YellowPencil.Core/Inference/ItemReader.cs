@@ -72,24 +72,24 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         _ => Cause.Bug,
     };
 
-    /// <summary>Compares the page with the one that goes on as taught from the wrong step, up to the first mark that differs.</summary>
+    /// <summary>Says what the wrong step left on the page, and what the taught method leaves there.</summary>
     private WrongStep Describe(ItemEvidence item, ItemReplay replay, Step wrong)
     {
         Method.Run(item.Task, mended, DeviationSet.Taught);
-        var (expected, written, place) = (item.Task.RightAnswer, item.Item.Answer!, wrong.Place);
-        for (var i = 0; i < Math.Max(trace.Marks.Count, mended.Marks.Count); i++)
-        {
-            var should = i < mended.Marks.Count ? mended.Marks[i] : (Mark?)null;
-            var does = i < trace.Marks.Count ? trace.Marks[i] : (Mark?)null;
-            if (should == does) continue;
-            place ??= should?.Place ?? does?.Place;
-            expected = should is { } s ? MarkText(s) : "nothing more";
-            written = does is { } d ? MarkText(d) : "nothing more";
-            break;
-        }
-
         var slipped = replay.Slip is null ? "" : "This once: ";
-        return new WrongStep(wrong.Name, place, expected, written, slipped + wrong.MadeText);
+        var left = trace.Marks.Skip(wrong.MarksBefore).Where(m => Expected(m) != MarkText(m)).ToList();
+        var at = left.FindIndex(m => m.Place == wrong.Place);
+        if (at < 0 && left.Count == 0)
+            return new WrongStep(wrong.Name, wrong.Place, item.Task.RightAnswer, item.Item.Answer!, slipped + wrong.MadeText);
+        var mark = left[Math.Max(0, at)];
+        return new WrongStep(wrong.Name, mark.Place, Expected(mark), MarkText(mark), slipped + wrong.MadeText);
+    }
+
+    /// <summary>What the taught method leaves where a mark stands.</summary>
+    private string Expected(Mark mark)
+    {
+        var expected = mended.Marks.Where(m => m.Field == mark.Field && m.Place == mark.Place).ToList();
+        return expected.Count == 0 ? "no mark" : MarkText(expected[^1]);
     }
 
     private static string MarkText(Mark mark) => mark.Field switch

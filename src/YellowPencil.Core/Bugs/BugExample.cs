@@ -1,0 +1,25 @@
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+
+namespace YellowPencil.Core.Bugs;
+
+/// <summary>One worked example of a bug: the simplest item of a fixed pool on which it shows.</summary>
+/// <param name="Task">The task.</param>
+/// <param name="Answer">The answer of a student who follows the bug throughout.</param>
+public sealed record BugExample(ItemTask Task, string Answer)
+{
+    /// <summary>The example of a bug.</summary>
+    /// <exception cref="InvalidOperationException">The bug shows on no item of the pool; a test keeps this from happening.</exception>
+    public static BugExample Of(Bug bug)
+    {
+        var run = new MethodRun();
+        var set = new DeviationSet([bug.Deviations]);
+        foreach (var task in ItemPool.Of(bug.Family, 600, seed: 5).OrderBy(t => t.Text.Length).ThenBy(t => t.Text, StringComparer.Ordinal))
+        {
+            Method.Run(task, run, set);
+            if (!run.Answer.IsEmpty && !run.Answer.SequenceEqual(task.RightAnswer)) return new BugExample(task, run.Answer.ToString());
+        }
+
+        throw new InvalidOperationException($"{bug.Id} shows on no item of the pool");
+    }
+}

@@ -1,0 +1,68 @@
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Remediation;
+
+/// <summary>A pool of items sorted by whether the old rule shows on them, easy ones first; each item is given out once.</summary>
+internal sealed class PlanItems
+{
+    private readonly List<PlanItem> showing = [];
+    private readonly List<PlanItem> silent = [];
+    private readonly List<PlanItem> plain = [];
+
+    public PlanItems(IReadOnlyList<Deviation> rule, IReadOnlyCollection<NumberFact> avoided, IEnumerable<ItemTask> pool)
+    {
+        var taught = new MethodRun { Recording = true };
+        var old = new MethodRun();
+        var set = new DeviationSet([rule]);
+        var sorted = new List<(PlanItem Item, int Effort, bool Renames)>();
+        foreach (var task in pool)
+        {
+            Method.Run(task, taught, DeviationSet.Taught);
+            if (taught.Steps.Any(s => s.Fact is { } fact && avoided.Contains(fact))) continue;
+            var rewritten = taught.Marks.Count(m => m.Field == MarkField.Rewritten);
+            Method.Run(task, old, set);
+            sorted.Add((new PlanItem(task, old.Answer.ToString()), task.Text.Length + 2 * rewritten, rewritten > 0));
+        }
+
+        foreach (var (item, _, renames) in sorted.OrderBy(s => s.Effort).ThenBy(s => s.Item.Task.Text, StringComparer.Ordinal))
+        {
+            if (item.Shows) showing.Add(item);
+            else (renames ? silent : plain).Add(item);
+        }
+    }
+
+    /// <summary>How many items are left that the old rule gets wrong.</summary>
+    public int Showing => showing.Count;
+
+    /// <summary>Items that the old rule gets wrong, evenly spread between two levels of effort, 0 the easiest and 1 the hardest.</summary>
+    public IReadOnlyList<PlanItem> TakeShowing(int count, double from, double to) => Take(showing, count, from, to);
+
+    /// <summary>Items on which the old rule does not show, those without renaming where there are enough of them.</summary>
+    public IReadOnlyList<PlanItem> TakeSilent(int count, double from, double to) => Take(plain.Count >= count ? plain : silent, count, from, to);
+
+    /// <summary>An item on which the old rule happens to work and that looks like another one; null where there is none.</summary>
+    public PlanItem? TakeLike(PlanItem other)
+    {
+        var from = silent.Count > 0 ? silent : plain;
+        var best = from.Where(i => i.Task.Text.Length == other.Task.Text.Length)
+            .OrderByDescending(i => i.Task.Text.Zip(other.Task.Text).Count(p => p.First == p.Second)).FirstOrDefault() ?? from.FirstOrDefault();
+        if (best is not null) from.Remove(best);
+        return best;
+    }
+
+    private static List<PlanItem> Take(List<PlanItem> source, int count, double from, double to)
+    {
+        var taken = new List<PlanItem>();
+        for (var i = 0; i < count && source.Count > 0; i++)
+        {
+            var level = count == 1 ? from : from + (to - from) * i / (count - 1);
+            var item = source[(int)(level * (source.Count - 1))];
+            source.Remove(item);
+            taken.Add(item);
+        }
+
+        return taken;
+    }
+}

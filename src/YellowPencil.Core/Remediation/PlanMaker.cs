@@ -1,0 +1,120 @@
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Remediation;
+
+/// <summary>Makes the plan for an explanation that the specialist accepts. The same input gives the same plan.</summary>
+public static class PlanMaker
+{
+    private const int PoolSize = 900;
+    private const int Share = 200;
+    private const int ShowingNeeded = 16;
+
+    /// <summary>Makes a plan.</summary>
+    /// <param name="student">The student's code.</param>
+    /// <param name="hypothesis">The accepted explanation; it has at least one rule.</param>
+    /// <param name="wrongFacts">Number facts that the student does not have; no item of the plan needs them.</param>
+    /// <param name="word">The classroom's word.</param>
+    /// <param name="mostDigits">The longest top number that the items may have, as on the student's pages; at least 2.</param>
+    /// <param name="seed">The seed of the items.</param>
+    /// <exception cref="ArgumentException">The explanation has no rule.</exception>
+    public static RemediationPlan Make(
+        string student, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, ClassroomWord word, int mostDigits = 3, int seed = 7)
+    {
+        if (hypothesis.RuleCount == 0) throw new ArgumentException("an explanation without a rule needs no plan", nameof(hypothesis));
+        var rules = Rules(hypothesis).OrderBy(r => SubtractionScripts.For(r.Idea).Order).ThenBy(r => r.Name, StringComparer.Ordinal).ToList();
+        var first = rules[0];
+        var script = SubtractionScripts.For(first.Idea);
+        var items = Items(first.Deviations, wrongFacts, mostDigits, seed);
+        var fails = items.TakeShowing(1, 0.3, 0.3)[0];
+        var example = items.TakeShowing(1, 0.4, 0.4)[0];
+
+        return new RemediationPlan
+        {
+            Student = student,
+            Word = word,
+            OldRule = first.Text.In(word),
+            Reason = first.Reason.In(word),
+            Idea = first.Idea with { Name = first.Idea.Name.In(word), Statement = first.Idea.Statement.In(word) },
+            WhyFirst = WhyFirst(rules, first).In(word),
+            Waiting = [.. rules.Skip(1).Select(r => new WaitingRule(r.Name.In(word), r.Idea.Name.In(word)))],
+            Script = InWord(script, word),
+            First = [.. script.FirstQuestions(new Random(seed))],
+            Works = items.TakeLike(fails),
+            Fails = fails,
+            Example = example,
+            ExampleSteps = [.. Steps(example.Task).Select(s => s.In(word))],
+            Together = items.TakeShowing(2, 0.1, 0.5),
+            Alone = items.TakeShowing(3, 0.2, 0.7),
+            Exit = items.TakeShowing(1, 0.6, 0.6)[0],
+            PracticeFirst = [.. items.TakeShowing(5, 0, 0.8), .. items.TakeSilent(1, 0.5, 0.5)],
+            PracticeMixed = Interleave(items.TakeShowing(3, 0.3, 1), items.TakeSilent(3, 0.2, 0.9)),
+        };
+    }
+
+    /// <summary>The size of the numbers on a sheet: the digits of its longest top number, 2 to 5.</summary>
+    public static int DigitsOf(WorkedSheet sheet) =>
+        Math.Clamp(sheet.Items.Select(i => i.Task).OfType<ColumnDifference>().Select(t => t.Top.Length).DefaultIfEmpty(3).Max(), 2, 5);
+
+    /// <summary>Items of the student's size; longer ones where the rule shows on too few of those.</summary>
+    private static PlanItems Items(IReadOnlyList<Deviation> rule, IReadOnlyCollection<NumberFact> wrongFacts, int mostDigits, int seed)
+    {
+        var pool = ItemPool.Of(Family.Subtraction, PoolSize, seed).Cast<ColumnDifference>().ToList();
+        for (var digits = Math.Max(2, mostDigits); ; digits++)
+        {
+            var items = new PlanItems(rule, wrongFacts, pool.Where(t => t.Top.Length <= digits));
+            if (items.Showing >= ShowingNeeded || digits >= 5) return items;
+        }
+    }
+
+    private static IEnumerable<Rule> Rules(Hypothesis hypothesis)
+    {
+        foreach (var bug in hypothesis.Bugs) yield return new Rule(bug.Name, bug.Text, bug.Reason, bug.Idea, bug.Deviations);
+        if (hypothesis.Unlisted is { } unlisted)
+            yield return new Rule("A rule that is not in the catalogue", unlisted.Text + ".", "The rule was found by search, so the reason is best asked: “Tell me how you did this one.”", SubtractionScripts.IdeaOf(unlisted.Deviation.Point!), [unlisted.Deviation]);
+    }
+
+    private static string WhyFirst(List<Rule> rules, Rule first)
+    {
+        var wrong = $"{WrongIn(first)} of {Share} ordinary items come out wrong by it";
+        return rules.Count == 1
+            ? $"It is the only rule found; {wrong}."
+            : $"“{first.Idea.Name}” comes earlier in the order of learning than “{rules[1].Idea.Name}”; {wrong}, {string.Join(", ", rules.Skip(1).Select(r => $"{WrongIn(r)} by “{r.Name}”"))}.";
+    }
+
+    private static int WrongIn(Rule rule)
+    {
+        var run = new MethodRun();
+        var set = new DeviationSet([rule.Deviations]);
+        return ItemPool.Of(Family.Subtraction, Share, seed: 2).Count(task =>
+        {
+            Method.Run(task, run, set);
+            return !run.Answer.SequenceEqual(task.RightAnswer);
+        });
+    }
+
+    /// <summary>The captions of the taught method that say something about the numbers.</summary>
+    private static List<string> Steps(ItemTask task)
+    {
+        var run = new MethodRun { Recording = true };
+        Method.Run(task, run, DeviationSet.Taught);
+        return [.. run.Steps.Where(s => Procedures.Subtraction.SubtractionPoints.IsToldAloud(s)).Select(s => s.MadeText)];
+    }
+
+    private static TeachingScript InWord(TeachingScript script, ClassroomWord word) => script with
+    {
+        Aim = script.Aim.In(word),
+        Why = script.Why.In(word),
+        Material = script.Material.In(word),
+        Say = script.Say.In(word),
+        StopAt = script.StopAt.In(word),
+    };
+
+    private static List<PlanItem> Interleave(IReadOnlyList<PlanItem> showing, IReadOnlyList<PlanItem> silent) =>
+        [.. showing.SelectMany((item, i) => i < silent.Count ? new[] { silent[i], item } : [item])];
+
+    private sealed record Rule(string Name, string Text, string Reason, MissingIdea Idea, IReadOnlyList<Deviation> Deviations);
+}

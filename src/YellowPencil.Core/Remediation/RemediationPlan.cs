@@ -1,0 +1,89 @@
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+
+namespace YellowPencil.Core.Remediation;
+
+/// <summary>An item with its right answer and the one that the old rule would give.</summary>
+/// <param name="Task">The task.</param>
+/// <param name="OldAnswer">The answer of the old rule; the right one where the rule happens to work.</param>
+public sealed record PlanItem(ItemTask Task, string OldAnswer)
+{
+    /// <summary>The right answer.</summary>
+    public string Right => Task.RightAnswer;
+
+    /// <summary>Whether the old rule gives a wrong answer here.</summary>
+    public bool Shows => OldAnswer != Right;
+}
+
+/// <summary>A rule that waits until the first one is mended.</summary>
+public sealed record WaitingRule(string Name, string Idea);
+
+/// <summary>A plan for one missing idea of one student. All sentences are in the classroom's word.</summary>
+public sealed record RemediationPlan
+{
+    /// <summary>The student's code.</summary>
+    public required string Student { get; init; }
+
+    /// <summary>The classroom's word.</summary>
+    public required ClassroomWord Word { get; init; }
+
+    /// <summary>The old rule, in a sentence.</summary>
+    public required string OldRule { get; init; }
+
+    /// <summary>Why a student would follow it.</summary>
+    public required string Reason { get; init; }
+
+    /// <summary>The idea that is missing.</summary>
+    public required MissingIdea Idea { get; init; }
+
+    /// <summary>Why this rule comes first, with its numbers.</summary>
+    public required string WhyFirst { get; init; }
+
+    /// <summary>Other rules that were found and wait.</summary>
+    public required IReadOnlyList<WaitingRule> Waiting { get; init; }
+
+    /// <summary>The script of the idea.</summary>
+    public required TeachingScript Script { get; init; }
+
+    /// <summary>Quick questions on what must come first.</summary>
+    public required IReadOnlyList<CheckQuestion> First { get; init; }
+
+    /// <summary>An item where the old rule happens to work; null where it never does.</summary>
+    public required PlanItem? Works { get; init; }
+
+    /// <summary>An item like it where the old rule does not work.</summary>
+    public required PlanItem Fails { get; init; }
+
+    /// <summary>The worked example.</summary>
+    public required PlanItem Example { get; init; }
+
+    /// <summary>Its steps, each in a sentence.</summary>
+    public required IReadOnlyList<string> ExampleSteps { get; init; }
+
+    /// <summary>Two items done together.</summary>
+    public required IReadOnlyList<PlanItem> Together { get; init; }
+
+    /// <summary>Three items done alone.</summary>
+    public required IReadOnlyList<PlanItem> Alone { get; init; }
+
+    /// <summary>The question at the end, which the old rule gets wrong.</summary>
+    public required PlanItem Exit { get; init; }
+
+    /// <summary>Practice, first phase: mostly items on which the old rule shows.</summary>
+    public required IReadOnlyList<PlanItem> PracticeFirst { get; init; }
+
+    /// <summary>Practice, second phase: mixed with items on which no renaming is due.</summary>
+    public required IReadOnlyList<PlanItem> PracticeMixed { get; init; }
+
+    /// <summary>How an answer is checked.</summary>
+    public static string Check => "Add the answer to the number that was taken away: the top number must come out.";
+
+    /// <summary>What the plan must not be taken for, and what to rule out first.</summary>
+    public static IReadOnlyList<string> Cautions { get; } =
+    [
+        "This explanation is a hypothesis from written work. It is no diagnosis and decides no placement, label or grade.",
+        "Rule out first: digits out of line, reversed or crowded can come from sight, motor control or paper; keep the student’s accommodations.",
+        "Describe the procedure, never the child. Stop when the student is distressed; nothing here is timed.",
+    ];
+}
