@@ -40,6 +40,21 @@ public sealed class Hypothesis
     /// <summary>The rules as a reading names them: bug ids, and <c>unlisted:…</c>.</summary>
     public IReadOnlyList<string> RuleIds => Unlisted is null ? [.. Bugs.Select(b => b.Id)] : [$"unlisted:{Unlisted.Id}", .. Bugs.Select(b => b.Id)];
 
+    /// <summary>The student of rule ids joined by +; null when an id is not known to this catalogue.</summary>
+    public static Hypothesis? Parse(string rules)
+    {
+        var bugs = new List<Bug>();
+        UnlistedDeviation? unlisted = null;
+        foreach (var id in rules.Split('+', StringSplitOptions.RemoveEmptyEntries))
+        {
+            if (Catalogue.Find(id) is { } bug) bugs.Add(bug);
+            else if (id.StartsWith("unlisted:", StringComparison.Ordinal) && UnlistedRules.Find(id["unlisted:".Length..]) is { } found) unlisted = found;
+            else return null;
+        }
+
+        return new Hypothesis(bugs, unlisted, []);
+    }
+
     /// <summary>The same student with one more bug.</summary>
     public Hypothesis With(Bug bug) => new([.. Bugs, bug], Unlisted, Facts);
 

@@ -14,4 +14,7 @@ internal static class UnlistedRules
 
     /// <summary>How many there are in a family.</summary>
     public static int Count(Family family) => Of(family).Count;
+
+    /// <summary>The rule of an id; null where there is none.</summary>
+    public static UnlistedDeviation? Find(string id) => ByFamily.Values.SelectMany(r => r).FirstOrDefault(r => r.Id == id);
 }

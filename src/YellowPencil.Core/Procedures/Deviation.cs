@@ -48,6 +48,15 @@ public readonly record struct NumberFact(FactKind Kind, int First, int Second)
         _ => First * Second,
     };
 
+    /// <summary>Reads what <see cref="ToString"/> writes.</summary>
+    /// <exception cref="FormatException">The text is no fact.</exception>
+    public static NumberFact Parse(string text)
+    {
+        var parts = text.Split(' ');
+        if (parts.Length != 3 || !int.TryParse(parts[0], out var first) || !int.TryParse(parts[2], out var second)) throw new FormatException($"\"{text}\" is no number fact");
+        return new NumberFact(parts[1] switch { "+" => FactKind.Plus, "-" => FactKind.Minus, _ => FactKind.Times }, first, second);
+    }
+
     /// <inheritdoc/>
     public override string ToString() => $"{First} {(Kind switch { FactKind.Plus => "+", FactKind.Minus => "-", _ => "*" })} {Second}";
 }

@@ -1,0 +1,225 @@
+using YellowPencil.Core.Notation;
+
+namespace YellowPencil.Data;
+
+/// <summary>A row that belongs to one specialist; the context shows a specialist only their own.</summary>
+public interface IOwned
+{
+    /// <summary>The specialist who owns the row.</summary>
+    Guid OwnerId { get; set; }
+}
+
+/// <summary>A student under a code.</summary>
+public sealed class Student : IOwned
+{
+    /// <summary>The key.</summary>
+    public Guid Id { get; set; }
+
+    /// <inheritdoc/>
+    public Guid OwnerId { get; set; }
+
+    /// <summary>The code under which the student is kept, unique for the owner.</summary>
+    public required string Code { get; set; }
+
+    /// <summary>A first name or nickname for the specialist's own use; may be empty.</summary>
+    public string CallName { get; set; } = "";
+
+    /// <summary>The classroom's word.</summary>
+    public ClassroomWord Word { get; set; }
+
+    /// <summary>When the file was opened.</summary>
+    public DateTimeOffset CreatedAt { get; set; }
+
+    /// <summary>The student's pages.</summary>
+    public List<StudentPage> Pages { get; } = [];
+
+    /// <summary>The student's plans.</summary>
+    public List<Plan> Plans { get; } = [];
+}
+
+/// <summary>How far a page has come.</summary>
+public enum PageState
+{
+    /// <summary>Being typed in.</summary>
+    Typing,
+
+    /// <summary>Typed in and waiting to be read, or read.</summary>
+    Typed,
+}
+
+/// <summary>One page of a student's written work.</summary>
+public sealed class StudentPage : IOwned
+{
+    /// <summary>The key.</summary>
+    public Guid Id { get; set; }
+
+    /// <inheritdoc/>
+    public Guid OwnerId { get; set; }
+
+    /// <summary>The student.</summary>
+    public Guid StudentId { get; set; }
+
+    /// <summary>The student.</summary>
+    public Student? Student { get; set; }
+
+    /// <summary>A name for the set of items.</summary>
+    public string Title { get; set; } = "";
+
+    /// <summary>When it was written by the student, if known.</summary>
+    public DateOnly? WrittenOn { get; set; }
+
+    /// <summary>How far it has come.</summary>
+    public PageState State { get; set; }
+
+    /// <summary>Whether every strike-out on the paper was typed in, so that a digit without one says that there is none.</summary>
+    public bool MarksComplete { get; set; }
+
+    /// <summary>The page in the worked-sheet format.</summary>
+    public required string Content { get; set; }
+
+    /// <summary>The version of each item by its id, counted up with every change.</summary>
+    public Dictionary<string, int> ItemVersions { get; set; } = [];
+
+    /// <summary>When it was begun.</summary>
+    public DateTimeOffset CreatedAt { get; set; }
+
+    /// <summary>When it was last changed.</summary>
+    public DateTimeOffset ChangedAt { get; set; }
+
+    /// <summary>The readings made of it, one for each engine version and content.</summary>
+    public List<StoredReading> Readings { get; } = [];
+
+    /// <summary>What the specialist decided about its explanations.</summary>
+    public List<Decision> Decisions { get; } = [];
+}
+
+/// <summary>A reading of a page, kept with what made it.</summary>
+public sealed class StoredReading : IOwned
+{
+    /// <summary>The key.</summary>
+    public Guid Id { get; set; }
+
+    /// <inheritdoc/>
+    public Guid OwnerId { get; set; }
+
+    /// <summary>The page.</summary>
+    public Guid PageId { get; set; }
+
+    /// <summary>The version of the engine and catalogue that made it.</summary>
+    public required string EngineVersion { get; set; }
+
+    /// <summary>What it came to, as the reading format spells it.</summary>
+    public required string Outcome { get; set; }
+
+    /// <summary>The reading in its format.</summary>
+    public required string Content { get; set; }
+
+    /// <summary>When it was made.</summary>
+    public DateTimeOffset MadeAt { get; set; }
+}
+
+/// <summary>What a specialist can say about an explanation.</summary>
+public enum DecisionKind
+{
+    /// <summary>It is what the student does.</summary>
+    Accepted,
+
+    /// <summary>It is not.</summary>
+    Rejected,
+
+    /// <summary>It gets another name.</summary>
+    Renamed,
+
+    /// <summary>A note was added.</summary>
+    Noted,
+}
+
+/// <summary>A decision about an explanation; never overwritten, also not by a newer reading.</summary>
+public sealed class Decision : IOwned
+{
+    /// <summary>The key.</summary>
+    public Guid Id { get; set; }
+
+    /// <inheritdoc/>
+    public Guid OwnerId { get; set; }
+
+    /// <summary>The page.</summary>
+    public Guid PageId { get; set; }
+
+    /// <summary>The rules of the explanation, joined by +; empty for "no systematic bug".</summary>
+    public required string Rules { get; set; }
+
+    /// <summary>What was decided.</summary>
+    public DecisionKind Kind { get; set; }
+
+    /// <summary>The new name, or the note.</summary>
+    public string Text { get; set; } = "";
+
+    /// <summary>Who decided.</summary>
+    public required string ByName { get; set; }
+
+    /// <summary>When.</summary>
+    public DateTimeOffset At { get; set; }
+}
+
+/// <summary>A plan made from an accepted explanation. Rules, facts, word, size and seed give the same plan again.</summary>
+public sealed class Plan : IOwned
+{
+    /// <summary>The key.</summary>
+    public Guid Id { get; set; }
+
+    /// <inheritdoc/>
+    public Guid OwnerId { get; set; }
+
+    /// <summary>The student.</summary>
+    public Guid StudentId { get; set; }
+
+    /// <summary>The student.</summary>
+    public Student? Student { get; set; }
+
+    /// <summary>The page whose explanation was accepted.</summary>
+    public Guid PageId { get; set; }
+
+    /// <summary>The rules, joined by +.</summary>
+    public required string Rules { get; set; }
+
+    /// <summary>Wrong number facts to be avoided, joined by |.</summary>
+    public string AvoidedFacts { get; set; } = "";
+
+    /// <summary>The classroom's word at the time.</summary>
+    public ClassroomWord Word { get; set; }
+
+    /// <summary>The longest top number, in digits.</summary>
+    public int MostDigits { get; set; }
+
+    /// <summary>The seed of its items.</summary>
+    public int Seed { get; set; }
+
+    /// <summary>When it was made.</summary>
+    public DateTimeOffset MadeAt { get; set; }
+
+    /// <summary>When it was first printed, or null.</summary>
+    public DateTimeOffset? PrintedAt { get; set; }
+}
+
+/// <summary>Who looked at which student's file, and when.</summary>
+public sealed class Look : IOwned
+{
+    /// <summary>The key.</summary>
+    public long Id { get; set; }
+
+    /// <inheritdoc/>
+    public Guid OwnerId { get; set; }
+
+    /// <summary>The student.</summary>
+    public Guid StudentId { get; set; }
+
+    /// <summary>Who looked.</summary>
+    public required string ByName { get; set; }
+
+    /// <summary>At what: file, page, reading or plan.</summary>
+    public required string What { get; set; }
+
+    /// <summary>When.</summary>
+    public DateTimeOffset At { get; set; }
+}

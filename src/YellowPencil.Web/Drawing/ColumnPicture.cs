@@ -1,0 +1,148 @@
+using System.Globalization;
+using System.Text;
+using Microsoft.AspNetCore.Html;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Web.Drawing;
+
+/// <summary>
+/// A column difference on squared paper: the task in print, what the student wrote in the pencil hand, what the reading adds
+/// in the reader's ink. One digit to a square; a square is 28 units.
+/// </summary>
+public sealed class ColumnPicture
+{
+    private const int Square = 28;
+    private readonly ColumnDifference task;
+    private readonly Dictionary<int, string> cells = [];
+    private readonly Dictionary<int, IReadOnlyList<string>> rewritten = [];
+    private readonly Dictionary<int, IReadOnlyList<string>> rewrittenBelow = [];
+    private readonly Dictionary<int, string> predicted = [];
+
+    private ColumnPicture(ColumnDifference task) => this.task = task;
+
+    /// <summary>The place to circle in the reader's ink; null for none.</summary>
+    public int? Circled { get; private set; }
+
+    /// <summary>What a screen reader says.</summary>
+    public string Label { get; private set; } = "";
+
+    /// <summary>The task alone, with room for an answer.</summary>
+    public static ColumnPicture Blank(ColumnDifference task) => new(task) { Label = Spoken(task) };
+
+    /// <summary>What a student wrote.</summary>
+    public static ColumnPicture Of(WorkedItem item)
+    {
+        var task = (ColumnDifference)item.Task;
+        var picture = new ColumnPicture(task) { Label = $"{Spoken(task)}, written {item.Answer ?? "nothing"}" };
+        Take(item.Work, MarkField.Rewritten, picture.rewritten);
+        Take(item.Work, MarkField.RewrittenBelow, picture.rewrittenBelow);
+        if (item.Work.Marks.TryGetValue(MarkField.Cells, out var marks))
+            foreach (var place in marks.Places) picture.cells[place] = marks.At(place)[^1];
+        else PutDigits(item.Answer, picture.cells);
+        return picture;
+    }
+
+    /// <summary>The page as a run has left it after so many marks.</summary>
+    public static ColumnPicture Of(ColumnDifference task, IEnumerable<Mark> marks)
+    {
+        var all = marks.ToList();
+        var picture = new ColumnPicture(task) { Label = Spoken(task) };
+        foreach (var mark in all.Where(m => m.Field == MarkField.Cells)) picture.cells[mark.Place] = mark.Text;
+        var work = Work.Of(all, MarkField.Rewritten, MarkField.RewrittenBelow);
+        Take(work, MarkField.Rewritten, picture.rewritten);
+        Take(work, MarkField.RewrittenBelow, picture.rewrittenBelow);
+        return picture;
+    }
+
+    /// <summary>Adds the circle round the first step that went wrong.</summary>
+    public ColumnPicture WithCircle(WrongStep? step)
+    {
+        Circled = step?.Place ?? (step is null ? null : 0);
+        if (step is not null) Label += $"; first wrong step in the {Place.Name(step.Place ?? 0)}";
+        return this;
+    }
+
+    /// <summary>Adds an answer that an explanation predicts, below what was written.</summary>
+    public ColumnPicture WithPrediction(string answer)
+    {
+        PutDigits(answer, predicted);
+        Label += $"; the explanation predicts {answer}";
+        return this;
+    }
+
+    /// <summary>Draws it.</summary>
+    public IHtmlContent Draw()
+    {
+        var columns = Math.Max(task.Top.Length, task.Bottom.Length) + 1;
+        foreach (var place in cells.Keys.Concat(predicted.Keys)) columns = Math.Max(columns, place + 2);
+        var above = Math.Max(1, rewritten.Values.Select(v => v.Count).DefaultIfEmpty(0).Max());
+        var top = above;
+        var bottom = top + 1 + (rewrittenBelow.Count > 0 ? 1 : 0);
+        var answer = bottom + 1;
+        var rows = answer + 1 + (predicted.Count > 0 ? 1 : 0);
+        var svg = new StringBuilder();
+        var (width, height) = (columns * Square, rows * Square);
+        svg.Append(CultureInfo.InvariantCulture, $"<svg class=\"working\" viewBox=\"0 0 {width + 1} {height + 1}\" width=\"{width + 1}\" height=\"{height + 1}\" role=\"img\" aria-label=\"{System.Net.WebUtility.HtmlEncode(Label)}\">");
+        for (var x = 0; x <= columns; x++) Line(svg, "grid", x * Square + .5, 0, x * Square + .5, height);
+        for (var y = 0; y <= rows; y++) Line(svg, "grid", 0, y * Square + .5, width, y * Square + .5);
+
+        PutNumber(svg, task.Top, top, rewritten);
+        PutNumber(svg, task.Bottom, bottom, rewrittenBelow);
+        Text(svg, "print", X(columns, columns - 1), Y(bottom), "−");
+        foreach (var (place, values) in rewritten)
+            for (var i = 0; i < values.Count; i++) PutAbove(svg, columns, place, top - 1 - i, values[i], i < values.Count - 1);
+        foreach (var (place, values) in rewrittenBelow) PutAbove(svg, columns, place, bottom - 1, values[^1], false);
+        Line(svg, "rule", 4, answer * Square, width - 4, answer * Square);
+        foreach (var (place, text) in cells)
+            Text(svg, text.Length > 1 ? "hand tight" : "hand", X(columns, place), Y(answer), text);
+        foreach (var (place, text) in predicted) Text(svg, "inkmark", X(columns, place), Y(answer + 1), text);
+        if (Circled is { } circled)
+            svg.Append(CultureInfo.InvariantCulture, $"<ellipse class=\"circle\" cx=\"{X(columns, circled)}\" cy=\"{Y(answer)}\" rx=\"15\" ry=\"16\" transform=\"rotate(-8 {X(columns, circled)} {Y(answer)})\"/>");
+        return new HtmlString(svg.Append("</svg>").ToString());
+
+        void PutNumber(StringBuilder to, WholeNumber number, int row, Dictionary<int, IReadOnlyList<string>> struck)
+        {
+            for (var place = 0; place < number.Length; place++)
+            {
+                Text(to, "print", X(columns, place), Y(row), number.Digit(place).ToString(CultureInfo.InvariantCulture));
+                if (struck.ContainsKey(place)) Strike(to, X(columns, place), Y(row));
+            }
+        }
+    }
+
+    private static void PutAbove(StringBuilder svg, int columns, int place, int row, string text, bool struck)
+    {
+        Text(svg, "hand small", X(columns, place), Y(row) + 4, text);
+        if (struck) Strike(svg, X(columns, place), Y(row) + 4);
+    }
+
+    private static void Take(Work work, MarkField field, Dictionary<int, IReadOnlyList<string>> to)
+    {
+        if (!work.Marks.TryGetValue(field, out var marks)) return;
+        foreach (var place in marks.Places) to[place] = marks.At(place);
+    }
+
+    private static void PutDigits(string? answer, Dictionary<int, string> to)
+    {
+        if (answer is null) return;
+        var text = answer.Trim().Replace(",", "", StringComparison.Ordinal);
+        for (var i = 0; i < text.Length; i++) to[i] = text[^(i + 1)].ToString();
+    }
+
+    private static string Spoken(ColumnDifference task) => $"{task.Top.Text} minus {task.Bottom.Text}";
+
+    private static double X(int columns, int place) => (columns - 1 - place + .5) * Square;
+
+    private static double Y(int row) => (row + .5) * Square;
+
+    private static void Strike(StringBuilder svg, double x, double y) => Line(svg, "strike", x - 9, y + 10, x + 9, y - 10);
+
+    private static void Line(StringBuilder svg, string css, double x1, double y1, double x2, double y2) =>
+        svg.Append(CultureInfo.InvariantCulture, $"<line class=\"{css}\" x1=\"{x1}\" y1=\"{y1}\" x2=\"{x2}\" y2=\"{y2}\"/>");
+
+    private static void Text(StringBuilder svg, string css, double x, double y, string text) =>
+        svg.Append(CultureInfo.InvariantCulture, $"<text class=\"{css}\" x=\"{x}\" y=\"{y}\">{System.Net.WebUtility.HtmlEncode(text)}</text>");
+}

@@ -1,0 +1,21 @@
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Web.Services;
+
+namespace YellowPencil.Web.Pages;
+
+/// <summary>The desk: what waits, as piles, and the students.</summary>
+public sealed class IndexModel(Desk desk) : PageModel
+{
+    /// <summary>What waits.</summary>
+    public IReadOnlyList<Pile> Piles { get; private set; } = [];
+
+    /// <summary>The students.</summary>
+    public IReadOnlyList<StudentLine> Students { get; private set; } = [];
+
+    /// <summary>Shows the desk.</summary>
+    public async Task OnGetAsync()
+    {
+        Students = await desk.StudentsAsync();
+        Piles = await desk.PilesAsync();
+    }
+}

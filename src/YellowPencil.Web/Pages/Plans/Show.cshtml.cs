@@ -1,0 +1,60 @@
+using Microsoft.AspNetCore.Html;
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Remediation;
+using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Services;
+
+namespace YellowPencil.Web.Pages.Plans;
+
+/// <summary>A plan, on the screen and on paper.</summary>
+public sealed class ShowModel(PlanDesk plans, PageDesk pages) : PageModel
+{
+    /// <summary>The plan as kept.</summary>
+    public Data.Plan? Plan { get; private set; }
+
+    /// <summary>The plan itself.</summary>
+    public RemediationPlan? Remediation { get; private set; }
+
+    /// <summary>Shows the plan.</summary>
+    public async Task<IActionResult> OnGetAsync(Guid id)
+    {
+        Plan = await plans.FindAsync(id);
+        if (Plan is null) return NotFound();
+        await pages.LogLookAsync(Plan.StudentId, "plan", User.FindFirst("name")?.Value ?? "");
+        Remediation = PageDesk.Remake(Plan);
+        return Page();
+    }
+
+    /// <summary>Says that it was printed, which takes it off the desk.</summary>
+    public async Task<IActionResult> OnPostAsync(Guid id) => await plans.MarkPrintedAsync(id) ? RedirectToPage(new { id }) : NotFound();
+
+    /// <summary>A task with a proper minus sign.</summary>
+    public static string Minus(PlanItem item) => item.Task.Text.Replace('-', '−');
+
+    /// <summary>What the old rule gives.</summary>
+    public static string Old(PlanItem item) => item.OldAnswer.Length == 0 ? "a blank" : item.OldAnswer;
+
+    /// <summary>An item to be worked.</summary>
+    public static ColumnPicture Blank(PlanItem item) => ColumnPicture.Blank((ColumnDifference)item.Task);
+
+    /// <summary>An item worked as taught, with every mark.</summary>
+    public static ColumnPicture Solved(PlanItem item)
+    {
+        var run = new MethodRun { Recording = true };
+        Method.Run(item.Task, run, DeviationSet.Taught);
+        return ColumnPicture.Of((ColumnDifference)item.Task, run.Marks);
+    }
+
+    /// <summary>A list of items with its key.</summary>
+    public static IHtmlContent Key(IReadOnlyList<PlanItem> items, int from, string title)
+    {
+        var table = new HtmlContentBuilder().AppendHtml("<table class=\"ledger\"><caption class=\"text-left\">").Append(title)
+            .AppendHtml("</caption><thead><tr><th></th><th>Item</th><th class=\"number\">Right</th><th class=\"number\">Old rule</th></tr></thead><tbody>");
+        for (var i = 0; i < items.Count; i++)
+            table.AppendFormat("<tr><td>{0}</td><td>{1}</td><td class=\"number\">{2}</td><td class=\"number\">{3}</td></tr>", from + i, Minus(items[i]), items[i].Right, items[i].Shows ? Old(items[i]) : "the same");
+        return table.AppendHtml("</tbody></table>");
+    }
+}

@@ -1,0 +1,40 @@
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Working;
+using YellowPencil.Data;
+using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Services;
+
+namespace YellowPencil.Web.Pages.Sheets;
+
+/// <summary>Typing in what stands on the paper.</summary>
+public sealed class TypeModel(PageDesk pages) : PageModel
+{
+    /// <summary>The page.</summary>
+    public StudentPage? StudentPage { get; private set; }
+
+    /// <summary>Its sheet.</summary>
+    public WorkedSheet? Sheet { get; private set; }
+
+    /// <summary>The page as the typing script takes it.</summary>
+    public string Json => TypingJson.Write(StudentPage!, Sheet!);
+
+    /// <summary>Shows the page.</summary>
+    public async Task<IActionResult> OnGetAsync(Guid id)
+    {
+        StudentPage = await pages.FindAsync(id);
+        if (StudentPage is null) return NotFound();
+        Sheet = PageDesk.StoredSheet(StudentPage);
+        await pages.LogLookAsync(StudentPage.StudentId, "page", User.FindFirst("name")?.Value ?? "");
+        return Page();
+    }
+
+    /// <summary>Ends the typing and goes to the reading.</summary>
+    public async Task<IActionResult> OnPostAsync(Guid id, bool marksComplete)
+    {
+        StudentPage = await pages.FindAsync(id);
+        if (StudentPage is null) return NotFound();
+        await pages.FinishTypingAsync(StudentPage, marksComplete);
+        return RedirectToPage("/Sheets/Reading", new { id });
+    }
+}

@@ -1,0 +1,58 @@
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Notation;
+using YellowPencil.Data;
+using YellowPencil.Web.Services;
+
+namespace YellowPencil.Web.Pages.Students;
+
+/// <summary>A line of the file.</summary>
+public sealed record FileLine(DateTimeOffset When, string What, string Address, string Result);
+
+/// <summary>A student's file: pages, readings and plans in order of time.</summary>
+public sealed class FileModel(StudentFiles files, PageDesk pages) : PageModel
+{
+    /// <summary>The student.</summary>
+    public Student? Student { get; private set; }
+
+    /// <summary>What happened, newest first.</summary>
+    public IReadOnlyList<FileLine> Events { get; private set; } = [];
+
+    /// <summary>Shows the file.</summary>
+    public async Task<IActionResult> OnGetAsync(string code)
+    {
+        Student = await files.FindAsync(code);
+        if (Student is null) return NotFound();
+        await pages.LogLookAsync(Student.Id, "file", User.FindFirst("name")?.Value ?? "");
+        Events = [.. Lines(Student).OrderByDescending(l => l.When)];
+        return Page();
+    }
+
+    /// <summary>Changes the classroom's word.</summary>
+    public async Task<IActionResult> OnPostAsync(string code, ClassroomWord word)
+    {
+        Student = await files.FindAsync(code);
+        if (Student is null || !Enum.IsDefined(word)) return NotFound();
+        await files.ChangeWordAsync(Student, word);
+        return RedirectToPage(new { code });
+    }
+
+    private static IEnumerable<FileLine> Lines(Student student)
+    {
+        foreach (var page in student.Pages)
+        {
+            var name = page.Title.Length > 0 ? page.Title : "a page of subtraction";
+            yield return page.State == PageState.Typing
+                ? new FileLine(page.CreatedAt, $"Page: {name}", $"/pages/{page.Id}", "to be typed in")
+                : new FileLine(page.CreatedAt, $"Page: {name}", $"/pages/{page.Id}/reading", Result(page));
+            foreach (var decision in page.Decisions)
+                yield return new FileLine(decision.At, $"{decision.Kind} by {decision.ByName}", $"/pages/{page.Id}/reading", decision.Text);
+        }
+
+        foreach (var plan in student.Plans)
+            yield return new FileLine(plan.MadeAt, "Plan", $"/plans/{plan.Id}", plan.PrintedAt is { } at ? $"printed {at:d MMM yyyy}" : "to be printed");
+    }
+
+    private static string Result(StudentPage page) =>
+        page.Readings.OrderByDescending(r => r.MadeAt).FirstOrDefault() is { } reading ? Desk.InWords(reading.Outcome) : "to be read";
+}

@@ -1,0 +1,22 @@
+// Goes through the frames of a replay with the arrow keys or the buttons.
+export function replay() {
+  return {
+    at: 0,
+    count: 0,
+    init() {
+      this.count = Number(this.$root.dataset.frames);
+      this.show();
+    },
+    back() { this.at = Math.max(0, this.at - 1); this.show(); },
+    on() { this.at = Math.min(this.count - 1, this.at + 1); this.show(); },
+    first() { this.at = 0; this.show(); },
+    last() { this.at = this.count - 1; this.show(); },
+    where() { return `Step ${this.at + 1} of ${this.count}`; },
+    show() {
+      for (const side of this.$root.querySelectorAll("[data-side]")) {
+        const frames = [...side.querySelectorAll(".frame")];
+        frames.forEach((frame, i) => { frame.hidden = i !== Math.min(this.at, frames.length - 1); });
+      }
+    },
+  };
+}

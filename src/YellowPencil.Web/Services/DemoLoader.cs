@@ -1,0 +1,105 @@
+using Microsoft.AspNetCore.Identity;
+using Microsoft.EntityFrameworkCore;
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Probes;
+using YellowPencil.Core.Working;
+using YellowPencil.Data;
+
+namespace YellowPencil.Web.Services;
+
+/// <summary>
+/// The demo: a small school by an estuary with a kite workshop, whose stock books of spars, line, sailcloth and tails give the
+/// pages their names. Everybody in it is made up.
+/// </summary>
+public sealed class DemoLoader(PencilContext data, UserManager<Specialist> users, TimeProvider clock)
+{
+    /// <summary>The demo's sign-in.</summary>
+    public const string Email = "demo@kite-workshop.example";
+
+    /// <summary>The demo's password.</summary>
+    public const string Password = "against the wind";
+
+    /// <summary>Loads the demo into an empty database.</summary>
+    public async Task LoadIfEmptyAsync()
+    {
+        if (await data.Users.AnyAsync()) return;
+        var specialist = new Specialist { Id = Guid.CreateVersion7(), UserName = Email, Email = Email, DisplayName = "Demo specialist" };
+        var made = await users.CreateAsync(specialist, Password);
+        if (!made.Succeeded) throw new InvalidOperationException(string.Join(" ", made.Errors.Select(e => e.Description)));
+        foreach (var student in DemoStudents.All) Add(student, specialist.Id);
+        await data.SaveChangesAsync();
+    }
+
+    private void Add(DemoStudent demo, Guid owner)
+    {
+        var now = clock.GetUtcNow();
+        var student = new Student { Id = Guid.CreateVersion7(now), OwnerId = owner, Code = demo.Code, CallName = demo.CallName, Word = demo.Word, CreatedAt = now.AddDays(-20) };
+        data.Students.Add(student);
+        foreach (var page in demo.Pages)
+        {
+            var written = DateOnly.FromDateTime(now.AddDays(-page.DaysAgo).UtcDateTime);
+            var sheet = new WorkedSheet { Student = demo.Code, Sheet = page.Title, Date = written, Items = page.Items() };
+            data.Pages.Add(new StudentPage
+            {
+                Id = Guid.CreateVersion7(now),
+                OwnerId = owner,
+                StudentId = student.Id,
+                Title = page.Title,
+                WrittenOn = written,
+                State = sheet.Items.Any(i => i.Answer is not null) ? PageState.Typed : PageState.Typing,
+                Content = SheetWriter.Write(sheet),
+                ItemVersions = sheet.Items.ToDictionary(i => i.Id, _ => 1),
+                CreatedAt = now.AddDays(-page.DaysAgo),
+                ChangedAt = now.AddDays(-page.DaysAgo),
+            });
+        }
+    }
+}
+
+/// <summary>A made-up student.</summary>
+internal sealed record DemoStudent(string Code, string CallName, ClassroomWord Word, IReadOnlyList<DemoPage> Pages);
+
+/// <summary>A page of a made-up student, written by hand or by the simulator.</summary>
+internal sealed record DemoPage(string Title, int DaysAgo, Func<IReadOnlyList<WorkedItem>> Items);
+
+/// <summary>The made-up students of the demo.</summary>
+internal static class DemoStudents
+{
+    private static readonly string[] Ordinary =
+    [
+        "604 - 278", "523 - 168", "80 - 36", "415 - 203", "703 - 245", "952 - 367", "500 - 123", "867 - 452", "731 - 480", "640 - 58", "3006 - 749", "8214 - 5060",
+    ];
+
+    public static IReadOnlyList<DemoStudent> All { get; } =
+    [
+        new("K-01", "Merrin", ClassroomWord.Borrow,
+            [new("Spars in the stock book", 9, () => Simulated(["subtraction.smaller-from-larger"], 1, 0, 11)), new("Line on the reels", 2, () => Designed(12))]),
+        new("K-02", "Tobiah", ClassroomWord.Regroup,
+            [new("Sailcloth by the metre", 8, () => Simulated(["subtraction.zeros-skipped", "subtraction.zero-below-gives-zero"], 1, 0, 12))]),
+        new("K-03", "Sela", ClassroomWord.Rename,
+            [new("Tails cut on Monday", 8, () => Answers("604 - 278 = 426", "703 - 245 = 558", "805 - 347 = 558", "902 - 456 = 546", "586 - 243 = 343", "78 - 35 = 43"))]),
+        new("K-04", "Corvan", ClassroomWord.Borrow,
+            [new("Wind log, first week", 7, () => Answers("604 - 278 = 474", "523 - 168 = 445", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 542", "952 - 367 = 585", "500 - 123 = 423", "867 - 452 = 415", "731 - 480 = 351", "640 - 58 = 582"))]),
+        new("K-05", "Ulla", ClassroomWord.Exchange,
+            [new("Reels and spools", 6, () => Answers("604 - 278 = 326", "523 - 168 = 356", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 458", "952 - 367 = 575", "500 - 123 = 377", "867 - 452 = 415", "731 - 480 = 251", "640 - 58 = 582", "7004 - 1586 = 5418", "340 - 127 = 213"))]),
+        new("K-06", "Perrick", ClassroomWord.Rename,
+            [new("Three bridles", 6, () => Answers("86 - 42 = 44", "57 - 23 = 34", "95 - 71 = 24"))]),
+        new("K-07", "Nessa", ClassroomWord.Regroup,
+            [new("Eyelets left in the box", 5, () => Answers("23 - 7 = 15", "153 - 47 = 105", "463 - 237 = 225", "604 - 278 = 326", "523 - 168 = 355", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 458", "952 - 367 = 585", "500 - 123 = 377", "731 - 480 = 251", "640 - 58 = 582"))]),
+        new("K-08", "Jory", ClassroomWord.Borrow,
+            [new("Paper for the parade", 4, () => Answers("52 - 39 = 22", "673 - 194 = 569", "845 - 29 = 825", "761 - 590 = 261", "340 - 19 = 330", "604 - 278 = 326", "523 - 168 = 355", "80 - 36 = 44", "952 - 367 = 585", "731 - 480 = 251"))]),
+    ];
+
+    private static IReadOnlyList<WorkedItem> Answers(params string[] lines) => ItemList.TryParse(string.Join('\n', lines), out _);
+
+    private static IReadOnlyList<WorkedItem> Designed(int count) =>
+        [.. SheetDesign.Of(Family.Subtraction, count, seed: 7).Select((t, i) => new WorkedItem { Id = (i + 1).ToString(), Task = t, TaskAsWritten = t.Text })];
+
+    private static IReadOnlyList<WorkedItem> Simulated(string[] bugs, double consistency, double slips, int seed)
+    {
+        var student = new SimulatedStudent(new Hypothesis([.. bugs.Select(b => Catalogue.Find(b)!)], null, []), consistency, slips, seed);
+        return [.. Ordinary.Select((text, i) => student.Write((i + 1).ToString(), TaskText.TryParse(text).Value!))];
+    }
+}
