@@ -27,10 +27,10 @@ public static class AnswerPrediction
     }
 
     /// <summary>The single most probable answer over all candidates.</summary>
-    internal static Prediction Predict(string text, ItemTask task, IReadOnlyList<Candidate> candidates, double somethingElse)
+    internal static Prediction Predict(string text, ItemTask task, IReadOnlyList<Candidate> candidates, double somethingElse, double noChance)
     {
         var run = new MethodRun();
-        var total = new Dictionary<string, double> { [task.RightAnswer] = somethingElse * Priors.SomethingElseRight };
+        var total = new Dictionary<string, double> { [task.RightAnswer] = (somethingElse + noChance) * Priors.SomethingElseRight };
         foreach (var candidate in candidates.Where(c => c.Probability > 1e-4))
             foreach (var (answer, probability) in Answers(task, candidate.Hypothesis, candidate.Consistency, run))
                 total[answer] = total.GetValueOrDefault(answer) + candidate.Probability * (1 - candidate.SlipRate) * probability;

@@ -72,24 +72,33 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         _ => Cause.Bug,
     };
 
-    /// <summary>Says what the wrong step left on the page, and what the taught method leaves there.</summary>
+    /// <summary>
+    /// Says what should stand where the wrong step shows, and what stands there. Where the marks happen to be the same, as when
+    /// a wrong way gives the right digit, the steps themselves are told.
+    /// </summary>
     private WrongStep Describe(ItemEvidence item, ItemReplay replay, Step wrong)
     {
         Method.Run(item.Task, mended, DeviationSet.Taught);
-        var slipped = replay.Slip is null ? "" : "This once: ";
-        var left = trace.Marks.Skip(wrong.MarksBefore).Where(m => Expected(m) != MarkText(m)).ToList();
-        var at = left.FindIndex(m => m.Place == wrong.Place);
-        if (at < 0 && left.Count == 0)
-            return new WrongStep(wrong.Name, wrong.Place, item.Task.RightAnswer, item.Item.Answer!, slipped + wrong.MadeText);
-        var mark = left[Math.Max(0, at)];
-        return new WrongStep(wrong.Name, mark.Place, Expected(mark), MarkText(mark), slipped + wrong.MadeText);
+        var text = (replay.Slip is null ? "" : "This once: ") + wrong.MadeText;
+        var field = wrong.Point?.ShowsIn ?? MarkField.Cells;
+        if (wrong.Place is null) return new WrongStep(wrong.Name, null, field, item.Task.RightAnswer, item.Item.Answer!, text);
+        foreach (var shown in new[] { field, MarkField.Cells }.Distinct())
+            foreach (var place in Places(shown).OrderBy(p => p != wrong.Place))
+            {
+                var (expected, written) = (Standing(mended, shown, place), Standing(trace, shown, place));
+                if (expected != written && (place == wrong.Place || shown != MarkField.Cells))
+                    return new WrongStep(wrong.Name, place, shown, expected, written, text);
+            }
+
+        return new WrongStep(wrong.Name, wrong.Place, field, wrong.TaughtText, wrong.MadeText, text);
     }
 
-    /// <summary>What the taught method leaves where a mark stands.</summary>
-    private string Expected(Mark mark)
+    private IEnumerable<int> Places(MarkField field) => mended.Marks.Concat(trace.Marks).Where(m => m.Field == field).Select(m => m.Place).Distinct();
+
+    private static string Standing(MethodRun page, MarkField field, int place)
     {
-        var expected = mended.Marks.Where(m => m.Field == mark.Field && m.Place == mark.Place).ToList();
-        return expected.Count == 0 ? "no mark" : MarkText(expected[^1]);
+        var mark = page.Marks.Where(m => m.Field == field && m.Place == place).Select(m => m.Text).LastOrDefault();
+        return mark is null ? "no mark" : MarkText(new Mark(field, place, mark));
     }
 
     private static string MarkText(Mark mark) => mark.Field switch
@@ -107,9 +116,9 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
             var should = i < right.Length ? right[^(i + 1)].ToString() : "";
             var does = i < item.Answer.Length ? item.Answer[^(i + 1)].ToString() : "";
             if (should != does)
-                return new WrongStep("answer", i, should, does, $"The {Place.Name(i)} of the answer should be {(should.Length > 0 ? should : "empty")}; no rule or single slip that was tried gives {(does.Length > 0 ? does : "a blank")}.");
+                return new WrongStep("answer", i, MarkField.Cells, should, does, $"The {Place.Name(i)} of the answer should be {(should.Length > 0 ? should : "empty")}; no rule or single slip that was tried gives {(does.Length > 0 ? does : "a blank")}.");
         }
 
-        return new WrongStep("answer", null, right, item.Answer, "The answer is not the right one.");
+        return new WrongStep("answer", null, MarkField.Cells, right, item.Answer, "The answer is not the right one.");
     }
 }

@@ -56,10 +56,11 @@ public enum Stand
 /// <summary>The first step that went wrong.</summary>
 /// <param name="Step">The decision point, or <c>fact</c>, or <c>answer</c> where only the answer is known to differ.</param>
 /// <param name="Place">The place concerned; null where the whole item is.</param>
+/// <param name="Field">The marks on which it shows.</param>
 /// <param name="Expected">What should stand there.</param>
 /// <param name="Written">What stands there.</param>
 /// <param name="Text">In a sentence.</param>
-public sealed record WrongStep(string Step, int? Place, string Expected, string Written, string Text);
+public sealed record WrongStep(string Step, int? Place, MarkField Field, string Expected, string Written, string Text);
 
 /// <summary>One item as read.</summary>
 public sealed record ItemReading(WorkedItem Item, Verdict Verdict, Cause? Cause, WrongStep? FirstWrongStep, ItemReplay Replay);
@@ -144,8 +145,8 @@ public sealed record Reading
     /// <summary>The probability that nothing listed or found fits.</summary>
     public required double SomethingElse { get; init; }
 
-    /// <summary>The share, weighted by how common they are, of the catalogue's bugs that had at least two chances to show here.</summary>
-    public required double Coverage { get; init; }
+    /// <summary>The probability that the student has only bugs that had no chance to show on this page.</summary>
+    public required double NoChance { get; init; }
 
     /// <summary>Wrong number facts.</summary>
     public required IReadOnlyList<FactReading> Facts { get; init; }

@@ -11,9 +11,6 @@ public static class SheetDiagnosis
     /// <summary>The probability from which an explanation is held.</summary>
     public const double Held = 0.8;
 
-    /// <summary>The share of bugs that must have had a chance before a page is called sound.</summary>
-    public const double EnoughCoverage = 0.6;
-
     private const double Reported = 0.005;
     private const int MostReported = 12;
 
@@ -25,33 +22,41 @@ public static class SheetDiagnosis
         var evidence = sheet.Items.Where(i => i.IsAnswered).Select((item, index) => new ItemEvidence(index, item)).ToList();
         var catalogue = Catalogue.Of(Family.Subtraction);
         var likelihood = new SheetLikelihood(evidence, catalogue);
-        var candidates = Weigh(new ExplanationSearch(likelihood).Search(), evidence, out var somethingElse);
+        var unseen = ShareWithoutChance(likelihood);
+        var candidates = Weigh(new ExplanationSearch(likelihood).Search(), evidence, unseen, out var somethingElse, out var noChance);
         var classes = candidates.GroupBy(c => c.Signature).Select(g => g.ToList()).ToList();
         var explanations = Explanations(candidates, classes, evidence);
-        var coverage = Coverage(likelihood);
         var items = new ItemReader(likelihood, candidates).Read(sheet.Items);
 
         return new Reading
         {
             Sheet = sheet,
-            Outcome = OutcomeOf(explanations, classes, somethingElse, coverage, evidence.Count),
+            Outcome = OutcomeOf(explanations, classes, somethingElse, noChance, evidence.Count),
             Items = items,
             Explanations = explanations,
             SomethingElse = somethingElse,
-            Coverage = coverage,
+            NoChance = noChance,
             Facts = Facts(candidates[0], items),
-            Predictions = [.. sheet.Predict.Select(p => AnswerPrediction.Predict(p.TaskAsWritten, p.Task, candidates, somethingElse))],
+            Predictions = [.. sheet.Predict.Select(p => AnswerPrediction.Predict(p.TaskAsWritten, p.Task, candidates, somethingElse, noChance))],
         };
     }
 
-    private static List<Candidate> Weigh(IReadOnlyList<Candidate> candidates, List<ItemEvidence> evidence, out double somethingElse)
+    /// <summary>
+    /// Turns scores into probabilities. Beside the candidates stand "something that is not here", and the students whose only
+    /// bugs had no chance on this page: these write what a sound student writes.
+    /// </summary>
+    private static List<Candidate> Weigh(
+        IReadOnlyList<Candidate> candidates, List<ItemEvidence> evidence, double unseen, out double somethingElse, out double noChance)
     {
         var logElse = Math.Log(Priors.SomethingElse * (1 - Priors.Unlisted));
         foreach (var item in evidence) logElse += Math.Log(item.IsRight ? Priors.SomethingElseRight : Priors.SomethingElseWrong);
+        var hidden = Priors.OneBug * unseen + Priors.TwoBugs * unseen * unseen + Priors.ThreeBugs * unseen * unseen * unseen;
+        var logHidden = candidates.First(c => c.Hypothesis.Key.Length == 0).LogEvidence + Math.Log(hidden);
         var largest = Math.Max(logElse, candidates.Max(c => c.LogScore));
-        var total = Math.Exp(logElse - largest) + candidates.Sum(c => Math.Exp(c.LogScore - largest));
+        var total = Math.Exp(logElse - largest) + Math.Exp(logHidden - largest) + candidates.Sum(c => Math.Exp(c.LogScore - largest));
         foreach (var candidate in candidates) candidate.Probability = Math.Exp(candidate.LogScore - largest) / total;
         somethingElse = Math.Exp(logElse - largest) / total;
+        noChance = Math.Exp(logHidden - largest) / total;
         return [.. candidates.OrderByDescending(c => c.Probability).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal)];
     }
 
@@ -125,31 +130,32 @@ public static class SheetDiagnosis
         return likelihood.Prediction == item.Answer || (partly && !item.IsRight) ? Stand.Agrees : Stand.Against;
     }
 
-    private static double Coverage(SheetLikelihood sheet)
+    /// <summary>The share of the catalogue, weighted by how common the bugs are, that had no chance to show on the page.</summary>
+    private static double ShareWithoutChance(SheetLikelihood sheet)
     {
-        double covered = 0, all = 0;
+        double without = 0, all = 0;
         foreach (var bug in sheet.Catalogue)
         {
             var weight = Priors.Weight(bug.Commonness);
             all += weight;
-            if (sheet.Items.Count > 0 && sheet.ItemsWithChances(Hypothesis.Sound.With(bug))[0] >= 2) covered += weight;
+            if (sheet.ItemsWithChances(Hypothesis.Sound.With(bug))[0] == 0) without += weight;
         }
 
-        return covered / all;
+        return without / all;
     }
 
     private static Outcome OutcomeOf(
-        List<Explanation> explanations, List<List<Candidate>> classes, double somethingElse, double coverage, int answered)
+        List<Explanation> explanations, List<List<Candidate>> classes, double somethingElse, double noChance, int answered)
     {
         if (answered == 0) return Outcome.TooFewChances;
         var best = explanations[0];
         if (!best.IsSound && best.Probability >= Held) return Outcome.Bug;
         var sound = explanations.First(e => e.IsSound).Probability;
-        if (sound >= Held) return coverage >= EnoughCoverage ? Outcome.Sound : Outcome.TooFewChances;
+        if (sound >= Held) return Outcome.Sound;
         var together = classes.Where(c => c[0].Hypothesis.RuleCount > 0).Select(c => c.Sum(m => m.Probability)).DefaultIfEmpty().Max();
         if (together >= Held) return Outcome.NotToldApart;
         if (somethingElse >= 0.5) return Outcome.Unexplained;
-        return 1 - sound - somethingElse >= Held ? Outcome.NotToldApart : Outcome.TooFewChances;
+        return 1 - sound - somethingElse - noChance >= Held ? Outcome.NotToldApart : Outcome.TooFewChances;
     }
 
     private static List<FactReading> Facts(Candidate best, IReadOnlyList<ItemReading> items)

@@ -1,3 +1,5 @@
+using YellowPencil.Core.Working;
+
 namespace YellowPencil.Core.Procedures;
 
 /// <summary>What a student can see where a decision is made.</summary>
@@ -30,6 +32,9 @@ public abstract class DecisionPoint
     /// that another point or a number fact already gives.
     /// </summary>
     public double SlipWeight { get; init; } = 1;
+
+    /// <summary>The marks on which a wrong choice is seen first.</summary>
+    public MarkField ShowsIn { get; init; } = MarkField.Cells;
 
     /// <summary>How many choices there are, the taught ones included.</summary>
     public abstract int ChoiceCount { get; }

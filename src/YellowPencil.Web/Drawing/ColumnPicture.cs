@@ -23,8 +23,8 @@ public sealed class ColumnPicture
 
     private ColumnPicture(ColumnDifference task) => this.task = task;
 
-    /// <summary>The place to circle in the reader's ink; null for none.</summary>
-    public int? Circled { get; private set; }
+    private WrongStep? circled;
+    private bool isForetold;
 
     /// <summary>What a screen reader says.</summary>
     public string Label { get; private set; } = "";
@@ -42,7 +42,7 @@ public sealed class ColumnPicture
         if (item.Work.Marks.TryGetValue(MarkField.Cells, out var marks))
             foreach (var place in marks.Places) picture.cells[place] = marks.At(place)[^1];
         else PutDigits(item.Answer, picture.cells);
-        return picture;
+        return picture.Settled();
     }
 
     /// <summary>The page as a run has left it after so many marks.</summary>
@@ -54,22 +54,33 @@ public sealed class ColumnPicture
         var work = Work.Of(all, MarkField.Rewritten, MarkField.RewrittenBelow);
         Take(work, MarkField.Rewritten, picture.rewritten);
         Take(work, MarkField.RewrittenBelow, picture.rewrittenBelow);
-        return picture;
+        return picture.Settled();
     }
 
     /// <summary>Adds the circle round the first step that went wrong.</summary>
     public ColumnPicture WithCircle(WrongStep? step)
     {
-        Circled = step?.Place ?? (step is null ? null : 0);
+        circled = step;
         if (step is not null) Label += $"; first wrong step in the {Place.Name(step.Place ?? 0)}";
         return this;
     }
 
-    /// <summary>Adds an answer that an explanation predicts, below what was written.</summary>
+    /// <summary>Adds an answer that an explanation predicts: a tick where it is what was written, else the digits below.</summary>
     public ColumnPicture WithPrediction(string answer)
     {
-        PutDigits(answer, predicted);
+        isForetold = string.Concat(cells.OrderByDescending(c => c.Key).Select(c => c.Value)) == answer;
+        if (!isForetold) PutDigits(answer, predicted);
         Label += $"; the explanation predicts {answer}";
+        return this;
+    }
+
+    /// <summary>How many rows the marks above the top number take.</summary>
+    public int RowsAbove { get; private set; } = 1;
+
+    /// <summary>Leaves room for so many rows of marks, so that pictures side by side stand on one line.</summary>
+    public ColumnPicture WithRowsAbove(int rows)
+    {
+        RowsAbove = Math.Max(RowsAbove, rows);
         return this;
     }
 
@@ -78,17 +89,13 @@ public sealed class ColumnPicture
     {
         var columns = Math.Max(task.Top.Length, task.Bottom.Length) + 1;
         foreach (var place in cells.Keys.Concat(predicted.Keys)) columns = Math.Max(columns, place + 2);
-        var above = Math.Max(1, rewritten.Values.Select(v => v.Count).DefaultIfEmpty(0).Max());
-        var top = above;
+        var top = RowsAbove;
         var bottom = top + 1 + (rewrittenBelow.Count > 0 ? 1 : 0);
         var answer = bottom + 1;
         var rows = answer + 1 + (predicted.Count > 0 ? 1 : 0);
         var svg = new StringBuilder();
         var (width, height) = (columns * Square, rows * Square);
-        svg.Append(CultureInfo.InvariantCulture, $"<svg class=\"working\" viewBox=\"0 0 {width + 1} {height + 1}\" width=\"{width + 1}\" height=\"{height + 1}\" role=\"img\" aria-label=\"{System.Net.WebUtility.HtmlEncode(Label)}\">");
-        for (var x = 0; x <= columns; x++) Line(svg, "grid", x * Square + .5, 0, x * Square + .5, height);
-        for (var y = 0; y <= rows; y++) Line(svg, "grid", 0, y * Square + .5, width, y * Square + .5);
-
+        svg.Append(CultureInfo.InvariantCulture, $"<svg class=\"working\" viewBox=\"0 0 {width} {height}\" width=\"{width}\" height=\"{height}\" role=\"img\" aria-label=\"{System.Net.WebUtility.HtmlEncode(Label)}\">");
         PutNumber(svg, task.Top, top, rewritten);
         PutNumber(svg, task.Bottom, bottom, rewrittenBelow);
         Text(svg, "print", X(columns, columns - 1), Y(bottom), "−");
@@ -99,8 +106,8 @@ public sealed class ColumnPicture
         foreach (var (place, text) in cells)
             Text(svg, text.Length > 1 ? "hand tight" : "hand", X(columns, place), Y(answer), text);
         foreach (var (place, text) in predicted) Text(svg, "inkmark", X(columns, place), Y(answer + 1), text);
-        if (Circled is { } circled)
-            svg.Append(CultureInfo.InvariantCulture, $"<ellipse class=\"circle\" cx=\"{X(columns, circled)}\" cy=\"{Y(answer)}\" rx=\"15\" ry=\"16\" transform=\"rotate(-8 {X(columns, circled)} {Y(answer)})\"/>");
+        if (isForetold) Text(svg, "inkmark", X(columns, columns - 1), Y(answer), "✓");
+        if (circled is not null) Circle(svg, X(columns, circled.Place ?? 0), Y(circled.Field == MarkField.Rewritten ? top : answer));
         return new HtmlString(svg.Append("</svg>").ToString());
 
         void PutNumber(StringBuilder to, WholeNumber number, int row, Dictionary<int, IReadOnlyList<string>> struck)
@@ -125,6 +132,8 @@ public sealed class ColumnPicture
         foreach (var place in marks.Places) to[place] = marks.At(place);
     }
 
+    private ColumnPicture Settled() => WithRowsAbove(rewritten.Values.Select(v => v.Count).DefaultIfEmpty(0).Max());
+
     private static void PutDigits(string? answer, Dictionary<int, string> to)
     {
         if (answer is null) return;
@@ -142,6 +151,9 @@ public sealed class ColumnPicture
 
     private static void Line(StringBuilder svg, string css, double x1, double y1, double x2, double y2) =>
         svg.Append(CultureInfo.InvariantCulture, $"<line class=\"{css}\" x1=\"{x1}\" y1=\"{y1}\" x2=\"{x2}\" y2=\"{y2}\"/>");
+
+    private static void Circle(StringBuilder svg, double x, double y) => svg.Append(
+        CultureInfo.InvariantCulture, $"<ellipse class=\"circle\" cx=\"{x}\" cy=\"{y}\" rx=\"14\" ry=\"15\" transform=\"rotate(-8 {x} {y})\"/>");
 
     private static void Text(StringBuilder svg, string css, double x, double y, string text) =>
         svg.Append(CultureInfo.InvariantCulture, $"<text class=\"{css}\" x=\"{x}\" y=\"{y}\">{System.Net.WebUtility.HtmlEncode(text)}</text>");

@@ -19,13 +19,11 @@ export function draw(item, caret) {
   const y = (row) => (row + 0.5) * SQUARE;
   const strike = (sx, sy) => line("strike", sx - 9, sy + 10, sx + 9, sy - 10);
   const top = above, bottom = above + 1, answer = above + 2;
-  let svg = `<svg class="working" viewBox="0 0 ${width + 1} ${height + 1}" width="${width + 1}" height="${height + 1}" aria-hidden="true">`;
+  let svg = `<svg class="working" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" aria-hidden="true">`;
   if (caret) {
     const row = caret.row === "answer" ? answer : Math.max(0, top - Math.max(1, (item.rewritten.get(caret.place) ?? []).length + (caret.fresh ? 1 : 0)));
     svg += `<rect class="caret" x="${x(caret.place) - SQUARE / 2}" y="${row * SQUARE}" width="${SQUARE}" height="${SQUARE}"/>`;
   }
-  for (let i = 0; i <= columns; i++) svg += line("grid", i * SQUARE + 0.5, 0, i * SQUARE + 0.5, height);
-  for (let i = 0; i <= rows; i++) svg += line("grid", 0, i * SQUARE + 0.5, width, i * SQUARE + 0.5);
   const digits = (text, row, struck) => {
     [...text].reverse().forEach((digit, place) => {
       svg += write("print", x(place), y(row), digit);

@@ -6,15 +6,16 @@ const QUIET = 40; // milliseconds after the last key before sending
 const RETRY = 3000; // milliseconds between tries without a connection
 
 export class Outbox {
-  constructor(root, pageId, items, written, take) {
-    Object.assign(this, { root, pageId, items, written, take, waiting: new Set(), busy: false, timer: 0 });
+  constructor(root, pageId, items, { written, take, typing }) {
+    Object.assign(this, { root, pageId, items, written, take, typing, waiting: new Set(), busy: false, timer: 0 });
     this.status = root.querySelector("[data-saving]");
     this.conflict = root.querySelector("[data-conflict]");
     this.token = root.dataset.token;
     window.addEventListener("online", () => this.send());
   }
 
-  start() {
+  /** Takes back what an earlier visit typed and could not send. */
+  restore() {
     for (const item of this.items) {
       const before = kept(this.key(item));
       if (before === null) continue;
@@ -22,8 +23,12 @@ export class Outbox {
       item.version = before.version;
       this.waiting.add(item);
     }
-    // The margin shows the reading so far from the beginning.
-    this.send();
+  }
+
+  /** Asks for the reading so far, when the hand has gone to another item. */
+  refresh() {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => this.send(), QUIET);
   }
 
   key(item) { return `item:${this.pageId}:${item.id}`; }
@@ -37,13 +42,18 @@ export class Outbox {
   }
 
   async send() {
-    if (this.busy) return;
-    this.busy = true;
     clearTimeout(this.timer);
+    this.timer = 0;
+    if (this.busy) {
+      this.again = true;
+      return;
+    }
+    this.busy = true;
+    this.again = false;
     const sent = [...this.waiting].map((item) => ({ item, text: JSON.stringify({ id: item.id, version: item.version, ...this.written(item) }) }));
     this.waiting.clear();
     try {
-      const answer = await fetch(`/api/pages/${this.pageId}/items`, {
+      const answer = await fetch(`/api/pages/${this.pageId}/items?typing=${encodeURIComponent(this.typing())}`, {
         method: "PUT",
         headers: { "content-type": "application/json", "X-Antiforgery": this.token },
         body: `[${sent.map((s) => s.text).join(",")}]`,
@@ -54,7 +64,7 @@ export class Outbox {
       this.hold(sent, "Not connected. What you type is kept in this browser and sent when the connection is back.");
     }
     this.busy = false;
-    if (this.waiting.size > 0 && !this.timer) this.timer = setTimeout(() => this.send(), QUIET);
+    if (this.again) this.refresh();
   }
 
   acknowledge(sent, { versions, conflicts, margin }) {
@@ -65,8 +75,7 @@ export class Outbox {
       if (now === text) forget(this.key(item));
       else keep(this.key(item), { version: item.version, ...this.written(item) });
     }
-    this.timer = 0;
-    this.status.textContent = "Saved.";
+    this.status.textContent = this.waiting.size > 0 ? "Saving…" : "Saved.";
     if (conflicts.length > 0) this.showConflict(conflicts[0]);
     this.showMargin(margin);
   }
@@ -76,13 +85,12 @@ export class Outbox {
     if (answer.status >= 500) return this.hold(sent, "The server could not save. What you typed is kept in this browser and sent again.");
     const fault = await answer.json().catch(() => ({ message: "This page cannot be saved." }));
     this.status.textContent = fault.message;
-    this.timer = 0;
   }
 
   hold(sent, message) {
     for (const { item } of sent) this.waiting.add(item);
     this.status.textContent = message;
-    this.timer = setTimeout(() => { this.timer = 0; this.send(); }, RETRY);
+    this.timer = setTimeout(() => this.send(), RETRY);
   }
 
   showConflict({ id, version, answer }) {

@@ -16,7 +16,7 @@ export function startTyping(root) {
   let fromLeft = false;
   let sameSquare = false;
   const past = [], future = [];
-  const outbox = new Outbox(root, page.id, items, written, take);
+  const outbox = new Outbox(root, page.id, items, { written, take, typing: () => (paper.contains(document.activeElement) ? current().id : "") });
 
   function open(set) {
     return {
@@ -89,6 +89,7 @@ export function startTyping(root) {
     render(before);
     render(index);
     slots[index].scrollIntoView({ block: "nearest" });
+    outbox.refresh();
     return true;
   }
 
@@ -192,10 +193,11 @@ export function startTyping(root) {
     say();
   }));
 
-  outbox.start();
+  outbox.restore();
   items.forEach((_, index) => render(index));
   const firstOpen = items.findIndex((item) => item.cells.size === 0 && !item.unreadable);
   goTo(Math.max(0, firstOpen));
   say();
   paper.focus();
+  paper.addEventListener("blur", () => outbox.refresh());
 }

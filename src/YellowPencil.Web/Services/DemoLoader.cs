@@ -41,7 +41,7 @@ public sealed class DemoLoader(PencilContext data, UserManager<Specialist> users
         {
             var written = DateOnly.FromDateTime(now.AddDays(-page.DaysAgo).UtcDateTime);
             var sheet = new WorkedSheet { Student = demo.Code, Sheet = page.Title, Date = written, Items = page.Items() };
-            data.Pages.Add(new StudentPage
+            var kept = new StudentPage
             {
                 Id = Guid.CreateVersion7(now),
                 OwnerId = owner,
@@ -53,7 +53,9 @@ public sealed class DemoLoader(PencilContext data, UserManager<Specialist> users
                 ItemVersions = sheet.Items.ToDictionary(i => i.Id, _ => 1),
                 CreatedAt = now.AddDays(-page.DaysAgo),
                 ChangedAt = now.AddDays(-page.DaysAgo),
-            });
+            };
+            data.Pages.Add(kept);
+            if (page.IsRead) data.Readings.Add(PageDesk.Keep(kept, SheetDiagnosis.Read(sheet), now));
         }
     }
 }
@@ -62,7 +64,7 @@ public sealed class DemoLoader(PencilContext data, UserManager<Specialist> users
 internal sealed record DemoStudent(string Code, string CallName, ClassroomWord Word, IReadOnlyList<DemoPage> Pages);
 
 /// <summary>A page of a made-up student, written by hand or by the simulator.</summary>
-internal sealed record DemoPage(string Title, int DaysAgo, Func<IReadOnlyList<WorkedItem>> Items);
+internal sealed record DemoPage(string Title, int DaysAgo, Func<IReadOnlyList<WorkedItem>> Items, bool IsRead = false);
 
 /// <summary>The made-up students of the demo.</summary>
 internal static class DemoStudents
@@ -79,13 +81,13 @@ internal static class DemoStudents
         new("K-02", "Tobiah", ClassroomWord.Regroup,
             [new("Sailcloth by the metre", 8, () => Simulated(["subtraction.zeros-skipped", "subtraction.zero-below-gives-zero"], 1, 0, 12))]),
         new("K-03", "Sela", ClassroomWord.Rename,
-            [new("Tails cut on Monday", 8, () => Answers("604 - 278 = 426", "703 - 245 = 558", "805 - 347 = 558", "902 - 456 = 546", "586 - 243 = 343", "78 - 35 = 43"))]),
+            [new("Tails cut on Monday", 8, () => Answers("604 - 278 = 426", "703 - 245 = 558", "805 - 347 = 558", "902 - 456 = 546", "586 - 243 = 343", "78 - 35 = 43"), IsRead: true)]),
         new("K-04", "Corvan", ClassroomWord.Borrow,
-            [new("Wind log, first week", 7, () => Answers("604 - 278 = 474", "523 - 168 = 445", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 542", "952 - 367 = 585", "500 - 123 = 423", "867 - 452 = 415", "731 - 480 = 351", "640 - 58 = 582"))]),
+            [new("Wind log, first week", 7, () => Answers("604 - 278 = 474", "523 - 168 = 445", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 542", "952 - 367 = 585", "500 - 123 = 423", "867 - 452 = 415", "731 - 480 = 351", "640 - 58 = 582"), IsRead: true)]),
         new("K-05", "Ulla", ClassroomWord.Exchange,
-            [new("Reels and spools", 6, () => Answers("604 - 278 = 326", "523 - 168 = 356", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 458", "952 - 367 = 575", "500 - 123 = 377", "867 - 452 = 415", "731 - 480 = 251", "640 - 58 = 582", "7004 - 1586 = 5418", "340 - 127 = 213"))]),
+            [new("Reels and spools", 6, () => Answers("604 - 278 = 326", "523 - 168 = 356", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 458", "952 - 367 = 575", "500 - 123 = 377", "867 - 452 = 415", "731 - 480 = 251", "640 - 58 = 582", "7004 - 1586 = 5418", "340 - 127 = 213"), IsRead: true)]),
         new("K-06", "Perrick", ClassroomWord.Rename,
-            [new("Three bridles", 6, () => Answers("86 - 42 = 44", "57 - 23 = 34", "95 - 71 = 24"))]),
+            [new("Three bridles", 6, () => Answers("86 - 42 = 44", "57 - 23 = 34", "95 - 71 = 24"), IsRead: true)]),
         new("K-07", "Nessa", ClassroomWord.Regroup,
             [new("Eyelets left in the box", 5, () => Answers("23 - 7 = 15", "153 - 47 = 105", "463 - 237 = 225", "604 - 278 = 326", "523 - 168 = 355", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 458", "952 - 367 = 585", "500 - 123 = 377", "731 - 480 = 251", "640 - 58 = 582"))]),
         new("K-08", "Jory", ClassroomWord.Borrow,

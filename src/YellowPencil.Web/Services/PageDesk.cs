@@ -55,20 +55,24 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, ICurrentOwn
         var latest = await data.Readings.Where(r => r.PageId == page.Id).OrderByDescending(r => r.MadeAt).FirstOrDefaultAsync();
         if (latest is null || latest.EngineVersion != EngineVersion.Current || latest.MadeAt < page.ChangedAt)
         {
-            data.Readings.Add(new StoredReading
-            {
-                Id = Guid.CreateVersion7(clock.GetUtcNow()),
-                PageId = page.Id,
-                EngineVersion = EngineVersion.Current,
-                Outcome = ReadingWriter.Spell(reading.Outcome),
-                Content = ReadingWriter.Write(reading, NextItems.For(reading)),
-                MadeAt = clock.GetUtcNow(),
-            });
+            data.Readings.Add(Keep(page, reading, clock.GetUtcNow()));
             await data.SaveChangesAsync();
         }
 
         return reading;
     }
+
+    /// <summary>A reading as it is kept.</summary>
+    internal static StoredReading Keep(StudentPage page, Reading reading, DateTimeOffset at) => new()
+    {
+        Id = Guid.CreateVersion7(at),
+        OwnerId = page.OwnerId,
+        PageId = page.Id,
+        EngineVersion = EngineVersion.Current,
+        Outcome = ReadingWriter.Spell(reading.Outcome),
+        Content = ReadingWriter.Write(reading, NextItems.For(reading)),
+        MadeAt = at,
+    };
 
     /// <summary>Says that a page is typed in.</summary>
     public async Task FinishTypingAsync(StudentPage page, bool marksComplete)

@@ -1,4 +1,5 @@
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Procedures.Subtraction;
 
@@ -92,6 +93,7 @@ public static class SubtractionPoints
     /// <summary>Who lends?</summary>
     public static readonly DecisionPoint<ColumnContext, Lender> Lender = new("subtraction.lender", "Who lends?")
     {
+        ShowsIn = MarkField.Rewritten,
         Taught = _ => Subtraction.Lender.NearestNotZero,
         Say = SubtractionCaptions.Lender,
         Kinds = ColumnKinds,
@@ -100,6 +102,7 @@ public static class SubtractionPoints
     /// <summary>What does the lender become?</summary>
     public static readonly DecisionPoint<LendingContext, LenderValue> LenderValue = new("subtraction.lender-value", "What does the lender become?")
     {
+        ShowsIn = MarkField.Rewritten,
         Taught = _ => Subtraction.LenderValue.OneLess,
         Say = SubtractionCaptions.LenderValue,
         Kinds = LendingKinds,
@@ -108,6 +111,7 @@ public static class SubtractionPoints
     /// <summary>What does a zero between lender and receiver become?</summary>
     public static readonly DecisionPoint<LendingContext, PassedZero> PassedZero = new("subtraction.passed-zero", "What does a zero in between become?")
     {
+        ShowsIn = MarkField.Rewritten,
         Taught = _ => Subtraction.PassedZero.Nine,
         Say = SubtractionCaptions.PassedZero,
         Kinds =
@@ -121,6 +125,7 @@ public static class SubtractionPoints
     /// <summary>What does the short column become?</summary>
     public static readonly DecisionPoint<ColumnContext, Receiver> Receiver = new("subtraction.receiver", "What does the short column become?")
     {
+        ShowsIn = MarkField.Rewritten,
         Taught = _ => Subtraction.Receiver.TenMore,
         Say = SubtractionCaptions.Receiver,
         Kinds = ColumnKinds,
@@ -136,6 +141,7 @@ public static class SubtractionPoints
     /// <summary>What happens next door after a column that needed no renaming?</summary>
     public static readonly DecisionPoint<ColumnContext, Neighbour> Neighbour = new("subtraction.neighbour", "Does the next column change?")
     {
+        ShowsIn = MarkField.Rewritten,
         Taught = _ => Subtraction.Neighbour.LeftAlone,
         Say = (_, choice) => choice == Subtraction.Neighbour.LeftAlone ? "Nothing was {renamed}: the next column stays." : "Makes the next column one less, though nothing was {renamed}.",
         Kinds = ColumnKinds,
