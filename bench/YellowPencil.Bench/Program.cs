@@ -23,8 +23,8 @@ switch (args.FirstOrDefault())
 static void Recovery(int students)
 {
     var study = new RecoveryStudy(Family.Subtraction, students, items: 15);
-    Console.WriteLine("| sheet | marks | consistency | slips | exact | within class | plain exact | fresh wrong answers predicted | plain | calibration error | sound called buggy |");
-    Console.WriteLine("|---|---|---|---|---|---|---|---|---|---|---|");
+    Console.WriteLine("| sheet | marks | consistency | slips | exact | within class | plain exact | fresh wrong answers predicted | plain | calibration error | sound called buggy | called sound |");
+    Console.WriteLine("|---|---|---|---|---|---|---|---|---|---|---|---|");
     foreach (var setting in new Setting[]
     {
         new(1, 0, true, false), new(1, 0.05, true, false), new(0.9, 0, true, false), new(0.9, 0.05, true, false), new(0.75, 0.1, true, false),
@@ -32,7 +32,8 @@ static void Recovery(int students)
     })
     {
         var t = study.Run(setting);
-        Console.WriteLine($"| {(setting.Designed ? "designed" : "random")} | {(setting.Marks ? "yes" : "no")} | {setting.Consistency} | {setting.SlipRate} | {Share(t.Exact, t.Students)} | {Share(t.WithinClass, t.Students)} | {Share(t.PlainExact, t.Students)} | {Share(t.FreshPredicted, t.FreshWrong)} | {Share(t.PlainPredicted, t.FreshWrong)} | {t.CalibrationError:0.000} | {study.SoundCalledBuggy(setting, 200):0.000} |");
+        var sound = study.SoundStudents(setting, 200);
+        Console.WriteLine($"| {(setting.Designed ? "designed" : "random")} | {(setting.Marks ? "yes" : "no")} | {setting.Consistency} | {setting.SlipRate} | {Share(t.Exact, t.Students)} | {Share(t.WithinClass, t.Students)} | {Share(t.PlainExact, t.Students)} | {Share(t.FreshPredicted, t.FreshWrong)} | {Share(t.PlainPredicted, t.FreshWrong)} | {t.CalibrationError:0.000} | {sound.Buggy:0.000} | {sound.Sound:0.000} |");
         Console.Error.WriteLine("  missed: " + string.Join(", ", t.Missed.OrderByDescending(m => m.Value).Take(12).Select(m => $"{m.Key} {m.Value}")));
     }
 

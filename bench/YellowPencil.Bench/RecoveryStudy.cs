@@ -37,17 +37,18 @@ internal sealed class RecoveryStudy(Family family, int studentsPerBug, int items
         return tally;
     }
 
-    /// <summary>The share of sound students in whom a bug is seen.</summary>
-    public double SoundCalledBuggy(Setting setting, int students)
+    /// <summary>The shares of sound students in whom a bug is seen, and who are called sound; the rest is "not enough to say".</summary>
+    public (double Buggy, double Sound) SoundStudents(Setting setting, int students)
     {
-        var wrong = 0;
+        int buggy = 0, sound = 0;
         for (var i = 0; i < students; i++)
         {
-            var reading = SheetDiagnosis.Read(Sheet(Hypothesis.Sound, setting, 50_000 + i, Tasks(setting, 50_000 + i)));
-            if (reading.Outcome is Outcome.Bug or Outcome.NotToldApart) wrong++;
+            var outcome = SheetDiagnosis.Read(Sheet(Hypothesis.Sound, setting, 50_000 + i, Tasks(setting, 50_000 + i))).Outcome;
+            if (outcome is Outcome.Bug or Outcome.NotToldApart) buggy++;
+            if (outcome == Outcome.Sound) sound++;
         }
 
-        return (double)wrong / students;
+        return ((double)buggy / students, (double)sound / students);
     }
 
     private void One(Hypothesis truth, Setting setting, int seed, Tally tally, (int Count, double Sum, int Right)[] bins)

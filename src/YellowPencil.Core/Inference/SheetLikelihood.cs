@@ -6,9 +6,11 @@ namespace YellowPencil.Core.Inference;
 /// <summary>Likelihoods of the items of one sheet, computed once per item and set of rules that show on it.</summary>
 internal sealed class SheetLikelihood
 {
+    private const int MostWaysWithOwnSlips = 4;
+
     private readonly MethodRun run = new();
     private readonly SlipSearch slips;
-    private readonly Dictionary<(int Item, string Rules), double> slipOnFull = [];
+    private readonly Dictionary<(int Item, string Rules, ulong Declined), double> slipsFound = [];
     private readonly double totalWeight;
 
     public SheetLikelihood(IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue)
@@ -63,6 +65,7 @@ internal sealed class SheetLikelihood
     {
         const double averageSlip = 0.01;
         var ways = new List<Way>();
+        var declinedOf = new List<ulong>();
         string? prediction = null;
         var rules = "";
         run.KeepsMarks = item.HasMarks;
@@ -74,23 +77,27 @@ internal sealed class SheetLikelihood
                 rules = RulesShown(hypothesis);
             }
 
+            declinedOf.Add(declined);
             ways.Add(new Way(run.Chances, run.Followed, item.Matches(run) ? item.MarkLikelihood(run) : 0, 0));
         });
         if (!ways.Exists(w => w.Match > 0))
-        {
-            var slip = exactSlips ? SlipOnFull(item, hypothesis, rules) : averageSlip;
-            for (var i = 0; i < ways.Count; i++) ways[i] = ways[i] with { Slip = slip };
-        }
-
+            for (var i = 0; i < ways.Count; i++)
+                ways[i] = ways[i] with { Slip = exactSlips ? SlipOn(ways[i], i, declinedOf[i], ways.Count) : averageSlip };
         return new ItemLikelihood(ways, prediction!);
+
+        // Approximation: with many ways, a slip is looked for where every chance is followed and where none is, and taken to
+        // be as likely on the others as where every chance is followed.
+        double SlipOn(Way way, int index, ulong declined, int count) =>
+            way.Followed == 0 ? Slip(item, Hypothesis.Sound, "", 0)
+            : index == 0 || count > MostWaysWithOwnSlips ? Slip(item, hypothesis, rules, 0)
+            : Slip(item, hypothesis, rules, declined);
     }
 
-    // Approximation: a slip is looked for where every chance is followed, and taken to be as likely on the other ways.
-    private double SlipOnFull(ItemEvidence item, Hypothesis hypothesis, string rules)
+    private double Slip(ItemEvidence item, Hypothesis hypothesis, string rules, ulong declined)
     {
-        if (slipOnFull.TryGetValue((item.Index, rules), out var known)) return known;
-        var found = slips.Explain(item, hypothesis.Deviations).Sum(s => s.Probability);
-        return slipOnFull[(item.Index, rules)] = found;
+        if (slipsFound.TryGetValue((item.Index, rules, declined), out var known)) return known;
+        var found = slips.Explain(item, hypothesis.Deviations, declined).Sum(s => s.Probability);
+        return slipsFound[(item.Index, rules, declined)] = found;
     }
 
     // Rules without a chance on the item predict what the method without them predicts.

@@ -39,8 +39,18 @@ internal sealed class PlanItems
     /// <summary>Items that the old rule gets wrong, evenly spread between two levels of effort, 0 the easiest and 1 the hardest.</summary>
     public IReadOnlyList<PlanItem> TakeShowing(int count, double from, double to) => Take(showing, count, from, to);
 
-    /// <summary>Items on which the old rule does not show, those without renaming where there are enough of them.</summary>
-    public IReadOnlyList<PlanItem> TakeSilent(int count, double from, double to) => Take(plain.Count >= count ? plain : silent, count, from, to);
+    /// <summary>
+    /// Items on which the old rule shows and others in between, those without renaming where there are enough of them. A rule
+    /// that shows everywhere gets items on which it shows instead.
+    /// </summary>
+    public IReadOnlyList<PlanItem> TakeMixed(int shown, int others)
+    {
+        var between = Take(plain.Count >= others ? plain : silent, others, 0.2, 0.9);
+        var taken = Take(showing, shown + others - between.Count, 0, 0.9);
+        var step = taken.Count / (between.Count + 1);
+        for (var i = between.Count; i > 0; i--) taken.Insert(i * Math.Max(1, step), between[i - 1]);
+        return taken;
+    }
 
     /// <summary>An item on which the old rule happens to work and that looks like another one; null where there is none.</summary>
     public PlanItem? TakeLike(PlanItem other)

@@ -50,8 +50,8 @@ public static class PlanMaker
             Together = items.TakeShowing(2, 0.1, 0.5),
             Alone = items.TakeShowing(3, 0.2, 0.7),
             Exit = items.TakeShowing(1, 0.6, 0.6)[0],
-            PracticeFirst = [.. items.TakeShowing(5, 0, 0.8), .. items.TakeSilent(1, 0.5, 0.5)],
-            PracticeMixed = Interleave(items.TakeShowing(3, 0.3, 1), items.TakeSilent(3, 0.2, 0.9)),
+            PracticeFirst = items.TakeMixed(5, 1),
+            PracticeMixed = items.TakeMixed(3, 3),
         };
     }
 
@@ -112,9 +112,6 @@ public static class PlanMaker
         Say = script.Say.In(word),
         StopAt = script.StopAt.In(word),
     };
-
-    private static List<PlanItem> Interleave(IReadOnlyList<PlanItem> showing, IReadOnlyList<PlanItem> silent) =>
-        [.. showing.SelectMany((item, i) => i < silent.Count ? new[] { silent[i], item } : [item])];
 
     private sealed record Rule(string Name, string Text, string Reason, MissingIdea Idea, IReadOnlyList<Deviation> Deviations);
 }

@@ -37,6 +37,11 @@ public static class SheetReader
         {
             fault = e.Fault;
         }
+        catch (InvalidOperationException)
+        {
+            // The platform's reader says so of a field name with half a surrogate pair.
+            fault = new SheetFault("", "a field name holds characters that are not valid Unicode");
+        }
 
         return null;
     }

@@ -22,8 +22,13 @@ public static class WorkedItemReader
         catch (SheetField.Unreadable e)
         {
             fault = e.Fault;
-            return null;
         }
+        catch (InvalidOperationException)
+        {
+            fault = new SheetFault($"items[{item.Id}].work", "a field name holds characters that are not valid Unicode");
+        }
+
+        return null;
     }
 
     // What a person cannot type here stays; a field that had been recorded and now holds nothing is recorded as empty.

@@ -1,0 +1,107 @@
+using System.Text.Json;
+using Shouldly;
+using Xunit;
+using YellowPencil.Cli;
+
+namespace YellowPencil.Core.Tests;
+
+public class CommandLineTests
+{
+    private const string Good = """{"format":"yellow-pencil.worked-sheet","version":1,"student":"K-1","items":[{"id":"1","task":"52 - 38","answer":"26"},{"id":"2","task":"604 - 278","answer":"474"},{"id":"3","task":"81 - 27","answer":"66"}]}""";
+
+    private static (int Status, string Output, string Error) Call(string input, params string[] args)
+    {
+        var output = new StringWriter();
+        var error = new StringWriter();
+        return (CommandLine.Run(args, new StringReader(input), output, error), output.ToString(), error.ToString());
+    }
+
+    [Fact]
+    public void Diagnose_gives_one_reading_on_one_line()
+    {
+        var (status, output, error) = Call(Good, "diagnose", "-");
+        status.ShouldBe(0);
+        error.ShouldBeEmpty();
+        output.Trim().Split('\n').Length.ShouldBe(1);
+        JsonDocument.Parse(output).RootElement.GetProperty("outcome").GetString().ShouldBe("bug");
+    }
+
+    [Fact]
+    public void A_bad_sheet_in_a_batch_costs_only_its_own_line()
+    {
+        var (status, output, error) = Call($"{Good}\n{Good.Replace("52 - 38", "52 ~ 38")}\n\nnonsense\n{Good}\n", "diagnose", "--batch", "-");
+        status.ShouldBe(2);
+        output.Trim().Split('\n').Length.ShouldBe(2);
+        error.ShouldContain("line 2: items[0].task");
+        error.ShouldContain("line 4: this is not JSON");
+    }
+
+    [Fact]
+    public void A_bad_sheet_alone_is_refused_with_its_field()
+    {
+        var (status, output, error) = Call(Good.Replace("\"version\":1", "\"version\":3"), "diagnose", "-");
+        (status, output).ShouldBe((2, ""));
+        error.ShouldContain("version: only version 1 can be read");
+    }
+
+    [Fact]
+    public void People_can_read_a_reading() => Call(Good, "diagnose", "--text", "-").Output.ShouldContain("should be 14");
+
+    [Theory]
+    [InlineData("diagnose")]
+    [InlineData("diagnose", "no-such-file.json")]
+    [InlineData("bugs", "--family", "carpentry")]
+    [InlineData("bugs", "--family", "roots")]
+    [InlineData("design", "--family", "subtraction", "--items", "0")]
+    [InlineData("simulate", "--bugs", "subtraction.no-such", "--tasks", "-")]
+    [InlineData("simulate", "--bugs", "subtraction.smaller-from-larger", "--tasks", "-", "--slip", "2")]
+    [InlineData("plan", "-", "--word", "swap")]
+    [InlineData("guess")]
+    public void Unusable_arguments_end_with_2_and_a_message(params string[] args)
+    {
+        var (status, output, error) = Call("52 - 38", args);
+        status.ShouldBe(2);
+        output.ShouldBeEmpty();
+        error.ShouldStartWith("yellowpencil: ");
+    }
+
+    [Fact]
+    public void The_catalogue_has_one_object_a_line_with_a_worked_example()
+    {
+        var lines = Call("", "bugs", "--family", "subtraction").Output.Trim().Split('\n');
+        lines.Length.ShouldBeGreaterThanOrEqualTo(45);
+        foreach (var line in lines)
+        {
+            using var bug = JsonDocument.Parse(line);
+            foreach (var field in new[] { "id", "family", "name", "text", "decision", "reason", "idea" }) bug.RootElement.GetProperty(field).GetString().ShouldNotBeNullOrEmpty();
+            var example = bug.RootElement.GetProperty("example");
+            example.GetProperty("answer").GetString().ShouldNotBe(example.GetProperty("right").GetString());
+        }
+    }
+
+    [Fact]
+    public void A_simulated_student_follows_the_bug_and_the_seed()
+    {
+        string[] args = ["simulate", "--bugs", "subtraction.smaller-from-larger", "--tasks", "-", "--seed", "5"];
+        var first = Call("604 - 278\n52 - 38\n", args).Output;
+        first.ShouldBe(Call("604 - 278\n52 - 38\n", args).Output);
+        first.ShouldContain("\"answer\":\"474\"");
+        Call(first, "diagnose", "-").Status.ShouldBe(0);
+    }
+
+    [Fact]
+    public void A_sheet_is_designed_in_the_open_format()
+    {
+        var output = Call("", "design", "--family", "subtraction", "--items", "9").Output;
+        JsonDocument.Parse(output).RootElement.GetProperty("items").GetArrayLength().ShouldBe(9);
+        Call(output, "diagnose", "-").Output.ShouldContain("too-few-chances");
+    }
+
+    [Fact]
+    public void A_plan_is_made_where_a_bug_is_held_and_only_there()
+    {
+        Call(Good, "plan", "-", "--word", "borrow").Output.ShouldStartWith("# Plan for K-1");
+        JsonDocument.Parse(Call(Good, "plan", "-", "--json").Output).RootElement.GetProperty("format").GetString().ShouldBe("yellow-pencil.plan");
+        Call(Good.Replace("\"26\"", "\"14\"").Replace("\"474\"", "\"326\"").Replace("\"66\"", "\"54\""), "plan", "-").Output.ShouldStartWith("# No plan yet for K-1");
+    }
+}

@@ -1,0 +1,162 @@
+using System.Text.Json;
+using Shouldly;
+using Xunit;
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Probes;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Tests.Inference;
+
+public class ReadingTests
+{
+    private static WorkedSheet Sheet(params string[] lines) => new() { Student = "K-17", Items = ItemList.TryParse(string.Join('\n', lines), out _) };
+
+    private static Reading Read(params string[] lines) => SheetDiagnosis.Read(Sheet(lines));
+
+    [Fact]
+    public void Reading_twice_gives_the_same_text()
+    {
+        var sheet = Sheet("604 - 278 = 474", "52 - 38 = 26", "80 - 36 = 44", "415 - 203 = 202");
+        Text(sheet).ShouldBe(Text(sheet));
+
+        static string Text(WorkedSheet sheet)
+        {
+            var reading = SheetDiagnosis.Read(sheet);
+            return ReadingWriter.Write(reading, NextItems.For(reading));
+        }
+    }
+
+    [Fact]
+    public void Probabilities_fall_and_sum_to_at_most_one()
+    {
+        var reading = Read("604 - 278 = 426", "703 - 245 = 558", "78 - 35 = 43");
+        reading.Explanations.Select(e => e.Probability).ShouldBeInOrder(SortDirection.Descending);
+        (reading.Explanations.Sum(e => e.Probability) + reading.SomethingElse + reading.NoChance).ShouldBeLessThanOrEqualTo(1.000001);
+        reading.Explanations.ShouldContain(e => e.IsSound);
+    }
+
+    [Fact]
+    public void An_empty_sheet_and_one_without_answers_have_too_few_chances()
+    {
+        Read().Outcome.ShouldBe(Outcome.TooFewChances);
+        Read("604 - 278", "52 - 38").Outcome.ShouldBe(Outcome.TooFewChances);
+    }
+
+    [Fact]
+    public void Blank_and_unreadable_answers_are_said_and_tell_nothing()
+    {
+        var reading = Read("604 - 278 = ?", "52 - 38");
+        reading.Items.Select(i => i.Verdict).ShouldBe([Verdict.Unreadable, Verdict.Blank]);
+        reading.Best.Stands.ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void A_bug_coming_loose_is_counted_by_chances()
+    {
+        var reading = Read("604 - 278 = 474", "523 - 168 = 445", "80 - 36 = 44", "952 - 367 = 615", "703 - 245 = 542", "731 - 480 = 351");
+        reading.Best.Hypothesis.RuleIds.ShouldBe(["subtraction.smaller-from-larger"]);
+        (reading.Best.Followed, reading.Best.Chances).ShouldBe((9, 10));
+        reading.Best.Stands["3"].ShouldBe(Stand.Against);
+        reading.Best.Text.ShouldEndWith("9 of 10 chances.");
+    }
+
+    [Fact]
+    public void What_follows_correctly_from_a_wrong_step_is_one_error()
+    {
+        var reading = Read("604 - 278 = 236", "703 - 245 = 368", "500 - 123 = 287", "523 - 168 = 355", "80 - 36 = 44");
+        var step = reading.Items[0].FirstWrongStep!;
+        step.Step.ShouldBe("subtraction.passed-zero");
+        step.Place.ShouldBe(1);
+        step.Expected.ShouldBe("9 over the tens");
+        step.Written.ShouldBe("10 over the tens");
+    }
+
+    [Fact]
+    public void Marks_on_the_page_tell_apart_what_the_answers_do_not()
+    {
+        const string template = """
+            {"format":"yellow-pencil.worked-sheet","version":1,"student":"K","items":[
+             {"id":"1","task":"52 - 38","answer":"24","work":{"rewritten":MARKS}},{"id":"2","task":"81 - 27","answer":"64","work":{"rewritten":OTHER}},
+             {"id":"3","task":"93 - 46","answer":"57","work":{"rewritten":THIRD}},{"id":"4","task":"75 - 32","answer":"43"}]}
+            """;
+        Best(template.Replace("MARKS", """{"0":"12","1":"4"}""").Replace("OTHER", """{"0":"11","1":"7"}""").Replace("THIRD", """{"0":"13","1":"8"}"""))
+            .ShouldContain("subtraction.old-value-used");
+        Best(template.Replace("MARKS", """{"0":"12"}""").Replace("OTHER", """{"0":"11"}""").Replace("THIRD", """{"0":"13"}"""))
+            .ShouldNotContain("subtraction.old-value-used");
+
+        static IReadOnlyList<string> Best(string json) => SheetDiagnosis.Read(SheetReader.TryRead(json, out _)!).Best.Hypothesis.RuleIds;
+    }
+
+    [Fact]
+    public void The_gain_of_an_item_is_the_mutual_information()
+    {
+        var sure = new Dictionary<string, double> { ["1"] = 1 };
+        var other = new Dictionary<string, double> { ["2"] = 1 };
+        NextItems.Gain([sure, other], [0.5, 0.5]).ShouldBe(1, 1e-9);
+        NextItems.Gain([sure, sure], [0.5, 0.5]).ShouldBe(0, 1e-9);
+        NextItems.Gain([sure, new Dictionary<string, double> { ["1"] = 0.5, ["2"] = 0.5 }], [0.5, 0.5]).ShouldBe(0.3112781, 1e-6);
+    }
+
+    [Fact]
+    public void The_next_items_separate_what_the_page_did_not()
+    {
+        var reading = Read("604 - 278 = 426", "703 - 245 = 558", "805 - 347 = 558", "902 - 456 = 546", "586 - 243 = 343");
+        var next = NextItems.For(reading);
+        next.ShouldNotBeEmpty();
+        next[0].GainBits.ShouldBeGreaterThan(0.5);
+        next[0].Answers.Select(a => a.Answer).Distinct().Count().ShouldBeGreaterThan(1);
+    }
+
+    [Fact]
+    public void A_designed_sheet_separates_every_pair_of_bugs_and_a_third_is_ordinary()
+    {
+        var tasks = SheetDesign.Of(Family.Subtraction, 15, seed: 7);
+        tasks.Select(t => t.Text).ShouldBeUnique();
+        var run = new MethodRun();
+        var signatures = Catalogue.Of(Family.Subtraction).Select(b => string.Join('|', tasks.Select(t =>
+        {
+            Method.Run(t, run, new DeviationSet([b.Deviations]));
+            return run.Answer.ToString();
+        }))).ToList();
+        (signatures.Count - signatures.Distinct().Count()).ShouldBeLessThanOrEqualTo(1);
+        tasks.Where((_, i) => i % 3 == 0).Cast<ColumnDifference>().Count(NeedsRenaming).ShouldBe(0);
+
+        static bool NeedsRenaming(ColumnDifference t) => Enumerable.Range(0, t.Bottom.Length).Any(p => t.Bottom.Digit(p) > t.Top.Digit(p));
+    }
+
+    [Fact]
+    public void A_reading_in_its_format_has_every_field()
+    {
+        var sheet = Sheet("604 - 278 = 474", "52 - 38 = 26", "415 - 203 = 212") with { Predict = [Sheet("703 - 355").Items[0]] };
+        var reading = SheetDiagnosis.Read(sheet);
+        using var json = JsonDocument.Parse(ReadingWriter.Write(reading, NextItems.For(reading)));
+        var root = json.RootElement;
+        root.GetProperty("format").GetString().ShouldBe("yellow-pencil.reading");
+        root.GetProperty("student").GetString().ShouldBe("K-17");
+        var item = root.GetProperty("items")[0];
+        item.GetProperty("correct").GetString().ShouldBe("326");
+        item.GetProperty("cause").GetString().ShouldBe("bug");
+        item.GetProperty("firstWrongStep").GetProperty("place").GetString().ShouldBe("0");
+        item.GetProperty("firstWrongStep").GetProperty("expected").GetString().ShouldBe("6");
+        item.GetProperty("firstWrongStep").GetProperty("written").GetString().ShouldBe("4");
+        var best = root.GetProperty("explanations")[0];
+        best.GetProperty("agrees").EnumerateArray().Select(e => e.GetString()).ShouldBe(["1", "2"]);
+        best.GetProperty("silent").EnumerateArray().Select(e => e.GetString()).ShouldBe(["3"]);
+        root.GetProperty("predictions")[0].GetProperty("answer").GetString().ShouldBe("452");
+    }
+
+    [Fact]
+    public void The_students_of_the_simulator_are_found_again()
+    {
+        var tasks = SheetDesign.Of(Family.Subtraction, 15, seed: 7);
+        foreach (var bug in Catalogue.Of(Family.Subtraction))
+        {
+            var student = new SimulatedStudent(Hypothesis.Sound.With(bug), consistency: 1, slipRate: 0, seed: 3);
+            var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "S", Items = [.. tasks.Select((t, i) => student.Write(i.ToString(), t))] });
+            reading.Best.Hypothesis.RuleIds.ShouldBe([bug.Id], bug.Id);
+        }
+    }
+}

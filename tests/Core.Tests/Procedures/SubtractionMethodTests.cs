@@ -1,0 +1,184 @@
+using System.Numerics;
+using CsCheck;
+using Shouldly;
+using Xunit;
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Procedures.Subtraction;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Tests.Procedures;
+
+public class SubtractionMethodTests
+{
+    private static string Answer(string task, params string[] bugs)
+    {
+        var run = new MethodRun();
+        Method.Run(TaskText.TryParse(task).Value!, run, Students(bugs));
+        return run.Answer.ToString();
+    }
+
+    private static DeviationSet Students(params string[] bugs) =>
+        new([.. bugs.Select(b => Catalogue.Find("subtraction." + b)!.Deviations)]);
+
+    private static Work Page(string task, params string[] bugs)
+    {
+        var run = new MethodRun { KeepsMarks = true };
+        Method.Run(TaskText.TryParse(task).Value!, run, Students(bugs));
+        return Work.Of(run.Marks, MarkField.Rewritten, MarkField.Cells, MarkField.RewrittenBelow);
+    }
+
+    [Fact]
+    public void Without_deviations_the_answer_is_exact() =>
+        Gen.Select(Gen.ULong[0, 99_999_999], Gen.ULong[0, 99_999_999]).Sample((a, b) => Answer($"{a} - {b}") == (new BigInteger(a) - b).ToString(), iter: 10_000);
+
+    [Fact]
+    public void A_bug_that_never_fires_changes_nothing() => Gen.Select(Gen.Int[0, 9999], Gen.Int[0, Catalogue.All.Count - 1]).Sample((top, index) =>
+    {
+        var task = ColumnDifference.Of(top, top / 3);
+        var run = new MethodRun { KeepsMarks = true };
+        var taught = new MethodRun { KeepsMarks = true };
+        Method.Run(task, run, new DeviationSet([Catalogue.All[index].Deviations]));
+        Method.Run(task, taught, DeviationSet.Taught);
+        return run.Chances > 0 || (run.Answer.SequenceEqual(taught.Answer) && run.Marks.SequenceEqual(taught.Marks));
+    }, iter: 5_000);
+
+    [Fact]
+    public void A_bug_that_is_never_followed_changes_nothing() => Gen.Select(Gen.Int[0, 99999], Gen.Int[0, Catalogue.All.Count - 1]).Sample((top, index) =>
+    {
+        var run = new MethodRun();
+        Method.Run(ColumnDifference.Of(top, top / 7), run, new DeviationSet([Catalogue.All[index].Deviations]), declined: ulong.MaxValue);
+        return run.Followed == 0 && run.Answer.SequenceEqual((top - (top / 7)).ToString());
+    }, iter: 5_000);
+
+    [Fact]
+    public void The_marks_of_a_run_rebuild_its_answer() => Gen.Select(Gen.Int[10, 99999], Gen.Int[0, Catalogue.All.Count - 1]).Sample((top, index) =>
+    {
+        var run = new MethodRun { KeepsMarks = true };
+        Method.Run(ColumnDifference.Of(top, top / 2), run, new DeviationSet([Catalogue.All[index].Deviations]));
+        var cells = run.Marks.Where(m => m.Field == MarkField.Cells).OrderByDescending(m => m.Place).Select(m => m.Text);
+        var text = string.Concat(cells).TrimStart('0');
+        return run.Marks.Count == 0 || (text.Length == 0 ? "0" : text) == run.Answer.ToString();
+    }, iter: 5_000);
+
+    [Theory]
+    [InlineData("604 - 278", "smaller-from-larger", "474")]
+    [InlineData("503 - 268", "smaller-from-larger-beside-zero", "245")]
+    [InlineData("604 - 278", "lender-unchanged", "426")]
+    [InlineData("604 - 278", "zeros-skipped", "236")]
+    [InlineData("604 - 278", "zeros-become-ten", "336")]
+    [InlineData("604 - 278", "zero-becomes-nine-alone", "426")]
+    [InlineData("604 - 278", "stops-at-zero", "336")]
+    [InlineData("52 - 38", "receiver-one-more", "15")]
+    [InlineData("52 - 38", "receiver-becomes-ten", "12")]
+    [InlineData("52 - 38", "zero-when-short", "20")]
+    [InlineData("52 - 38", "top-when-short", "22")]
+    [InlineData("52 - 38", "blank-when-short", "2")]
+    [InlineData("52 - 38", "adds-when-short", "210")]
+    [InlineData("52 - 38", "lender-two-less", "4")]
+    [InlineData("52 - 38", "nobody-lends", "24")]
+    [InlineData("415 - 203", "zero-below-gives-zero", "202")]
+    [InlineData("80 - 36", "zero-top-gives-bottom", "56")]
+    [InlineData("80 - 36", "zero-top-gives-zero", "50")]
+    [InlineData("645 - 32", "stops-when-bottom-ends", "13")]
+    [InlineData("645 - 32", "last-bottom-digit-again", "313")]
+    [InlineData("645 - 32", "lines-up-left", "325")]
+    [InlineData("47 - 23", "renames-always", "114")]
+    [InlineData("4734 - 2734", "equal-left-blank", "2")]
+    [InlineData("52 - 38", "counts-start-number", "25")]
+    [InlineData("52 - 38", "adds-instead", "90")]
+    [InlineData("524 - 381", "starts-at-left", "242")]
+    public void A_bug_gives_the_answer_worked_by_hand(string task, string bug, string answer) => Answer(task, bug).ShouldBe(answer);
+
+    [Fact]
+    public void Two_bugs_act_together() => Answer("640 - 58", "receiver-becomes-ten", "stops-when-bottom-ends").ShouldBe("52");
+
+    [Fact]
+    public void Renaming_across_zeros_leaves_the_marks_as_taught()
+    {
+        var page = Page("5003 - 1248");
+        page.Marks[MarkField.Rewritten].At(3).ShouldBe(["4"]);
+        page.Marks[MarkField.Rewritten].At(2).ShouldBe(["10", "9"]);
+        page.Marks[MarkField.Rewritten].At(1).ShouldBe(["10", "9"]);
+        page.Marks[MarkField.Rewritten].At(0).ShouldBe(["13"]);
+        page.Marks[MarkField.Cells].At(0).ShouldBe(["5"]);
+    }
+
+    [Fact]
+    public void A_made_bottom_digit_is_a_mark_below() =>
+        Page("752 - 338", "bottom-lends").Marks[MarkField.RewrittenBelow].At(1).ShouldBe(["2"]);
+
+    [Fact]
+    public void Chances_are_counted_where_the_bug_could_show()
+    {
+        var run = new MethodRun();
+        Method.Run(TaskText.TryParse("604 - 278").Value!, run, Students("smaller-from-larger"));
+        (run.Chances, run.Followed).ShouldBe((2, 2));
+        Method.Run(TaskText.TryParse("604 - 278").Value!, run, Students("smaller-from-larger"), declined: 0b10);
+        (run.Chances, run.Followed).ShouldBe((2, 1));
+        run.Answer.ToString().ShouldBe("334");
+    }
+
+    [Fact]
+    public void Declining_a_chance_can_take_away_later_ones()
+    {
+        var run = new MethodRun();
+        Method.Run(TaskText.TryParse("604 - 278").Value!, run, Students("smaller-from-larger"), declined: 0b1);
+        run.Chances.ShouldBe(1);
+        run.Answer.ToString().ShouldBe("326");
+    }
+
+    [Fact]
+    public void Two_deviations_that_claim_one_decision_are_seen_as_conflicting()
+    {
+        var run = new MethodRun();
+        Method.Run(TaskText.TryParse("52 - 38").Value!, run, Students("smaller-from-larger", "zero-when-short"));
+        run.InConflict.ShouldBeTrue();
+        Method.Run(TaskText.TryParse("58 - 32").Value!, run, Students("smaller-from-larger", "zero-when-short"));
+        run.InConflict.ShouldBeFalse();
+    }
+
+    [Fact]
+    public void A_slip_alters_one_step_once()
+    {
+        var trace = new MethodRun { Recording = true };
+        var task = TaskText.TryParse("523 - 168").Value!;
+        Method.Run(task, trace, DeviationSet.Taught);
+        var fact = trace.Steps.First(s => s.Fact == new NumberFact(FactKind.Minus, 13, 8));
+        Method.Run(task, trace, DeviationSet.Taught, slip: new Slip(fact.Number, 6));
+        trace.Answer.ToString().ShouldBe("356");
+    }
+
+    [Fact]
+    public void A_wrong_fact_is_recalled_each_time()
+    {
+        var run = new MethodRun();
+        var set = new DeviationSet([[new FactDeviation(new NumberFact(FactKind.Minus, 13, 7), 5)]]);
+        Method.Run(TaskText.TryParse("23 - 7").Value!, run, set);
+        run.Answer.ToString().ShouldBe("15");
+    }
+
+    [Fact]
+    public void Every_unlisted_deviation_ends_with_an_answer_or_a_blank()
+    {
+        var run = new MethodRun();
+        foreach (var unlisted in SubtractionPoints.All.SelectMany(p => p.AllDeviations()))
+            foreach (var task in ItemPool.Of(Family.Subtraction, 40, seed: 2))
+            {
+                Method.Run(task, run, new DeviationSet([[unlisted.Deviation]]));
+                foreach (var sign in run.Answer) char.IsAsciiDigit(sign).ShouldBeTrue(unlisted.Id);
+            }
+    }
+
+    [Fact]
+    public void A_run_for_the_answer_alone_allocates_next_to_nothing()
+    {
+        var run = new MethodRun();
+        var task = TaskText.TryParse("50031 - 12487").Value!;
+        for (var i = 0; i < 100; i++) Method.Run(task, run, DeviationSet.Taught);
+        var before = GC.GetAllocatedBytesForCurrentThread();
+        for (var i = 0; i < 1000; i++) Method.Run(task, run, DeviationSet.Taught);
+        ((GC.GetAllocatedBytesForCurrentThread() - before) / 1000).ShouldBeLessThan(200);
+    }
+}
