@@ -15,10 +15,10 @@ public sealed class StatusModel : PageModel
     public string Advice { get; private set; } = "";
 
     /// <summary>Shows the page for a status.</summary>
-    public void OnGet(int code) => Say(code);
+    public void OnGet([FromRoute] int code) => Say(code);
 
     /// <summary>The same, where the request that failed was a form.</summary>
-    public void OnPost(int code) => Say(code);
+    public void OnPost([FromRoute] int code) => Say(code);
 
     private void Say(int code) => (Headline, Advice) = code switch
     {

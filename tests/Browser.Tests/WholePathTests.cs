@@ -1,0 +1,165 @@
+using OpenQA.Selenium;
+using Shouldly;
+using Xunit;
+using K = OpenQA.Selenium.Keys;
+
+namespace YellowPencil.Browser.Tests;
+
+public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
+{
+    private void BeginPage(string items)
+    {
+        browser.SignIn();
+        browser.Go("/students/K-06/pages/new");
+        browser.Keys(items);
+        browser.TabTo("button.next");
+        browser.Keys(K.Enter);
+        browser.Until(b => b.Driver.Url.Contains("/pages/") && b.Text.Contains("Saved."), "the typing page");
+    }
+
+    private string Stored() => (string)browser.App.SqlAsync($"select content::text from pages where id = '{browser.Driver.Url.Split('/')[^1]}'").GetAwaiter().GetResult()!;
+
+    [Fact]
+    public void The_whole_way_by_keyboard_from_signing_in_to_a_printed_plan()
+    {
+        BeginPage("604 - 278\n52 - 38\n415 - 203\n81 - 27");
+
+        // The digits from the right and one key an item; the second item with its marks: none.
+        browser.Keys("474" + K.Enter + "62" + K.Enter + "212" + K.Enter + "66" + K.Enter);
+        browser.Until(b => b.Driver.FindElement(By.CssSelector("[data-margin-list]")).Text.Contains("smaller digit from the larger"), "the margin follows");
+        browser.Until(b => b.Text.Contains("Saved."), "saved");
+        Stored().ShouldContain("\"answer\": \"26\"");
+
+        browser.TabTo("[data-done]");
+        browser.Keys(K.Enter);
+        browser.Until(b => b.Text.Contains("One explanation is held."), "the reading");
+        browser.Driver.FindElements(By.CssSelector("ellipse.circle")).Count.ShouldBe(3);
+        browser.TabTo("button[value=Accepted]");
+        browser.Keys(K.Enter);
+        browser.Until(b => b.Driver.Url.Contains("/plans/"), "the plan");
+        browser.Text.ShouldContain("Worked example, with the why");
+
+        var pdf = browser.Driver.Print(new PrintOptions()).AsByteArray;
+        System.Text.Encoding.ASCII.GetString(pdf, 0, 5).ShouldBe("%PDF-");
+        var pages = System.Text.RegularExpressions.Regex.Count(System.Text.Encoding.Latin1.GetString(pdf), @"/Type\s*/Page\b(?!s)");
+        pages.ShouldBeInRange(1, 2);
+        browser.ConsoleErrors().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Twelve_answers_take_no_more_keys_than_their_digits_and_one_an_item()
+    {
+        string[] answers = ["326", "355", "44", "212", "458", "585", "377", "415", "251", "582", "2257", "3154"];
+        BeginPage("604 - 278\n523 - 168\n80 - 36\n415 - 203\n703 - 245\n952 - 367\n500 - 123\n867 - 452\n731 - 480\n640 - 58\n3006 - 749\n8214 - 5060");
+        foreach (var answer in answers) browser.Keys(new string([.. answer.Reverse()]) + K.Enter);
+        browser.Until(b => b.Text.Contains("12 of 12 items typed") && b.Text.Contains("Saved."), "all typed");
+        foreach (var answer in answers) Stored().ShouldContain($"\"answer\": \"{answer}\"");
+    }
+
+    [Fact]
+    public void Strike_outs_squares_with_two_digits_blanks_undo_and_the_other_side_are_typed_by_key()
+    {
+        BeginPage("604 - 278\n47 - 23\n4734 - 2734\n52 - 38\n81 - 27");
+        browser.Keys("6" + K.ArrowUp + K.ArrowLeft + "5" + K.ArrowRight + "10" + K.ArrowUp + "9" + K.ArrowRight + "14" + K.ArrowDown + K.ArrowLeft + "23" + K.Enter);
+        browser.Keys("4.11" + K.Enter);
+        browser.Keys("   2" + K.Enter);
+        browser.Keys("?" + K.Enter);
+        browser.Keys("l54");
+        browser.Keys("9");
+        browser.Undo();
+        browser.Until(_ => Stored().Contains("\"answer\": \"54\""), "saved after undo");
+        var stored = Stored();
+        stored.ShouldContain("\"answer\": \"326\"");
+        stored.ShouldContain("\"rewritten\": {\"0\": \"14\", \"1\": [\"10\", \"9\"], \"2\": \"5\"}");
+        stored.ShouldContain("\"cells\": {\"0\": \"14\", \"1\": \"1\"}");
+        stored.ShouldContain("\"cells\": {\"3\": \"2\"}");
+        stored.ShouldContain("\"answer\": \"?\"");
+        stored.ShouldContain("\"answer\": \"54\"");
+    }
+
+    [Fact]
+    public void What_is_typed_without_a_connection_is_kept_over_a_reload_and_sent_when_it_is_back()
+    {
+        BeginPage("604 - 278\n52 - 38");
+        browser.Offline(() =>
+        {
+            browser.Keys("474");
+            browser.Until(b => b.Text.Contains("Not connected."), "the lost connection is shown");
+            Stored().ShouldNotContain("474");
+        });
+        browser.Driver.Navigate().Refresh();
+        browser.Until(b => b.Text.Contains("Saved.") && Stored().Contains("474"), "sent after the reload");
+        ((long)browser.Driver.ExecuteScript("return Object.keys(localStorage).filter(k => k.startsWith('pencil:item')).length")!).ShouldBe(0);
+    }
+
+    [Fact]
+    public void Two_tabs_do_not_overwrite_each_other_unseen()
+    {
+        BeginPage("604 - 278\n52 - 38");
+        var first = browser.Driver.CurrentWindowHandle;
+        var address = browser.Driver.Url;
+        browser.Driver.SwitchTo().NewWindow(WindowType.Tab);
+        browser.Driver.Navigate().GoToUrl(address);
+        browser.Until(b => b.Text.Contains("Saved."), "second tab");
+        browser.Keys("623");
+        browser.Until(_ => Stored().Contains("326"), "second tab saved");
+        var second = browser.Driver.CurrentWindowHandle;
+        browser.Driver.SwitchTo().Window(first);
+        browser.Driver.ExecuteScript("document.querySelector('[data-paper]').focus()");
+        browser.Keys("474");
+        browser.Until(b => b.Text.Contains("was changed in another tab"), "the conflict is shown");
+        browser.Driver.FindElement(By.CssSelector("[data-mine]")).Click();
+        browser.Until(_ => Stored().Contains("474"), "the choice is kept");
+        browser.Driver.SwitchTo().Window(second).Close();
+        browser.Driver.SwitchTo().Window(first);
+    }
+
+    [Fact]
+    public void A_replay_goes_step_by_step_with_the_arrow_keys()
+    {
+        BeginPage("604 - 278 = 474");
+        browser.Go(new Uri(browser.Driver.Url).AbsolutePath + "/items/1");
+        browser.Until(b => b.Text.Contains("Step 1 of"), "the replay");
+        browser.Keys(K.ArrowRight);
+        browser.Until(b => b.Text.Contains("Step 2 of") && b.Text.Contains("takes the smaller digit from the larger"), "the next step");
+        browser.Keys(K.ArrowLeft);
+        browser.Until(b => b.Text.Contains("Step 1 of"), "and back");
+    }
+
+    [Fact]
+    public void Signing_out_leaves_nothing_of_a_student_in_the_browser()
+    {
+        BeginPage("604 - 278");
+        browser.Driver.ExecuteScript("localStorage.setItem('pencil:field:x', '\"y\"')");
+        browser.TabTo("form[data-sign-out] button");
+        browser.Keys(K.Enter);
+        browser.Until(b => b.Text.Contains("Sign in"), "signed out");
+        ((long)browser.Driver.ExecuteScript("return localStorage.length")!).ShouldBe(0);
+    }
+
+    [Fact]
+    public void Every_page_meets_the_guidelines()
+    {
+        BeginPage("604 - 278 = 426\n703 - 245 = 558\n805 - 347 = 558");
+        var page = new Uri(browser.Driver.Url).AbsolutePath;
+        Check("typing");
+        foreach (var address in new[] { "/", "/students/new", "/students/K-01", "/students/K-01/pages/new", page + "/reading", page + "/items/1", "/no-such-page" })
+        {
+            browser.Go(address);
+            Check(address);
+        }
+
+        browser.Go(page + "/reading");
+        browser.TabTo("button[value=Accepted]");
+        browser.Keys(K.Enter);
+        browser.Until(b => b.Driver.Url.Contains("/plans/"), "the plan");
+        Check("plan");
+        browser.Go(new Uri(browser.Driver.Url).AbsolutePath + "/practice");
+        Check("practice");
+        browser.Driver.Manage().Cookies.DeleteAllCookies();
+        browser.Go("/sign-in");
+        Check("sign in");
+
+        void Check(string what) => browser.AccessibilityFaults().ShouldBeEmpty(what);
+    }
+}

@@ -1,0 +1,248 @@
+using System.Net;
+using System.Text.Json;
+using Microsoft.AspNetCore.Identity;
+using Microsoft.Extensions.DependencyInjection;
+using Shouldly;
+using Xunit;
+using YellowPencil.Data;
+using YellowPencil.Tests.Shared;
+
+namespace YellowPencil.Web.Tests;
+
+public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
+{
+    private async Task<Visitor> DemoAsync() => await new Visitor(app).SignInAsync();
+
+    private static async Task<string> NewPageAsync(Visitor visitor, string items)
+    {
+        var code = "T-" + Guid.NewGuid().ToString("N")[..8];
+        await visitor.GetAsync("/students/new");
+        await visitor.PostAsync("/students/new", ("code", code), ("callName", ""), ("word", "Borrow"));
+        await visitor.GetAsync($"/students/{code}/pages/new");
+        await visitor.PostAsync($"/students/{code}/pages/new", ("items", items), ("title", "Test"));
+        visitor.Last!.StatusCode.ShouldBe(HttpStatusCode.OK);
+        return visitor.Address["/pages/".Length..];
+    }
+
+    private async Task<Visitor> SomebodyElseAsync()
+    {
+        const string email = "other@kite-workshop.example", password = "with the wind behind";
+        using var _ = new Visitor(app);
+        await using var scope = app.Services.CreateAsyncScope();
+        var users = scope.ServiceProvider.GetRequiredService<UserManager<Specialist>>();
+        if (await users.FindByEmailAsync(email) is null)
+            (await users.CreateAsync(new Specialist { Id = Guid.NewGuid(), UserName = email, Email = email, DisplayName = "Other" }, password)).Succeeded.ShouldBeTrue();
+        return await new Visitor(app).SignInAsync(email, password);
+    }
+
+    [Fact]
+    public async Task Without_signing_in_every_page_asks_for_it()
+    {
+        using var visitor = new Visitor(app);
+        foreach (var address in new[] { "/", "/students/K-01", "/students/new", $"/pages/{Guid.NewGuid()}", $"/plans/{Guid.NewGuid()}" })
+        {
+            await visitor.GetAsync(address);
+            visitor.Address.ShouldStartWith("/sign-in");
+        }
+
+        (await visitor.PutAsync($"/api/pages/{Guid.NewGuid()}/items", Array.Empty<object>())).StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+    }
+
+    [Fact]
+    public async Task A_wrong_password_is_said_and_does_not_sign_in()
+    {
+        using var visitor = await new Visitor(app).SignInAsync(password: "against the tide");
+        (await visitor.GetAsync("/sign-in")).QuerySelector("h1")!.TextContent.ShouldBe("Sign in");
+        await visitor.GetAsync("/");
+        visitor.Address.ShouldStartWith("/sign-in");
+    }
+
+    [Fact]
+    public async Task The_desk_of_the_demo_has_eight_students_and_its_piles()
+    {
+        using var visitor = await DemoAsync();
+        var desk = await visitor.GetAsync("/");
+        desk.QuerySelectorAll(".pile h2").Select(h => h.TextContent.Trim().Split(' ')[1]).ShouldBe(["type", "read", "confirm", "print"]);
+        desk.QuerySelectorAll("table.ledger a").Select(a => a.TextContent).Where(c => c.StartsWith("K-")).ShouldBe(["K-01", "K-02", "K-03", "K-04", "K-05", "K-06", "K-07", "K-08"]);
+    }
+
+    [Fact]
+    public async Task Somebody_elses_students_pages_and_plans_are_not_found()
+    {
+        using var demo = await DemoAsync();
+        var page = await NewPageAsync(demo, "604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66");
+        await demo.GetAsync($"/pages/{page}/reading");
+        await demo.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.smaller-from-larger"), ("kind", "Accepted"), ("text", ""));
+        var plan = demo.Address;
+        plan.ShouldStartWith("/plans/");
+
+        using var other = await SomebodyElseAsync();
+        foreach (var address in new[] { "/students/K-01", $"/pages/{page}", $"/pages/{page}/reading", $"/pages/{page}/items/1", plan, plan + "/practice" })
+        {
+            var answer = await other.GetAsync(address);
+            other.Last!.StatusCode.ShouldBe(HttpStatusCode.NotFound, address);
+            answer.QuerySelector("h1")!.TextContent.ShouldBe("There is nothing here");
+        }
+
+        (await other.GetAsync("/")).QuerySelectorAll("table.ledger a").ShouldBeEmpty();
+        (await other.PutAsync($"/api/pages/{page}/items", new[] { new { id = "1", version = 1, answer = "1" } })).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task Every_answer_carries_the_strict_policy_and_no_page_holds_inline_script_or_style()
+    {
+        using var visitor = await DemoAsync();
+        var page = await NewPageAsync(visitor, "604 - 278 = 474\n52 - 38 = 26");
+        foreach (var address in new[] { "/", "/students/K-01", $"/pages/{page}", $"/pages/{page}/reading", $"/pages/{page}/items/1", "/no-such-page" })
+        {
+            var html = await visitor.GetAsync(address);
+            var policy = visitor.Last!.Headers.GetValues("Content-Security-Policy").Single();
+            policy.ShouldContain("default-src 'none'");
+            policy.ShouldNotContain("unsafe");
+            html.QuerySelectorAll("script:not([src])").ShouldBeEmpty(address);
+            html.QuerySelectorAll("[style],style,[onclick]").ShouldBeEmpty(address);
+            html.QuerySelectorAll("[src],link[href]").Select(e => e.GetAttribute("src") ?? e.GetAttribute("href")!).ShouldAllBe(a => a.StartsWith('/'));
+        }
+    }
+
+    [Fact]
+    public async Task A_form_without_its_token_is_refused_with_a_page_of_ours()
+    {
+        using var visitor = await DemoAsync();
+        await visitor.GetAsync("/no-such-page");
+        using var fresh = await DemoAsync();
+        var answer = await fresh.PostAsync("/students/new", ("__RequestVerificationToken", "forged"), ("code", "X-1"));
+        fresh.Last!.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        answer.QuerySelector("h1")!.TextContent.ShouldBe("This form has expired");
+    }
+
+    [Fact]
+    public async Task Typed_items_are_saved_with_their_marks_and_answered_with_the_reading_so_far()
+    {
+        using var visitor = await DemoAsync();
+        var page = await NewPageAsync(visitor, "604 - 278\n52 - 38\n81 - 27\n93 - 46");
+        var answer = await visitor.PutAsync($"/api/pages/{page}/items", new object[]
+        {
+            new { id = "1", version = 1, answer = "474", work = new { rewritten = new Dictionary<string, object>() } },
+            new { id = "2", version = 1, answer = "26" },
+            new { id = "3", version = 1, answer = "66" },
+            new { id = "4", version = 1, answer = "53" },
+        });
+        answer.StatusCode.ShouldBe(HttpStatusCode.OK);
+        using var json = JsonDocument.Parse(await answer.Content.ReadAsStringAsync());
+        json.RootElement.GetProperty("versions").GetProperty("1").GetInt32().ShouldBe(2);
+        json.RootElement.GetProperty("margin").GetProperty("explanations")[0].GetProperty("text").GetString().ShouldStartWith("Takes the smaller digit from the larger");
+        var stored = (string)(await app.SqlAsync($"select content::text from pages where id = '{page}'"))!;
+        stored.ShouldContain("\"answer\": \"474\"");
+        stored.ShouldContain("\"rewritten\": {}");
+    }
+
+    [Fact]
+    public async Task An_older_version_does_not_overwrite_and_a_repeated_one_is_acknowledged()
+    {
+        using var visitor = await DemoAsync();
+        var page = await NewPageAsync(visitor, "604 - 278");
+        object[] mine = [new { id = "1", version = 1, answer = "474" }];
+        await visitor.PutAsync($"/api/pages/{page}/items", mine);
+        using var again = JsonDocument.Parse(await (await visitor.PutAsync($"/api/pages/{page}/items", mine)).Content.ReadAsStringAsync());
+        again.RootElement.GetProperty("conflicts").GetArrayLength().ShouldBe(0);
+        again.RootElement.GetProperty("versions").GetProperty("1").GetInt32().ShouldBe(2);
+
+        using var other = JsonDocument.Parse(await (await visitor.PutAsync($"/api/pages/{page}/items", new object[] { new { id = "1", version = 1, answer = "326" } })).Content.ReadAsStringAsync());
+        var conflict = other.RootElement.GetProperty("conflicts")[0];
+        conflict.GetProperty("version").GetInt32().ShouldBe(2);
+        conflict.GetProperty("answer").GetString().ShouldBe("474");
+    }
+
+    [Fact]
+    public async Task Bad_typed_items_change_nothing_and_say_what_is_wrong()
+    {
+        using var visitor = await DemoAsync();
+        var page = await NewPageAsync(visitor, "604 - 278\n52 - 38");
+        var bad = await visitor.PutAsync($"/api/pages/{page}/items", new object[]
+        {
+            new { id = "1", version = 1, answer = "474" },
+            new { id = "2", version = 1, answer = "26", work = new { rewritten = new Dictionary<string, object> { ["tens"] = "4" } } },
+        });
+        bad.StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
+        (await bad.Content.ReadAsStringAsync()).ShouldContain("items[2].work.rewritten.tens");
+        ((string)(await app.SqlAsync($"select content::text from pages where id = '{page}'"))!).ShouldNotContain("474");
+        (await visitor.PutAsync($"/api/pages/{page}/items", Array.Empty<object>(), withToken: false)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
+
+    [Fact]
+    public async Task Items_that_cannot_be_read_come_back_with_their_lines_and_nothing_is_lost()
+    {
+        using var visitor = await DemoAsync();
+        await visitor.GetAsync("/students/K-01/pages/new");
+        var page = await visitor.PostAsync("/students/K-01/pages/new", ("items", "604 - 278\n3.5 - 1\n52 - 38"), ("title", "Keep me"));
+        page.QuerySelector(".fault")!.TextContent.ShouldContain("Line 2");
+        page.QuerySelector("textarea")!.TextContent.ShouldContain("604 - 278");
+        page.QuerySelector("#title")!.GetAttribute("value").ShouldBe("Keep me");
+    }
+
+    [Fact]
+    public async Task A_reading_shows_its_explanations_and_keeps_what_was_decided()
+    {
+        using var visitor = await DemoAsync();
+        var page = await NewPageAsync(visitor, "604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66\n415 - 203 = 212");
+        var reading = await visitor.GetAsync($"/pages/{page}/reading");
+        reading.QuerySelectorAll(".items svg").Length.ShouldBe(4);
+        reading.QuerySelectorAll("ellipse.circle").Length.ShouldBe(3);
+        reading.QuerySelector(".sentence")!.TextContent.ShouldContain("4 of 4 chances");
+        reading.QuerySelectorAll(".explanations li:first-child .strip span").Select(s => s.ClassName).ShouldBe(["agrees", "agrees", "agrees", "silent"]);
+        ((string)(await app.SqlAsync($"select outcome from readings where page_id = '{page}'"))!).ShouldBe("bug");
+
+        await visitor.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.smaller-from-larger"), ("kind", "Noted"), ("text", "said it aloud"));
+        var again = await visitor.GetAsync($"/pages/{page}/reading");
+        again.QuerySelector(".note.key")!.TextContent.ShouldContain("said it aloud");
+        ((long)(await app.SqlAsync($"select count(*) from readings where page_id = '{page}'"))!).ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task Accepting_makes_a_plan_in_the_classrooms_word_and_printing_takes_it_off_the_desk()
+    {
+        using var visitor = await DemoAsync();
+        var page = await NewPageAsync(visitor, "604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66");
+        await visitor.GetAsync($"/pages/{page}/reading");
+        var plan = await visitor.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.smaller-from-larger"), ("kind", "Accepted"), ("text", ""));
+        var address = visitor.Address;
+        plan.QuerySelector("article")!.TextContent.ShouldContain("so borrow.");
+        plan.QuerySelectorAll("article table tbody tr").Length.ShouldBe(12);
+        (await visitor.GetAsync("/")).QuerySelectorAll($"a[href='{address}']").Length.ShouldBe(1);
+        await visitor.GetAsync(address);
+        await visitor.PostAsync(address);
+        (await visitor.GetAsync("/")).QuerySelectorAll($"a[href='{address}']").Length.ShouldBe(0);
+        (await visitor.GetAsync(address + "/practice")).QuerySelectorAll("svg.working").Length.ShouldBe(12);
+    }
+
+    [Fact]
+    public async Task The_items_to_ask_next_become_a_small_page()
+    {
+        using var visitor = await DemoAsync();
+        var page = await NewPageAsync(visitor, "604 - 278 = 426\n703 - 245 = 558\n805 - 347 = 558\n902 - 456 = 546");
+        await visitor.GetAsync($"/pages/{page}/reading");
+        var probe = await visitor.PostAsync($"/pages/{page}/reading?handler=Probe");
+        visitor.Address.ShouldStartWith("/pages/");
+        probe.QuerySelectorAll("[data-item]").Length.ShouldBeInRange(1, 3);
+    }
+
+    [Fact]
+    public async Task Text_that_looks_like_markup_is_shown_as_text()
+    {
+        using var visitor = await DemoAsync();
+        var page = await NewPageAsync(visitor, "604 - 278 = \"><script>alert(1)</script>");
+        var reading = await visitor.GetAsync($"/pages/{page}/reading");
+        reading.QuerySelectorAll("script:not([src])").ShouldBeEmpty();
+        visitor.Last!.StatusCode.ShouldBe(HttpStatusCode.OK);
+        (await visitor.GetAsync($"/pages/{page}")).QuerySelectorAll("script:not([src])").ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task Looks_into_a_file_are_logged()
+    {
+        using var visitor = await DemoAsync();
+        await visitor.GetAsync("/students/K-02");
+        ((long)(await app.SqlAsync("select count(*) from looks l join students s on s.id = l.student_id where s.code = 'K-02' and l.what = 'file'"))!).ShouldBeGreaterThan(0);
+    }
+}
