@@ -6,7 +6,7 @@ using YellowPencil.Core.Probes;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
 
-// Usage: recovery [students per bug] | speed
+// Usage: recovery [students per bug] | speed | catalogue (writes docs/bugs.md; run it at the root of the project)
 switch (args.FirstOrDefault())
 {
     case "recovery":
@@ -15,8 +15,11 @@ switch (args.FirstOrDefault())
     case "speed":
         Speed();
         return 0;
+    case "catalogue":
+        File.WriteAllText("docs/bugs.md", YellowPencil.Core.Bugs.CatalogueText.Markdown());
+        return 0;
     default:
-        Console.Error.WriteLine("usage: recovery [students per bug] | speed");
+        Console.Error.WriteLine("usage: recovery [students per bug] | speed | catalogue");
         return 2;
 }
 

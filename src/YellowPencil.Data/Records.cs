@@ -111,6 +111,9 @@ public sealed class StoredReading : IOwned
     /// <summary>What it came to, as the reading format spells it.</summary>
     public required string Outcome { get; set; }
 
+    /// <summary>What it came to, in a line for lists.</summary>
+    public required string Summary { get; set; }
+
     /// <summary>The reading in its format.</summary>
     public required string Content { get; set; }
 

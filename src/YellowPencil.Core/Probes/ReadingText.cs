@@ -17,6 +17,15 @@ public static class ReadingText
         _ => "Something systematic goes on that no rule found fits.",
     };
 
+    /// <summary>What a reading comes to, in a line for lists: the names of the rules that are held, else the outcome.</summary>
+    public static string Summary(Reading reading, ClassroomWord word)
+    {
+        if (reading.Outcome is not (Outcome.Bug or Outcome.NotToldApart) || reading.BestBug is not { } best) return Say(reading.Outcome);
+        List<string> names = [.. best.Hypothesis.Bugs.Select(b => b.Name.In(word))];
+        if (best.Hypothesis.Unlisted is not null) names.Add("A rule that is not in the catalogue");
+        return string.Join(" and ", names) + (reading.Outcome == Outcome.NotToldApart ? ", or another: not told apart yet" : "");
+    }
+
     /// <summary>Which items to ask next, in a sentence; empty where none would tell more.</summary>
     public static string AskNext(IReadOnlyList<NextItem> next) =>
         next.Count == 0 ? "" : $"Ask next: {string.Join(", ", next.Select(n => n.Task.Text.Replace('-', '−')))}.";

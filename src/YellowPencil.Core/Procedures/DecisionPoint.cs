@@ -76,6 +76,9 @@ public sealed class DecisionPoint<TContext, TChoice>(string id, string question)
     /// <summary>A caption for a choice made in a context; may hold the classroom's word as <c>{rename}</c>.</summary>
     public required Func<TContext, TChoice, string> Say { get; init; }
 
+    /// <summary>What somebody does who makes a choice, without its context: for example "writes the top digit".</summary>
+    public required Func<TChoice, string> Does { get; init; }
+
     /// <summary>The kinds of context among which an unlisted rule is searched.</summary>
     public IReadOnlyList<Kind<TContext>> Kinds { get; init; } = [];
 
@@ -94,13 +97,11 @@ public sealed class DecisionPoint<TContext, TChoice>(string id, string question)
         from choice in Choices
         select new UnlistedDeviation(
             $"{Id}/{kind.Id}/{Spell(choice)}",
-            $"“{Question}”: answers “{SpellWords(choice)}” {kind.Text}",
+            $"{char.ToUpperInvariant(Does(choice)[0])}{Does(choice)[1..]} {kind.Text}",
             When(kind.Holds).Instead(choice));
 
-    private static string Spell(TChoice choice) => SpellWords(choice).Replace(' ', '-');
-
-    private static string SpellWords(TChoice choice) => string.Concat(
-        choice.ToString().Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : " ") + char.ToLowerInvariant(c) : c.ToString()));
+    private static string Spell(TChoice choice) => string.Concat(
+        choice.ToString().Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString()));
 }
 
 /// <summary>The first half of a deviation: where and when.</summary>

@@ -490,6 +490,11 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("page_id");
 
+                    b.Property<string>("Summary")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("summary");
+
                     b.HasKey("Id")
                         .HasName("pk_readings");
 

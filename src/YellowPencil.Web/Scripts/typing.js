@@ -187,7 +187,8 @@ export function startTyping(root) {
   slots.forEach((slot, index) => slot.addEventListener("mousedown", (event) => {
     goTo(index);
     const box = slot.querySelector("svg").getBoundingClientRect();
-    const at = squareAt(items[index], event.clientX - box.left, event.clientY - box.top);
+    const scale = box.width / slot.querySelector("svg").width.baseVal.value;
+    const at = squareAt(items[index], (event.clientX - box.left) / scale, (event.clientY - box.top) / scale);
     Object.assign(caret, at.row === "top" ? { row: "top", place: Math.min(at.place, items[index].top.length - 1), fresh: false } : at);
     render(index);
     say();

@@ -55,7 +55,7 @@ public sealed class DemoLoader(PencilContext data, UserManager<Specialist> users
                 ChangedAt = now.AddDays(-page.DaysAgo),
             };
             data.Pages.Add(kept);
-            if (page.IsRead) data.Readings.Add(PageDesk.Keep(kept, SheetDiagnosis.Read(sheet), now));
+            if (page.IsRead) data.Readings.Add(PageDesk.Keep(kept, SheetDiagnosis.Read(sheet), demo.Word, now));
         }
     }
 }

@@ -10,12 +10,12 @@ public sealed record Pile(string Name, string Empty, IReadOnlyList<PiledSheet> S
 public sealed record PiledSheet(string Student, string What, string Address);
 
 /// <summary>One student in the list.</summary>
-public sealed record StudentLine(string Code, string CallName, int Pages, string? Outcome, int Plans);
+public sealed record StudentLine(string Code, string CallName, int Pages, string? Latest, int Plans);
 
 /// <summary>What waits for the specialist.</summary>
 public sealed class Desk(PencilContext data)
 {
-    /// <summary>The students in the order of their codes, with their latest outcome in words.</summary>
+    /// <summary>The students in the order of their codes, with what their latest reading came to.</summary>
     public async Task<IReadOnlyList<StudentLine>> StudentsAsync()
     {
         var rows = await data.Students.OrderBy(s => s.Code).Select(s => new
@@ -23,10 +23,10 @@ public sealed class Desk(PencilContext data)
             s.Code,
             s.CallName,
             Pages = s.Pages.Count,
-            Outcome = s.Pages.SelectMany(p => p.Readings).OrderByDescending(r => r.MadeAt).Select(r => r.Outcome).FirstOrDefault(),
+            Latest = s.Pages.SelectMany(p => p.Readings).OrderByDescending(r => r.MadeAt).Select(r => r.Summary).FirstOrDefault(),
             Plans = s.Plans.Count,
         }).ToListAsync();
-        return [.. rows.Select(r => new StudentLine(r.Code, r.CallName, r.Pages, r.Outcome is null ? null : InWords(r.Outcome), r.Plans))];
+        return [.. rows.Select(r => new StudentLine(r.Code, r.CallName, r.Pages, r.Latest, r.Plans))];
     }
 
     /// <summary>The piles in the order of the work.</summary>
@@ -55,14 +55,4 @@ public sealed class Desk(PencilContext data)
             new("To print", "No plan waits to be printed.", [.. plans.Select(p => new PiledSheet(p.Student, "plan", $"/plans/{p.Id}"))]),
         ];
     }
-
-    /// <summary>An outcome of the reading format in words.</summary>
-    public static string InWords(string outcome) => outcome switch
-    {
-        "bug" => "a rule is held",
-        "not-told-apart" => "a rule, not told apart yet",
-        "sound" => "no systematic bug",
-        "too-few-chances" => "not enough on the page to say",
-        _ => "systematic, unexplained",
-    };
 }

@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Remediation;
@@ -55,7 +56,7 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, ICurrentOwn
         var latest = await data.Readings.Where(r => r.PageId == page.Id).OrderByDescending(r => r.MadeAt).FirstOrDefaultAsync();
         if (latest is null || latest.EngineVersion != EngineVersion.Current || latest.MadeAt < page.ChangedAt)
         {
-            data.Readings.Add(Keep(page, reading, clock.GetUtcNow()));
+            data.Readings.Add(Keep(page, reading, page.Student!.Word, clock.GetUtcNow()));
             await data.SaveChangesAsync();
         }
 
@@ -63,13 +64,14 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, ICurrentOwn
     }
 
     /// <summary>A reading as it is kept.</summary>
-    internal static StoredReading Keep(StudentPage page, Reading reading, DateTimeOffset at) => new()
+    internal static StoredReading Keep(StudentPage page, Reading reading, ClassroomWord word, DateTimeOffset at) => new()
     {
         Id = Guid.CreateVersion7(at),
         OwnerId = page.OwnerId,
         PageId = page.Id,
         EngineVersion = EngineVersion.Current,
         Outcome = ReadingWriter.Spell(reading.Outcome),
+        Summary = ReadingText.Summary(reading, word),
         Content = ReadingWriter.Write(reading, NextItems.For(reading)),
         MadeAt = at,
     };

@@ -61,4 +61,8 @@ public class CatalogueTests
             bug.Decision.Id.ShouldStartWith("subtraction.");
         }
     }
+
+    [Fact]
+    public void The_published_list_is_the_catalogue() =>
+        File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "bugs.md")).ShouldBe(CatalogueText.Markdown(), "run: dotnet run --project bench/YellowPencil.Bench catalogue");
 }

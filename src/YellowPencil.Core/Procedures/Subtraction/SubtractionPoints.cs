@@ -45,6 +45,7 @@ public static class SubtractionPoints
     /// <summary>Take away, or something else?</summary>
     public static readonly DecisionPoint<ItemContext, Operation> Operation = new("subtraction.operation", "What is to be done with the two numbers?")
     {
+        Does = SubtractionWords.Of,
         Taught = _ => Subtraction.Operation.Subtract,
         Say = (_, choice) => choice == Subtraction.Operation.Subtract ? "The sign says take away." : "Adds the two numbers.",
         Kinds = [new("always", "always", _ => true), new("needs-renaming", "when a column has the smaller digit on top", c => c.NeedsRenaming)],
@@ -53,6 +54,7 @@ public static class SubtractionPoints
     /// <summary>How are the numbers set out?</summary>
     public static readonly DecisionPoint<ItemContext, Alignment> Alignment = new("subtraction.alignment", "Which digits stand under each other?")
     {
+        Does = SubtractionWords.Of,
         Taught = _ => Subtraction.Alignment.Ones,
         Say = (_, choice) => choice == Subtraction.Alignment.Ones ? "Ones stand under ones." : "Lines the numbers up on the left.",
         Kinds = [new("always", "always", _ => true)],
@@ -61,6 +63,7 @@ public static class SubtractionPoints
     /// <summary>Where does the work begin?</summary>
     public static readonly DecisionPoint<ItemContext, Direction> Direction = new("subtraction.direction", "Which column comes first?")
     {
+        Does = SubtractionWords.Of,
         Taught = _ => Subtraction.Direction.FromOnes,
         Say = (_, choice) => choice == Subtraction.Direction.FromOnes ? "Starts with the ones." : "Starts at the left.",
         Kinds = [new("always", "always", _ => true)],
@@ -69,6 +72,7 @@ public static class SubtractionPoints
     /// <summary>Which value of the top digit is used?</summary>
     public static readonly DecisionPoint<ColumnContext, TopRead> TopRead = new("subtraction.top-read", "Which top value counts?")
     {
+        Does = SubtractionWords.Of,
         Taught = _ => Subtraction.TopRead.NewValue,
         Say = (c, choice) => choice == Subtraction.TopRead.NewValue ? $"The {Place.Name(c.Column)} now have {c.Top}." : $"Uses the old {c.TopAsSet} again.",
         Kinds = ColumnKinds,
@@ -77,6 +81,7 @@ public static class SubtractionPoints
     /// <summary>Is the top digit enough, and if not, what then?</summary>
     public static readonly DecisionPoint<ColumnContext, ColumnWay> Column = new("subtraction.column", "Is the top digit enough?")
     {
+        Does = SubtractionWords.Of,
         Taught = c => c.TopIsShort ? ColumnWay.Rename : ColumnWay.TakeAway,
         Say = SubtractionCaptions.Column,
         Kinds = ColumnKinds,
@@ -85,6 +90,7 @@ public static class SubtractionPoints
     /// <summary>What is left where there is nothing below?</summary>
     public static readonly DecisionPoint<ColumnContext, OpenColumn> OpenColumn = new("subtraction.open-column", "What is left where there is nothing below?")
     {
+        Does = SubtractionWords.Of,
         Taught = _ => Subtraction.OpenColumn.CopyTop,
         Say = SubtractionCaptions.OpenColumn,
         Kinds = ColumnKinds,
@@ -93,6 +99,7 @@ public static class SubtractionPoints
     /// <summary>Who lends?</summary>
     public static readonly DecisionPoint<ColumnContext, Lender> Lender = new("subtraction.lender", "Who lends?")
     {
+        Does = SubtractionWords.Of,
         ShowsIn = MarkField.Rewritten,
         Taught = _ => Subtraction.Lender.NearestNotZero,
         Say = SubtractionCaptions.Lender,
@@ -102,6 +109,7 @@ public static class SubtractionPoints
     /// <summary>What does the lender become?</summary>
     public static readonly DecisionPoint<LendingContext, LenderValue> LenderValue = new("subtraction.lender-value", "What does the lender become?")
     {
+        Does = SubtractionWords.Of,
         ShowsIn = MarkField.Rewritten,
         Taught = _ => Subtraction.LenderValue.OneLess,
         Say = SubtractionCaptions.LenderValue,
@@ -111,6 +119,7 @@ public static class SubtractionPoints
     /// <summary>What does a zero between lender and receiver become?</summary>
     public static readonly DecisionPoint<LendingContext, PassedZero> PassedZero = new("subtraction.passed-zero", "What does a zero in between become?")
     {
+        Does = SubtractionWords.Of,
         ShowsIn = MarkField.Rewritten,
         Taught = _ => Subtraction.PassedZero.Nine,
         Say = SubtractionCaptions.PassedZero,
@@ -125,6 +134,7 @@ public static class SubtractionPoints
     /// <summary>What does the short column become?</summary>
     public static readonly DecisionPoint<ColumnContext, Receiver> Receiver = new("subtraction.receiver", "What does the short column become?")
     {
+        Does = SubtractionWords.Of,
         ShowsIn = MarkField.Rewritten,
         Taught = _ => Subtraction.Receiver.TenMore,
         Say = SubtractionCaptions.Receiver,
@@ -134,6 +144,7 @@ public static class SubtractionPoints
     /// <summary>What is done when nobody can lend?</summary>
     public static readonly DecisionPoint<ColumnContext, Stuck> Stuck = new("subtraction.stuck", "What if nobody can lend?")
     {
+        Does = SubtractionWords.Of,
         Taught = _ => Subtraction.Stuck.SmallerFromLarger,
         Say = (_, choice) => $"Nobody can lend: {choice switch { Subtraction.Stuck.WriteZero => "writes 0", Subtraction.Stuck.LeaveBlank => "leaves the column blank", Subtraction.Stuck.TenFromNowhere => "takes a ten from nowhere", _ => "takes the smaller from the larger" }}.",
     };
@@ -141,6 +152,7 @@ public static class SubtractionPoints
     /// <summary>What happens next door after a column that needed no renaming?</summary>
     public static readonly DecisionPoint<ColumnContext, Neighbour> Neighbour = new("subtraction.neighbour", "Does the next column change?")
     {
+        Does = SubtractionWords.Of,
         ShowsIn = MarkField.Rewritten,
         Taught = _ => Subtraction.Neighbour.LeftAlone,
         Say = (_, choice) => choice == Subtraction.Neighbour.LeftAlone ? "Nothing was {renamed}: the next column stays." : "Makes the next column one less, though nothing was {renamed}.",
@@ -151,6 +163,7 @@ public static class SubtractionPoints
     /// <summary>How is the difference counted?</summary>
     public static readonly DecisionPoint<DifferenceContext, Count> Count = new("subtraction.count", "How many are left?")
     {
+        Does = SubtractionWords.Of,
         Taught = _ => Subtraction.Count.Exact,
         Say = (c, choice) => $"{c.Top} − {c.Bottom}{choice switch { Subtraction.Count.Exact => "", Subtraction.Count.OneTooMany => ", counted one too many", _ => ", counted one too few" }}.",
         Kinds =
@@ -166,6 +179,7 @@ public static class SubtractionPoints
     /// <summary>How is a difference of ten or more written?</summary>
     public static readonly DecisionPoint<DifferenceContext, TwoDigits> TwoDigits = new("subtraction.two-digits", "How is ten or more written in one column?")
     {
+        Does = SubtractionWords.Of,
         Taught = _ => Subtraction.TwoDigits.Both,
         Say = (c, choice) => choice switch
         {
@@ -179,6 +193,7 @@ public static class SubtractionPoints
     /// <summary>Is there another column?</summary>
     public static readonly DecisionPoint<ColumnContext, Onward> Onward = new("subtraction.onward", "Is there another column to work?")
     {
+        Does = SubtractionWords.Of,
         Taught = _ => Subtraction.Onward.NextColumn,
         Say = (_, choice) => choice == Subtraction.Onward.NextColumn ? "On to the next column." : "Stops here.",
         Kinds =

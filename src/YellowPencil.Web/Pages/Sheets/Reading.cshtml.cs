@@ -29,6 +29,10 @@ public sealed class ReadingModel(PageDesk pages) : PageModel
     /// <summary>The explanations shown.</summary>
     public IReadOnlyList<Explanation> Shown { get; private set; } = [];
 
+    /// <summary>The explanations shown, those together that say the same on every item of the page.</summary>
+    public IReadOnlyList<IReadOnlyList<Explanation>> Classes =>
+        [.. Shown.GroupBy(e => string.Join('|', e.Predictions.OrderBy(p => p.Key, StringComparer.Ordinal).Select(p => p.Value))).Select(g => (IReadOnlyList<Explanation>)[.. g])];
+
     /// <summary>Which of them is drawn over the page.</summary>
     public int ChosenIndex { get; private set; }
 
@@ -37,6 +41,9 @@ public sealed class ReadingModel(PageDesk pages) : PageModel
 
     /// <summary>Items to ask next.</summary>
     public IReadOnlyList<NextItem> Next { get; private set; } = [];
+
+    /// <summary>Whether asking more comes before deciding.</summary>
+    public bool AskFirst => Next.Count > 0 && Reading!.Outcome is Outcome.NotToldApart or Outcome.TooFewChances;
 
     /// <summary>What is wrong with what was sent, if anything.</summary>
     public string? Message { get; private set; }
@@ -92,6 +99,9 @@ public sealed class ReadingModel(PageDesk pages) : PageModel
         _ => item.Cause switch { Cause.Slip => "slip", Cause.Fact => "fact", Cause.Unexplained => "unexplained", _ => "bug" },
     };
 
+    /// <summary>The place of an explanation in the list.</summary>
+    public int IndexOf(Explanation e) => Shown.ToList().IndexOf(e);
+
     /// <summary>How sure an explanation is, in words and per cent.</summary>
     public static string Sure(Explanation e) => $"{Percent(e.Probability)}:";
 
@@ -106,8 +116,8 @@ public sealed class ReadingModel(PageDesk pages) : PageModel
         return renamed is null ? sentence : $"“{renamed}”: {sentence}";
     }
 
-    /// <summary>The names of rules.</summary>
-    public string RuleNames(IEnumerable<string> ids) => string.Join(" and ", ids.Select(id => (Catalogue.Find(id)?.Name ?? id).In(StudentPage!.Student!.Word)));
+    /// <summary>The names of an explanation's rules.</summary>
+    public string RuleNames(Explanation e) => string.Join(" and ", e.Hypothesis.RuleIds.Select(id => (Catalogue.Find(id)?.Name ?? "the rule that is not in the catalogue").In(StudentPage!.Student!.Word)));
 
     /// <summary>The strip in words.</summary>
     public static string StripText(Explanation e) => string.Join("; ", e.Stands.GroupBy(s => s.Value).OrderBy(g => g.Key)

@@ -54,5 +54,5 @@ public sealed class FileModel(StudentFiles files, PageDesk pages) : PageModel
     }
 
     private static string Result(StudentPage page) =>
-        page.Readings.OrderByDescending(r => r.MadeAt).FirstOrDefault() is { } reading ? Desk.InWords(reading.Outcome) : "to be read";
+        page.Readings.OrderByDescending(r => r.MadeAt).FirstOrDefault() is { } reading ? reading.Summary : "to be read";
 }

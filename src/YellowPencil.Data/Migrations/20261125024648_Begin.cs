@@ -335,6 +335,7 @@ namespace YellowPencil.Data.Migrations
                     page_id = table.Column<Guid>(type: "uuid", nullable: false),
                     engine_version = table.Column<string>(type: "text", nullable: false),
                     outcome = table.Column<string>(type: "text", nullable: false),
+                    summary = table.Column<string>(type: "text", nullable: false),
                     content = table.Column<string>(type: "jsonb", nullable: false),
                     made_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
                 },

@@ -13,7 +13,7 @@ using YellowPencil.Data;
 namespace YellowPencil.Data.Migrations
 {
     [DbContext(typeof(PencilContext))]
-    [Migration("20261125020953_Begin")]
+    [Migration("20261125024648_Begin")]
     partial class Begin
     {
         /// <inheritdoc />
@@ -492,6 +492,11 @@ namespace YellowPencil.Data.Migrations
                     b.Property<Guid>("PageId")
                         .HasColumnType("uuid")
                         .HasColumnName("page_id");
+
+                    b.Property<string>("Summary")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("summary");
 
                     b.HasKey("Id")
                         .HasName("pk_readings");
