@@ -15,7 +15,7 @@ internal sealed class Candidate
             for (var s = 0; s < Priors.SlipRate.Length; s++)
             {
                 var log = Math.Log(Priors.Consistency[c].Weight * Priors.SlipRate[s].Weight);
-                foreach (var item in items) log += Math.Log(item.At(Priors.Consistency[c].Value, Priors.SlipRate[s].Value));
+                foreach (var item in items) log += item.LogGrid[c * Priors.SlipRate.Length + s];
                 logWeights[c, s] = log;
                 largest = Math.Max(largest, log);
             }

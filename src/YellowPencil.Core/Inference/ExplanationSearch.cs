@@ -5,13 +5,20 @@ namespace YellowPencil.Core.Inference;
 
 /// <summary>
 /// Finds the hypotheses worth weighing for one sheet. Every single bug is weighed. Larger sets grow from the best smaller
-/// ones, by bugs that explain an item which the smaller set does not; the best of all are then weighed with every slip. Wrong
+/// ones, by bugs that explain at least as many more items as they lose; the best of all are then weighed with every slip. Wrong
 /// facts are taken from slips that repeat. Unlisted rules are tried where items stay unexplained.
 /// </summary>
 internal sealed class ExplanationSearch(SheetLikelihood sheet)
 {
     private const int BeamWidth = 8;
     private const int Refined = 30;
+
+    /// <summary>How many times likelier than the average slip a slip that is looked for can come out.</summary>
+    private const double MostSlipGain = 5;
+
+    /// <summary>A candidate this far below the best, as a logarithm, does not count.</summary>
+    private const double Negligible = 9;
+
     private const int MostBugs = 3;
     private const int UnlistedKept = 24;
 
@@ -50,11 +57,14 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         {
             var unmet = Unmet(smaller);
             if (unmet.Count == 0) continue;
+            var met = sheet.Items.Except(unmet).ToList();
             foreach (var bug in sheet.Catalogue)
             {
                 if (smaller.Hypothesis.Bugs.Contains(bug)) continue;
                 var larger = smaller.Hypothesis.With(bug);
-                if (candidates.ContainsKey(larger.Key) || !unmet.Exists(i => sheet.Gives(larger.Deviations, i))) continue;
+                if (candidates.ContainsKey(larger.Key)) continue;
+                var gained = unmet.Count(i => sheet.Gives(larger.Deviations, i));
+                if (gained == 0 || gained < met.Count(i => !sheet.Gives(larger.Deviations, i))) continue;
                 var candidate = sheet.Rough(larger);
                 candidates[larger.Key] = candidate;
                 grown.Add(candidate);
@@ -72,10 +82,18 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private static IOrderedEnumerable<Candidate> Ordered(IEnumerable<Candidate> from) =>
         from.OrderByDescending(c => c.LogScore).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal);
 
+    /// <summary>Looks for every slip under the best candidates, down to those that no slip could bring near the best.</summary>
     private void RefineBest()
     {
+        var best = double.NegativeInfinity;
         foreach (var candidate in Ordered(candidates.Values).Take(Refined).ToList())
-            candidates[candidate.Hypothesis.Key] = sheet.Refine(candidate);
+        {
+            var unmet = candidate.Items.Count(i => !i.IsMet);
+            if (candidate.LogScore + unmet * Math.Log(MostSlipGain) < best - Negligible) continue;
+            var refined = sheet.Refine(candidate);
+            candidates[candidate.Hypothesis.Key] = refined;
+            best = Math.Max(best, refined.LogScore);
+        }
     }
 
     /// <summary>A number fact that is wrong in the same way on at least two items is a fact, not slips.</summary>

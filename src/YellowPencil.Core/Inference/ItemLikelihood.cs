@@ -19,6 +19,12 @@ internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
     /// <summary>Whether some way meets the answer without a slip.</summary>
     public bool IsMet { get; } = ways.Any(w => w.Match > 0);
 
+    /// <summary>The logarithm of the probability over the grid of consistencies and slip rates, consistencies outermost.</summary>
+    public IReadOnlyList<double> LogGrid => logGrid ??=
+        [.. from c in Priors.Consistency from s in Priors.SlipRate select Math.Log(At(c.Value, s.Value))];
+
+    private double[]? logGrid;
+
     /// <summary>The probability of the item.</summary>
     /// <param name="consistency">How often the student follows the rules where they apply, 0 to 1.</param>
     /// <param name="slipRate">The probability of a slip on one item, 0 to 1.</param>

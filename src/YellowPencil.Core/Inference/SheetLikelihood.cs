@@ -12,6 +12,7 @@ internal sealed class SheetLikelihood
     private readonly SlipSearch slips;
     private readonly Dictionary<(int Item, string Rules, ulong Declined), double> slipsFound = [];
     private readonly double totalWeight;
+    private readonly Candidate? taught;
 
     public SheetLikelihood(IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue)
     {
@@ -19,7 +20,7 @@ internal sealed class SheetLikelihood
         Catalogue = catalogue;
         slips = new SlipSearch(run);
         totalWeight = catalogue.Sum(b => Priors.Weight(b.Commonness));
-        Taught = Refine(Rough(Hypothesis.Sound));
+        taught = Refine(Rough(Hypothesis.Sound));
     }
 
     public IReadOnlyList<ItemEvidence> Items { get; }
@@ -27,7 +28,7 @@ internal sealed class SheetLikelihood
     public IReadOnlyList<Bug> Catalogue { get; }
 
     /// <summary>The student without bugs, refined.</summary>
-    public Candidate Taught { get; }
+    public Candidate Taught => taught!;
 
     /// <summary>The items where a hypothesis shows at least one chance when it is followed throughout, counted by rule.</summary>
     public int[] ItemsWithChances(Hypothesis hypothesis)
@@ -64,11 +65,15 @@ internal sealed class SheetLikelihood
     private ItemLikelihood Likelihood(Hypothesis hypothesis, ItemEvidence item, bool exactSlips)
     {
         const double averageSlip = 0.01;
+        run.KeepsMarks = item.HasMarks;
+        Method.Run(item.Task, run, hypothesis.Deviations);
+
+        // Where no rule has a chance, the item is what it is without them.
+        if (run.Chances == 0 && taught is not null) return taught.Items[item.Index];
         var ways = new List<Way>();
         var declinedOf = new List<ulong>();
         string? prediction = null;
         var rules = "";
-        run.KeepsMarks = item.HasMarks;
         WayEnumeration.Visit(item.Task, run, hypothesis.Deviations, declined =>
         {
             if (declined == 0)

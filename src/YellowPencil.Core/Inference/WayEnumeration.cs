@@ -10,7 +10,7 @@ namespace YellowPencil.Core.Inference;
 /// </summary>
 internal static class WayEnumeration
 {
-    public const int ExactChances = 5;
+    public const int ExactChances = 4;
 
     public const int MostDeclined = 2;
 

@@ -9,6 +9,8 @@ public abstract class Method
 {
     private static readonly IReadOnlyList<Method> All = [new SubtractionMethod()];
 
+    private static readonly Method?[] ByFamily = [.. Enum.GetValues<Family>().Select(f => All.FirstOrDefault(m => m.Family == f))];
+
     /// <summary>The families whose methods are in the product.</summary>
     public static IReadOnlyList<Family> Families { get; } = [.. All.Select(m => m.Family)];
 
@@ -29,7 +31,7 @@ public abstract class Method
     /// <summary>The method of a family.</summary>
     /// <exception cref="ArgumentOutOfRangeException">The family is not in the product yet; see <see cref="Families"/>.</exception>
     public static Method Of(Family family) =>
-        All.FirstOrDefault(m => m.Family == family) ?? throw new ArgumentOutOfRangeException(nameof(family), $"no method for {family.Name()} yet");
+        ByFamily[(int)family] ?? throw new ArgumentOutOfRangeException(nameof(family), $"no method for {family.Name()} yet");
 
     /// <summary>Runs an item from the beginning.</summary>
     public static void Run(ItemTask task, MethodRun run, DeviationSet set, ulong declined = 0, Slip? slip = null)

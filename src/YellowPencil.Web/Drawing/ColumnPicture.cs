@@ -70,7 +70,18 @@ public sealed class ColumnPicture
     {
         isForetold = string.Concat(cells.OrderByDescending(c => c.Key).Select(c => c.Value)) == answer;
         if (!isForetold) PutDigits(answer, predicted);
+        HasRowBelow |= !isForetold;
         Label += $"; the explanation predicts {answer}";
+        return this;
+    }
+
+    /// <summary>Whether a predicted answer stands below.</summary>
+    public bool HasRowBelow { get; private set; }
+
+    /// <summary>Leaves room below for a predicted answer, so that pictures in a row stand on one line.</summary>
+    public ColumnPicture WithRowBelow(bool needed)
+    {
+        HasRowBelow |= needed;
         return this;
     }
 
@@ -92,7 +103,7 @@ public sealed class ColumnPicture
         var top = RowsAbove;
         var bottom = top + 1 + (rewrittenBelow.Count > 0 ? 1 : 0);
         var answer = bottom + 1;
-        var rows = answer + 1 + (predicted.Count > 0 ? 1 : 0);
+        var rows = answer + 1 + (HasRowBelow ? 1 : 0);
         var svg = new StringBuilder();
         var (width, height) = (columns * Square, rows * Square);
         svg.Append(CultureInfo.InvariantCulture, $"<svg class=\"working\" viewBox=\"0 0 {width} {height}\" width=\"{width}\" height=\"{height}\" role=\"img\" aria-label=\"{System.Net.WebUtility.HtmlEncode(Label)}\">");

@@ -19,11 +19,12 @@ export function forgetAll() {
   for (const key of keys()) localStorage.removeItem(key);
 }
 
-/** Keeps a plain field of a form until the form is sent. */
+/** Keeps a plain field of a form until a later page says that it has been taken in. */
 export function keepField(field) {
   const key = `field:${field.dataset.keep}`;
   const before = kept(key);
   if (before !== null && field.value === "") field.value = before;
   field.addEventListener("input", () => keep(key, field.value));
-  field.form.addEventListener("submit", () => forget(key));
 }
+
+export const forgetField = (name) => forget(`field:${name}`);

@@ -33,6 +33,8 @@ public class HandWorkedPageTests
         if (expected.TryGetProperty("among", out var among))
             foreach (var id in Texts(among))
                 reading.Explanations.ShouldContain(e => e.Hypothesis.RuleIds.SequenceEqual(new[] { id }), summary);
+        if (expected.TryGetProperty("chances", out var chances))
+            (reading.Best.Followed, reading.Best.Chances).ShouldBe((expected.GetProperty("followed").GetInt32(), chances.GetInt32()), summary);
         if (expected.TryGetProperty("causes", out var causes))
             foreach (var cause in causes.EnumerateObject())
                 ReadingWriter.Spell(reading.Items.Single(i => i.Item.Id == cause.Name).Cause!.Value).ShouldBe(cause.Value.GetString(), summary);

@@ -48,6 +48,7 @@ public sealed class NewModel(StudentFiles files, PageDesk pages) : PageModel
         Faults = faults;
         if (faults.Count > 0) return Page();
         var page = await pages.BeginAsync(student, PageTitle?.Trim() ?? "", WrittenOn, items);
+        TempData["Taken"] = $"new-page-{Code}";
         return Redirect($"/pages/{page.Id}");
     }
 }

@@ -66,6 +66,7 @@ public sealed class ReadingModel(PageDesk pages) : PageModel
             : text is { Length: > 2000 } ? "The note has more than 2000 characters." : null;
         if (Message is not null) return Page();
         await pages.DecideAsync(StudentPage!, rules ?? "", kind, text?.Trim() ?? "", ByName);
+        TempData["Taken"] = $"note-{Id}";
         if (kind != DecisionKind.Accepted || about!.IsSound) return RedirectToPage(new { id = Id });
         var plan = await pages.PlanAsync(StudentPage!, Reading, about);
         return Redirect($"/plans/{plan.Id}");

@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Notation;
 using YellowPencil.Data;
 using YellowPencil.Web.Services;
@@ -42,17 +43,18 @@ public sealed class FileModel(StudentFiles files, PageDesk pages) : PageModel
         foreach (var page in student.Pages)
         {
             var name = page.Title.Length > 0 ? page.Title : "a page of subtraction";
-            yield return page.State == PageState.Typing
-                ? new FileLine(page.CreatedAt, $"Page: {name}", $"/pages/{page.Id}", "to be typed in")
-                : new FileLine(page.CreatedAt, $"Page: {name}", $"/pages/{page.Id}/reading", Result(page));
+            yield return new FileLine(page.CreatedAt, $"Page: {name}", $"/pages/{page.Id}", page.State == PageState.Typing ? "to be typed in" : "typed in");
+            foreach (var reading in page.Readings)
+                yield return new FileLine(reading.MadeAt, $"Reading of {name}", $"/pages/{page.Id}/reading", reading.Summary);
             foreach (var decision in page.Decisions)
-                yield return new FileLine(decision.At, $"{decision.Kind} by {decision.ByName}", $"/pages/{page.Id}/reading", decision.Text);
+                yield return new FileLine(decision.At, $"{decision.Kind} by {decision.ByName}: {Names(decision.Rules)}", $"/pages/{page.Id}/reading", decision.Text);
         }
 
         foreach (var plan in student.Plans)
             yield return new FileLine(plan.MadeAt, "Plan", $"/plans/{plan.Id}", plan.PrintedAt is { } at ? $"printed {at:d MMM yyyy}" : "to be printed");
     }
 
-    private static string Result(StudentPage page) =>
-        page.Readings.OrderByDescending(r => r.MadeAt).FirstOrDefault() is { } reading ? reading.Summary : "to be read";
+    private static string Names(string rules) => rules.Length == 0
+        ? "no systematic bug"
+        : string.Join(" and ", rules.Split('+').Select(id => (Catalogue.Find(id)?.Name ?? "a rule that is not in the catalogue").In(ClassroomWord.Rename)));
 }

@@ -1,0 +1,27 @@
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Probes;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Web.Services;
+
+/// <summary>
+/// Reads made-up pages once after the start, so that the platform has compiled the engine before the first specialist types:
+/// the margin must not lag behind the hand on a cold server.
+/// </summary>
+internal sealed class EngineWarmUp : BackgroundService
+{
+    private const int Pages = 30;
+
+    protected override async Task ExecuteAsync(CancellationToken stoppingToken)
+    {
+        await Task.Yield();
+        var tasks = SheetDesign.Of(Family.Subtraction, 12, seed: 7);
+        for (var i = 0; i < Pages && !stoppingToken.IsCancellationRequested; i++)
+        {
+            var student = new SimulatedStudent(Hypothesis.Sound.With(Catalogue.All[i * 7 % Catalogue.All.Count]), 0.9, 0.05, i);
+            NextItems.For(SheetDiagnosis.Read(new WorkedSheet { Student = "warm-up", Items = [.. tasks.Select((t, n) => student.Write(n.ToString(), t))] }));
+        }
+    }
+}
