@@ -89,7 +89,7 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
         });
         browser.Driver.Navigate().Refresh();
         browser.Until(b => b.Text.Contains("Saved.") && Stored().Contains("474"), "sent after the reload");
-        ((long)browser.Driver.ExecuteScript("return Object.keys(localStorage).filter(k => k.startsWith('pencil:item')).length")!).ShouldBe(0);
+        browser.Until(b => (long)b.Driver.ExecuteScript("return Object.keys(localStorage).filter(k => k.startsWith('pencil:item')).length")! == 0, "nothing is left to send");
     }
 
     [Fact]

@@ -13,6 +13,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private const int BeamWidth = 8;
     private const int Refined = 30;
 
+    /// <summary>A set this far below the best of its size, as a logarithm, is not grown: about four unexplained items.</summary>
+    private const double InReach = 20;
+
     /// <summary>How many times likelier than the average slip a slip that is looked for can come out.</summary>
     private const double MostSlipGain = 5;
 
@@ -77,7 +80,12 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>The items that a candidate, followed throughout, does not give.</summary>
     private List<ItemEvidence> Unmet(Candidate candidate) => [.. sheet.Items.Where(i => candidate.Items[i.Index].Prediction != i.Answer)];
 
-    private static List<Candidate> Best(List<Candidate> from) => [.. Ordered(from).Take(BeamWidth)];
+    /// <summary>The sets worth growing: the best, as far as they are in reach of the very best.</summary>
+    private static List<Candidate> Best(List<Candidate> from)
+    {
+        var best = Ordered(from).Take(BeamWidth).ToList();
+        return [.. best.Where(c => c.LogScore > best[0].LogScore - InReach)];
+    }
 
     private static IOrderedEnumerable<Candidate> Ordered(IEnumerable<Candidate> from) =>
         from.OrderByDescending(c => c.LogScore).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal);

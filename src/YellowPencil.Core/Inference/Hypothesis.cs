@@ -38,7 +38,7 @@ public sealed class Hypothesis
     public DeviationSet Deviations { get; }
 
     /// <summary>The rules as a reading names them: bug ids, and <c>unlisted:…</c>.</summary>
-    public IReadOnlyList<string> RuleIds => Unlisted is null ? [.. Bugs.Select(b => b.Id)] : [$"unlisted:{Unlisted.Id}", .. Bugs.Select(b => b.Id)];
+    public IReadOnlyList<string> RuleIds => ruleIds ??= Unlisted is null ? [.. Bugs.Select(b => b.Id)] : [$"unlisted:{Unlisted.Id}", .. Bugs.Select(b => b.Id)];
 
     /// <summary>The student of rule ids joined by +; null when an id is not known to this catalogue.</summary>
     public static Hypothesis? Parse(string rules)
@@ -65,7 +65,11 @@ public sealed class Hypothesis
     public Hypothesis With(FactDeviation fact) => new(Bugs, Unlisted, [.. Facts, fact]);
 
     /// <summary>A text that is the same for the same student.</summary>
-    public string Key => string.Join("+", RuleIds.Concat(Facts.Select(f => $"{f.Fact}={f.Written}")));
+    public string Key => key ??= string.Join("+", RuleIds.Concat(Facts.Select(f => $"{f.Fact}={f.Written}")));
+
+    private IReadOnlyList<string>? ruleIds;
+
+    private string? key;
 
     /// <inheritdoc/>
     public override string ToString() => Key.Length == 0 ? "sound" : Key;
