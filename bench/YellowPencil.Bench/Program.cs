@@ -36,7 +36,15 @@ static void Recovery(int students)
     {
         var t = study.Run(setting);
         var sound = study.SoundStudents(setting, 200);
-        Console.WriteLine($"| {(setting.Designed ? "designed" : "random")} | {(setting.Marks ? "yes" : "no")} | {setting.Consistency} | {setting.SlipRate} | {Share(t.Exact, t.Students)} | {Share(t.WithinClass, t.Students)} | {Share(t.PlainExact, t.Students)} | {Share(t.FreshPredicted, t.FreshWrong)} | {Share(t.PlainPredicted, t.FreshWrong)} | {t.CalibrationError:0.000} | {sound.Buggy:0.000} | {sound.Sound:0.000} |");
+        Print(setting, t, $"{sound.Buggy:0.000} | {sound.Sound:0.000}");
+    }
+
+    Console.WriteLine("\nTwo bugs at once:\n");
+    foreach (var setting in new Setting[] { new(1, 0, true, false), new(0.9, 0.05, true, false), new(1, 0, false, false) }) Print(setting, study.RunPairs(setting, 10 * students), "- | -");
+
+    static void Print(Setting setting, Tally t, string sound)
+    {
+        Console.WriteLine($"| {(setting.Designed ? "designed" : "random")} | {(setting.Marks ? "yes" : "no")} | {setting.Consistency} | {setting.SlipRate} | {Share(t.Exact, t.Students)} | {Share(t.WithinClass, t.Students)} | {Share(t.PlainExact, t.Students)} | {Share(t.FreshPredicted, t.FreshWrong)} | {Share(t.PlainPredicted, t.FreshWrong)} | {t.CalibrationError:0.000} | {sound} |");
         Console.Error.WriteLine("  missed: " + string.Join(", ", t.Missed.OrderByDescending(m => m.Value).Take(12).Select(m => $"{m.Key} {m.Value}")));
     }
 

@@ -33,7 +33,27 @@ internal sealed class RecoveryStudy(Family family, int studentsPerBug, int items
         var seed = 1000;
         foreach (var bug in Catalogue.Of(family))
             for (var i = 0; i < studentsPerBug; i++) One(Hypothesis.Sound.With(bug), setting, seed++, tally, bins);
-        tally.CalibrationError = bins.Sum(b => b.Count == 0 ? 0 : b.Count * Math.Abs(b.Sum / b.Count - (double)b.Right / b.Count)) / Math.Max(1, bins.Sum(b => b.Count));
+        tally.CalibrationError = Error(bins);
+        return tally;
+    }
+
+    private static double Error((int Count, double Sum, int Right)[] bins) =>
+        bins.Sum(b => b.Count == 0 ? 0 : b.Count * Math.Abs(b.Sum / b.Count - (double)b.Right / b.Count)) / Math.Max(1, bins.Sum(b => b.Count));
+
+    /// <summary>The same for students with two bugs that concern different decisions, drawn from the catalogue.</summary>
+    public Tally RunPairs(Setting setting, int students)
+    {
+        var tally = new Tally();
+        var bins = new (int Count, double Sum, int Right)[10];
+        var random = new Random(17);
+        var bugs = Catalogue.Of(family);
+        while (tally.Students < students)
+        {
+            var (a, b) = (bugs[random.Next(bugs.Count)], bugs[random.Next(bugs.Count)]);
+            if (a.Decision != b.Decision) One(Hypothesis.Sound.With(a).With(b), setting, 90_000 + tally.Students, tally, bins);
+        }
+
+        tally.CalibrationError = Error(bins);
         return tally;
     }
 
@@ -66,7 +86,7 @@ internal sealed class RecoveryStudy(Family family, int studentsPerBug, int items
         var within = exact || (!reading.Best.IsSound && reading.Best.NotSeparatedFrom.Any(n => n.SequenceEqual(ids)));
         if (exact) tally.Exact++;
         if (within) tally.WithinClass++;
-        else tally.Missed[ids[0]] = tally.Missed.GetValueOrDefault(ids[0]) + 1;
+        else tally.Missed[string.Join('+', ids)] = tally.Missed.GetValueOrDefault(string.Join('+', ids)) + 1;
         var bin = Math.Min(9, (int)(reading.Best.Probability * 10));
         bins[bin] = (bins[bin].Count + 1, bins[bin].Sum + reading.Best.Probability, bins[bin].Right + (exact ? 1 : 0));
 

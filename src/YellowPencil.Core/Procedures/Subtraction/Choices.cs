@@ -9,8 +9,8 @@ public enum Alignment { Ones, LeftEnds }
 /// <summary>Where the work begins.</summary>
 public enum Direction { FromOnes, FromLeft }
 
-/// <summary>Which top value is used once a digit was written over.</summary>
-public enum TopRead { NewValue, AsSet }
+/// <summary>Which top value is used where a digit was written over, or is a zero.</summary>
+public enum TopRead { NewValue, AsSet, ZeroAsTen, ZeroAsNine }
 
 /// <summary>What is done with a column of two digits.</summary>
 public enum ColumnWay { TakeAway, Rename, SmallerFromLarger, WriteZero, WriteTop, LeaveBlank, Add, WriteBottom }

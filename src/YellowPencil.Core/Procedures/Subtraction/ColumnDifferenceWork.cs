@@ -45,8 +45,16 @@ internal ref struct ColumnDifferenceWork
 
     private void WorkColumn(int column)
     {
-        if (top[column] != topAsSet[column] && run.Ask(SubtractionPoints.TopRead, Context(column)) == TopRead.AsSet)
-            top[column] = topAsSet[column];
+        if (top[column] != topAsSet[column] || top[column] == 0)
+        {
+            top[column] = run.Ask(SubtractionPoints.TopRead, Context(column)) switch
+            {
+                TopRead.AsSet => topAsSet[column],
+                TopRead.ZeroAsTen when top[column] == 0 => 10,
+                TopRead.ZeroAsNine when top[column] == 0 => 9,
+                _ => top[column],
+            };
+        }
 
         var context = Context(column);
         if (context.BelowIsBlank)

@@ -74,7 +74,13 @@ public static class SubtractionPoints
     {
         Does = SubtractionWords.Of,
         Taught = _ => Subtraction.TopRead.NewValue,
-        Say = (c, choice) => choice == Subtraction.TopRead.NewValue ? $"The {Place.Name(c.Column)} now have {c.Top}." : $"Uses the old {c.TopAsSet} again.",
+        Say = (c, choice) => choice switch
+        {
+            Subtraction.TopRead.NewValue => $"The {Place.Name(c.Column)} now have {c.Top}.",
+            Subtraction.TopRead.AsSet => $"Uses the old {c.TopAsSet} again.",
+            Subtraction.TopRead.ZeroAsTen => "Counts the 0 on top as 10.",
+            _ => "Counts the 0 on top as 9.",
+        },
         Kinds = ColumnKinds,
     };
 

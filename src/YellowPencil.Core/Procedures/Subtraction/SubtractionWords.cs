@@ -24,6 +24,8 @@ internal static class SubtractionWords
     public static string Of(TopRead choice) => choice switch
     {
         TopRead.AsSet => "uses the struck-out top digit",
+        TopRead.ZeroAsTen => "counts a 0 on top as 10",
+        TopRead.ZeroAsNine => "counts a 0 on top as 9",
         _ => "uses the new top value",
     };
 
