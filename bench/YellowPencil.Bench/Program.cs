@@ -6,11 +6,11 @@ using YellowPencil.Core.Probes;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
 
-// Usage: recovery [students per bug] | speed | catalogue (writes docs/bugs.md; run it at the root of the project)
+// Usage: recovery [students per bug] [family] | speed | catalogue (writes docs/bugs.md; run it at the root of the project)
 switch (args.FirstOrDefault())
 {
     case "recovery":
-        Recovery(args.Length > 1 ? int.Parse(args[1]) : 40);
+        Recovery(args.Length > 1 ? int.Parse(args[1]) : 40, args.Length > 2 && FamilyNames.TryParse(args[2], out var family) ? family : Family.Subtraction);
         return 0;
     case "speed":
         Speed();
@@ -19,13 +19,13 @@ switch (args.FirstOrDefault())
         File.WriteAllText("docs/bugs.md", YellowPencil.Core.Bugs.CatalogueText.Markdown());
         return 0;
     default:
-        Console.Error.WriteLine("usage: recovery [students per bug] | speed | catalogue");
+        Console.Error.WriteLine("usage: recovery [students per bug] [family] | speed | catalogue");
         return 2;
 }
 
-static void Recovery(int students)
+static void Recovery(int students, Family family)
 {
-    var study = new RecoveryStudy(Family.Subtraction, students, items: 15);
+    var study = new RecoveryStudy(family, students, items: 15);
     Console.WriteLine("| sheet | marks | consistency | slips | exact | within class | plain exact | fresh wrong answers predicted | plain | calibration error | sound called buggy | called sound |");
     Console.WriteLine("|---|---|---|---|---|---|---|---|---|---|---|---|");
     foreach (var setting in new Setting[]
@@ -53,15 +53,18 @@ static void Recovery(int students)
 
 static void Speed()
 {
-    var pool = ItemPool.Of(Family.Subtraction, 500, seed: 3);
     var run = new MethodRun();
-    for (var round = 0; round < 3; round++)
+    foreach (var family in Method.Families)
     {
-        var clock = Stopwatch.StartNew();
-        var bytes = GC.GetAllocatedBytesForCurrentThread();
-        const int runs = 400_000;
-        for (var i = 0; i < runs; i++) Method.Run(pool[i % pool.Count], run, DeviationSet.Taught);
-        Console.WriteLine($"column differences: {runs / clock.Elapsed.TotalSeconds:0} runs a second, {(GC.GetAllocatedBytesForCurrentThread() - bytes) / runs} bytes a run");
+        var pool = ItemPool.Of(family, 500, seed: 3);
+        for (var round = 0; round < 3; round++)
+        {
+            var clock = Stopwatch.StartNew();
+            var bytes = GC.GetAllocatedBytesForCurrentThread();
+            const int runs = 400_000;
+            for (var i = 0; i < runs; i++) Method.Run(pool[i % pool.Count], run, DeviationSet.Taught);
+            if (round == 2) Console.WriteLine($"{family.Name()}: {runs / clock.Elapsed.TotalSeconds:0} runs a second, {(GC.GetAllocatedBytesForCurrentThread() - bytes) / runs} bytes a run");
+        }
     }
 
     var tasks = SheetDesign.Of(Family.Subtraction, 15, seed: 7);

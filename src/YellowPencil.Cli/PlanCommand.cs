@@ -22,7 +22,7 @@ internal static class PlanCommand
             if (SheetReader.TryRead(streams.ReadAll(call.GetValue(file)!), out var fault) is not { } sheet) throw new UnusableInput(fault!.ToString());
             var reading = SheetDiagnosis.Read(sheet);
             var isHeld = reading.Outcome is Outcome.Bug or Outcome.NotToldApart && reading.BestBug is not null;
-            if (!isHeld)
+            if (!isHeld || !PlanMaker.CanPlan(reading.BestBug!.Hypothesis))
             {
                 streams.Output.WriteLine(call.GetValue(json) ? ReadingWriter.Write(reading, NextItems.For(reading), classroom) : NoPlan(reading));
                 return CommandLine.Done;
@@ -35,8 +35,9 @@ internal static class PlanCommand
         return command;
     }
 
-    private static string NoPlan(Reading reading) =>
-        $"# No plan yet for {reading.Sheet.Student}\n\n{ReadingText.Say(reading.Outcome)}\n\n{ReadingText.AskNext(NextItems.For(reading))}";
+    private static string NoPlan(Reading reading) => reading.Outcome is Outcome.Bug or Outcome.NotToldApart
+        ? $"# No plan yet for {reading.Sheet.Student}\n\nPlans are made for column subtraction only, so far. {reading.BestBug!.Text.In(ClassroomWord.Rename)}"
+        : $"# No plan yet for {reading.Sheet.Student}\n\n{ReadingText.Say(reading.Outcome)}\n\n{ReadingText.AskNext(NextItems.For(reading))}";
 
     private static string Doubt(Reading reading) => reading.Outcome == Outcome.Bug
         ? ""

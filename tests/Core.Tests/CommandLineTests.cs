@@ -98,6 +98,14 @@ public class CommandLineTests
     }
 
     [Fact]
+    public void A_sum_is_read_and_said_not_to_be_planned_yet()
+    {
+        var sums = Good.Replace("52 - 38", "36 + 27").Replace("\"26\"", "\"513\"").Replace("604 - 278", "58 + 67").Replace("\"474\"", "\"1115\"").Replace("81 - 27", "145 + 238").Replace("\"66\"", "\"3713\"");
+        Call(sums, "diagnose", "-").Output.ShouldContain("addition.writes-both-digits");
+        Call(sums, "plan", "-").Output.ShouldContain("Plans are made for column subtraction only, so far.");
+    }
+
+    [Fact]
     public void A_plan_is_made_where_a_bug_is_held_and_only_there()
     {
         Call(Good, "plan", "-", "--word", "borrow").Output.ShouldStartWith("# Plan for K-1");

@@ -7,7 +7,7 @@ namespace YellowPencil.Core.Bugs;
 public static class Catalogue
 {
     /// <summary>Every bug, family by family.</summary>
-    public static IReadOnlyList<Bug> All { get; } = [.. SubtractionBugs.All];
+    public static IReadOnlyList<Bug> All { get; } = [.. AdditionBugs.All, .. SubtractionBugs.All];
 
     private static readonly Dictionary<string, Bug> ById = All.ToDictionary(b => b.Id);
 

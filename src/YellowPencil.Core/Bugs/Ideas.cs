@@ -54,4 +54,24 @@ public static class Ideas
     /// <summary>The sign.</summary>
     public static readonly MissingIdea ReadTheSign = new("read-the-sign", "what the sign asks",
         "The sign says what is asked; it is read before the work begins and holds for every column.");
+
+    /// <summary>Carrying.</summary>
+    public static readonly MissingIdea TenMovesOn = new("ten-moves-on", "ten moves on",
+        "Ten of one place are one of the next: the ten is carried there, and only what is left is written.");
+
+    /// <summary>Counting the carry.</summary>
+    public static readonly MissingIdea CarryBelongs = new("carry-belongs", "the carry belongs to its column",
+        "A carried one is part of the column it was carried to and is counted there, once.");
+
+    /// <summary>When carrying is due.</summary>
+    public static readonly MissingIdea CarryOnlyTens = new("carry-only-tens", "when carrying is due",
+        "Something is carried only from ten on, and as many as there are tens.");
+
+    /// <summary>Every number has its part.</summary>
+    public static readonly MissingIdea EveryAddend = new("every-addend", "every number is added",
+        "The sum holds all of every number: each digit of each column is added, and a place without a partner is kept.");
+
+    /// <summary>Counting on.</summary>
+    public static readonly MissingIdea CountingOn = new("counting-on", "counting on",
+        "Counting on, the first number said is one more than the number started from.");
 }

@@ -138,7 +138,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         {
             if (smaller.Hypothesis.RuleCount == MostBugs) continue;
             var unmet = Unmet(smaller);
-            foreach (var rule in UnlistedRules.Of(sheet.Items[0].Task.Family))
+            foreach (var rule in sheet.Unlisted)
             {
                 var larger = smaller.Hypothesis.With(rule);
                 if (unmet.Count(i => sheet.Gives(larger.Deviations, i)) >= LeastUnmet) found.Add(sheet.Rough(larger));

@@ -104,6 +104,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     private static string MarkText(Mark mark) => mark.Field switch
     {
         MarkField.Rewritten => $"{mark.Text} over the {Place.Name(mark.Place)}",
+        MarkField.Carries => $"{mark.Text} carried to the {Place.Name(mark.Place)}",
         MarkField.RewrittenBelow => $"{mark.Text} over the bottom {Place.Name(mark.Place)}",
         _ => mark.Text,
     };

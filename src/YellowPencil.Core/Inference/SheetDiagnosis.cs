@@ -20,8 +20,9 @@ public static class SheetDiagnosis
     public static Reading Read(WorkedSheet sheet)
     {
         var evidence = sheet.Items.Where(i => i.IsAnswered).Select((item, index) => new ItemEvidence(index, item)).ToList();
-        var catalogue = Catalogue.Of(Family.Subtraction);
-        var likelihood = new SheetLikelihood(evidence, catalogue);
+        var families = sheet.Items.Select(i => i.Task.Family).Distinct().Order().ToList();
+        var catalogue = families.SelectMany(Catalogue.Of).Distinct().ToList();
+        var likelihood = new SheetLikelihood(evidence, catalogue, [.. families.SelectMany(UnlistedRules.Of).DistinctBy(r => r.Id)]);
         var unseen = ShareWithoutChance(likelihood);
         var candidates = Weigh(new ExplanationSearch(likelihood).Search(), evidence, unseen, out var somethingElse, out var noChance);
         var classes = candidates.GroupBy(c => c.Signature).Select(g => g.ToList()).ToList();

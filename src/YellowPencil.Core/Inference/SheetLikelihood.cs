@@ -14,10 +14,11 @@ internal sealed class SheetLikelihood
     private readonly double totalWeight;
     private readonly Candidate? taught;
 
-    public SheetLikelihood(IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue)
+    public SheetLikelihood(IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<UnlistedDeviation> unlisted)
     {
         Items = items;
         Catalogue = catalogue;
+        Unlisted = unlisted;
         slips = new SlipSearch(run);
         totalWeight = catalogue.Sum(b => Priors.Weight(b.Commonness));
         taught = Refine(Rough(Hypothesis.Sound));
@@ -25,7 +26,11 @@ internal sealed class SheetLikelihood
 
     public IReadOnlyList<ItemEvidence> Items { get; }
 
+    /// <summary>The bugs that can show in the families of the sheet.</summary>
     public IReadOnlyList<Bug> Catalogue { get; }
+
+    /// <summary>The unlisted rules of the families of the sheet.</summary>
+    public IReadOnlyList<UnlistedDeviation> Unlisted { get; }
 
     /// <summary>The student without bugs, refined.</summary>
     public Candidate Taught => taught!;
@@ -123,7 +128,7 @@ internal sealed class SheetLikelihood
         for (var i = 0; i < hypothesis.Bugs.Count; i++)
             prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) / totalWeight;
         if (hypothesis.Unlisted is not null)
-            prior *= Priors.SomethingElse * Priors.Unlisted / UnlistedRules.Count(Items[0].Task.Family);
+            prior *= Priors.SomethingElse * Priors.Unlisted / Unlisted.Count;
         foreach (var _ in hypothesis.Facts) prior *= Priors.OneWrongFact;
         return Math.Log(prior);
     }

@@ -33,7 +33,7 @@ public sealed class SimulatedStudent(Hypothesis hypothesis, double consistency, 
             Task = task,
             TaskAsWritten = task.Text,
             Answer = run.Answer.IsEmpty ? null : run.Answer.ToString(),
-            Work = Page(),
+            Work = Page(task),
         };
     }
 
@@ -47,13 +47,16 @@ public sealed class SimulatedStudent(Hypothesis hypothesis, double consistency, 
     }
 
     /// <summary>The marks, with the cells of the answer only where the answer alone does not tell them.</summary>
-    private Work Page()
+    private Work Page(ItemTask task)
     {
         var cells = run.Marks.Where(m => m.Field == MarkField.Cells).ToList();
         var plain = cells.All(c => c.Text.Length == 1) && cells.Select(c => c.Place).Order().SequenceEqual(Enumerable.Range(0, cells.Count));
-        var fields = new List<MarkField> { MarkField.Rewritten };
-        if (!plain) fields.Add(MarkField.Cells);
-        if (run.Marks.Any(m => m.Field == MarkField.RewrittenBelow)) fields.Add(MarkField.RewrittenBelow);
+        var fields = Method.Of(task.Family).Fields.Where(f => f switch
+        {
+            MarkField.Cells => !plain,
+            MarkField.RewrittenBelow => run.Marks.Any(m => m.Field == f),
+            _ => true,
+        });
         return Work.Of(run.Marks, [.. fields]);
     }
 }

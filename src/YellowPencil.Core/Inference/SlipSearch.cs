@@ -10,7 +10,7 @@ internal sealed record SlipExplanation(Slip Slip, Step Step, double Probability)
 
 /// <summary>
 /// Which single altered step leads from a student's procedure to the written answer: every step of the run is altered in
-/// turn, decisions to every other choice, number facts to every other one-digit value, near ones being likelier.
+/// turn, decisions to every other choice, number facts to other values, near ones being likelier.
 /// </summary>
 internal sealed class SlipSearch(MethodRun run)
 {
@@ -47,12 +47,8 @@ internal sealed class SlipSearch(MethodRun run)
             yield break;
         }
 
-        // A wrong difference is mostly off by one or two.
-        var total = 0.0;
-        for (var value = 0; value <= 9; value++) total += Nearness(value, step.Made);
-        for (var value = 0; value <= 9; value++)
-            if (value != step.Made) yield return (new Slip(step.Number, value), FactWeight * Nearness(value, step.Made) / total);
+        var values = step.Fact!.Value.Near(step.Made).ToList();
+        var total = values.Sum(v => v.Weight);
+        foreach (var (value, weight) in values) yield return (new Slip(step.Number, value), FactWeight * weight / total);
     }
-
-    private static double Nearness(int value, int from) => Math.Abs(value - from) switch { 0 => 0, 1 => 4, 2 => 2, _ => 0.5 };
 }

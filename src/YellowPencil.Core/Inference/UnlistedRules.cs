@@ -12,9 +12,6 @@ internal static class UnlistedRules
     /// <summary>All of a family, points in the order of the method, kinds from broad to narrow.</summary>
     public static IReadOnlyList<UnlistedDeviation> Of(Family family) => ByFamily[family];
 
-    /// <summary>How many there are in a family.</summary>
-    public static int Count(Family family) => Of(family).Count;
-
     /// <summary>The rule of an id; null where there is none.</summary>
     public static UnlistedDeviation? Find(string id) => ByFamily.Values.SelectMany(r => r).FirstOrDefault(r => r.Id == id);
 }

@@ -27,12 +27,5 @@ public sealed class ColumnDifference : ItemTask
     public static ColumnDifference Of(BigInteger top, BigInteger bottom) => new(WholeNumber.Of(top), WholeNumber.Of(bottom));
 
     /// <inheritdoc/>
-    public override string Canonical(string answer)
-    {
-        var text = answer.Trim().Replace('−', '-');
-        var negative = text.StartsWith('-');
-        var number = WholeNumber.TryParse(negative ? text[1..] : text);
-        if (!number.Succeeded) return text;
-        return (negative ? -number.Value.Value : number.Value.Value).ToString();
-    }
+    public override string Canonical(string answer) => WholeNumber.Canonical(answer);
 }

@@ -38,6 +38,19 @@ public sealed class WholeNumber
         return TryParse(value.ToString()).Value!;
     }
 
+    /// <summary>
+    /// One spelling for all answers of the same whole value: commas, spaces and leading zeros go; a minus sign in front stays.
+    /// What is no whole number stays as it was written.
+    /// </summary>
+    public static string Canonical(string answer)
+    {
+        var text = answer.Trim().Replace('−', '-');
+        var negative = text.StartsWith('-');
+        var number = TryParse(negative ? text[1..] : text);
+        if (!number.Succeeded) return text;
+        return (negative ? -number.Value.Value : number.Value.Value).ToString();
+    }
+
     /// <summary>Reads digits with optional thousands commas. Spaces round the number are allowed.</summary>
     public static Parsed<WholeNumber> TryParse(string text)
     {

@@ -37,7 +37,8 @@ public static class NextItems
         var weights = explanations.Select(e => e.Probability / total).ToArray();
         var asked = reading.Sheet.Items.Select(i => i.Task.Text).ToHashSet();
         var run = new MethodRun();
-        var pool = ItemPool.Of(Family.Subtraction, PoolSize, seed).Where(t => !asked.Contains(t.Text))
+        var families = reading.Sheet.Items.Select(i => i.Task.Family).Distinct().Order();
+        var pool = families.SelectMany(f => ItemPool.Of(f, PoolSize, seed)).Where(t => !asked.Contains(t.Text))
             .Select(task => (Task: task, Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.IsSound ? 1 : Math.Max(0.9, e.Consistency), run)).ToArray()))
             .ToList();
 

@@ -13,8 +13,8 @@ public static class SheetDesign
 {
     private const int PoolSize = 400;
 
-    /// <summary>As long as "5003 - 1248": longer ones tell no more and tire.</summary>
-    private const int LongestTask = 11;
+    /// <summary>In digits: longer numbers tell no more and tire.</summary>
+    private const int LongestNumber = 4;
 
     /// <summary>What one separation leaves of the wish to see a pair separated again.</summary>
     private const double AfterSeparation = 0.3;
@@ -27,7 +27,7 @@ public static class SheetDesign
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(items);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(items, 60);
-        var pool = ItemPool.Of(family, PoolSize, seed).Where(t => t.Text.Length <= LongestTask).ToList();
+        var pool = ItemPool.Of(family, PoolSize, seed).Where(t => t.Text.Split(' ').Max(part => part.Length) <= LongestNumber).ToList();
         var students = Catalogue.Of(family).Select(b => new DeviationSet([b.Deviations])).Prepend(DeviationSet.Taught).ToList();
         var answers = Answers(pool, students);
         var shows = Enumerable.Range(0, pool.Count).Select(t => answers[t].Count(a => a != answers[t][0])).ToArray();

@@ -48,6 +48,21 @@ public readonly record struct NumberFact(FactKind Kind, int First, int Second)
         _ => First * Second,
     };
 
+    /// <summary>
+    /// The values that a person could take the fact to be by a slip, with relative weights: differences are mostly off by one or
+    /// two, sums too, or by ten.
+    /// </summary>
+    /// <param name="held">The value that the person holds without the slip; it is left out.</param>
+    public IEnumerable<(int Value, double Weight)> Near(int held)
+    {
+        var (from, to) = Kind == FactKind.Minus ? (0, 9) : (Math.Max(0, held - 10), held + 10);
+        for (var value = from; value <= to; value++)
+        {
+            var off = Math.Abs(value - held);
+            if (off > 0) yield return (value, off switch { 1 => 4, 2 => 2, 10 => 1, _ => 0.5 });
+        }
+    }
+
     /// <summary>Reads what <see cref="ToString"/> writes.</summary>
     /// <exception cref="FormatException">The text is no fact.</exception>
     public static NumberFact Parse(string text)

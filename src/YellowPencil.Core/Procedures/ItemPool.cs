@@ -1,5 +1,4 @@
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures.Subtraction;
 
 namespace YellowPencil.Core.Procedures;
 
@@ -15,13 +14,12 @@ public static class ItemPool
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(count);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(count, 5_000);
-        if (family != Family.Subtraction) throw new ArgumentOutOfRangeException(nameof(family), $"no items for {family.Name()} yet");
-        var items = new DifferenceItems(seed);
+        var items = Method.Of(family).Items(seed);
         var seen = new HashSet<string>();
         var pool = new List<ItemTask>(count);
         while (pool.Count < count)
         {
-            var task = items.Next();
+            var task = items();
             if (seen.Add(task.Text)) pool.Add(task);
         }
 

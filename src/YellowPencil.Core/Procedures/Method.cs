@@ -1,4 +1,5 @@
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Addition;
 using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
 
@@ -7,7 +8,7 @@ namespace YellowPencil.Core.Procedures;
 /// <summary>A family of taught methods, as a run over decision points.</summary>
 public abstract class Method
 {
-    private static readonly IReadOnlyList<Method> All = [new SubtractionMethod()];
+    private static readonly IReadOnlyList<Method> All = [new AdditionMethod(), new SubtractionMethod()];
 
     private static readonly Method?[] ByFamily = [.. Enum.GetValues<Family>().Select(f => All.FirstOrDefault(m => m.Family == f))];
 
@@ -22,6 +23,9 @@ public abstract class Method
 
     /// <summary>The fields of a page that this method can fill, beside the answer.</summary>
     public abstract IReadOnlyList<MarkField> Fields { get; }
+
+    /// <summary>A source of items as a teacher would set them; the same seed gives the same items.</summary>
+    public abstract Func<ItemTask> Items(int seed);
 
     /// <summary>Walks through an item. The answer is left in the run.</summary>
     /// <param name="task">A task of this family.</param>

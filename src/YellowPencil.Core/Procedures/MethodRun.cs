@@ -168,6 +168,22 @@ public sealed class MethodRun
         answerLength += text.Length;
     }
 
+    /// <summary>Reads the answer off the cells of a column layout, ones first, -1 being blank: blanks close up, leading zeros are not written.</summary>
+    public void AppendCells(ReadOnlySpan<int> cells)
+    {
+        var begun = false;
+        var written = false;
+        for (var place = cells.Length - 1; place >= 0; place--)
+        {
+            if (cells[place] < 0) continue;
+            written = true;
+            begun |= cells[place] > 0;
+            if (begun) Append(SmallNumbers.Text(cells[place]));
+        }
+
+        if (written && !begun) Append("0");
+    }
+
     private bool Follows(int owner)
     {
         var index = Chances++;

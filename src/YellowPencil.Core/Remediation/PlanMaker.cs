@@ -13,18 +13,23 @@ public static class PlanMaker
     private const int Share = 200;
     private const int ShowingNeeded = 16;
 
+    /// <summary>Whether the explanation can be planned for: so far only rules of column subtraction can.</summary>
+    public static bool CanPlan(Hypothesis hypothesis) => hypothesis.RuleCount > 0
+        && hypothesis.Bugs.All(b => b.Family == Family.Subtraction)
+        && (hypothesis.Unlisted is null || Procedures.Subtraction.SubtractionPoints.All.Contains(hypothesis.Unlisted.Deviation.Point));
+
     /// <summary>Makes a plan.</summary>
     /// <param name="student">The student's code.</param>
-    /// <param name="hypothesis">The accepted explanation; it has at least one rule.</param>
+    /// <param name="hypothesis">The accepted explanation.</param>
     /// <param name="wrongFacts">Number facts that the student does not have; no item of the plan needs them.</param>
     /// <param name="word">The classroom's word.</param>
     /// <param name="mostDigits">The longest top number that the items may have, as on the student's pages; at least 2.</param>
     /// <param name="seed">The seed of the items.</param>
-    /// <exception cref="ArgumentException">The explanation has no rule.</exception>
+    /// <exception cref="ArgumentException"><see cref="CanPlan"/> is false.</exception>
     public static RemediationPlan Make(
         string student, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, ClassroomWord word, int mostDigits = 3, int seed = 7)
     {
-        if (hypothesis.RuleCount == 0) throw new ArgumentException("an explanation without a rule needs no plan", nameof(hypothesis));
+        if (!CanPlan(hypothesis)) throw new ArgumentException("only explanations with rules of column subtraction can be planned for", nameof(hypothesis));
         var rules = Rules(hypothesis).OrderBy(r => SubtractionScripts.For(r.Idea).Order).ThenBy(r => r.Name, StringComparer.Ordinal).ToList();
         var first = rules[0];
         var script = SubtractionScripts.For(first.Idea);

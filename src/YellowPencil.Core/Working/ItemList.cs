@@ -9,8 +9,9 @@ public static class ItemList
 
     /// <summary>The items, numbered from 1; empty lines are passed over.</summary>
     /// <param name="text">The lines.</param>
+    /// <param name="families">The families that can be taken in; null for all that can be read.</param>
     /// <param name="faults">One sentence for each line that cannot be read; empty when all can.</param>
-    public static IReadOnlyList<WorkedItem> TryParse(string text, out IReadOnlyList<string> faults)
+    public static IReadOnlyList<WorkedItem> TryParse(string text, IReadOnlyCollection<Family>? families, out IReadOnlyList<string> faults)
     {
         var items = new List<WorkedItem>();
         var found = new List<string>();
@@ -24,6 +25,12 @@ public static class ItemList
             if (!task.Succeeded)
             {
                 found.Add($"Line {number}, “{line.Trim()}”: {task.Fault}.");
+                continue;
+            }
+
+            if (families is not null && !families.Contains(task.Value.Family))
+            {
+                found.Add($"Line {number}, “{line.Trim()}”: this page takes {string.Join(" and ", families.Select(f => f.Name()))} only, so far.");
                 continue;
             }
 

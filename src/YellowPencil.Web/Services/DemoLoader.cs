@@ -94,7 +94,7 @@ internal static class DemoStudents
             [new("Paper for the parade", 4, () => Answers("52 - 39 = 22", "673 - 194 = 569", "845 - 29 = 825", "761 - 590 = 261", "340 - 19 = 330", "604 - 278 = 326", "523 - 168 = 355", "80 - 36 = 44", "952 - 367 = 585", "731 - 480 = 251"))]),
     ];
 
-    private static IReadOnlyList<WorkedItem> Answers(params string[] lines) => ItemList.TryParse(string.Join('\n', lines), out _);
+    private static IReadOnlyList<WorkedItem> Answers(params string[] lines) => ItemList.TryParse(string.Join('\n', lines), null, out _);
 
     private static IReadOnlyList<WorkedItem> Designed(int count) =>
         [.. SheetDesign.Of(Family.Subtraction, count, seed: 7).Select((t, i) => new WorkedItem { Id = (i + 1).ToString(), Task = t, TaskAsWritten = t.Text })];

@@ -12,6 +12,8 @@ public class TaskTextTests
     [InlineData(" 1,004−1 ", "1003")]
     [InlineData("007 - 7", "0")]
     [InlineData("20 - 35", "-15")]
+    [InlineData("36 + 4+1,200", "1240")]
+    [InlineData("99 + 1", "100")]
     [InlineData("100000000000000000000 - 1", "99999999999999999999")]
     public void A_difference_is_read_with_its_exact_answer(string text, string answer) =>
         TaskText.TryParse(text).Value!.RightAnswer.ShouldBe(answer);
@@ -24,6 +26,9 @@ public class TaskTextTests
     [InlineData("60_4 - 278", 2)]
     [InlineData("604 - 278 - 1", 10)]
     [InlineData("3.5 - 1", 1)]
+    [InlineData("36 + ", 5)]
+    [InlineData("36 + 4 - 2", 7)]
+    [InlineData("1 + 2 + 3 + 4 + 5 + 6", 19)]
     [InlineData("-5 - 2", 0)]
     public void What_cannot_be_read_is_refused_with_its_position(string text, int position)
     {

@@ -50,7 +50,7 @@ public class SheetReaderTests
     [InlineData("\"student\":\"K-17\"", "\"student\":\"\"", "student")]
     [InlineData("\"student\":\"K-17\",", "", "student")]
     [InlineData("\"id\":\"b\"", "\"id\":\"a\"", "items")]
-    [InlineData("80 - 36", "80 + 36", "items[1].task")]
+    [InlineData("80 - 36", "80 * 36", "items[1].task")]
     [InlineData("\"answer\":null", "\"ans\":null", "items[1].answer")]
     [InlineData("\"0\":\"14\"", "\"ones\":\"14\"", "items[0].work.rewritten.ones")]
     [InlineData("\"0\":\"14\"", "\"0\":14", "items[0].work.rewritten.0")]
@@ -97,7 +97,7 @@ public class SheetReaderTests
     [Fact]
     public void A_list_of_items_names_the_line_at_fault_and_takes_answers()
     {
-        var items = ItemList.TryParse("604 - 278 = 474\n\n80-36\nx - 2\n", out var faults);
+        var items = ItemList.TryParse("604 - 278 = 474\n\n80-36\nx - 2\n", null, out var faults);
         items.Select(i => i.Answer).ShouldBe(["474", null]);
         faults.Single().ShouldStartWith("Line 4, “x - 2”");
     }

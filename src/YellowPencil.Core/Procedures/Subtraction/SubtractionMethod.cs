@@ -16,6 +16,9 @@ public sealed class SubtractionMethod : Method
     public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Cells, MarkField.Rewritten, MarkField.RewrittenBelow];
 
     /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new DifferenceItems(seed).Next;
+
+    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var difference = (ColumnDifference)task;
@@ -46,7 +49,7 @@ public sealed class SubtractionMethod : Method
         var direction = run.Ask(SubtractionPoints.Direction, context);
         new ColumnDifferenceWork(run, top, topAsSet, bottom, cells).Work(direction);
         if (swapped) run.Append("-");
-        AppendCells(run, cells);
+        run.AppendCells(cells);
     }
 
     private static bool NeedsRenaming(ColumnDifference task)
@@ -54,21 +57,5 @@ public sealed class SubtractionMethod : Method
         for (var place = 0; place < task.Bottom.Length; place++)
             if (task.Bottom.Digit(place) > task.Top.Digit(place)) return true;
         return false;
-    }
-
-    /// <summary>Reads the answer off its cells: blanks closed up, leading zeros not written.</summary>
-    private static void AppendCells(MethodRun run, ReadOnlySpan<int> cells)
-    {
-        var begun = false;
-        var written = false;
-        for (var place = cells.Length - 1; place >= 0; place--)
-        {
-            if (cells[place] < 0) continue;
-            written = true;
-            begun |= cells[place] > 0;
-            if (begun) run.Append(SmallNumbers.Text(cells[place]));
-        }
-
-        if (written && !begun) run.Append("0");
     }
 }

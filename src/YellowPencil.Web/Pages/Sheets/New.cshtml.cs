@@ -42,7 +42,7 @@ public sealed class NewModel(StudentFiles files, PageDesk pages) : PageModel
     public async Task<IActionResult> OnPostAsync()
     {
         if (await files.FindAsync(Code) is not { } student) return NotFound();
-        var items = ItemList.TryParse(Items ?? "", out var faults);
+        var items = ItemList.TryParse(Items ?? "", [Family.Subtraction], out var faults);
         if (PageTitle is { Length: > 200 }) faults = [.. faults, "The name of the page has more than 200 characters."];
         if (!ModelState.IsValid) faults = [.. faults, "The date cannot be read."];
         Faults = faults;

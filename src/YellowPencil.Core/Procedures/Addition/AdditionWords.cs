@@ -1,0 +1,75 @@
+namespace YellowPencil.Core.Procedures.Addition;
+
+/// <summary>What somebody does who makes a choice, as the beginning of a sentence that a kind of context ends.</summary>
+internal static class AdditionWords
+{
+    public static string Of(SumWay choice) => choice switch
+    {
+        SumWay.TakeAway => "takes away",
+        SumWay.AddAllDigits => "adds all digits, whatever their places",
+        _ => "adds",
+    };
+
+    public static string Of(SumAlignment choice) => choice == SumAlignment.Ones ? "puts ones under ones" : "lines the numbers up on the left";
+
+    public static string Of(SumDirection choice) => choice == SumDirection.FromOnes ? "starts with the ones" : "starts at the left";
+
+    public static string Of(SumOnward choice) => choice == SumOnward.NextColumn ? "goes on" : "stops";
+
+    public static string Of(AddColumnWay choice) => choice switch
+    {
+        AddColumnWay.FirstTwoOnly => "adds only the first two numbers",
+        AddColumnWay.LargestOnly => "writes the largest digit",
+        AddColumnWay.Difference => "takes the smaller digit from the larger",
+        AddColumnWay.WriteZero => "writes 0",
+        AddColumnWay.LeaveBlank => "leaves the column blank",
+        AddColumnWay.Multiply => "multiplies the digits",
+        AddColumnWay.SkipRepeated => "counts a digit that comes twice only once",
+        _ => "adds the digits",
+    };
+
+    public static string Of(CarryCounted choice) => choice switch
+    {
+        CarryCounted.Not => "does not count the carry",
+        CarryCounted.Twice => "counts the carry twice",
+        CarryCounted.OlderOne => "counts an earlier carry again",
+        CarryCounted.AsTen => "counts the carry as ten",
+        _ => "counts the carry",
+    };
+
+    public static string Of(SumCount choice) => choice switch
+    {
+        SumCount.OneTooFew => "comes out one too small",
+        SumCount.OneTooMany => "comes out one too large",
+        _ => "counts right",
+    };
+
+    public static string Of(TenOrMore choice) => choice switch
+    {
+        TenOrMore.WriteBoth => "writes both digits in one column",
+        TenOrMore.WriteOnesCarryNothing => "writes the ones and carries nothing",
+        TenOrMore.WriteTensCarryOnes => "writes the tens and carries the ones",
+        TenOrMore.WriteOnesCarryOne => "writes the ones and carries 1",
+        TenOrMore.WriteNine => "writes 9",
+        TenOrMore.WriteTensCarryNothing => "writes the tens and carries nothing",
+        TenOrMore.WriteBothAndCarry => "writes both digits and carries too",
+        _ => "writes the ones and carries the tens",
+    };
+
+    public static string Of(BelowTen choice) => choice == BelowTen.CarryNothing ? "carries nothing" : "carries 1 though the sum is below ten";
+
+    public static string Of(CarryInto choice) => choice switch
+    {
+        CarryInto.ColumnAfterNext => "puts the carry one column too far left",
+        CarryInto.RightNeighbour => "puts the carry over the column to the right",
+        _ => "puts the carry over the next column",
+    };
+
+    public static string Of(LastSum choice) => choice switch
+    {
+        LastSum.WriteOnesOnly => "writes only the ones of the last sum",
+        LastSum.WriteTensOnly => "writes only the tens of the last sum",
+        LastSum.TurnedRound => "writes the last sum the wrong way round",
+        _ => "writes the last sum whole",
+    };
+}
