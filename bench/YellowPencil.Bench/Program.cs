@@ -42,6 +42,9 @@ static void Recovery(int students, Family family)
     Console.WriteLine("\nTwo bugs at once:\n");
     foreach (var setting in new Setting[] { new(1, 0, true, false), new(0.9, 0.05, true, false), new(1, 0, false, false) }) Print(setting, study.RunPairs(setting, 10 * students), "- | -");
 
+    var (wrong, foretold) = study.LeftOut(new(1, 0.03, true, false), Math.Max(1, students / 10));
+    Console.WriteLine($"\nThe student's own bug taken out of the catalogue: {Share(foretold, wrong)} of fresh wrong answers predicted.");
+
     static void Print(Setting setting, Tally t, string sound)
     {
         Console.WriteLine($"| {(setting.Designed ? "designed" : "random")} | {(setting.Marks ? "yes" : "no")} | {setting.Consistency} | {setting.SlipRate} | {Share(t.Exact, t.Students)} | {Share(t.WithinClass, t.Students)} | {Share(t.PlainExact, t.Students)} | {Share(t.FreshPredicted, t.FreshWrong)} | {Share(t.PlainPredicted, t.FreshWrong)} | {t.CalibrationError:0.000} | {sound} |");

@@ -37,6 +37,29 @@ internal sealed class RecoveryStudy(Family family, int studentsPerBug, int items
         return tally;
     }
 
+    /// <summary>Students whose bug is taken out of the catalogue before the reading: the share of fresh wrong answers that is still foretold.</summary>
+    public (int FreshWrong, int Predicted) LeftOut(Setting setting, int students)
+    {
+        var (wrong, predicted) = (0, 0);
+        var run = new MethodRun();
+        foreach (var bug in Catalogue.Of(family))
+            for (var seed = 0; seed < students; seed++)
+            {
+                var fresh = ItemPool.Of(family, FreshItems, seed + 900);
+                var sheet = Sheet(Hypothesis.Sound.With(bug), setting, seed, Tasks(setting, seed)) with { Predict = [.. fresh.Select(t => new SetItem { Task = t, TaskAsWritten = t.Text })] };
+                var reading = SheetDiagnosis.Read(sheet, families => [.. families.SelectMany(Catalogue.Of).Where(b => b != bug)]);
+                for (var i = 0; i < fresh.Count; i++)
+                {
+                    Method.Run(fresh[i], run, new DeviationSet([bug.Deviations]));
+                    if (run.Answer.SequenceEqual(fresh[i].RightAnswer)) continue;
+                    wrong++;
+                    if (run.Answer.SequenceEqual(reading.Predictions[i].Answer)) predicted++;
+                }
+            }
+
+        return (wrong, predicted);
+    }
+
     private static double Error((int Count, double Sum, int Right)[] bins) =>
         bins.Sum(b => b.Count == 0 ? 0 : b.Count * Math.Abs(b.Sum / b.Count - (double)b.Right / b.Count)) / Math.Max(1, bins.Sum(b => b.Count));
 

@@ -4,6 +4,9 @@ using Microsoft.AspNetCore.Identity;
 using Microsoft.Extensions.DependencyInjection;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
 using YellowPencil.Data;
 using YellowPencil.Tests.Shared;
 
@@ -217,14 +220,29 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
     }
 
     [Fact]
-    public async Task The_items_to_ask_next_become_a_small_page()
+    public async Task The_items_to_ask_next_go_on_the_page_and_their_answers_tell_the_explanations_apart()
     {
         using var visitor = await DemoAsync();
-        var page = await NewPageAsync(visitor, "604 - 278 = 426\n703 - 245 = 558\n805 - 347 = 558\n902 - 456 = 546");
-        await visitor.GetAsync($"/pages/{page}/reading");
-        var probe = await visitor.PostAsync($"/pages/{page}/reading?handler=Probe");
-        visitor.Address.ShouldStartWith("/pages/");
-        probe.QuerySelectorAll("[data-item]").Length.ShouldBeInRange(1, 3);
+        var page = await NewPageAsync(visitor, "604 - 278 = 426\n703 - 245 = 558\n805 - 347 = 558\n902 - 456 = 546\n586 - 243 = 343");
+        var reading = await visitor.GetAsync($"/pages/{page}/reading");
+        reading.QuerySelector(".together")!.TextContent.ShouldContain("cannot tell which");
+        var typing = await visitor.PostAsync($"/pages/{page}/reading?handler=Ask");
+        visitor.Address.ShouldBe($"/pages/{page}");
+        var asked = typing.QuerySelectorAll("[data-item]").Length - 5;
+        asked.ShouldBeInRange(1, 3);
+
+        var run = new MethodRun();
+        var student = new DeviationSet([Catalogue.Find("subtraction.zero-becomes-nine-alone")!.Deviations]);
+        var content = (string)(await app.SqlAsync($"select content::text from pages where id = '{page}'"))!;
+        var answers = SheetReader.TryRead(content, out _)!.Items.Skip(5).Select(item =>
+        {
+            Method.Run(item.Task, run, student);
+            return (object)new { id = item.Id, version = 1, answer = run.Answer.ToString() };
+        }).ToArray();
+        (await visitor.PutAsync($"/api/pages/{page}/items", answers)).StatusCode.ShouldBe(HttpStatusCode.OK);
+        var again = await visitor.GetAsync($"/pages/{page}/reading");
+        again.QuerySelector(".sentence")!.TextContent.ShouldContain("Turns the zero next door into 9");
+        again.QuerySelector(".together").ShouldBeNull();
     }
 
     [Fact]

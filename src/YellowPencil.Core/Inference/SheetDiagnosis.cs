@@ -17,12 +17,14 @@ public static class SheetDiagnosis
     /// <summary>Reads a sheet.</summary>
     /// <param name="sheet">The sheet.</param>
     /// <returns>The reading; also for a sheet without a single answer.</returns>
-    public static Reading Read(WorkedSheet sheet)
+    public static Reading Read(WorkedSheet sheet) => Read(sheet, static families => [.. families.SelectMany(Catalogue.Of).Distinct()]);
+
+    /// <summary>The same with another catalogue, to see what becomes of a student whose bug is not in it.</summary>
+    internal static Reading Read(WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf)
     {
         var evidence = sheet.Items.Where(i => i.IsAnswered).Select((item, index) => new ItemEvidence(index, item)).ToList();
         var families = sheet.Items.Select(i => i.Task.Family).Distinct().Order().ToList();
-        var catalogue = families.SelectMany(Catalogue.Of).Distinct().ToList();
-        var likelihood = new SheetLikelihood(evidence, catalogue, [.. families.SelectMany(UnlistedRules.Of).DistinctBy(r => r.Id)]);
+        var likelihood = new SheetLikelihood(evidence, bugsOf(families), [.. families.SelectMany(UnlistedRules.Of).DistinctBy(r => r.Id)]);
         var unseen = ShareWithoutChance(likelihood);
         var candidates = Weigh(new ExplanationSearch(likelihood).Search(), evidence, unseen, out var somethingElse, out var noChance);
         var classes = candidates.GroupBy(c => c.Signature).Select(g => g.ToList()).ToList();

@@ -72,6 +72,7 @@ export function startTyping(root) {
   function render(index) {
     slots[index].querySelector("[data-drawing]").innerHTML = draw(items[index], index === caret.item ? caret : null);
     slots[index].classList.toggle("current", index === caret.item);
+    slots[index].classList.toggle("answered", items[index].cells.size > 0 || items[index].unreadable);
   }
 
   function say() {

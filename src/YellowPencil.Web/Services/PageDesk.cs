@@ -1,3 +1,4 @@
+using System.Globalization;
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Inference;
@@ -75,6 +76,28 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, ICurrentOwn
         Content = ReadingWriter.Write(reading, NextItems.For(reading)),
         MadeAt = at,
     };
+
+    /// <summary>Puts further items on a page, to be answered by the student and typed in; the reading then covers old and new.</summary>
+    public async Task AskAsync(StudentPage page, IEnumerable<ItemTask> tasks)
+    {
+        var sheet = StoredSheet(page);
+        var added = tasks.Where(t => sheet.Items.All(i => i.Task.Text != t.Text)).ToList();
+        var number = sheet.Items.Count;
+        var items = sheet.Items.ToList();
+        foreach (var task in added)
+        {
+            do number++;
+            while (items.Exists(i => i.Id == number.ToString(CultureInfo.InvariantCulture)));
+            items.Add(new WorkedItem { Id = number.ToString(CultureInfo.InvariantCulture), Task = task, TaskAsWritten = task.Text });
+        }
+
+        page.Content = SheetWriter.Write(sheet with { Items = items });
+        page.ItemVersions = new Dictionary<string, int>(page.ItemVersions);
+        foreach (var item in items.Skip(sheet.Items.Count)) page.ItemVersions[item.Id] = 1;
+        page.State = PageState.Typing;
+        page.ChangedAt = clock.GetUtcNow();
+        await data.SaveChangesAsync();
+    }
 
     /// <summary>Says that a page is typed in.</summary>
     public async Task FinishTypingAsync(StudentPage page, bool marksComplete)

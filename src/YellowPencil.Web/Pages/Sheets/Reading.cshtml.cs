@@ -72,14 +72,12 @@ public sealed class ReadingModel(PageDesk pages) : PageModel
         return Redirect($"/plans/{plan.Id}");
     }
 
-    /// <summary>Begins a small page with the items to ask next.</summary>
-    public async Task<IActionResult> OnPostProbeAsync()
+    /// <summary>Puts the items to ask next on the page and goes to where they are typed in.</summary>
+    public async Task<IActionResult> OnPostAskAsync()
     {
         if (!await LoadAsync(0)) return NotFound();
-        if (Next.Count == 0) return RedirectToPage(new { id = Id });
-        var items = Next.Select((n, i) => new WorkedItem { Id = (i + 1).ToString(), Task = n.Task, TaskAsWritten = n.Task.Text }).ToList();
-        var probe = await pages.BeginAsync(StudentPage!.Student!, $"Probe after {(StudentPage.Title.Length > 0 ? StudentPage.Title : "a page")}", null, items);
-        return Redirect($"/pages/{probe.Id}");
+        await pages.AskAsync(StudentPage!, Next.Select(n => n.Task));
+        return Redirect($"/pages/{Id}");
     }
 
     /// <summary>The picture of an item, with the circle and with what the chosen explanation predicts.</summary>
