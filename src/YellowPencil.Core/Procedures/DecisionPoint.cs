@@ -97,8 +97,15 @@ public sealed class DecisionPoint<TContext, TChoice>(string id, string question)
         from choice in Choices
         select new UnlistedDeviation(
             $"{Id}/{kind.Id}/{Spell(choice)}",
-            $"{char.ToUpperInvariant(Does(choice)[0])}{Does(choice)[1..]} {kind.Text}",
+            $"{Capitalised(Does(choice))} {kind.Text}",
             When(kind.Holds).Instead(choice));
+
+    // A word of the classroom's, such as {renames}, takes its capital inside the braces.
+    private static string Capitalised(string text)
+    {
+        var first = text[0] == '{' ? 1 : 0;
+        return text[..first] + char.ToUpperInvariant(text[first]) + text[(first + 1)..];
+    }
 
     private static string Spell(TChoice choice) => string.Concat(
         choice.ToString().Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString()));

@@ -48,6 +48,23 @@ public class AdditionMethodTests
     [InlineData("36 + 27", "adds-all-digits", "18")]
     [InlineData("31 + 42", "counts-start-number", "62")]
     [InlineData("36 + 27", "carry-always-over-first", "513")]
+    [InlineData("36 + 27", "tens-written-only", "51")]
+    [InlineData("36 + 27", "nine-is-the-most", "59")]
+    [InlineData("38 + 29 + 47", "carry-dropped-from-twenty", "94")]
+    [InlineData("43 + 27", "exactly-ten-written", "610")]
+    [InlineData("156 + 278", "carries-from-ones-only", "3134")]
+    [InlineData("43 + 26", "carries-from-nine", "79")]
+    [InlineData("58 + 67", "last-tens-only", "15")]
+    [InlineData("36 + 27", "carry-not-counted-last", "53")]
+    [InlineData("136 + 207", "carry-not-counted-with-zero", "333")]
+    [InlineData("145 + 23 + 12", "single-left-blank", "80")]
+    [InlineData("33 + 43", "repeated-digit-once", "73")]
+    [InlineData("36 + 27", "largest-digit", "37")]
+    [InlineData("36 + 27", "subtracts-when-ten", "51")]
+    [InlineData("23 + 12", "multiplies-columns", "26")]
+    [InlineData("36 + 27", "subtracts-instead", "9")]
+    [InlineData("36 + 27", "counts-start-number-past-ten", "62")]
+    [InlineData("31 + 42", "counts-one-too-far", "84")]
     public void A_bug_gives_the_answer_worked_by_hand(string task, string bug, string answer) => Run(task, bug).Answer.ToString().ShouldBe(answer);
 
     [Fact]
@@ -80,5 +97,32 @@ public class AdditionMethodTests
                 Method.Run(task, run, new DeviationSet([[unlisted.Deviation]]));
                 foreach (var sign in run.Answer) char.IsAsciiDigit(sign).ShouldBeTrue(unlisted.Id);
             }
+    }
+
+    /// <summary>Ten items worked by hand with their carries, by the place they stand over, and the answer.</summary>
+    [Theory]
+    [InlineData("31 + 42", "", "73")]
+    [InlineData("36 + 27", "1:1", "63")]
+    [InlineData("43 + 27", "1:1", "70")]
+    [InlineData("58 + 67", "1:1", "125")]
+    [InlineData("156 + 278", "1:1 2:1", "434")]
+    [InlineData("148 + 7", "1:1", "155")]
+    [InlineData("999 + 1", "1:1 2:1", "1000")]
+    [InlineData("38 + 29 + 47", "1:2", "114")]
+    [InlineData("386 + 75 + 259", "1:2 2:2", "720")]
+    [InlineData("4070 + 930 + 58 + 6", "1:1 2:1 3:1", "5064")]
+    public void Items_are_worked_with_the_marks_of_the_hand(string task, string carries, string answer)
+    {
+        var run = Run(task);
+        string.Join(' ', run.Marks.Where(m => m.Field == MarkField.Carries).Select(m => $"{m.Place}:{m.Text}")).ShouldBe(carries);
+        run.Answer.ToString().ShouldBe(answer);
+    }
+
+    [Fact]
+    public void Every_bug_of_the_catalogue_has_an_answer_worked_by_hand()
+    {
+        var worked = typeof(AdditionMethodTests).GetMethod(nameof(A_bug_gives_the_answer_worked_by_hand))!
+            .GetCustomAttributes(typeof(InlineDataAttribute), false).Cast<InlineDataAttribute>().Select(d => "addition." + d.Data[1]).ToHashSet();
+        Catalogue.Of(Family.Addition).Select(b => b.Id).Where(id => !worked.Contains(id)).ShouldBeEmpty();
     }
 }

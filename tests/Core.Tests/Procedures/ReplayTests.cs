@@ -1,0 +1,131 @@
+using Shouldly;
+using Xunit;
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Procedures.Subtraction;
+
+namespace YellowPencil.Core.Tests.Procedures;
+
+/// <summary>What is said step by step, as a teacher would say it at the board.</summary>
+public class ReplayTests
+{
+    private static string[] Told(string task, params string[] bugs)
+    {
+        var run = new MethodRun { Recording = true };
+        Method.Run(TaskText.TryParse(task).Value!, run, new DeviationSet([.. bugs.Select(b => Catalogue.Find("subtraction." + b)!.Deviations)]));
+        return [.. run.Steps.Where(SubtractionPoints.IsToldAloud).Select(s => s.MadeText.In(ClassroomWord.Borrow))];
+    }
+
+    [Fact]
+    public void The_taught_method_next_door() => Told("52 - 38").ShouldBe(
+    [
+        "Ones: 2 is less than 8, so borrow.",
+        "The tens lend.",
+        "Strike 5 in the tens: 4 are left.",
+        "One ten is ten ones: 2 becomes 12.",
+        "12 − 8 = 4",
+        "Tens: 4 is enough to take 3 away.",
+        "4 − 3 = 1",
+    ]);
+
+    [Fact]
+    public void The_taught_method_across_a_zero() => Told("604 - 278").ShouldBe(
+    [
+        "Ones: 4 is less than 8, so borrow.",
+        "The tens have 0, so the hundreds lend.",
+        "Strike 6 in the hundreds: 5 are left.",
+        "The 0 in the tens becomes 10, lends one, and 9 are left.",
+        "One ten is ten ones: 4 becomes 14.",
+        "14 − 8 = 6",
+        "Tens: 9 is enough to take 7 away.",
+        "9 − 7 = 2",
+        "Hundreds: 5 is enough to take 2 away.",
+        "5 − 2 = 3",
+    ]);
+
+    [Fact]
+    public void The_taught_method_past_two_zeros_and_over_nothing() => Told("5003 - 8").ShouldBe(
+    [
+        "Ones: 3 is less than 8, so borrow.",
+        "Past the zeros, the thousands lend.",
+        "Strike 5 in the thousands: 4 are left.",
+        "The 0 in the hundreds becomes 10, lends one, and 9 are left.",
+        "The 0 in the tens becomes 10, lends one, and 9 are left.",
+        "One ten is ten ones: 3 becomes 13.",
+        "13 − 8 = 5",
+        "Tens: nothing to take away, 9 stays.",
+        "Hundreds: nothing to take away, 9 stays.",
+        "Thousands: nothing to take away, 4 stays.",
+    ]);
+
+    [Fact]
+    public void A_column_turned_round() => Told("52 - 38", "smaller-from-larger").ShouldBe(
+    [
+        "Ones: takes the smaller digit from the larger, 8 − 2.",
+        "8 − 2 = 6",
+        "Tens: 5 is enough to take 3 away.",
+        "5 − 3 = 2",
+    ]);
+
+    [Fact]
+    public void A_zero_left_as_it_is() => Told("604 - 278", "zeros-skipped").ShouldContain("The 0 in the tens is left as it is.");
+
+    [Fact]
+    public void A_lender_that_does_not_pay() => Told("52 - 38", "lender-unchanged").ShouldContain("The tens stay at 5, though they lend.");
+
+    [Fact]
+    public void A_receiver_that_gets_one() => Told("52 - 38", "receiver-one-more").ShouldContain("Adds one instead of ten: 2 becomes 3.");
+
+    [Fact]
+    public void An_end_that_comes_too_soon() => Told("645 - 32", "stops-when-bottom-ends")[^1].ShouldBe("Stops here.");
+
+    [Theory]
+    [InlineData("52 - 38", "lender-unchanged", "subtraction.lender-value", 1)]
+    [InlineData("52 - 38", "smaller-from-larger", "subtraction.column", 0)]
+    [InlineData("604 - 278", "zeros-become-ten", "subtraction.passed-zero", 1)]
+    [InlineData("645 - 32", "stops-when-bottom-ends", "subtraction.onward", 2)]
+    [InlineData("645 - 32", "lines-up-left", "subtraction.alignment", null)]
+    [InlineData("52 - 38", "adds-instead", "subtraction.operation", null)]
+    public void The_deviant_step_is_named_with_its_place(string task, string bug, string point, int? place)
+    {
+        var run = new MethodRun { Recording = true };
+        Method.Run(TaskText.TryParse(task).Value!, run, new DeviationSet([Catalogue.Find("subtraction." + bug)!.Deviations]));
+        var step = run.Steps.First(s => s.Cause == StepCause.Bug);
+        (step.Name, step.Place).ShouldBe((point, place));
+        step.MadeText.ShouldNotBe(step.TaughtText);
+    }
+
+    [Fact]
+    public void Every_choice_of_every_decision_can_be_said()
+    {
+        foreach (var family in Method.Families)
+            foreach (var unlisted in Method.Of(family).Points.SelectMany(p => p.AllDeviations()))
+            {
+                unlisted.Text.Length.ShouldBeGreaterThan(8);
+                char.IsUpper(unlisted.Text.In(ClassroomWord.Regroup)[0]).ShouldBeTrue(unlisted.Text);
+                var run = new MethodRun { Recording = true };
+                foreach (var task in ItemPool.Of(family, 6, seed: 3))
+                {
+                    Method.Run(task, run, new DeviationSet([[unlisted.Deviation]]));
+                    run.Steps.ShouldAllBe(s => s.MadeText.Length > 2 && s.TaughtText.Length > 2);
+                }
+            }
+    }
+
+    [Fact]
+    public void Steps_and_runs_without_a_recorder_come_to_the_same()
+    {
+        var recorded = new MethodRun { Recording = true };
+        var plain = new MethodRun();
+        foreach (var family in Method.Families)
+            foreach (var bug in Catalogue.Of(family))
+                foreach (var task in ItemPool.Of(family, 8, seed: 9))
+                {
+                    Method.Run(task, recorded, new DeviationSet([bug.Deviations]));
+                    Method.Run(task, plain, new DeviationSet([bug.Deviations]));
+                    plain.Answer.ToString().ShouldBe(recorded.Answer.ToString());
+                    plain.StepCount.ShouldBe(recorded.Steps.Count);
+                }
+    }
+}

@@ -1,0 +1,126 @@
+using System.Text.Encodings.Web;
+using AngleSharp.Dom;
+using AngleSharp.Html.Parser;
+using Microsoft.AspNetCore.Html;
+using Shouldly;
+using Xunit;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working;
+using YellowPencil.Web.Drawing;
+
+namespace YellowPencil.Web.Tests;
+
+/// <summary>The drawings of working, square by square: a square is 28 units.</summary>
+public class DrawingTests
+{
+    private static IElement Svg(ColumnPicture picture)
+    {
+        using var text = new StringWriter();
+        picture.Draw().WriteTo(text, HtmlEncoder.Default);
+        return new HtmlParser().ParseDocument(text.ToString()).QuerySelector("svg")!;
+    }
+
+    private static WorkedItem Item(string task, string? answer, Work? work = null) => new()
+    {
+        Id = "1",
+        Task = TaskText.TryParse(task).Value!,
+        TaskAsWritten = task,
+        Answer = answer,
+        Work = work ?? Work.None,
+    };
+
+    private static string[] Texts(IElement svg, string css) => [.. svg.QuerySelectorAll($"text.{css}").Select(t => t.TextContent)];
+
+    [Fact]
+    public void A_blank_item_has_its_digits_in_print_and_a_rule()
+    {
+        var svg = Svg(ColumnPicture.Blank(ColumnDifference.Of(604, 78)));
+        Texts(svg, "print").ShouldBe(["4", "0", "6", "8", "7", "−"]);
+        svg.QuerySelectorAll("line.rule").Length.ShouldBe(1);
+        svg.QuerySelectorAll("text.hand").ShouldBeEmpty();
+        svg.GetAttribute("aria-label").ShouldBe("604 minus 78");
+        (svg.GetAttribute("width"), svg.GetAttribute("height")).ShouldBe(("112", "112"));
+    }
+
+    [Fact]
+    public void What_was_written_stands_in_the_pencil_hand_under_its_places()
+    {
+        var svg = Svg(ColumnPicture.Of(Item("604 - 278", "474")));
+        var hand = svg.QuerySelectorAll("text.hand").ToList();
+        hand.Select(t => t.TextContent).ShouldBe(["4", "7", "4"]);
+        hand.Select(t => t.GetAttribute("x")).ShouldBe(["98", "70", "42"]);
+        svg.GetAttribute("aria-label").ShouldBe("604 minus 278, written 474");
+    }
+
+    [Fact]
+    public void A_struck_digit_keeps_its_place_and_the_new_values_stand_above_it()
+    {
+        var marks = new[] { new Mark(MarkField.Rewritten, 2, "5"), new Mark(MarkField.Rewritten, 1, "10"), new Mark(MarkField.Rewritten, 1, "9") };
+        var svg = Svg(ColumnPicture.Of(ColumnDifference.Of(604, 278), marks));
+        Texts(svg, "small").ShouldBe(["10", "9", "5"], ignoreOrder: true);
+        svg.QuerySelectorAll("line.strike").Length.ShouldBe(3);
+    }
+
+    [Fact]
+    public void Two_digits_in_one_square_are_written_small()
+    {
+        var svg = Svg(ColumnPicture.Of(Item("47 - 23", "114", Work.Of([new Mark(MarkField.Cells, 0, "14"), new Mark(MarkField.Cells, 1, "1")], MarkField.Cells))));
+        Texts(svg, "tight").ShouldBe(["14"]);
+    }
+
+    [Fact]
+    public void The_first_wrong_step_is_circled_where_it_shows()
+    {
+        var answer = Svg(ColumnPicture.Of(Item("604 - 278", "474")).WithCircle(new WrongStep("x", 0, MarkField.Cells, "6", "4", "")));
+        (answer.QuerySelector("ellipse")!.GetAttribute("cx"), answer.QuerySelector("ellipse")!.GetAttribute("cy")).ShouldBe(("98", "98"));
+        var lender = Svg(ColumnPicture.Of(Item("604 - 278", "426")).WithCircle(new WrongStep("x", 2, MarkField.Rewritten, "5", "no mark", "")));
+        (lender.QuerySelector("ellipse")!.GetAttribute("cx"), lender.QuerySelector("ellipse")!.GetAttribute("cy")).ShouldBe(("42", "42"));
+        Svg(ColumnPicture.Of(Item("604 - 278", "326")).WithCircle(null)).QuerySelectorAll("ellipse").ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void A_prediction_is_a_tick_where_it_came_true_and_digits_where_not()
+    {
+        Texts(Svg(ColumnPicture.Of(Item("604 - 278", "474")).WithPrediction("474")), "inkmark").ShouldBe(["✓"]);
+        Texts(Svg(ColumnPicture.Of(Item("604 - 278", "326")).WithPrediction("474")), "inkmark").ShouldBe(["4", "7", "4"]);
+    }
+
+    [Fact]
+    public void Pictures_in_a_row_can_be_made_the_same_height()
+    {
+        var plain = Svg(ColumnPicture.Of(Item("604 - 278", "326")).WithRowsAbove(2).WithRowBelow(true));
+        plain.GetAttribute("height").ShouldBe((6 * 28).ToString());
+    }
+
+    [Fact]
+    public void What_a_student_wrote_cannot_break_out_of_the_drawing()
+    {
+        var svg = Svg(ColumnPicture.Of(Item("604 - 278", "\"><b onload=x>")));
+        svg.QuerySelectorAll("b").ShouldBeEmpty();
+        svg.GetAttribute("aria-label")!.ShouldContain("<b onload=x>");
+    }
+
+    [Fact]
+    public void A_replay_begins_each_column_on_both_sides_together()
+    {
+        var sheet = new WorkedSheet { Student = "K", Items = ItemList.TryParse("604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66", null, out _) };
+        var frames = ItemFrames.Of(SheetDiagnosis.Read(sheet).Items[0], ClassroomWord.Exchange);
+        frames.Taught.Count.ShouldBe(frames.Students.Count);
+        var tens = frames.Taught.ToList().FindIndex(f => f.Caption.StartsWith("Tens"));
+        frames.Students[tens].Caption.ShouldStartWith("Tens");
+        frames.Taught.ShouldContain(f => f.Caption == "Ones: 4 is less than 8, so exchange.");
+        frames.Students.ShouldContain(f => f.IsDeviant);
+        frames.Summary.ShouldBe("Written 474; right is 326. Ones: takes the smaller digit from the larger, 8 − 4.");
+    }
+
+    [Fact]
+    public void The_typing_script_gets_digits_by_place_and_versions()
+    {
+        var work = Work.Of([new Mark(MarkField.Rewritten, 1, "10"), new Mark(MarkField.Rewritten, 1, "9")], MarkField.Rewritten);
+        var sheet = new WorkedSheet { Student = "K", Items = [Item("1,604 - 278", "1326", work)] };
+        var page = new Data.StudentPage { Id = Guid.Empty, Content = "{}", ItemVersions = new() { ["1"] = 4 } };
+        TypingJson.Write(page, sheet).ShouldBe(
+            """{"id":"00000000-0000-0000-0000-000000000000","items":[{"id":"1","top":"1604","bottom":"278","version":4,"answer":"1326","cells":{"0":"6","1":"2","2":"3","3":"1"},"rewritten":{"1":["10","9"]}}]}""");
+    }
+}

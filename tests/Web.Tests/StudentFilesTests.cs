@@ -1,0 +1,117 @@
+using System.Net;
+using Shouldly;
+using Xunit;
+using YellowPencil.Tests.Shared;
+
+namespace YellowPencil.Web.Tests;
+
+/// <summary>Students' files and the forms around them.</summary>
+public sealed class StudentFilesTests(PencilApp app) : IClassFixture<PencilApp>
+{
+    private async Task<Visitor> DemoAsync() => await new Visitor(app).SignInAsync();
+
+    [Theory]
+    [InlineData("", "A code has 1 to 40 letters")]
+    [InlineData("two words", "A code has 1 to 40 letters")]
+    [InlineData("-1", "A code has 1 to 40 letters")]
+    [InlineData("K-01", "already a student with the code K-01")]
+    public async Task A_code_that_cannot_be_used_is_said_and_nothing_is_lost(string code, string message)
+    {
+        using var visitor = await DemoAsync();
+        await visitor.GetAsync("/students/new");
+        var page = await visitor.PostAsync("/students/new", ("code", code), ("callName", "Keep me"), ("word", "Borrow"));
+        page.QuerySelector(".fault")!.TextContent.ShouldContain(message);
+        page.QuerySelector("#callName")!.GetAttribute("value").ShouldBe("Keep me");
+    }
+
+    [Fact]
+    public async Task The_classrooms_word_is_kept_and_used_in_readings()
+    {
+        using var visitor = await DemoAsync();
+        var file = await visitor.GetAsync("/students/K-02");
+        file.QuerySelector("option[selected]")!.TextContent.ShouldBe("regroup");
+        await visitor.PostAsync("/students/K-02", ("word", "Exchange"));
+        file = await visitor.GetAsync("/students/K-02");
+        file.QuerySelector("option[selected]")!.TextContent.ShouldBe("exchange");
+        var page = file.QuerySelector("td a")!.GetAttribute("href")!.Replace("/reading", "", StringComparison.Ordinal);
+        (await visitor.GetAsync(page + "/reading")).QuerySelector(".sentence")!.TextContent.ShouldContain("Exchanges across a zero");
+    }
+
+    [Fact]
+    public async Task A_student_without_pages_is_told_what_to_do()
+    {
+        using var visitor = await DemoAsync();
+        await visitor.GetAsync("/students/new");
+        await visitor.PostAsync("/students/new", ("code", "EMPTY.1"), ("callName", ""), ("word", "Rename"));
+        visitor.Address.ShouldBe("/students/EMPTY.1");
+        (await visitor.GetAsync("/students/EMPTY.1")).QuerySelector("main")!.TextContent.ShouldContain("Nothing yet.");
+    }
+
+    [Fact]
+    public async Task Designed_items_fill_the_form()
+    {
+        using var visitor = await DemoAsync();
+        var page = await visitor.GetAsync("/students/K-05/pages/new?designed=12");
+        page.QuerySelector("textarea")!.TextContent.Trim().Split('\n').Length.ShouldBe(12);
+    }
+
+    [Fact]
+    public async Task Sums_are_refused_on_a_page_for_differences()
+    {
+        using var visitor = await DemoAsync();
+        await visitor.GetAsync("/students/K-05/pages/new");
+        var page = await visitor.PostAsync("/students/K-05/pages/new", ("items", "36 + 27"));
+        page.QuerySelector(".fault")!.TextContent.ShouldContain("this page takes subtraction only, so far");
+    }
+
+    [Theory]
+    [InlineData("/students/NOBODY")]
+    [InlineData("/students/NOBODY/pages/new")]
+    [InlineData("/pages/not-a-key")]
+    [InlineData("/pages/00000000-0000-0000-0000-000000000000/reading")]
+    [InlineData("/plans/00000000-0000-0000-0000-000000000000")]
+    [InlineData("/nowhere/at/all")]
+    public async Task A_wrong_address_gets_a_page_that_leads_on(string address)
+    {
+        using var visitor = await DemoAsync();
+        var page = await visitor.GetAsync(address);
+        visitor.Last!.StatusCode.ShouldBe(HttpStatusCode.NotFound);
+        page.QuerySelector("main a.button")!.GetAttribute("href").ShouldBe("/");
+    }
+
+    [Fact]
+    public async Task The_demo_shows_every_kind_of_reading()
+    {
+        using var visitor = await DemoAsync();
+        var expected = new Dictionary<string, string>
+        {
+            ["K-01"] = "One explanation is held.",
+            ["K-02"] = "One explanation is held.",
+            ["K-03"] = "does not tell which of several",
+            ["K-04"] = "One explanation is held.",
+            ["K-05"] = "No systematic bug",
+            ["K-06"] = "Not enough on this page to say.",
+            ["K-07"] = "No systematic bug",
+            ["K-08"] = "One explanation is held.",
+        };
+        foreach (var (code, outcome) in expected)
+        {
+            var file = await visitor.GetAsync($"/students/{code}");
+            var page = file.QuerySelectorAll("td a").Select(a => a.GetAttribute("href")!).Last(a => a.StartsWith("/pages/")).Replace("/reading", "");
+            var reading = await visitor.GetAsync(page + "/reading");
+            reading.QuerySelector("main")!.TextContent.ShouldContain(outcome, customMessage: code);
+        }
+
+        (await visitor.GetAsync("/students/K-04")).QuerySelector("main")!.TextContent.ShouldContain("Smaller from larger");
+    }
+
+    [Fact]
+    public async Task Signing_out_ends_the_session()
+    {
+        using var visitor = await DemoAsync();
+        await visitor.GetAsync("/");
+        await visitor.PostAsync("/sign-out");
+        await visitor.GetAsync("/");
+        visitor.Address.ShouldStartWith("/sign-in");
+    }
+}
