@@ -162,4 +162,88 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
 
         void Check(string what) => browser.AccessibilityFaults().ShouldBeEmpty(what);
     }
+
+    [Fact]
+    public void An_explanation_is_rejected_renamed_and_noted_by_keyboard_and_all_of_it_is_kept()
+    {
+        BeginPage("604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66");
+        browser.Go(new Uri(browser.Driver.Url).AbsolutePath + "/reading");
+        Decide("Noted", "said it aloud");
+        Decide("Renamed", "the turner");
+        Decide("Rejected", "");
+        browser.Text.ShouldContain("said it aloud");
+        browser.Text.ShouldContain("“the turner”");
+        browser.Text.ShouldContain("Rejected by Demo specialist");
+
+        void Decide(string kind, string text)
+        {
+            browser.TabTo("#text");
+            if (text.Length > 0) browser.Keys(text);
+            browser.TabTo($"button[value={kind}]");
+            browser.Keys(K.Enter);
+            browser.Until(b => b.Text.Contains($"{kind} by"), kind);
+        }
+    }
+
+    [Fact]
+    public void What_a_page_cannot_tell_is_asked_and_told_apart_by_the_answer()
+    {
+        BeginPage("604 - 278 = 426\n703 - 245 = 558\n805 - 347 = 558\n902 - 456 = 546\n586 - 243 = 343");
+        browser.Go(new Uri(browser.Driver.Url).AbsolutePath + "/reading");
+        browser.Until(b => b.Text.Contains("this page cannot tell which"), "not told apart");
+        browser.TabTo("form[action*=Ask] button");
+        browser.Keys(K.Enter);
+        browser.Until(b => b.Text.Contains("Saved.") && b.Driver.FindElements(By.CssSelector("[data-item]")).Count > 5, "the new items");
+        browser.Driver.FindElement(By.CssSelector("li.current [data-drawing]")).ShouldNotBeNull();
+        browser.Driver.FindElements(By.CssSelector("li.answered")).Count.ShouldBe(5);
+    }
+
+    [Fact]
+    public void Another_explanation_can_be_drawn_over_the_page()
+    {
+        BeginPage("604 - 278 = 426\n703 - 245 = 558\n586 - 243 = 343");
+        browser.Go(new Uri(browser.Driver.Url).AbsolutePath + "/reading");
+        browser.TabTo("a[href*='explanation=1']:not(.itemlink)");
+        browser.Keys(K.Enter);
+        browser.Until(b => b.Driver.Url.Contains("explanation=1"), "the second explanation");
+        browser.Driver.FindElements(By.CssSelector(".explanations .chosen")).Count.ShouldBe(1);
+    }
+
+    [Fact]
+    public void What_is_typed_into_a_form_outlives_a_reload_until_it_is_taken_in()
+    {
+        browser.SignIn();
+        browser.Go("/students/K-06/pages/new");
+        browser.Keys("604 - 278");
+        browser.Driver.Navigate().Refresh();
+        browser.Driver.FindElement(By.Id("items")).GetAttribute("value").ShouldBe("604 - 278");
+        browser.TabTo("button.next");
+        browser.Keys(K.Enter);
+        browser.Until(b => b.Text.Contains("Saved."), "the typing page");
+        browser.Go("/students/K-06/pages/new");
+        browser.Driver.FindElement(By.Id("items")).GetAttribute("value").ShouldBeEmpty();
+    }
+
+    [Theory]
+    [InlineData(1280)]
+    [InlineData(1024)]
+    public void No_page_is_wider_than_the_window(int width)
+    {
+        BeginPage("604 - 278 = 426\n703 - 245 = 558\n5003 - 1248 = 3755\n8214 - 5060 = 3154\n586 - 243 = 343");
+        var page = new Uri(browser.Driver.Url).AbsolutePath;
+        var before = browser.Driver.Manage().Window.Size;
+        browser.Driver.Manage().Window.Size = new System.Drawing.Size(width, 900);
+        try
+        {
+            foreach (var address in new[] { "/", "/students/K-01", "/students/K-01/pages/new", page, page + "/reading", page + "/items/1" })
+            {
+                browser.Go(address);
+                ((bool)browser.Driver.ExecuteScript("return document.documentElement.scrollWidth <= window.innerWidth")!).ShouldBeTrue(address);
+            }
+        }
+        finally
+        {
+            browser.Driver.Manage().Window.Size = before;
+        }
+    }
 }

@@ -112,4 +112,82 @@ public class CommandLineTests
         JsonDocument.Parse(Call(Good, "plan", "-", "--json").Output).RootElement.GetProperty("format").GetString().ShouldBe("yellow-pencil.plan");
         Call(Good.Replace("\"26\"", "\"14\"").Replace("\"474\"", "\"326\"").Replace("\"66\"", "\"54\""), "plan", "-").Output.ShouldStartWith("# No plan yet for K-1");
     }
+
+    [Fact]
+    public void Files_are_read_and_a_missing_one_is_named()
+    {
+        var file = Path.GetTempFileName();
+        try
+        {
+            File.WriteAllText(file, Good);
+            Call("", "diagnose", file).Output.ShouldContain("yellow-pencil.reading");
+            Call("", "plan", file).Output.ShouldStartWith("# Plan for K-1");
+        }
+        finally
+        {
+            File.Delete(file);
+        }
+
+        Call("", "diagnose", file).Error.ShouldContain(file);
+    }
+
+    [Fact]
+    public void Simulated_sheets_keep_the_items_and_students_of_sheets_given_as_tasks()
+    {
+        var two = Good + "\n" + Good.Replace("K-1", "K-2") + "\n";
+        var lines = Call(two, "simulate", "--bugs", "subtraction.zeros-skipped,subtraction.adds-instead", "--tasks", "-").Output.Trim().Split('\n');
+        lines.Length.ShouldBe(2);
+        lines[1].ShouldContain("\"student\":\"K-2\"");
+        lines[0].ShouldContain("\"answer\":\"90\"");
+    }
+
+    [Fact]
+    public void A_bad_task_in_a_list_is_named_by_its_line()
+    {
+        var (status, output, error) = Call("52 - 38\n\n52 ~ 38\n", "simulate", "--bugs", "", "--tasks", "-");
+        (status, output).ShouldBe((2, ""));
+        error.ShouldContain("line 3");
+    }
+
+    [Fact]
+    public void A_bad_sheet_among_tasks_is_named_by_its_line()
+    {
+        var (status, output, error) = Call(Good + "\n" + Good.Replace("\"version\":1", "\"version\":2") + "\n", "simulate", "--bugs", "", "--tasks", "-");
+        (status, output).ShouldBe((2, ""));
+        error.ShouldContain("line 2: version");
+    }
+
+    [Fact]
+    public void Slips_and_consistency_are_followed()
+    {
+        var tasks = string.Join('\n', Enumerable.Range(0, 60).Select(i => $"{52 + i} - {38 + i}"));
+        var sure = Call(tasks, "simulate", "--bugs", "subtraction.smaller-from-larger", "--tasks", "-", "--consistency", "0").Output;
+        System.Text.RegularExpressions.Regex.Count(sure, "\"answer\":\"14\"").ShouldBe(60);
+        var slipping = Call(tasks, "simulate", "--bugs", "", "--tasks", "-", "--slip", "1").Output;
+        System.Text.RegularExpressions.Regex.Count(slipping, "\"answer\":\"14\"").ShouldBeLessThan(25);
+    }
+
+    [Fact]
+    public void The_whole_catalogue_is_listed_without_a_family()
+    {
+        var all = Call("", "bugs").Output.Trim().Split('\n').Length;
+        var parts = Call("", "bugs", "--family", "addition").Output.Trim().Split('\n').Length + Call("", "bugs", "--family", "subtraction").Output.Trim().Split('\n').Length;
+        all.ShouldBe(parts);
+    }
+
+    [Fact]
+    public void Help_lists_the_calls_and_ends_well()
+    {
+        var (status, output, _) = Call("", "--help");
+        status.ShouldBe(0);
+        foreach (var call in new[] { "diagnose", "simulate", "bugs", "design", "plan" }) output.ShouldContain(call);
+    }
+
+    [Fact]
+    public void Predictions_are_given_task_by_task()
+    {
+        var asked = Good[..^1] + ",\"predict\":[\"93 - 46\",{\"task\":\"75 - 32\"}]}";
+        using var reading = JsonDocument.Parse(Call(asked, "diagnose", "-").Output);
+        reading.RootElement.GetProperty("predictions").EnumerateArray().Select(p => p.GetProperty("answer").GetString()).ShouldBe(["53", "43"]);
+    }
 }

@@ -1,0 +1,109 @@
+using Shouldly;
+using Xunit;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Probes;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Tests.Procedures;
+
+/// <summary>Items as a teacher would set them.</summary>
+public class ItemPoolTests
+{
+    private static List<ColumnDifference> Differences(int seed = 5) => [.. ItemPool.Of(Family.Subtraction, 2_000, seed).Cast<ColumnDifference>()];
+
+    private static List<ColumnSum> Sums(int seed = 5) => [.. ItemPool.Of(Family.Addition, 2_000, seed).Cast<ColumnSum>()];
+
+    private static bool Renames(ColumnDifference task)
+    {
+        var run = new MethodRun { KeepsMarks = true };
+        Method.Run(task, run, DeviationSet.Taught);
+        return run.Marks.Any(m => m.Field == MarkField.Rewritten);
+    }
+
+    [Fact]
+    public void The_same_seed_gives_the_same_items_and_another_seed_others()
+    {
+        Differences().Select(t => t.Text).ShouldBe(Differences().Select(t => t.Text));
+        Differences().Select(t => t.Text).ShouldNotBe(Differences(6).Select(t => t.Text));
+        Sums().Select(t => t.Text).ShouldBe(Sums().Select(t => t.Text));
+    }
+
+    [Fact]
+    public void No_item_comes_twice()
+    {
+        Differences().Select(t => t.Text).ShouldBeUnique();
+        Sums().Select(t => t.Text).ShouldBeUnique();
+    }
+
+    [Fact]
+    public void Differences_are_never_absurd()
+    {
+        foreach (var task in Differences())
+        {
+            (task.Top.Value > task.Bottom.Value + 2).ShouldBeTrue(task.Text);
+            (task.Bottom.Value > 2).ShouldBeTrue(task.Text);
+            task.Top.Length.ShouldBeInRange(2, 5);
+            task.Text.ShouldBe(TaskText.TryParse(task.Text).Value!.Text);
+        }
+    }
+
+    [Fact]
+    public void Differences_show_every_kind_of_column()
+    {
+        var tasks = Differences();
+        tasks.Count(Renames).ShouldBeInRange(1_000, 1_800);
+        tasks.Count(t => Enumerable.Range(1, t.Top.Length - 1).Any(p => t.Top.Digit(p) == 0)).ShouldBeGreaterThan(300);
+        tasks.Count(t => t.Bottom.Length < t.Top.Length).ShouldBeGreaterThan(300);
+        tasks.Count(t => Enumerable.Range(0, t.Bottom.Length).Any(p => t.Bottom.Digit(p) == 0)).ShouldBeGreaterThan(200);
+        tasks.Count(t => Enumerable.Range(0, t.Bottom.Length).Any(p => t.Bottom.Digit(p) == t.Top.Digit(p))).ShouldBeGreaterThan(300);
+    }
+
+    [Fact]
+    public void Sums_have_two_to_four_addends_with_and_without_carrying()
+    {
+        var tasks = Sums();
+        tasks.Select(t => t.Addends.Count).Distinct().Order().ShouldBe([2, 3, 4]);
+        var run = new MethodRun { KeepsMarks = true };
+        var carried = tasks.Count(t =>
+        {
+            Method.Run(t, run, DeviationSet.Taught);
+            return run.Marks.Any(m => m.Field == MarkField.Carries);
+        });
+        carried.ShouldBeInRange(900, 1_850);
+        tasks.Count(t => t.Addends.Select(a => a.Length).Distinct().Count() > 1).ShouldBeGreaterThan(300);
+        tasks.ShouldAllBe(t => t.Addends.All(a => a.Length <= 4 && a.Value > 0));
+    }
+
+    [Theory]
+    [InlineData(0)]
+    [InlineData(-3)]
+    [InlineData(5_001)]
+    public void So_many_items_cannot_be_asked_for(int count) =>
+        Should.Throw<ArgumentOutOfRangeException>(() => ItemPool.Of(Family.Subtraction, count, 1));
+
+    [Fact]
+    public void A_family_without_a_method_is_refused() =>
+        Should.Throw<ArgumentOutOfRangeException>(() => ItemPool.Of(Family.Roots, 3, 1)).Message.ShouldContain("roots");
+
+    [Theory]
+    [InlineData(Family.Addition)]
+    [InlineData(Family.Subtraction)]
+    public void A_designed_sheet_is_easy_every_third_item_and_never_long(Family family)
+    {
+        for (var seed = 1; seed <= 5; seed++)
+        {
+            var tasks = SheetDesign.Of(family, 12, seed);
+            tasks.Count.ShouldBe(12);
+            tasks.Select(t => t.Text).ShouldBeUnique();
+            tasks.ShouldAllBe(t => t.Text.Split(' ', StringSplitOptions.None).All(part => part.Length <= 4));
+            var ordinary = tasks.Where((_, i) => i % 3 == 0).Average(t => t.Text.Length);
+            tasks.Where((_, i) => i % 3 != 0).Average(t => t.Text.Length).ShouldBeGreaterThan(ordinary);
+        }
+    }
+
+    [Theory]
+    [InlineData(0)]
+    [InlineData(61)]
+    public void A_sheet_has_1_to_60_items(int items) => Should.Throw<ArgumentOutOfRangeException>(() => SheetDesign.Of(Family.Subtraction, items, 1));
+}
