@@ -16,7 +16,7 @@ need_packages() {
   for name in "$@"; do dpkg -s "$name" >/dev/null 2>&1 || missing+=("$name"); done
   [ ${#missing[@]} -eq 0 ] && return
   say "Installing from Debian's packages: ${missing[*]}"
-  # Another installation may hold the lock for a while; the package must not start a server of its own.
+  # Another installation may hold the lock for a while.
   local log; log=$(mktemp)
   if ! { as_root apt-get -o DPkg::Lock::Timeout=120 update && as_root env DEBIAN_FRONTEND=noninteractive apt-get -o DPkg::Lock::Timeout=120 install -y --no-install-recommends "${missing[@]}"; } >"$log" 2>&1; then
     tail -n 15 "$log" >&2

@@ -1,0 +1,83 @@
+using Shouldly;
+using Xunit;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Probes;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Tests.Inference;
+
+/// <summary>A reading in words.</summary>
+public class ReadingTextTests
+{
+    private static Reading Read(params string[] lines) =>
+        SheetDiagnosis.Read(new WorkedSheet { Student = "K-17", Items = ItemList.TryParse(string.Join('\n', lines), null, out _) });
+
+    [Fact]
+    public void A_held_explanation_is_told_with_its_chances_and_steps()
+    {
+        var text = ReadingText.Write(Read("604 - 278 = 474", "52 - 38 = 26", "415 - 203 = 212", "81 - 27 = 66"), [], ClassroomWord.Borrow);
+        text.ShouldStartWith("K-17: One explanation is held.");
+        text.ShouldContain("Takes the smaller digit from the larger whenever the top digit is smaller. 4 of 4 chances.");
+        text.ShouldContain("2. 52 - 38 = 26: wrong, should be 14; Ones: takes the smaller digit from the larger, 8 − 2.");
+        text.ShouldContain("3. 415 - 203 = 212: right");
+    }
+
+    [Fact]
+    public void A_summary_is_the_name_of_the_rule_or_the_outcome()
+    {
+        ReadingText.Summary(Read("604 - 278 = 474", "52 - 38 = 26", "81 - 27 = 66"), ClassroomWord.Rename).ShouldBe("Smaller from larger");
+        ReadingText.Summary(Read("86 - 42 = 44"), ClassroomWord.Rename).ShouldBe("Not enough on this page to say.");
+        ReadingText.Summary(Read("604 - 278 = 426", "703 - 245 = 558", "805 - 347 = 558", "902 - 456 = 546", "586 - 243 = 343"), ClassroomWord.Rename)
+            .ShouldEndWith(", or another: not told apart yet");
+    }
+
+    [Fact]
+    public void A_rule_of_nobodys_is_named_as_one_that_is_not_in_the_catalogue()
+    {
+        var reading = Read("52 - 39 = 22", "673 - 194 = 569", "845 - 29 = 825", "761 - 590 = 261", "340 - 19 = 330", "604 - 278 = 326", "523 - 168 = 355", "80 - 36 = 44", "952 - 367 = 585");
+        reading.Best.Text.ShouldStartWith("A rule that is not in the catalogue. Writes the top digit when the bottom digit is 9.");
+        ReadingText.Summary(reading, ClassroomWord.Rename).ShouldBe("A rule that is not in the catalogue");
+    }
+
+    [Fact]
+    public void A_slip_is_said_to_be_this_once()
+    {
+        var reading = Read("604 - 278 = 326", "523 - 168 = 356", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 458", "952 - 367 = 585", "500 - 123 = 377", "731 - 480 = 251");
+        reading.Items[1].Cause.ShouldBe(Cause.Slip);
+        reading.Items[1].FirstWrongStep!.Text.ShouldBe("This once: 13 − 8 = 6");
+    }
+
+    [Fact]
+    public void What_nothing_explains_says_which_digit_is_wrong()
+    {
+        var reading = Read("604 - 278 = 88888", "523 - 168 = 7777", "80 - 36 = 1", "703 - 245 = 99999", "952 - 367 = 3");
+        reading.Items[0].Cause.ShouldBe(Cause.Unexplained);
+        reading.Items[0].FirstWrongStep!.Text.ShouldStartWith("The ones of the answer should be 6");
+    }
+
+    [Fact]
+    public void An_answer_that_is_no_number_is_wrong_and_kept()
+    {
+        var reading = Read("52 - 38 = no idea", "604 - 278 = 326");
+        reading.Items[0].Verdict.ShouldBe(Verdict.Wrong);
+        reading.Items[0].Cause.ShouldBe(Cause.Unexplained);
+        reading.Items[0].Item.Answer.ShouldBe("no idea");
+    }
+
+    [Fact]
+    public void Outcomes_are_spelt_as_in_the_format() =>
+        Enum.GetValues<Outcome>().Select(o => ReadingWriter.Spell(o)).ShouldBe(["bug", "not-told-apart", "sound", "too-few-chances", "unexplained"]);
+
+    [Fact]
+    public void Items_to_ask_next_are_new_ones_and_are_told_in_a_sentence()
+    {
+        var reading = Read("604 - 278 = 426", "703 - 245 = 558", "805 - 347 = 558", "586 - 243 = 343");
+        var next = NextItems.For(reading);
+        next.Select(n => n.Task.Text).ShouldNotContain(t => reading.Sheet.Items.Any(i => i.Task.Text == t));
+        next.Select(n => n.GainBits).ShouldAllBe(g => g > 0 && g < 4);
+        ReadingText.AskNext(next).ShouldStartWith("Ask next: ");
+        ReadingText.AskNext([]).ShouldBeEmpty();
+        NextItems.For(reading).Select(n => n.Task.Text).ShouldBe(next.Select(n => n.Task.Text));
+    }
+}
