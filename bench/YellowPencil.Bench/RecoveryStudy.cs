@@ -106,12 +106,12 @@ internal sealed class RecoveryStudy(Family family, int studentsPerBug, int items
         tally.Students++;
         var ids = truth.RuleIds;
         var exact = reading.Best.Hypothesis.RuleIds.SequenceEqual(ids);
-        var within = exact || (!reading.Best.IsSound && reading.Best.NotSeparatedFrom.Any(n => n.SequenceEqual(ids)));
+        var within = exact || SaysTheSame(reading, truth);
         if (exact) tally.Exact++;
         if (within) tally.WithinClass++;
         else tally.Missed[string.Join('+', ids)] = tally.Missed.GetValueOrDefault(string.Join('+', ids)) + 1;
-        var bin = Math.Min(9, (int)(reading.Best.Probability * 10));
-        bins[bin] = (bins[bin].Count + 1, bins[bin].Sum + reading.Best.Probability, bins[bin].Right + (exact ? 1 : 0));
+        var bin = Math.Min(9, (int)(ClassProbability(reading) * 10));
+        bins[bin] = (bins[bin].Count + 1, bins[bin].Sum + ClassProbability(reading), bins[bin].Right + (within ? 1 : 0));
 
         var plain = PlainReading(sheet);
         if (plain.RuleIds.SequenceEqual(ids)) tally.PlainExact++;
@@ -127,6 +127,25 @@ internal sealed class RecoveryStudy(Family family, int studentsPerBug, int items
             if (run.Answer.SequenceEqual(answer)) tally.PlainPredicted++;
         }
     }
+
+    /// <summary>Whether the best explanation predicts what the truth predicts on every item of the sheet: then both are one class.</summary>
+    private static bool SaysTheSame(Reading reading, Hypothesis truth)
+    {
+        var run = new MethodRun();
+        return reading.Sheet.Items.Where(i => i.IsAnswered).All(i =>
+        {
+            Method.Run(i.Task, run, truth.Deviations);
+            return run.Answer.SequenceEqual(reading.Best.Predictions[i.Id]);
+        });
+    }
+
+    private static double ClassProbability(Reading reading)
+    {
+        var signature = Signature(reading.Best);
+        return Math.Min(1, reading.Explanations.Where(e => Signature(e) == signature).Sum(e => e.Probability));
+    }
+
+    private static string Signature(Explanation e) => string.Join('|', e.Predictions.OrderBy(p => p.Key, StringComparer.Ordinal).Select(p => p.Value));
 
     private IReadOnlyList<ItemTask> Tasks(Setting setting, int seed) => setting.Designed
         ? designed ??= SheetDesign.Of(family, items, seed: 7)

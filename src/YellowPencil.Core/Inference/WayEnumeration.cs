@@ -6,13 +6,15 @@ namespace YellowPencil.Core.Inference;
 /// <summary>
 /// Goes through the ways in which the chances of an item can be followed or not. With up to
 /// <see cref="ExactChances"/> chances every way is visited; beyond that, approximately, those with at most
-/// <see cref="MostDeclined"/> chances not followed. The way that follows every chance comes first.
+/// <see cref="MostDeclined"/> chances not followed, or one in items with more than <see cref="ManyChances"/>. The way that follows every chance comes first.
 /// </summary>
 internal static class WayEnumeration
 {
     public const int ExactChances = 4;
 
     public const int MostDeclined = 2;
+
+    public const int ManyChances = 12;
 
     /// <summary>Runs every way and lets the visitor look at the run; the visitor must not keep it.</summary>
     public static void Visit(ItemTask task, MethodRun run, DeviationSet set, Action<ulong> visit)
@@ -21,7 +23,7 @@ internal static class WayEnumeration
         var chances = run.Chances;
         visit(0);
         if (chances == 0) return;
-        var most = chances <= ExactChances ? int.MaxValue : MostDeclined;
+        var most = chances <= ExactChances ? int.MaxValue : chances <= ManyChances ? MostDeclined : 1;
         var open = new Queue<(ulong Declined, int From)>();
         Extend(open, 0, 0, chances, most);
         while (open.TryDequeue(out var next))
