@@ -188,15 +188,6 @@ internal static class AdditionBugs
     ];
 
     private static Bug Declare(
-        string id, string name, Commonness commonness, MissingIdea idea, string text, string reason, params Deviation[] deviations) => new()
-        {
-            Id = $"addition.{id}",
-            Family = Family.Addition,
-            Name = name,
-            Text = text,
-            Reason = reason,
-            Idea = idea,
-            Commonness = commonness,
-            Deviations = deviations,
-        };
+        string id, string name, Commonness commonness, MissingIdea idea, string text, string reason, params Deviation[] deviations) =>
+        Bug.Declare(Family.Addition, id, name, commonness, idea, text, reason, deviations);
 }

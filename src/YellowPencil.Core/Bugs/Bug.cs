@@ -57,4 +57,18 @@ public sealed record Bug
 
     /// <inheritdoc/>
     public override string ToString() => Id;
+
+    /// <summary>Declares a bug; its id begins with the name of the family.</summary>
+    internal static Bug Declare(
+        Family family, string id, string name, Commonness commonness, MissingIdea idea, string text, string reason, Deviation[] deviations) => new()
+        {
+            Id = $"{family.Name()}.{id}",
+            Family = family,
+            Name = name,
+            Text = text,
+            Reason = reason,
+            Idea = idea,
+            Commonness = commonness,
+            Deviations = deviations,
+        };
 }

@@ -163,15 +163,6 @@ internal static partial class SubtractionBugs
     ];
 
     private static Bug Declare(
-        string id, string name, Commonness commonness, MissingIdea idea, string text, string reason, params Deviation[] deviations) => new()
-        {
-            Id = $"subtraction.{id}",
-            Family = Family.Subtraction,
-            Name = name,
-            Text = text,
-            Reason = reason,
-            Idea = idea,
-            Commonness = commonness,
-            Deviations = deviations,
-        };
+        string id, string name, Commonness commonness, MissingIdea idea, string text, string reason, params Deviation[] deviations) =>
+        Bug.Declare(Family.Subtraction, id, name, commonness, idea, text, reason, deviations);
 }
