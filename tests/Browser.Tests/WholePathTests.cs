@@ -214,8 +214,9 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
     {
         browser.SignIn();
         browser.Go("/students/K-06/pages/new");
-        browser.Keys("604 - 278");
+        browser.Keys("604 - 278" + K.Tab + "Spars");
         browser.Driver.Navigate().Refresh();
+        browser.Driver.FindElement(By.Id("title")).GetAttribute("value").ShouldBe("Spars");
         browser.Driver.FindElement(By.Id("items")).GetAttribute("value").ShouldBe("604 - 278");
         browser.TabTo("button.next");
         browser.Keys(K.Enter);

@@ -144,7 +144,7 @@ public static class SheetDiagnosis
             if (sheet.ItemsWithChances(Hypothesis.Sound.With(bug))[0] == 0) without += weight;
         }
 
-        return without / all;
+        return all == 0 ? 1 : without / all;
     }
 
     private static Outcome OutcomeOf(

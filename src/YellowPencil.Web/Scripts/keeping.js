@@ -27,4 +27,7 @@ export function keepField(field) {
   field.addEventListener("input", () => keep(key, field.value));
 }
 
-export const forgetField = (name) => forget(`field:${name}`);
+/** Forgets the fields of a form that was taken in: all whose names begin with the form's. */
+export function forgetForm(name) {
+  for (const key of keys()) if (name && key.startsWith(`${PREFIX}field:${name}:`)) localStorage.removeItem(key);
+}

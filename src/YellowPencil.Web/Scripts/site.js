@@ -2,7 +2,7 @@
 import Alpine from "./alpine.js";
 import { replay } from "./replay.js";
 import { startTyping } from "./typing.js";
-import { forgetAll, forgetField, keepField, unsent } from "./keeping.js";
+import { forgetAll, forgetForm, keepField, unsent } from "./keeping.js";
 
 Alpine.data("replay", replay);
 Alpine.start();
@@ -10,7 +10,7 @@ Alpine.start();
 const typing = document.querySelector("[data-typing]");
 if (typing) startTyping(typing);
 
-for (const taken of document.querySelectorAll("[data-taken]")) forgetField(taken.dataset.taken);
+for (const taken of document.querySelectorAll("[data-taken]")) forgetForm(taken.dataset.taken);
 for (const field of document.querySelectorAll("[data-keep]")) keepField(field);
 
 for (const form of document.querySelectorAll("form[data-sign-out]"))

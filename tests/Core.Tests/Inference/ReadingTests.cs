@@ -1,4 +1,5 @@
 using System.Text.Json;
+using CsCheck;
 using Shouldly;
 using Xunit;
 using YellowPencil.Core.Bugs;
@@ -44,6 +45,31 @@ public class ReadingTests
         Read().Outcome.ShouldBe(Outcome.TooFewChances);
         Read("604 - 278", "52 - 38").Outcome.ShouldBe(Outcome.TooFewChances);
     }
+
+    [Theory]
+    [InlineData("", "too-few-chances")]
+    [InlineData("52 - 38", "too-few-chances")]
+    [InlineData("36 + 27\n52 - 38 = ?", "too-few-chances")]
+    public void A_sheet_that_tells_nothing_is_still_written_with_its_predictions(string lines, string outcome)
+    {
+        var sheet = Sheet(lines.Split('\n')) with { Predict = [.. Sheet("703 - 355", "8 + 5").Items] };
+        var reading = SheetDiagnosis.Read(sheet);
+        using var json = JsonDocument.Parse(ReadingWriter.Write(reading, NextItems.For(reading)));
+        json.RootElement.GetProperty("outcome").GetString().ShouldBe(outcome);
+        json.RootElement.GetProperty("predictions").EnumerateArray().Select(p => p.GetProperty("answer").GetString()).ShouldBe(["348", "13"]);
+        ReadingText.Write(reading, []).ShouldStartWith("K-17: Not enough on this page to say.");
+    }
+
+    [Fact]
+    public void Whatever_stands_on_a_sheet_it_is_read_and_written() => Gen.Select(
+        Gen.Select(Gen.Int[0, 9999], Gen.Int[0, 9999], Gen.Bool).Array[0, 8],
+        Gen.OneOf(Gen.Int[0, 12000].Select(n => n.ToString()), Gen.OneOfConst("?", "", "-7", "1,000", "12 r 3", "½", "0000")).Array[8]).Sample((tasks, answers) =>
+    {
+        var items = tasks.Select((t, i) => $"{t.Item1} {(t.Item3 ? "+" : "-")} {t.Item2} = {answers[i]}").ToArray();
+        var reading = SheetDiagnosis.Read(Sheet(items));
+        using var json = JsonDocument.Parse(ReadingWriter.Write(reading, NextItems.For(reading)));
+        return json.RootElement.GetProperty("explanations").EnumerateArray().Sum(e => e.GetProperty("probability").GetDouble()) is >= 0 and <= 1.000001;
+    }, iter: 250);
 
     [Fact]
     public void Blank_and_unreadable_answers_are_said_and_tell_nothing()

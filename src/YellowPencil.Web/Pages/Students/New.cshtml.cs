@@ -27,6 +27,8 @@ public sealed class NewModel(StudentFiles files) : PageModel
     public async Task<IActionResult> OnPostAsync()
     {
         Message = await files.AddAsync(Code ?? "", CallName ?? "", Word);
-        return Message is null ? Redirect($"/students/{Uri.EscapeDataString(Code!.Trim())}") : Page();
+        if (Message is not null) return Page();
+        TempData["Taken"] = "new-student";
+        return Redirect($"/students/{Uri.EscapeDataString(Code!.Trim())}");
     }
 }
