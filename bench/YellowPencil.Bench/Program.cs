@@ -6,7 +6,7 @@ using YellowPencil.Core.Probes;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
 
-// Usage: recovery [students per bug] [family] | speed | catalogue (writes docs/bugs.md; run it at the root of the project)
+// Usage: recovery [students per bug] [family] | speed | distinct | catalogue (writes docs/bugs.md; run it at the root of the project)
 switch (args.FirstOrDefault())
 {
     case "recovery":
@@ -15,11 +15,14 @@ switch (args.FirstOrDefault())
     case "speed":
         Speed();
         return 0;
+    case "distinct":
+        Distinctness.Print();
+        return 0;
     case "catalogue":
         File.WriteAllText("docs/bugs.md", YellowPencil.Core.Bugs.CatalogueText.Markdown());
         return 0;
     default:
-        Console.Error.WriteLine("usage: recovery [students per bug] [family] | speed | catalogue");
+        Console.Error.WriteLine("usage: recovery [students per bug] [family] | speed | distinct | catalogue");
         return 2;
 }
 
@@ -70,18 +73,23 @@ static void Speed()
         }
     }
 
-    var tasks = SheetDesign.Of(Family.Subtraction, 15, seed: 7);
-    foreach (var bug in YellowPencil.Core.Bugs.Catalogue.Of(Family.Subtraction).Where((_, i) => i % 12 == 0))
+    foreach (var family in Method.Families) Reading(family);
+}
+
+static void Reading(Family family)
+{
+    var tasks = SheetDesign.Of(family, 15, seed: 7);
+    var times = new List<double>();
+    foreach (var bug in YellowPencil.Core.Bugs.Catalogue.Of(family).Where((_, i) => i % 9 == 0))
     {
-        var student = new SimulatedStudent(Hypothesis.Sound.With(bug), 0.9, 0.05, 3);
+        var student = new SimulatedStudent(Hypothesis.Sound.With(bug), 0.95, 0.05, 3);
         var sheet = new WorkedSheet { Student = "x", Items = [.. tasks.Select((t, i) => student.Write(i.ToString(), t))] };
-        for (var i = 0; i < 20; i++) SheetDiagnosis.Read(sheet);
+        for (var i = 0; i < 5; i++) SheetDiagnosis.Read(sheet);
         var clock = Stopwatch.StartNew();
-        for (var i = 0; i < 20; i++) SheetDiagnosis.Read(sheet);
-        var read = clock.Elapsed.TotalMilliseconds / 20;
-        var reading = SheetDiagnosis.Read(sheet);
-        clock.Restart();
-        for (var i = 0; i < 20; i++) NextItems.For(reading);
-        Console.WriteLine($"15 items, {bug.Id}: read in {read:0.0} ms, next items in {clock.Elapsed.TotalMilliseconds / 20:0.0} ms");
+        for (var i = 0; i < 5; i++) SheetDiagnosis.Read(sheet);
+        times.Add(clock.Elapsed.TotalMilliseconds / 5);
     }
+
+    times.Sort();
+    Console.WriteLine($"{family.Name()}: 15 items read in {times[times.Count / 2]:0.0} ms (median of {times.Count} students), {times[^1]:0.0} ms at the most");
 }

@@ -7,12 +7,16 @@ namespace YellowPencil.Core.Bugs;
 public static class Catalogue
 {
     /// <summary>Every bug, family by family.</summary>
-    public static IReadOnlyList<Bug> All { get; } = [.. AdditionBugs.All, .. SubtractionBugs.All];
+    public static IReadOnlyList<Bug> All { get; } =
+    [
+        .. AdditionBugs.All, .. SubtractionBugs.All, .. MultiplicationBugs.All, .. DivisionBugs.All,
+        .. DecimalSumBugs.All, .. DecimalProductBugs.All, .. DecimalDivisionBugs.All, .. IntegerBugs.All,
+    ];
 
     private static readonly Dictionary<string, Bug> ById = All.ToDictionary(b => b.Id);
 
     private static readonly Dictionary<Family, IReadOnlyList<Bug>> ByFamily =
-        All.GroupBy(b => b.Family).ToDictionary(g => g.Key, g => (IReadOnlyList<Bug>)[.. g]);
+        Method.Families.ToDictionary(f => f, f => (IReadOnlyList<Bug>)[.. DeclaredFor(f), .. Method.Of(f).Parts.SelectMany(p => Inherited(f, p.Family))]);
 
     private static readonly Lazy<Dictionary<string, int>> Breadths = new(() => All.ToDictionary(b => b.Id, MeasureBreadth));
 
@@ -22,11 +26,20 @@ public static class Catalogue
     /// </summary>
     public static int Breadth(Bug bug) => Breadths.Value.TryGetValue(bug.Id, out var breadth) ? breadth : MeasureBreadth(bug);
 
-    /// <summary>The bugs that can show in a family.</summary>
+    /// <summary>The bugs declared for a family, without those of its parts.</summary>
+    public static IReadOnlyList<Bug> DeclaredFor(Family family) => [.. All.Where(b => b.Family == family)];
+
+    /// <summary>The bugs that can show in a family: its own, then those of its parts whose decisions all come up in it.</summary>
     public static IReadOnlyList<Bug> Of(Family family) => ByFamily.GetValueOrDefault(family, []);
 
     /// <summary>The bug of an id; null where there is none.</summary>
     public static Bug? Find(string id) => ById.GetValueOrDefault(id);
+
+    private static IEnumerable<Bug> Inherited(Family family, Family part)
+    {
+        var points = Method.Of(family).Points.ToHashSet();
+        return All.Where(b => b.Family == part && b.Deviations.All(d => points.Contains(d.Point!)));
+    }
 
     private static int MeasureBreadth(Bug bug)
     {

@@ -74,4 +74,136 @@ public static class Ideas
     /// <summary>Counting on.</summary>
     public static readonly MissingIdea CountingOn = new("counting-on", "counting on",
         "Counting on, the first number said is one more than the number started from.");
+
+    /// <summary>The carry of a product.</summary>
+    public static readonly MissingIdea CarryAfterProduct = new("carry-after-product", "the carry is added after the product",
+        "What was carried is already multiplied: it is added to the next product, not multiplied with it.");
+
+    /// <summary>Zero in products.</summary>
+    public static readonly MissingIdea ZeroTimes = new("zero-times", "zero in a product",
+        "No groups, or groups of nothing, make nothing: times 0 is 0, and a carry that stands there is still added.");
+
+    /// <summary>One in products.</summary>
+    public static readonly MissingIdea OneTimes = new("one-times", "one in a product",
+        "One group of a number is the number itself.");
+
+    /// <summary>Zero holds a place.</summary>
+    public static readonly MissingIdea ZeroHoldsThePlace = new("zero-holds-the-place", "zero holds the place",
+        "A zero keeps the other digits in their places: it is passed over in the work, but not in the writing.");
+
+    /// <summary>What a product is.</summary>
+    public static readonly MissingIdea ProductIsGroups = new("product-is-groups", "what a product is",
+        "A product is so many groups of so many, all counted.");
+
+    /// <summary>Every digit with every digit.</summary>
+    public static readonly MissingIdea EveryDigitTimesEvery = new("every-digit-times-every", "every part times every part",
+        "Every digit of one number is multiplied with every digit of the other, because all of the number is taken that many times.");
+
+    /// <summary>Skip-counting.</summary>
+    public static readonly MissingIdea SkipCounting = new("skip-counting", "skip-counting",
+        "Skip-counting, the number itself is the first count: six counts of 7 end at 42.");
+
+    /// <summary>The value of a row.</summary>
+    public static readonly MissingIdea RowIsTenTimes = new("row-is-ten-times", "what a row is worth",
+        "A digit of the tens multiplies ten times as much, so its row begins one place further left.");
+
+    /// <summary>Rows are parts.</summary>
+    public static readonly MissingIdea RowsAreParts = new("rows-are-parts", "the rows are parts",
+        "Each row is a part of the product; together, added, they are the whole.");
+
+    /// <summary>Zeros in the quotient.</summary>
+    public static readonly MissingIdea EveryDigitBroughtDownCounts = new("every-digit-brought-down-counts", "every digit brought down gives a digit",
+        "Each digit brought down gives one digit of the quotient, also a 0: it says that there are none of that place.");
+
+    /// <summary>What is left.</summary>
+    public static readonly MissingIdea RestStays = new("rest-stays", "what is left is divided on",
+        "What is left of one place is exchanged for the next smaller place and divided there with its digit.");
+
+    /// <summary>Which number is divided.</summary>
+    public static readonly MissingIdea DividendIsShared = new("dividend-is-shared", "which number is divided",
+        "The first number is shared out by the second; the two cannot be turned round where a digit is small.");
+
+    /// <summary>A digit too small.</summary>
+    public static readonly MissingIdea RestLessThanDivisor = new("rest-less-than-divisor", "what is left is less than the divisor",
+        "What is left is less than the divisor; if not, the digit was too small.");
+
+    /// <summary>A digit too large.</summary>
+    public static readonly MissingIdea ProductFits = new("product-fits", "the product fits",
+        "The product is at most the number at hand; if it is more, the digit was too large.");
+
+    /// <summary>The whole divisor.</summary>
+    public static readonly MissingIdea WholeDivisor = new("whole-divisor", "the whole divisor",
+        "All of the divisor is divided by; rounding it only helps to guess a digit that is then tested.");
+
+    /// <summary>Direction of a division.</summary>
+    public static readonly MissingIdea LargestPlaceFirst = new("largest-place-first", "dividing starts with the largest place",
+        "Dividing starts with the largest place, because what is left there goes on into the smaller ones.");
+
+    /// <summary>The remainder.</summary>
+    public static readonly MissingIdea RemainderBelongs = new("remainder-belongs", "the remainder belongs to the answer",
+        "What cannot be shared out is part of the answer: quotient times divisor and the remainder together are the number divided.");
+
+    /// <summary>The remainder as a part.</summary>
+    public static readonly MissingIdea RemainderIsOfDivisor = new("remainder-is-of-divisor", "what the remainder is a part of",
+        "What is left is counted in parts of the divisor: 2 left of a division by 4 are 2/4, and as a decimal 0.5.");
+
+    /// <summary>Zeros after the point.</summary>
+    public static readonly MissingIdea ZerosGoOn = new("zeros-go-on", "going on past the ones",
+        "A number goes on after the point with as many zeros as are needed: what is left is exchanged for tenths and divided on.");
+
+    /// <summary>The point of the quotient.</summary>
+    public static readonly MissingIdea PointStraightUp = new("point-straight-up", "the point of the quotient",
+        "The point of the quotient stands straight above that of the number divided: tenths divided give tenths.");
+
+    /// <summary>Lowest terms.</summary>
+    public static readonly MissingIdea LowestTerms = new("lowest-terms", "lowest terms",
+        "A fraction is finished when no number but 1 divides both its parts.");
+
+    /// <summary>Places after the point.</summary>
+    public static readonly MissingIdea PlacesAfterPoint = new("places-after-point", "places after the point",
+        "After the point come tenths, then hundredths: 3.4 is 3.40, and its 4 stands under tenths.");
+
+    /// <summary>The hidden point.</summary>
+    public static readonly MissingIdea HiddenPointOfWhole = new("hidden-point-of-whole", "the hidden point of a whole number",
+        "A whole number has its point at its right end: its ones stand under ones.");
+
+    /// <summary>Gaps.</summary>
+    public static readonly MissingIdea GapIsZero = new("gap-is-zero", "a gap is a zero",
+        "Where a number has no digit, a zero can be filled in: it has nothing of that place, and the other number keeps what it has.");
+
+    /// <summary>Across the point.</summary>
+    public static readonly MissingIdea PointIsNoWall = new("point-is-no-wall", "the point is no wall",
+        "Ten tenths are one whole, and one whole can be {renamed} as ten tenths: the work goes on across the point as between any two places.");
+
+    /// <summary>The point of a sum.</summary>
+    public static readonly MissingIdea PointComesDown = new("point-comes-down", "the point comes straight down",
+        "In sums and differences the point of the answer stands under the points above: tenths are counted with tenths.");
+
+    /// <summary>The places of a product.</summary>
+    public static readonly MissingIdea PlacesOfProduct = new("places-of-product", "the places of a product",
+        "Tenths times tenths are hundredths: a product has as many decimal places as both factors together.");
+
+    /// <summary>Too few digits.</summary>
+    public static readonly MissingIdea ZerosKeepThePoint = new("zeros-keep-the-point", "zeros between the point and the digits",
+        "If there are fewer digits than places, zeros in front keep each digit in its place.");
+
+    /// <summary>Moving points.</summary>
+    public static readonly MissingIdea BothPointsMove = new("both-points-move", "both points move alike",
+        "If both numbers become ten times as large, the quotient stays: the point of one may move only if that of the other moves as far.");
+
+    /// <summary>Signs of products.</summary>
+    public static readonly MissingIdea SameSignsPositive = new("same-signs-positive", "the sign of a product",
+        "Two numbers with the same sign have a positive product or quotient, two with different signs a negative one.");
+
+    /// <summary>Subtracting a negative.</summary>
+    public static readonly MissingIdea TakingAwayDebt = new("taking-away-debt", "taking away a negative number",
+        "Taking away a negative number is the same as adding its opposite: a debt taken away makes richer.");
+
+    /// <summary>Signs of numbers.</summary>
+    public static readonly MissingIdea SignBelongsToNumber = new("sign-belongs-to-number", "the sign belongs to its number",
+        "A minus sign in front of a number is part of the number and is read with it.");
+
+    /// <summary>Different signs.</summary>
+    public static readonly MissingIdea OppositesCancel = new("opposites-cancel", "adding numbers of different signs",
+        "Positive and negative cancel one against one; what is left has the sign of the number that had more.");
 }

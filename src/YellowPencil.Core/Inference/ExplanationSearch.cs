@@ -44,7 +44,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
 
     private List<Candidate> Singles()
     {
-        foreach (var bug in sheet.Catalogue)
+        foreach (var bug in sheet.Catalogue.Where(sheet.HasChance))
         {
             var candidate = sheet.Rough(Hypothesis.Sound.With(bug));
             if (candidate.Items.Any(i => i.Ways.Count > 1)) candidates[candidate.Hypothesis.Key] = candidate;
@@ -61,7 +61,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
             var unmet = Unmet(smaller);
             if (unmet.Count == 0) continue;
             var met = sheet.Items.Except(unmet).ToList();
-            foreach (var bug in sheet.Catalogue)
+            foreach (var bug in sheet.WithChance(sheet.Catalogue, smaller.Hypothesis.Deviations, unmet, least: 1))
             {
                 if (smaller.Hypothesis.Bugs.Contains(bug)) continue;
                 var larger = smaller.Hypothesis.With(bug);
@@ -138,7 +138,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         {
             if (smaller.Hypothesis.RuleCount == MostBugs) continue;
             var unmet = Unmet(smaller);
-            foreach (var rule in sheet.Unlisted)
+            foreach (var rule in sheet.WithChance(sheet.Unlisted, smaller.Hypothesis.Deviations, unmet, LeastUnmet))
             {
                 var larger = smaller.Hypothesis.With(rule);
                 if (unmet.Count(i => sheet.Gives(larger.Deviations, i)) >= LeastUnmet) found.Add(sheet.Rough(larger));

@@ -141,7 +141,7 @@ public static class SheetDiagnosis
         {
             var weight = Priors.Weight(bug.Commonness);
             all += weight;
-            if (sheet.ItemsWithChances(Hypothesis.Sound.With(bug))[0] == 0) without += weight;
+            if (!sheet.HasChance(bug)) without += weight;
         }
 
         return all == 0 ? 1 : without / all;

@@ -8,7 +8,13 @@ internal sealed class SheetLikelihood
 {
     private const int MostWaysWithOwnSlips = 4;
 
+    /// <summary>What the slip that leads to a wrong answer is taken to be before it is looked for.</summary>
+    private const double AverageSlip = 0.01;
+
     private readonly MethodRun run = new();
+    private readonly ChanceWatch watch;
+    private readonly Dictionary<object, int> ruleIndex;
+    private readonly int[][] taughtChances;
     private readonly SlipSearch slips;
     private readonly Dictionary<(int Item, string Rules, ulong Declined), double> slipsFound = [];
     private readonly double totalWeight;
@@ -20,6 +26,10 @@ internal sealed class SheetLikelihood
         Catalogue = catalogue;
         Unlisted = unlisted;
         slips = new SlipSearch(run);
+        IReadOnlyList<object> rules = [.. catalogue, .. unlisted];
+        ruleIndex = rules.Select((rule, i) => (rule, i)).ToDictionary(r => r.rule, r => r.i);
+        watch = new ChanceWatch([.. catalogue.Select(b => b.Deviations), .. unlisted.Select(u => (IReadOnlyList<Deviation>)[u.Deviation])]);
+        taughtChances = [.. items.Select(item => ChancesUnder(DeviationSet.Taught, item))];
         totalWeight = catalogue.Sum(b => Priors.Weight(b.Commonness));
         taught = Refine(Rough(Hypothesis.Sound));
     }
@@ -35,18 +45,25 @@ internal sealed class SheetLikelihood
     /// <summary>The student without bugs, refined.</summary>
     public Candidate Taught => taught!;
 
-    /// <summary>The items where a hypothesis shows at least one chance when it is followed throughout, counted by rule.</summary>
-    public int[] ItemsWithChances(Hypothesis hypothesis)
+    /// <summary>Whether a listed bug has a chance to show on some item of the sheet.</summary>
+    public bool HasChance(Bug bug) => taughtChances.Any(chances => chances[ruleIndex[bug]] > 0);
+
+    /// <summary>
+    /// The rules among the given ones that have a chance on at least so many of the items when they are added to a student: the others
+    /// would change nothing there.
+    /// </summary>
+    public IEnumerable<T> WithChance<T>(IReadOnlyList<T> rules, DeviationSet student, IReadOnlyList<ItemEvidence> items, int least)
+        where T : class
     {
-        var items = new int[hypothesis.RuleCount];
-        foreach (var item in Items)
+        var counts = new int[ruleIndex.Count];
+        foreach (var item in items)
         {
-            Method.Run(item.Task, run, hypothesis.Deviations);
-            for (var rule = 0; rule < items.Length; rule++)
-                if (run.ChancesOf(rule) > 0) items[rule]++;
+            var chances = ChancesUnder(student, item);
+            for (var i = 0; i < counts.Length; i++)
+                if (chances[i] > 0) counts[i]++;
         }
 
-        return items;
+        return rules.Where(rule => counts[ruleIndex[rule]] >= least);
     }
 
     /// <summary>Whether a hypothesis, followed throughout, gives the answer of an item.</summary>
@@ -57,24 +74,68 @@ internal sealed class SheetLikelihood
         return item.Matches(run);
     }
 
-    /// <summary>A candidate without slips on its rules: where no way meets the answer, the slip stands at an average value.</summary>
-    public Candidate Rough(Hypothesis hypothesis) => new(hypothesis, LogPrior(hypothesis), [.. Items.Select(i => Likelihood(hypothesis, i, exactSlips: false))]);
+    /// <summary>
+    /// A candidate weighed quickly: of the ways of an item only those that follow every chance, none, or all but one are looked at, and
+    /// where none meets the answer, the slip stands at an average value.
+    /// </summary>
+    public Candidate Rough(Hypothesis hypothesis) => new(hypothesis, LogPrior(hypothesis), [.. Items.Select(i => Quick(hypothesis, i))]);
 
-    /// <summary>The same candidate with every slip looked for.</summary>
-    public Candidate Refine(Candidate rough) => new(rough.Hypothesis, rough.LogPrior, [.. Items.Select((item, i) =>
-        rough.Items[i].IsMet ? rough.Items[i] : Likelihood(rough.Hypothesis, item, exactSlips: true))]);
+    /// <summary>The same candidate with every way, and every slip looked for.</summary>
+    public Candidate Refine(Candidate rough) => new(rough.Hypothesis, rough.LogPrior, [.. Items.Select(i => Exact(rough.Hypothesis, i))]);
 
     /// <summary>The altered steps that lead a student to what stands under an item.</summary>
     public IReadOnlyList<SlipExplanation> Slips(ItemEvidence item, Hypothesis hypothesis) => slips.Explain(item, hypothesis.Deviations);
 
-    private ItemLikelihood Likelihood(Hypothesis hypothesis, ItemEvidence item, bool exactSlips)
+    private int[] ChancesUnder(DeviationSet student, ItemEvidence item)
     {
-        const double averageSlip = 0.01;
+        watch.Clear();
+        Method.Run(item.Task, run, student, watching: watch);
+        var chances = new int[ruleIndex.Count];
+        for (var i = 0; i < chances.Length; i++) chances[i] = watch.ChancesOf(i);
+        return chances;
+    }
+
+    /// <summary>The chances that the rules of a student would have on the way of a student without rules.</summary>
+    private int TaughtChances(Hypothesis hypothesis, ItemEvidence item)
+    {
+        var chances = hypothesis.Unlisted is { } unlisted && ruleIndex.TryGetValue(unlisted, out var index) ? taughtChances[item.Index][index] : 0;
+        foreach (var bug in hypothesis.Bugs) chances += ruleIndex.TryGetValue(bug, out var of) ? taughtChances[item.Index][of] : 0;
+        return chances;
+    }
+
+    // Where no rule has a chance, the item is what it is without them.
+    private bool IsSilent(Hypothesis hypothesis, ItemEvidence item) =>
+        taught is not null && hypothesis.Facts.Count == 0 && TaughtChances(hypothesis, item) == 0;
+
+    private ItemLikelihood Quick(Hypothesis hypothesis, ItemEvidence item)
+    {
+        if (IsSilent(hypothesis, item)) return taught!.Items[item.Index];
         run.KeepsMarks = item.HasMarks;
         Method.Run(item.Task, run, hypothesis.Deviations);
-
-        // Where no rule has a chance, the item is what it is without them.
         if (run.Chances == 0 && taught is not null) return taught.Items[item.Index];
+        var prediction = run.Answer.ToString();
+        var chances = run.Chances;
+        var ways = new List<Way> { WayOf(item) };
+        if (item.IsRight && taught is not null)
+            ways.Add(new Way(TaughtChances(hypothesis, item), 0, taught.Items[item.Index].Ways[0].Match, 0));
+        else if (ways[0].Match == 0)
+            for (var i = 0; i < Math.Min(chances, MethodRun.MaxChances); i++)
+            {
+                Method.Run(item.Task, run, hypothesis.Deviations, 1UL << i);
+                ways.Add(WayOf(item));
+            }
+
+        if (!ways.Exists(w => w.Match > 0))
+            for (var i = 0; i < ways.Count; i++) ways[i] = ways[i] with { Slip = AverageSlip };
+        return new ItemLikelihood(ways, prediction);
+    }
+
+    private Way WayOf(ItemEvidence item) => new(run.Chances, run.Followed, item.Matches(run) ? item.MarkLikelihood(run) : 0, 0);
+
+    private ItemLikelihood Exact(Hypothesis hypothesis, ItemEvidence item)
+    {
+        if (IsSilent(hypothesis, item)) return taught!.Items[item.Index];
+        run.KeepsMarks = item.HasMarks;
         var ways = new List<Way>();
         var declinedOf = new List<ulong>();
         string? prediction = null;
@@ -88,11 +149,11 @@ internal sealed class SheetLikelihood
             }
 
             declinedOf.Add(declined);
-            ways.Add(new Way(run.Chances, run.Followed, item.Matches(run) ? item.MarkLikelihood(run) : 0, 0));
+            ways.Add(WayOf(item));
         });
         if (!ways.Exists(w => w.Match > 0))
             for (var i = 0; i < ways.Count; i++)
-                ways[i] = ways[i] with { Slip = exactSlips ? SlipOn(ways[i], i, declinedOf[i], ways.Count) : averageSlip };
+                ways[i] = ways[i] with { Slip = SlipOn(ways[i], i, declinedOf[i], ways.Count) };
         return new ItemLikelihood(ways, prediction!);
 
         // Approximation: with many ways, a slip is looked for where every chance is followed and where none is, and taken to

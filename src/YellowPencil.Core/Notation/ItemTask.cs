@@ -22,10 +22,11 @@ public enum Verdict
 /// <summary>What was set as one item: the text, its exact answer, and how an answer to it is read.</summary>
 public abstract class ItemTask
 {
-    private protected ItemTask(string text, Family family)
+    private protected ItemTask(string text, Family family, string? form = null)
     {
         Text = text;
         Family = family;
+        Form = form;
     }
 
     /// <summary>The task in the grammar of the worked-sheet format.</summary>
@@ -33,6 +34,9 @@ public abstract class ItemTask
 
     /// <summary>The family of methods that the task calls for.</summary>
     public Family Family { get; }
+
+    /// <summary>The form of answer asked for, as the worked-sheet format names it; null for the usual one of the family.</summary>
+    public string? Form { get; }
 
     /// <summary>The exact answer in its canonical spelling.</summary>
     public abstract string RightAnswer { get; }

@@ -1,3 +1,4 @@
+using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Procedures;
@@ -73,11 +74,22 @@ public sealed class DecisionPoint<TContext, TChoice>(string id, string question)
     /// <summary>The choice that the taught method makes.</summary>
     public required Func<TContext, TChoice> Taught { get; init; }
 
-    /// <summary>A caption for a choice made in a context; may hold the classroom's word as <c>{rename}</c>.</summary>
-    public required Func<TContext, TChoice, string> Say { get; init; }
-
     /// <summary>What somebody does who makes a choice, without its context: for example "writes the top digit".</summary>
     public required Func<TChoice, string> Does { get; init; }
+
+    /// <summary>
+    /// A caption for a choice made in a context; may hold the classroom's word as <c>{rename}</c>. Where none is given, it is the
+    /// name of the place and what is done.
+    /// </summary>
+    public Func<TContext, TChoice, string> Say
+    {
+        get => say ?? ((context, choice) => context.Place is { } place
+            ? $"{Capitalised(Place.Name(place))}: {Does(choice)}."
+            : Capitalised(Does(choice)) + ".");
+        init => say = value;
+    }
+
+    private readonly Func<TContext, TChoice, string>? say;
 
     /// <summary>The kinds of context among which an unlisted rule is searched.</summary>
     public IReadOnlyList<Kind<TContext>> Kinds { get; init; } = [];

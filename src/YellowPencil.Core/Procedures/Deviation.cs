@@ -35,6 +35,9 @@ public enum FactKind
 
     /// <summary>a * b</summary>
     Times,
+
+    /// <summary>a / b, which comes out even</summary>
+    DividedBy,
 }
 
 /// <summary>A number fact, for example 13 - 7.</summary>
@@ -45,23 +48,28 @@ public readonly record struct NumberFact(FactKind Kind, int First, int Second)
     {
         FactKind.Plus => First + Second,
         FactKind.Minus => First - Second,
+        FactKind.DividedBy => First / Second,
         _ => First * Second,
     };
 
     /// <summary>
     /// The values that a person could take the fact to be by a slip, with relative weights: differences are mostly off by one or
-    /// two, sums too, or by ten.
+    /// two, sums too, or by ten; products mostly by one count of a factor.
     /// </summary>
     /// <param name="held">The value that the person holds without the slip; it is left out.</param>
     public IEnumerable<(int Value, double Weight)> Near(int held)
     {
-        var (from, to) = Kind == FactKind.Minus ? (0, 9) : (Math.Max(0, held - 10), held + 10);
+        var (from, to) = Kind switch { FactKind.Minus when First < 20 => (0, 9), FactKind.Plus or FactKind.Minus => (Math.Max(0, held - 10), held + 10), _ => (Math.Max(0, held - 12), held + 12) };
         for (var value = from; value <= to; value++)
         {
             var off = Math.Abs(value - held);
-            if (off > 0) yield return (value, off switch { 1 => 4, 2 => 2, 10 => 1, _ => 0.5 });
+            if (off > 0) yield return (value, Weight(off));
         }
     }
+
+    private double Weight(int off) => Kind is FactKind.Times && (off == First || off == Second)
+        ? 4
+        : off switch { 1 => Kind == FactKind.Times ? 2 : 4, 2 => 2, 10 => 1, _ => 0.5 };
 
     /// <summary>Reads what <see cref="ToString"/> writes.</summary>
     /// <exception cref="FormatException">The text is no fact.</exception>
@@ -69,11 +77,11 @@ public readonly record struct NumberFact(FactKind Kind, int First, int Second)
     {
         var parts = text.Split(' ');
         if (parts.Length != 3 || !int.TryParse(parts[0], out var first) || !int.TryParse(parts[2], out var second)) throw new FormatException($"\"{text}\" is no number fact");
-        return new NumberFact(parts[1] switch { "+" => FactKind.Plus, "-" => FactKind.Minus, _ => FactKind.Times }, first, second);
+        return new NumberFact(parts[1] switch { "+" => FactKind.Plus, "-" => FactKind.Minus, "/" => FactKind.DividedBy, _ => FactKind.Times }, first, second);
     }
 
     /// <inheritdoc/>
-    public override string ToString() => $"{First} {(Kind switch { FactKind.Plus => "+", FactKind.Minus => "-", _ => "*" })} {Second}";
+    public override string ToString() => $"{First} {(Kind switch { FactKind.Plus => "+", FactKind.Minus => "-", FactKind.DividedBy => "/", _ => "*" })} {Second}";
 }
 
 /// <summary>A number fact that the student holds to be something else.</summary>

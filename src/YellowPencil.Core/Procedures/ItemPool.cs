@@ -20,7 +20,7 @@ public static class ItemPool
         while (pool.Count < count)
         {
             var task = items();
-            if (seen.Add(task.Text)) pool.Add(task);
+            if (seen.Add($"{task.Text} {task.Form}")) pool.Add(task);
         }
 
         return pool;

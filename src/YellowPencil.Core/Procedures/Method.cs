@@ -1,14 +1,29 @@
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures.Addition;
+using YellowPencil.Core.Procedures.DecimalDivision;
+using YellowPencil.Core.Procedures.DecimalProducts;
+using YellowPencil.Core.Procedures.DecimalSums;
+using YellowPencil.Core.Procedures.Division;
+using YellowPencil.Core.Procedures.Integers;
+using YellowPencil.Core.Procedures.Multiplication;
 using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Procedures;
 
+/// <summary>A method of another family that a method uses.</summary>
+/// <param name="Family">The family.</param>
+/// <param name="Where">Where in the whole it comes up, after "shows here".</param>
+public sealed record Part(Family Family, string Where);
+
 /// <summary>A family of taught methods, as a run over decision points.</summary>
 public abstract class Method
 {
-    private static readonly IReadOnlyList<Method> All = [new AdditionMethod(), new SubtractionMethod()];
+    private static readonly IReadOnlyList<Method> All =
+    [
+        new AdditionMethod(), new SubtractionMethod(), new MultiplicationMethod(), new DivisionMethod(),
+        new DecimalSumMethod(), new DecimalProductMethod(), new DecimalDivisionMethod(), new IntegerMethod(),
+    ];
 
     private static readonly Method?[] ByFamily = [.. Enum.GetValues<Family>().Select(f => All.FirstOrDefault(m => m.Family == f))];
 
@@ -18,7 +33,10 @@ public abstract class Method
     /// <summary>The family.</summary>
     public abstract Family Family { get; }
 
-    /// <summary>Every decision point of the method.</summary>
+    /// <summary>The methods of other families that this one uses as parts.</summary>
+    public virtual IReadOnlyList<Part> Parts => [];
+
+    /// <summary>Every decision point of the method, those of its parts included.</summary>
     public abstract IReadOnlyList<DecisionPoint> Points { get; }
 
     /// <summary>The fields of a page that this method can fill, beside the answer.</summary>
@@ -38,9 +56,9 @@ public abstract class Method
         ByFamily[(int)family] ?? throw new ArgumentOutOfRangeException(nameof(family), $"no method for {family.Name()} yet");
 
     /// <summary>Runs an item from the beginning.</summary>
-    public static void Run(ItemTask task, MethodRun run, DeviationSet set, ulong declined = 0, Slip? slip = null)
+    public static void Run(ItemTask task, MethodRun run, DeviationSet set, ulong declined = 0, Slip? slip = null, ChanceWatch? watching = null)
     {
-        run.Begin(set, declined, slip);
+        run.Begin(set, declined, slip, watching);
         Of(task.Family).Walk(task, run);
     }
 }

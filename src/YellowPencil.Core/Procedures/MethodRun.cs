@@ -32,6 +32,9 @@ public sealed class MethodRun
     private int stepNumber;
     private char[] answer = new char[64];
     private int answerLength;
+    private ChanceWatch? watch;
+    private int[] scratch = new int[1024];
+    private int scratchTaken;
 
     /// <summary>Whether steps are kept, with captions; slower, for one run at a time.</summary>
     public bool Recording { get; init; }
@@ -70,8 +73,10 @@ public sealed class MethodRun
     /// <param name="set">The student.</param>
     /// <param name="declinedChances">Bit i set: the i-th chance is not followed.</param>
     /// <param name="once">A step that goes another way.</param>
-    public void Begin(DeviationSet set, ulong declinedChances = 0, Slip? once = null)
+    /// <param name="watching">Notes, for rules that are not followed, where they would have a chance.</param>
+    public void Begin(DeviationSet set, ulong declinedChances = 0, Slip? once = null, ChanceWatch? watching = null)
     {
+        watch = watching;
         deviations = set;
         declined = declinedChances;
         slip = once ?? Slip.None;
@@ -80,6 +85,9 @@ public sealed class MethodRun
         Chances = 0;
         Followed = 0;
         InConflict = false;
+        scratchTaken = 0;
+        Row = 0;
+        IsAside = false;
         marks.Clear();
         steps.Clear();
         Array.Clear(chances);
@@ -94,6 +102,7 @@ public sealed class MethodRun
         var taught = point.Taught(context);
         var made = taught;
         var cause = StepCause.AsTaught;
+        watch?.See(point, context, taught);
         if (deviations.At(point.Ordinal) is { } rules)
         {
             var chosen = false;
@@ -154,10 +163,43 @@ public sealed class MethodRun
         return value;
     }
 
+    /// <summary>Whether marks are kept in this run at all: texts that only a mark needs are not made otherwise.</summary>
+    public bool WritesMarks => KeepsMarks || Recording;
+
+    /// <summary>The row, cycle or line in which marks stand from now on.</summary>
+    public int Row { get; set; }
+
+    /// <summary>Set while a part works whose columns do not stand on the page as such: its marks are not kept.</summary>
+    public bool IsAside { get; set; }
+
     /// <summary>Leaves a mark on the page.</summary>
     public void Write(MarkField field, int place, int value)
     {
-        if (KeepsMarks || Recording) marks.Add(new Mark(field, place, SmallNumbers.Text(value)));
+        if (WritesMarks && !IsAside) marks.Add(new Mark(field, place, SmallNumbers.Text(value), Row));
+    }
+
+    /// <summary>Leaves a mark on the page.</summary>
+    public void Write(MarkField field, int place, string text)
+    {
+        if (WritesMarks && !IsAside) marks.Add(new Mark(field, place, text, Row));
+    }
+
+    /// <summary>Room for so many digits or cells, valid until the next run begins.</summary>
+    /// <param name="length">How many.</param>
+    /// <param name="filledWith">What stands there at first; -1 is blank.</param>
+    public Span<int> Take(int length, int filledWith = -1)
+    {
+        if (scratchTaken + length > scratch.Length)
+        {
+            // Room that was given out before stays with those who hold it.
+            scratch = new int[2 * (scratch.Length + length)];
+            scratchTaken = 0;
+        }
+
+        var room = scratch.AsSpan(scratchTaken, length);
+        scratchTaken += length;
+        room.Fill(filledWith);
+        return room;
     }
 
     /// <summary>Adds to the answer.</summary>
@@ -182,6 +224,43 @@ public sealed class MethodRun
         }
 
         if (written && !begun) Append("0");
+    }
+
+    /// <summary>
+    /// Adds a decimal to the answer in its canonical spelling. What was cleared of its sign before is written without one.
+    /// </summary>
+    /// <param name="digits">The digits, smallest place first; none is a blank answer.</param>
+    /// <param name="places">How many of them stand after the point; may be more than there are, then zeros are filled in, or less than none, then zeros follow.</param>
+    /// <param name="isNegative">Whether a minus sign goes in front; not written before 0.</param>
+    public void AppendDecimal(ReadOnlySpan<int> digits, int places, bool isNegative = false)
+    {
+        if (digits.IsEmpty) return;
+        var first = 0;
+        while (places > 0 && first < digits.Length && digits[first] == 0)
+        {
+            first++;
+            places--;
+        }
+
+        digits = digits[first..];
+        var length = digits.Length;
+        while (length > Math.Max(places, 0) && digits[length - 1] == 0) length--;
+        if (length == 0)
+        {
+            Append("0");
+            return;
+        }
+
+        if (isNegative) Append("-");
+        if (length <= places) Append("0.");
+        for (var zeros = places - length; zeros > 0; zeros--) Append("0");
+        for (var i = length - 1; i >= 0; i--)
+        {
+            Append(SmallNumbers.Text(digits[i]));
+            if (i == places && i > 0) Append(".");
+        }
+
+        for (; places < 0; places++) Append("0");
     }
 
     private bool Follows(int owner)

@@ -114,23 +114,23 @@ public static class SheetReader
 
     private static SetItem Predict(SheetField field) => field.Kind switch
     {
-        JsonValueKind.String => new SetItem { Task = Task(field), TaskAsWritten = field.Text(400) },
+        JsonValueKind.String => new SetItem { Task = Task(field, null), TaskAsWritten = field.Text(400) },
         JsonValueKind.Object => Set(field),
         _ => throw field.Wrong("must be a task or an object with a task"),
     };
 
     private static SetItem Set(SheetField field) => new()
     {
-        Task = Task(field["task"]),
+        Task = Task(field["task"], field["form"].OptionalText(40)),
         TaskAsWritten = field["task"].Text(400),
         Form = field["form"].OptionalText(40),
         Over = field["over"].OptionalText(40),
         To = field["to"].OptionalText(40),
     };
 
-    private static ItemTask Task(SheetField field)
+    private static ItemTask Task(SheetField field, string? form)
     {
-        var task = TaskText.TryParse(field.Text(400));
+        var task = TaskText.TryParse(field.Text(400), form);
         return task.Succeeded ? task.Value : throw field.Wrong(task.Fault.ToString());
     }
 }

@@ -40,7 +40,7 @@ public sealed record Work
         var fields = new Dictionary<MarkField, PlaceMarks>();
         foreach (var field in recorded) fields[field] = new PlaceMarks();
         foreach (var mark in marks)
-            if (fields.TryGetValue(mark.Field, out var places)) places.Add(mark.Place, mark.Text);
+            if (fields.TryGetValue(mark.Field, out var places)) places.Add(mark.Place, mark.Text, mark.Row);
         return new Work { Marks = fields };
     }
 }

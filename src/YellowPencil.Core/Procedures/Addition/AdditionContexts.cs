@@ -13,8 +13,11 @@ public readonly record struct SumContext(int Addends, bool IsRagged, bool NeedsC
 /// <summary>One column of a sum when its turn comes.</summary>
 public readonly record struct AddColumnContext : IDecisionContext
 {
-    /// <summary>The column.</summary>
+    /// <summary>The column, as a power of ten.</summary>
     public required int Column { get; init; }
+
+    /// <summary>Whether this is the column of the smallest place.</summary>
+    public required bool IsFirst { get; init; }
 
     /// <summary>How many addends have a digit here.</summary>
     public required int Digits { get; init; }
@@ -57,9 +60,6 @@ public readonly record struct AddColumnContext : IDecisionContext
 
     /// <summary>Whether only one addend has a digit here.</summary>
     public bool IsSingle => Digits == 1;
-
-    /// <summary>Whether this is the column of the ones.</summary>
-    public bool IsFirst => Column == 0;
 
     /// <summary>Whether no column of digits stands to the left.</summary>
     public bool IsLast => ColumnsLeft == 0;

@@ -44,7 +44,7 @@ public sealed class AdditionMethod : Method
         }
 
         var toLeft = context.IsRagged && run.Ask(AdditionPoints.Alignment, context) == SumAlignment.LeftEnds;
-        Span<int> digits = stackalloc int[addends.Count * width];
+        var digits = run.Take(addends.Count * width);
         for (var row = 0; row < addends.Count; row++)
         {
             var shift = toLeft ? width - addends[row].Length : 0;
@@ -52,9 +52,8 @@ public sealed class AdditionMethod : Method
         }
 
         // Two more cells than columns: a carry can go one column too far beyond the last one.
-        Span<int> cells = stackalloc int[width + 2];
-        Span<int> carries = stackalloc int[width + 2];
-        new ColumnSumWork(run, digits, addends.Count, cells, carries).Work(run.Ask(AdditionPoints.Direction, context));
+        var cells = run.Take(width + 2);
+        new ColumnSumWork(run, digits, addends.Count, cells).Work(run.Ask(AdditionPoints.Direction, context));
         run.AppendCells(cells);
     }
 

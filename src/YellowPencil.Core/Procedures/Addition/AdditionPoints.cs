@@ -158,6 +158,9 @@ public static class AdditionPoints
         Kinds = [new("always", "always", _ => true)],
     };
 
+    /// <summary>Those that come up in the columns, also where the columns are part of another method.</summary>
+    public static IReadOnlyList<DecisionPoint> InColumns { get; } = [Direction, Onward, Carry, Column, Count, Ten, Below, Into, Last];
+
     /// <summary>All of them, in the order in which they come up.</summary>
     public static IReadOnlyList<DecisionPoint> All { get; } = [Way, Alignment, Direction, Onward, Carry, Column, Count, Ten, Below, Into, Last];
 

@@ -4,7 +4,7 @@ namespace YellowPencil.Core.Procedures.Addition;
 
 /// <summary>
 /// The columns of a sum being worked. A part for every method that adds in columns: it is given the digits of all addends, row
-/// by row and by place (0 first; -1 is blank), and fills the cells of the answer (-1 is blank), which are two more than the columns.
+/// by row and by place (smallest first; -1 is blank), and fills the cells of the answer (-1 is blank), which are two more than the columns.
 /// </summary>
 internal ref struct ColumnSumWork
 {
@@ -12,22 +12,23 @@ internal ref struct ColumnSumWork
     private readonly ReadOnlySpan<int> digits;
     private readonly int addends;
     private readonly int width;
+    private readonly int smallestPlace;
     private readonly Span<int> cells;
     private readonly Span<int> carries;
     private int olderCarry;
     private int carriesMade;
     private int worked;
 
-    public ColumnSumWork(MethodRun run, ReadOnlySpan<int> digits, int addends, Span<int> cells, Span<int> carries)
+    public ColumnSumWork(MethodRun run, ReadOnlySpan<int> digits, int addends, Span<int> cells, int smallestPlace = 0)
     {
         this.run = run;
         this.digits = digits;
         this.addends = addends;
         this.cells = cells;
-        this.carries = carries;
+        carries = run.Take(cells.Length, filledWith: 0);
+        this.smallestPlace = smallestPlace;
         width = digits.Length / addends;
         cells.Fill(-1);
-        carries.Clear();
     }
 
     /// <summary>Works all columns, and writes a carry that is left beyond the last one.</summary>
@@ -93,8 +94,8 @@ internal ref struct ColumnSumWork
             {
                 AddColumnWay.LargestOnly => Math.Max(total, digit),
                 AddColumnWay.Difference => Math.Abs(total - digit),
-                AddColumnWay.Multiply => run.Recall(new NumberFact(FactKind.Times, total, digit), column),
-                _ => run.Recall(new NumberFact(FactKind.Plus, total, digit), column),
+                AddColumnWay.Multiply => run.Recall(new NumberFact(FactKind.Times, total, digit), smallestPlace + column),
+                _ => run.Recall(new NumberFact(FactKind.Plus, total, digit), smallestPlace + column),
             };
         }
 
@@ -110,7 +111,7 @@ internal ref struct ColumnSumWork
 
     private void WriteTen(AddColumnContext context)
     {
-        var (column, total) = (context.Column, context.Total);
+        var (column, total) = (context.Column - smallestPlace, context.Total);
         switch (run.Ask(AdditionPoints.Ten, context))
         {
             case TenOrMore.WriteBoth:
@@ -147,7 +148,7 @@ internal ref struct ColumnSumWork
     private void Carry(AddColumnContext context, int carry)
     {
         if (carry == 0) return;
-        var column = context.Column;
+        var column = context.Column - smallestPlace;
         var target = run.Ask(AdditionPoints.Into, context) switch
         {
             CarryInto.ColumnAfterNext => column + 2,
@@ -157,7 +158,7 @@ internal ref struct ColumnSumWork
         if (target >= 0)
         {
             carries[target] += carry;
-            run.Write(MarkField.Carries, target, carry);
+            run.Write(MarkField.Carries, smallestPlace + target, carry);
             olderCarry = carry;
         }
         else
@@ -172,7 +173,7 @@ internal ref struct ColumnSumWork
     private readonly void WriteLast(AddColumnContext context)
     {
         var total = context.Total;
-        WriteCell(context.Column, run.Ask(AdditionPoints.Last, context) switch
+        WriteCell(context.Column - smallestPlace, run.Ask(AdditionPoints.Last, context) switch
         {
             LastSum.WriteOnesOnly => total % 10,
             LastSum.WriteTensOnly => total / 10,
@@ -184,7 +185,7 @@ internal ref struct ColumnSumWork
     private readonly void WriteCell(int column, int value)
     {
         cells[column] = value;
-        run.Write(MarkField.Cells, column, value);
+        run.Write(MarkField.Cells, smallestPlace + column, value);
     }
 
     private readonly AddColumnContext Context(int column)
@@ -192,7 +193,8 @@ internal ref struct ColumnSumWork
         var (count, smallest, largest) = Digits(column);
         return new AddColumnContext
         {
-            Column = column,
+            Column = smallestPlace + column,
+            IsFirst = column == 0,
             Digits = count,
             Addends = addends,
             Smallest = smallest,

@@ -4,8 +4,7 @@ namespace YellowPencil.Core.Procedures.Subtraction;
 
 /// <summary>
 /// The columns of a difference being worked. A part for every method that subtracts in columns: it is given the digits of
-/// both numbers by place (0 first; a bottom digit of -1 is blank), a span of the same length to keep the top digits as they
-/// were set, and fills the cells of the answer (-1 is blank).
+/// both numbers by place (smallest first; a bottom digit of -1 is blank), and fills the cells of the answer (-1 is blank).
 /// </summary>
 internal ref struct ColumnDifferenceWork
 {
@@ -15,16 +14,18 @@ internal ref struct ColumnDifferenceWork
     private readonly Span<int> bottom;
     private readonly Span<int> cells;
     private readonly int highestBottom;
+    private readonly int smallestPlace;
     private int worked;
     private int renames;
 
-    public ColumnDifferenceWork(MethodRun run, Span<int> top, Span<int> topAsSet, Span<int> bottom, Span<int> cells)
+    public ColumnDifferenceWork(MethodRun run, Span<int> top, Span<int> bottom, Span<int> cells, int smallestPlace = 0)
     {
         this.run = run;
         this.top = top;
         this.bottom = bottom;
         this.cells = cells;
-        this.topAsSet = topAsSet;
+        topAsSet = run.Take(top.Length);
+        this.smallestPlace = smallestPlace;
         top.CopyTo(topAsSet);
         cells.Fill(-1);
         for (var place = 0; place < bottom.Length; place++)
@@ -83,7 +84,7 @@ internal ref struct ColumnDifferenceWork
                 WriteCell(column, bottom[column]);
                 break;
             case ColumnWay.Add:
-                WriteCell(column, run.Recall(new NumberFact(FactKind.Plus, top[column], bottom[column]), column));
+                WriteCell(column, run.Recall(new NumberFact(FactKind.Plus, top[column], bottom[column]), smallestPlace + column));
                 break;
             default:
                 break;
@@ -92,7 +93,7 @@ internal ref struct ColumnDifferenceWork
 
     private readonly void WorkOpenColumn(ColumnContext context)
     {
-        var column = context.Column;
+        var column = context.Column - smallestPlace;
         switch (run.Ask(SubtractionPoints.OpenColumn, context))
         {
             case OpenColumn.CopyTop:
@@ -108,7 +109,7 @@ internal ref struct ColumnDifferenceWork
                 WriteCell(column, Math.Max(0, top[column] - 1));
                 break;
             case OpenColumn.TakeBottomDigitAgain:
-                WriteCell(column, Math.Abs(run.Recall(Difference(top[column], bottom[highestBottom]), column)));
+                WriteCell(column, Math.Abs(run.Recall(Difference(top[column], bottom[highestBottom]), smallestPlace + column)));
                 break;
             default:
                 break;
@@ -117,7 +118,7 @@ internal ref struct ColumnDifferenceWork
 
     private void Rename(ColumnContext context)
     {
-        var column = context.Column;
+        var column = context.Column - smallestPlace;
         if (!context.SomebodyCanLend)
         {
             switch (run.Ask(SubtractionPoints.Stuck, context))
@@ -156,7 +157,7 @@ internal ref struct ColumnDifferenceWork
 
     private readonly void Lend(ColumnContext context)
     {
-        var column = context.Column;
+        var column = context.Column - smallestPlace;
         var lender = run.Ask(SubtractionPoints.Lender, context);
         switch (lender)
         {
@@ -195,8 +196,9 @@ internal ref struct ColumnDifferenceWork
 
     private readonly void LendFrom(int lender, ColumnContext context)
     {
+        var receiver = context.Column - smallestPlace;
         var passed = 0;
-        for (var between = lender - 1; between > context.Column; between--)
+        for (var between = lender - 1; between > receiver; between--)
             if (top[between] == 0) passed++;
         var digit = top[lender];
         var value = run.Ask(SubtractionPoints.LenderValue, Lending(lender, context, passed)) switch
@@ -207,12 +209,12 @@ internal ref struct ColumnDifferenceWork
             LenderValue.Ten => 10,
             LenderValue.Nine => 9,
             LenderValue.Zero => 0,
-            LenderValue.OneLessForEachColumn => digit - (lender - context.Column),
+            LenderValue.OneLessForEachColumn => digit - (lender - receiver),
             _ => digit,
         };
         if (value != digit) Rewrite(lender, Math.Max(0, value));
 
-        for (var between = lender - 1; between > context.Column; between--)
+        for (var between = lender - 1; between > receiver; between--)
         {
             if (top[between] != 0) continue;
             switch (run.Ask(SubtractionPoints.PassedZero, Lending(between, context, passed)))
@@ -237,8 +239,8 @@ internal ref struct ColumnDifferenceWork
     {
         var larger = Math.Max(top[column], bottom[column]);
         var smaller = Math.Min(top[column], bottom[column]);
-        var value = run.Recall(Difference(larger, smaller), column);
-        var context = new DifferenceContext(column, larger, smaller, wasRaised);
+        var value = run.Recall(Difference(larger, smaller), smallestPlace + column);
+        var context = new DifferenceContext(smallestPlace + column, larger, smaller, wasRaised);
         value += run.Ask(SubtractionPoints.Count, context) switch
         {
             Count.OneTooMany => 1,
@@ -271,24 +273,24 @@ internal ref struct ColumnDifferenceWork
     private readonly void WriteCell(int column, int value)
     {
         cells[column] = value;
-        run.Write(MarkField.Cells, column, value);
+        run.Write(MarkField.Cells, smallestPlace + column, value);
     }
 
     private readonly void Rewrite(int column, int value, int? by = null)
     {
         top[column] = value;
-        if (by is { } first) run.Write(MarkField.Rewritten, column, first);
-        run.Write(MarkField.Rewritten, column, value);
+        if (by is { } first) run.Write(MarkField.Rewritten, smallestPlace + column, first);
+        run.Write(MarkField.Rewritten, smallestPlace + column, value);
     }
 
     private readonly void RewriteBelow(int column, int value)
     {
         bottom[column] = value;
-        run.Write(MarkField.RewrittenBelow, column, value);
+        run.Write(MarkField.RewrittenBelow, smallestPlace + column, value);
     }
 
     private readonly LendingContext Lending(int place, ColumnContext context, int passed) => new(
-        place, top[place], bottom[place], context.Column, passed, place - context.Column - 1, renames, place == top.Length - 1);
+        smallestPlace + place, top[place], bottom[place], context.Column, passed, smallestPlace + place - context.Column - 1, renames, place == top.Length - 1);
 
     private readonly ColumnContext Context(int column)
     {
@@ -297,7 +299,8 @@ internal ref struct ColumnDifferenceWork
         var hasNext = column + 1 < top.Length;
         return new ColumnContext
         {
-            Column = column,
+            Column = smallestPlace + column,
+            IsFirst = column == 0,
             Top = top[column],
             TopAsSet = topAsSet[column],
             Bottom = bottom[column],

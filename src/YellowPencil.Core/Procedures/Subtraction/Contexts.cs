@@ -13,8 +13,11 @@ public readonly record struct ItemContext(int TopLength, int BottomLength, bool 
 /// <summary>One column when its turn comes.</summary>
 public readonly record struct ColumnContext : IDecisionContext
 {
-    /// <summary>The column.</summary>
+    /// <summary>The column, as a power of ten.</summary>
     public required int Column { get; init; }
+
+    /// <summary>Whether this is the column of the smallest place.</summary>
+    public required bool IsFirst { get; init; }
 
     /// <summary>The top value now standing, after anything written over it.</summary>
     public required int Top { get; init; }
@@ -60,9 +63,6 @@ public readonly record struct ColumnContext : IDecisionContext
 
     /// <summary>Whether the top value was made smaller by lending.</summary>
     public bool HasLent => Top < TopAsSet;
-
-    /// <summary>Whether this is the column of the smallest place.</summary>
-    public bool IsFirst => Column == 0;
 
     /// <summary>Whether nothing stands to the left.</summary>
     public bool IsLast => ColumnsLeft == 0;

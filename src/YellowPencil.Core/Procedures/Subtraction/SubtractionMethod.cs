@@ -33,10 +33,9 @@ public sealed class SubtractionMethod : Method
         var swapped = difference.Top.Value < difference.Bottom.Value;
         var (upper, lower) = swapped ? (difference.Bottom, difference.Top) : (difference.Top, difference.Bottom);
         var width = Math.Max(upper.Length, lower.Length);
-        Span<int> cells = stackalloc int[width];
-        Span<int> top = stackalloc int[width];
-        Span<int> topAsSet = stackalloc int[width];
-        Span<int> bottom = stackalloc int[width];
+        var cells = run.Take(width);
+        var top = run.Take(width);
+        var bottom = run.Take(width);
         var shift = 0;
         if (upper.Length != lower.Length && run.Ask(SubtractionPoints.Alignment, context) == Alignment.LeftEnds)
             shift = upper.Length - lower.Length;
@@ -47,7 +46,7 @@ public sealed class SubtractionMethod : Method
         }
 
         var direction = run.Ask(SubtractionPoints.Direction, context);
-        new ColumnDifferenceWork(run, top, topAsSet, bottom, cells).Work(direction);
+        new ColumnDifferenceWork(run, top, bottom, cells).Work(direction);
         if (swapped) run.Append("-");
         run.AppendCells(cells);
     }

@@ -211,6 +211,12 @@ public static class SubtractionPoints
         ],
     };
 
+    /// <summary>Those that come up in the columns, also where the columns are part of another method.</summary>
+    public static IReadOnlyList<DecisionPoint> InColumns { get; } =
+    [
+        Direction, Onward, TopRead, Column, OpenColumn, Lender, LenderValue, PassedZero, Receiver, Stuck, Count, TwoDigits, Neighbour,
+    ];
+
     /// <summary>All of them, in the order in which they come up.</summary>
     public static IReadOnlyList<DecisionPoint> All { get; } =
     [

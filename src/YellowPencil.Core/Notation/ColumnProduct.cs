@@ -1,0 +1,31 @@
+using System.Numerics;
+
+namespace YellowPencil.Core.Notation;
+
+/// <summary>A product of two whole numbers, to be worked in rows.</summary>
+public sealed class ColumnProduct : ItemTask
+{
+    /// <summary>Makes the task from its two factors.</summary>
+    public ColumnProduct(WholeNumber first, WholeNumber second)
+        : base($"{first.Text} * {second.Text}", Family.Multiplication)
+    {
+        First = first;
+        Second = second;
+        RightAnswer = (first.Value * second.Value).ToString();
+    }
+
+    /// <summary>The first factor.</summary>
+    public WholeNumber First { get; }
+
+    /// <summary>The second factor.</summary>
+    public WholeNumber Second { get; }
+
+    /// <inheritdoc/>
+    public override string RightAnswer { get; }
+
+    /// <summary>The product of two values that are not negative.</summary>
+    public static ColumnProduct Of(BigInteger first, BigInteger second) => new(WholeNumber.Of(first), WholeNumber.Of(second));
+
+    /// <inheritdoc/>
+    public override string Canonical(string answer) => WholeNumber.Canonical(answer);
+}

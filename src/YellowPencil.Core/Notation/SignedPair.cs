@@ -1,0 +1,68 @@
+using System.Numerics;
+
+namespace YellowPencil.Core.Notation;
+
+/// <summary>An operation on two numbers.</summary>
+public enum PairOperation
+{
+    /// <summary>a + b</summary>
+    Plus,
+
+    /// <summary>a - b</summary>
+    Minus,
+
+    /// <summary>a * b</summary>
+    Times,
+
+    /// <summary>a / b</summary>
+    DividedBy,
+}
+
+/// <summary>One operation on two whole numbers with signs.</summary>
+public sealed class SignedPair : ItemTask
+{
+    private static readonly string[] Signs = ["+", "-", "*", "/"];
+
+    private SignedPair(BigInteger first, PairOperation operation, BigInteger second, BigInteger right)
+        : base($"{first} {Signs[(int)operation]} {second}", Family.Integers)
+    {
+        First = first;
+        Operation = operation;
+        Second = second;
+        RightAnswer = right.ToString();
+    }
+
+    /// <summary>The first number.</summary>
+    public BigInteger First { get; }
+
+    /// <summary>What is done.</summary>
+    public PairOperation Operation { get; }
+
+    /// <summary>The second number.</summary>
+    public BigInteger Second { get; }
+
+    /// <inheritdoc/>
+    public override string RightAnswer { get; }
+
+    /// <summary>Makes the task; fails where a division cannot be done or leaves a remainder. Positions are those in the second number.</summary>
+    public static Parsed<ItemTask> TryMake(BigInteger first, PairOperation operation, BigInteger second)
+    {
+        if (operation == PairOperation.DividedBy && second.IsZero) return Parsed<ItemTask>.Failed("nothing can be divided by 0", 0);
+        if (operation == PairOperation.DividedBy && !(first % second).IsZero)
+            return Parsed<ItemTask>.Failed("a division of numbers with signs has to come out even", 0);
+        return Parsed<ItemTask>.Of(new SignedPair(first, operation, second, operation switch
+        {
+            PairOperation.Plus => first + second,
+            PairOperation.Minus => first - second,
+            PairOperation.Times => first * second,
+            _ => first / second,
+        }));
+    }
+
+    /// <inheritdoc/>
+    public override string Canonical(string answer)
+    {
+        var text = answer.Trim();
+        return WholeNumber.Canonical(text.StartsWith('+') ? text[1..] : text);
+    }
+}

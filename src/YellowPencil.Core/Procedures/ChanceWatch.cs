@@ -1,0 +1,42 @@
+using System.Runtime.CompilerServices;
+
+namespace YellowPencil.Core.Procedures;
+
+/// <summary>
+/// Watches one run for the chances of many rules at once, none of which is followed. A rule without a chance on the way of a
+/// student without rules never leaves that way, so it says what the method says.
+/// </summary>
+/// <param name="owners">The deviations of each rule.</param>
+public sealed class ChanceWatch(IReadOnlyList<IReadOnlyList<Deviation>> owners)
+{
+    private readonly (Deviation Deviation, int Owner)[]?[] byPoint = Group(owners);
+
+    private readonly int[] chances = new int[owners.Count];
+
+    /// <summary>Forgets what was seen, for the next run.</summary>
+    public void Clear() => Array.Clear(chances);
+
+    /// <summary>How many chances a rule had.</summary>
+    public int ChancesOf(int owner) => chances[owner];
+
+    internal void See<TContext, TChoice>(DecisionPoint<TContext, TChoice> point, in TContext context, TChoice taught)
+        where TContext : struct, IDecisionContext
+        where TChoice : struct, Enum
+    {
+        if (point.Ordinal >= byPoint.Length || byPoint[point.Ordinal] is not { } rules) return;
+        foreach (var (deviation, owner) in rules)
+        {
+            var rule = Unsafe.As<ChoiceDeviation<TContext, TChoice>>(deviation);
+            if (!EqualityComparer<TChoice>.Default.Equals(rule.Instead, taught) && rule.When(context)) chances[owner]++;
+        }
+    }
+
+    private static (Deviation, int)[]?[] Group(IReadOnlyList<IReadOnlyList<Deviation>> owners)
+    {
+        var grouped = new (Deviation, int)[]?[DecisionPoint.Created];
+        foreach (var point in owners.SelectMany((deviations, owner) => deviations.Select(d => (Deviation: d, Owner: owner)))
+            .Where(d => d.Deviation.Point is not null).GroupBy(d => d.Deviation.Point!.Ordinal))
+            grouped[point.Key] = [.. point];
+        return grouped;
+    }
+}

@@ -1,0 +1,137 @@
+using System.Numerics;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Division;
+using YellowPencil.Core.Procedures.Integers;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures.DecimalDivision;
+
+/// <summary>Division of decimals: both points moved until the divisor is whole, then long division.</summary>
+public sealed class DecimalDivisionMethod : Method
+{
+    /// <inheritdoc/>
+    public override Family Family => Family.DecimalDivision;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Part> Parts { get; } = [new(Family.Division, "in the cycles of the division"), .. DivisionMethod.InnerParts, new(Family.Integers, "in the sign")];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<DecisionPoint> Points => DecimalDivisionPoints.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<MarkField> Fields { get; } =
+        [MarkField.StepQuotient, MarkField.StepProduct, MarkField.StepDifference, MarkField.StepBroughtDown, MarkField.Sign, MarkField.ScaledDivisor, MarkField.ScaledDividend];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new DecimalDivisionItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run)
+    {
+        var quotient = (DecimalQuotient)task;
+        var (dividend, divisor) = (quotient.Dividend, quotient.Divisor);
+        var isSmaller = BigInteger.Abs(dividend.Unscaled * BigInteger.Pow(10, divisor.Places)) < BigInteger.Abs(divisor.Unscaled * BigInteger.Pow(10, dividend.Places));
+        var context = new DecimalQuotientContext(dividend.Places, divisor.Places, isSmaller);
+        var isNegative = SignPoints.IsNegative(run, new SignsContext(dividend.IsNegative, divisor.IsNegative, !isSmaller, IsQuotient: true));
+        if (dividend.Unscaled.IsZero)
+        {
+            run.Append("0");
+            return;
+        }
+
+        var order = run.Ask(DecimalDivisionPoints.Order, context);
+        if ((order == QuotientOrder.SecondByFirst || (order == QuotientOrder.LargerBySmaller && isSmaller)) && dividend.Length <= LongDivision.MostDivisorDigits)
+        {
+            (dividend, divisor) = (divisor, dividend);
+            context = new DecimalQuotientContext(dividend.Places, divisor.Places, !isSmaller);
+        }
+
+        var places = PlacesAfterShift(run, context);
+        var wholeDivisor = (long)BigInteger.Abs(divisor.Unscaled);
+        var digits = DigitsOf(run, dividend, ref places);
+        if (run.WritesMarks && context.IsShiftDue) WriteScaled(run, dividend, digits, places, wholeDivisor);
+        var by = DivisionMethod.DivisorFor(run, new DivisionContext(digits.Length, wholeDivisor.ToString().Length, QuotientForm.AsDecimal), wholeDivisor);
+        var work = new DivisionWork(run, digits, digits.Length - places, by, asksDecimal: true, DivisionMethod.MostAppended(quotient.RightAnswer) + divisor.Places);
+        work.Work();
+        WriteAnswer(run, context, work, isNegative);
+    }
+
+    /// <summary>How many digits of the dividend stand after its point once it was moved; less than 0 where zeros are appended.</summary>
+    private static int PlacesAfterShift(MethodRun run, DecimalQuotientContext context)
+    {
+        var places = context.DividendPlaces;
+        var due = context.DivisorPlaces;
+        var moved = run.Ask(DecimalDivisionPoints.Shift, context) switch
+        {
+            PointShift.DivisorOnly => 0,
+            PointShift.EachToItsEnd => places,
+            PointShift.DividendTheOtherWay => -due,
+            PointShift.DividendOneMore => due + 1,
+            PointShift.DividendOneFewer => Math.Max(0, due - 1),
+            PointShift.DividendByItsOwn => places == 0 ? due : places,
+            _ => due,
+        };
+        if (moved <= places) return places - moved;
+        return run.Ask(DecimalDivisionPoints.Zeros, context) switch
+        {
+            ShiftZeros.LeaveOut => 0,
+            ShiftZeros.OneTooMany => places - moved - 1,
+            _ => places - moved,
+        };
+    }
+
+    /// <summary>The digits of the dividend from the left, with the zeros that are needed before the point or after the last digit.</summary>
+    private static Span<int> DigitsOf(MethodRun run, DecimalNumber dividend, ref int places)
+    {
+        var appended = Math.Max(0, -places);
+        places = Math.Max(0, places);
+        var length = Math.Max(dividend.Length + appended, places + 1);
+        var digits = run.Take(length, filledWith: 0);
+        for (var i = 0; i < dividend.Length; i++) digits[length - appended - 1 - i] = dividend.Digit(i - dividend.Places);
+        while (digits.Length > places + 1 && digits[0] == 0) digits = digits[1..];
+        return digits;
+    }
+
+    private static void WriteScaled(MethodRun run, DecimalNumber dividend, ReadOnlySpan<int> digits, int places, long divisor)
+    {
+        var value = BigInteger.Zero;
+        foreach (var digit in digits) value = value * 10 + digit;
+        run.Write(MarkField.ScaledDivisor, 0, divisor.ToString());
+        run.Write(MarkField.ScaledDividend, 0, DecimalNumber.Exact(value, places));
+    }
+
+    private static void WriteAnswer(MethodRun run, DecimalQuotientContext context, DivisionWork work, bool isNegative)
+    {
+        var point = run.Ask(DecimalDivisionPoints.Point, context);
+        var answer = run.Take(7 * work.Written);
+        var reversed = work.Quotient[..work.Written];
+        reversed.Reverse();
+        var after = work.PointAt < 0 || work.PointAt > work.Written ? 0 : Digits.Flatten(reversed[..(work.Written - work.PointAt)], answer);
+        var count = after + Digits.Flatten(reversed[(work.PointAt < 0 || work.PointAt > work.Written ? 0 : work.Written - work.PointAt)..], answer[after..]);
+        var places = point switch
+        {
+            DecimalQuotientPoint.PlacesTogether => context.DividendPlaces + context.DivisorPlaces,
+            DecimalQuotientPoint.PlacesOfDividend => context.DividendPlaces,
+            DecimalQuotientPoint.PlacesOfDivisor => context.DivisorPlaces,
+            _ => after,
+        };
+        if (count == 0) return;
+        if (work.Left == 0 || work.IsCutOff)
+        {
+            run.AppendDecimal(answer[..count], places, isNegative);
+            return;
+        }
+
+        var rest = run.Ask(DivisionPoints.Written, new RestContext(QuotientForm.AsDecimal, work.Left, 1));
+        if (rest is RestWritten.AsNextDigit or RestWritten.AsDecimal)
+        {
+            var text = new string([.. Digits.Text(answer[..count])]);
+            var whole = text[..Math.Max(0, count - places)];
+            run.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{(whole.Length == 0 ? "0" : whole)}.{text[Math.Max(0, count - places)..]}{work.Left}"));
+            return;
+        }
+
+        run.AppendDecimal(answer[..count], places, isNegative);
+        if (rest == RestWritten.AsRemainder) run.Append($" r {work.Left}");
+    }
+}

@@ -1,0 +1,86 @@
+using YellowPencil.Core.Procedures.Division;
+using YellowPencil.Core.Procedures.Integers;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures.DecimalDivision;
+
+/// <summary>Which number is divided by which.</summary>
+public enum QuotientOrder { AsSet, LargerBySmaller, SecondByFirst }
+
+/// <summary>How the points are moved.</summary>
+public enum PointShift { BothAlike, DivisorOnly, EachToItsEnd, DividendTheOtherWay, DividendOneMore, DividendOneFewer, DividendByItsOwn }
+
+/// <summary>What is done where the dividend has fewer places than its point is moved.</summary>
+public enum ShiftZeros { Append, LeaveOut, OneTooMany }
+
+/// <summary>Where the point of the quotient goes.</summary>
+public enum DecimalQuotientPoint { StraightUp, PlacesTogether, PlacesOfDividend, PlacesOfDivisor }
+
+/// <summary>The two numbers as the student sees them.</summary>
+/// <param name="DividendPlaces">Decimal places of the dividend.</param>
+/// <param name="DivisorPlaces">Decimal places of the divisor.</param>
+/// <param name="DividendIsSmaller">Whether the dividend is the smaller number.</param>
+public readonly record struct DecimalQuotientContext(int DividendPlaces, int DivisorPlaces, bool DividendIsSmaller) : IDecisionContext
+{
+    /// <inheritdoc/>
+    public int? Place => null;
+
+    /// <summary>Whether the divisor has places after its point.</summary>
+    public bool IsShiftDue => DivisorPlaces > 0;
+
+    /// <summary>Whether the dividend has fewer places than the divisor.</summary>
+    public bool NeedsZeros => DividendPlaces < DivisorPlaces;
+}
+
+/// <summary>The decisions of the division of decimals.</summary>
+public static class DecimalDivisionPoints
+{
+    private static readonly Kind<DecimalQuotientContext>[] Kinds =
+    [
+        new("always", "always", _ => true),
+        new("due", "when the divisor has a point", c => c.IsShiftDue),
+        new("not-due", "when the divisor is a whole number", c => !c.IsShiftDue),
+        new("whole-dividend", "when the dividend is a whole number", c => c.DividendPlaces == 0),
+        new("zeros", "when the dividend has fewer places", c => c.NeedsZeros),
+        new("more-places", "when the dividend has more places", c => c.DividendPlaces > c.DivisorPlaces),
+        new("same", "when both have the same count of places", c => c.DividendPlaces == c.DivisorPlaces),
+    ];
+
+    /// <summary>Which by which?</summary>
+    public static readonly DecisionPoint<DecimalQuotientContext, QuotientOrder> Order = new("decimal-division.order", "Which number is divided by which?")
+    {
+        Does = Phrases.InOrder<QuotientOrder>("divides the first number by the second", "divides the larger number by the smaller", "divides the second number by the first"),
+        Taught = _ => QuotientOrder.AsSet,
+        Kinds = Kinds,
+    };
+
+    /// <summary>How far does each point move?</summary>
+    public static readonly DecisionPoint<DecimalQuotientContext, PointShift> Shift = new("decimal-division.shift", "How far is each point moved?")
+    {
+        Does = Phrases.InOrder<PointShift>("moves both points alike until the divisor is whole", "moves the point of the divisor only", "moves each point to the end of its number", "moves the point of the dividend the other way", "moves the point of the dividend one place too far",
+            "moves the point of the dividend one place too few", "moves the point of the dividend by its own places"),
+        Taught = _ => PointShift.BothAlike,
+        Kinds = Kinds,
+        ShowsIn = MarkField.ScaledDividend,
+    };
+
+    /// <summary>Are zeros appended where the dividend runs out?</summary>
+    public static readonly DecisionPoint<DecimalQuotientContext, ShiftZeros> Zeros = new("decimal-division.shift-zeros", "What if the dividend has too few places to move its point?")
+    {
+        Does = Phrases.InOrder<ShiftZeros>("appends zeros", "appends no zeros", "appends one zero too many"),
+        Taught = _ => ShiftZeros.Append,
+        Kinds = [Kinds[0]],
+        ShowsIn = MarkField.ScaledDividend,
+    };
+
+    /// <summary>Where does the point go?</summary>
+    public static readonly DecisionPoint<DecimalQuotientContext, DecimalQuotientPoint> Point = new("decimal-division.point", "Where does the point of the quotient go?")
+    {
+        Does = Phrases.InOrder<DecimalQuotientPoint>("puts the point straight above", "counts the places of both numbers together", "gives the quotient the places of the dividend", "gives the quotient the places of the divisor"),
+        Taught = _ => DecimalQuotientPoint.StraightUp,
+        Kinds = Kinds,
+    };
+
+    /// <summary>All of them, in the order in which they come up, and those of signs and cycles.</summary>
+    public static IReadOnlyList<DecisionPoint> All { get; } = [SignPoints.OfProduct, Order, Shift, Zeros, .. DivisionPoints.InCycles, DivisionPoints.Written, Point];
+}

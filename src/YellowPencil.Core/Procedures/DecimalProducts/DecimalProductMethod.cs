@@ -1,0 +1,128 @@
+using System.Numerics;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Integers;
+using YellowPencil.Core.Procedures.Multiplication;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures.DecimalProducts;
+
+/// <summary>Products of decimals with signs: multiplied as whole numbers, then the places counted.</summary>
+public sealed class DecimalProductMethod : Method
+{
+    /// <inheritdoc/>
+    public override Family Family => Family.DecimalProducts;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Part> Parts { get; } =
+    [
+        new(Family.Multiplication, "in the digits multiplied under the points"),
+        new(Family.Addition, "where the rows are added"),
+        new(Family.Integers, "in the sign"),
+    ];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<DecisionPoint> Points => DecimalProductPoints.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Carries, MarkField.Rows, MarkField.RowCarries, MarkField.Sign, MarkField.Places];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new DecimalProductItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run)
+    {
+        var product = (DecimalProduct)task;
+        var (first, second) = (product.First, product.Second);
+        var context = new PlacesContext(first.Places, second.Places, HasBareZero(first) || HasBareZero(second), 0, EndsInZero: false);
+        var isNegative = SignPoints.IsNegative(run, new SignsContext(first.IsNegative, second.IsNegative, IsLarger(first, second), IsQuotient: false));
+        if (run.Ask(DecimalProductPoints.Way, context) == ProductWay.Add)
+        {
+            var places = Math.Max(first.Places, second.Places);
+            run.Append(DecimalNumber.Exact(Scaled(first, places) + Scaled(second, places), places));
+            return;
+        }
+
+        if (!context.HasWhole && run.Ask(DecimalProductPoints.Split, context) == FactorSplit.TwoNumbers)
+        {
+            if (isNegative) run.Append("-");
+            run.Append((Whole(first) * Whole(second)).ToString());
+            var decimals = (Decimals(first) * Decimals(second)).ToString().TrimEnd('0');
+            if (decimals.Length > 0) run.Append("." + decimals);
+            return;
+        }
+
+        var answer = ProductWork.Multiply(run, DigitsOf(run, first), DigitsOf(run, second));
+        Place(run, context with { Digits = Digits.LengthWithoutZeros(answer), EndsInZero = answer.Length > 1 && answer[0] == 0 }, answer, isNegative);
+    }
+
+    /// <summary>Puts the point into the product.</summary>
+    private static void Place(MethodRun run, PlacesContext context, Span<int> answer, bool isNegative)
+    {
+        if (Digits.AreZero(answer))
+        {
+            run.Append(answer.IsEmpty ? "" : "0");
+            return;
+        }
+
+        answer = answer[..Digits.LengthWithoutZeros(answer)];
+        if (context.EndsInZero && run.Ask(DecimalProductPoints.Zeros, context) == EndZeros.BeforeCounting)
+        {
+            while (answer[0] == 0) answer = answer[1..];
+        }
+
+        var places = run.Ask(DecimalProductPoints.Count, context) switch
+        {
+            PlaceCount.OfFirst => context.FirstPlaces,
+            PlaceCount.OfSecond => context.SecondPlaces,
+            PlaceCount.Larger => Math.Max(context.FirstPlaces, context.SecondPlaces),
+            PlaceCount.Smaller => Math.Min(context.FirstPlaces, context.SecondPlaces),
+            PlaceCount.FromLeft => Math.Max(0, answer.Length - context.Together),
+            PlaceCount.None => 0,
+            PlaceCount.OneTooFew => context.Together - 1,
+            PlaceCount.OneTooMany => context.Together + 1,
+            PlaceCount.Multiplied => context.FirstPlaces * context.SecondPlaces,
+            PlaceCount.OneAlways => 1,
+            PlaceCount.Difference => Math.Abs(context.FirstPlaces - context.SecondPlaces),
+            PlaceCount.AtMostTwo => Math.Min(2, context.Together),
+            _ => context.Together,
+        };
+        if (run.WritesMarks) run.Write(MarkField.Places, 0, places);
+        if (answer.Length < places)
+        {
+            places = run.Ask(DecimalProductPoints.TooFew, context) switch
+            {
+                TooFewDigits.PointInFront => answer.Length,
+                TooFewDigits.OneZeroInFront => answer.Length + 1,
+                TooFewDigits.OneZeroTooMany => places + 1,
+                TooFewDigits.NoPoint => 0,
+                TooFewDigits.PointAfterFirst => answer.Length - 1,
+                _ => places,
+            };
+        }
+
+        run.AppendDecimal(answer, places, isNegative);
+    }
+
+    /// <summary>The digits of a factor as a whole number: no point, no zeros in front.</summary>
+    private static Span<int> DigitsOf(MethodRun run, DecimalNumber number)
+    {
+        var digits = run.Take(number.Length);
+        for (var i = 0; i < digits.Length; i++) digits[i] = number.Digit(i - number.Places);
+        return digits[..Digits.LengthWithoutZeros(digits)];
+    }
+
+    private static bool HasBareZero(DecimalNumber number) => number.Places > 0 && number.Length - number.Places == 1 && number.Digit(0) == 0;
+
+    private static bool IsLarger(DecimalNumber first, DecimalNumber second)
+    {
+        var places = Math.Max(first.Places, second.Places);
+        return BigInteger.Abs(Scaled(first, places)) > BigInteger.Abs(Scaled(second, places));
+    }
+
+    private static BigInteger Scaled(DecimalNumber number, int places) => number.Unscaled * BigInteger.Pow(10, places - number.Places);
+
+    private static BigInteger Whole(DecimalNumber number) => BigInteger.Abs(number.Unscaled) / BigInteger.Pow(10, number.Places);
+
+    private static BigInteger Decimals(DecimalNumber number) => BigInteger.Abs(number.Unscaled) % BigInteger.Pow(10, number.Places);
+}

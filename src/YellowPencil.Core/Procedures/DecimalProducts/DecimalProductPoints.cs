@@ -1,0 +1,98 @@
+using YellowPencil.Core.Procedures.Addition;
+using YellowPencil.Core.Procedures.Integers;
+using YellowPencil.Core.Procedures.Multiplication;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures.DecimalProducts;
+
+/// <summary>Whether a decimal is one number.</summary>
+public enum FactorSplit { OneNumber, TwoNumbers }
+
+/// <summary>How many decimal places the answer gets.</summary>
+public enum PlaceCount { Together, OfFirst, OfSecond, Larger, Smaller, FromLeft, None, OneTooFew, OneTooMany, Multiplied, OneAlways, AtMostTwo, Difference }
+
+/// <summary>When last zeros of the product go.</summary>
+public enum EndZeros { AfterCounting, BeforeCounting }
+
+/// <summary>What is done where the product has fewer digits than places.</summary>
+public enum TooFewDigits { ZerosInFront, PointInFront, OneZeroInFront, PointAfterFirst, OneZeroTooMany, NoPoint }
+
+/// <summary>The two factors as the student sees them.</summary>
+/// <param name="FirstPlaces">Decimal places of the first factor.</param>
+/// <param name="SecondPlaces">Decimal places of the second.</param>
+/// <param name="HasBareZero">Whether a factor is less than one, written with a zero before the point.</param>
+/// <param name="Digits">Digits of the product before the point is put in; 0 before it is known.</param>
+/// <param name="EndsInZero">Whether the product ends in a zero.</param>
+public readonly record struct PlacesContext(int FirstPlaces, int SecondPlaces, bool HasBareZero, int Digits, bool EndsInZero) : IDecisionContext
+{
+    /// <inheritdoc/>
+    public int? Place => null;
+
+    /// <summary>The count that is due.</summary>
+    public int Together => FirstPlaces + SecondPlaces;
+
+    /// <summary>Whether one factor is a whole number.</summary>
+    public bool HasWhole => FirstPlaces == 0 || SecondPlaces == 0;
+}
+
+/// <summary>The decisions of products of decimals.</summary>
+public static class DecimalProductPoints
+{
+    private static readonly Kind<PlacesContext>[] Kinds =
+    [
+        new("always", "always", _ => true),
+        new("whole", "when one factor is a whole number", c => c.HasWhole),
+        new("both", "when both factors are decimals", c => !c.HasWhole),
+        new("different", "when the counts are different", c => c.FirstPlaces != c.SecondPlaces),
+        new("same", "when the counts are the same", c => c.FirstPlaces == c.SecondPlaces),
+        new("bare-zero", "when a factor is less than one", c => c.HasBareZero),
+        new("ends-in-zero", "when the product ends in a zero", c => c.EndsInZero),
+        new("few-digits", "when the product has fewer digits than places", c => c.Digits > 0 && c.Digits < c.Together),
+    ];
+
+    /// <summary>Multiply, or something else?</summary>
+    public static readonly DecisionPoint<PlacesContext, ProductWay> Way = new("decimal-products.way", "What is to be done with the numbers?")
+    {
+        Does = Phrases.InOrder<ProductWay>("multiplies", "adds the two numbers"),
+        Taught = _ => ProductWay.Multiply,
+        Kinds = Kinds,
+    };
+
+    /// <summary>One number or two?</summary>
+    public static readonly DecisionPoint<PlacesContext, FactorSplit> Split = new("decimal-products.parts", "Is a decimal one number on both sides of its point?")
+    {
+        Does = Phrases.InOrder<FactorSplit>("multiplies all digits as one number", "multiplies the parts before and after the point separately"),
+        Taught = _ => FactorSplit.OneNumber,
+        Kinds = Kinds,
+    };
+
+    /// <summary>When do last zeros go?</summary>
+    public static readonly DecisionPoint<PlacesContext, EndZeros> Zeros = new("decimal-products.last-zeros", "When do last zeros go?")
+    {
+        Does = Phrases.InOrder<EndZeros>("counts the places before last zeros go", "drops last zeros before counting the places"),
+        Taught = _ => EndZeros.AfterCounting,
+        Kinds = [Kinds[0]],
+    };
+
+    /// <summary>How many places?</summary>
+    public static readonly DecisionPoint<PlacesContext, PlaceCount> Count = new("decimal-products.count", "How many decimal places has the answer?")
+    {
+        Does = Phrases.InOrder<PlaceCount>("counts the places of both factors together", "counts the places of the first factor only", "counts the places of the second factor only", "takes the larger count", "takes the smaller count", "counts the places from the left", "writes no point",
+            "counts one place too few", "counts one place too many", "multiplies the counts", "always takes one place", "takes two places at the most", "takes one count from the other"),
+        Taught = _ => PlaceCount.Together,
+        Kinds = Kinds,
+        ShowsIn = MarkField.Places,
+    };
+
+    /// <summary>What if there are too few digits?</summary>
+    public static readonly DecisionPoint<PlacesContext, TooFewDigits> TooFew = new("decimal-products.too-few-digits", "What if the product has fewer digits than places?")
+    {
+        Does = Phrases.InOrder<TooFewDigits>("fills in zeros in front", "puts the point straight in front of the digits", "fills in one zero in front", "puts the point after the first digit", "fills in one zero too many in front", "writes no point"),
+        Taught = _ => TooFewDigits.ZerosInFront,
+        Kinds = Kinds,
+    };
+
+    /// <summary>All of them, in the order in which they come up, and those of signs, rows and columns.</summary>
+    public static IReadOnlyList<DecisionPoint> All { get; } =
+        [SignPoints.OfProduct, Way, Split, Zeros, Count, TooFew, .. MultiplicationPoints.InRows, .. AdditionPoints.InColumns];
+}

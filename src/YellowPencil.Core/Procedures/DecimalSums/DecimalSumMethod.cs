@@ -1,0 +1,224 @@
+using System.Numerics;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Addition;
+using YellowPencil.Core.Procedures.Subtraction;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures.DecimalSums;
+
+/// <summary>Sums and differences of decimals in columns, the point coming straight down.</summary>
+public sealed class DecimalSumMethod : Method
+{
+    /// <inheritdoc/>
+    public override Family Family => Family.DecimalSums;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Part> Parts { get; } = [new(Family.Addition, "in the columns of decimals"), new(Family.Subtraction, "in the columns of decimals")];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<DecisionPoint> Points => DecimalSumPoints.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Cells, MarkField.Carries, MarkField.Rewritten, MarkField.RewrittenBelow, MarkField.Operands];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new DecimalSumItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run)
+    {
+        var sum = (DecimalSum)task;
+        var context = ContextOf(sum);
+        var isDifference = sum.IsDifference;
+        if (run.Ask(DecimalSumPoints.Way, context) == SignRead.TheOther && sum.Numbers.Count == 2) isDifference = !isDifference;
+
+        // More taken away than there is: the larger number goes on top and the answer gets a minus sign.
+        var swapped = isDifference && Compare(sum.Numbers[0], sum.Numbers[1]) < 0;
+        if (run.Ask(DecimalSumPoints.Split, context) == DecimalSplit.TwoNumbers) WalkParts(sum, run, isDifference, swapped);
+        else WalkColumns(sum, context, run, isDifference, swapped);
+    }
+
+    private static void WalkColumns(DecimalSum sum, DecimalSumContext context, MethodRun run, bool isDifference, bool swapped)
+    {
+        var numbers = sum.Numbers.Count;
+        var offsets = run.Take(numbers);
+        var places = SetOut(sum, context, run, offsets);
+        var width = 0;
+        for (var row = 0; row < numbers; row++)
+            if (offsets[row] >= 0) width = Math.Max(width, offsets[row] + sum.Numbers[row].Length);
+        if (run.WritesMarks) WriteOperands(sum, run, offsets);
+
+        var digits = run.Take(numbers * width);
+        for (var row = 0; row < numbers; row++)
+            for (var i = 0; offsets[row] >= 0 && i < sum.Numbers[row].Length; i++)
+                digits[row * width + offsets[row] + i] = sum.Numbers[row].Digit(i - sum.Numbers[row].Places);
+        if (swapped) Swap(digits[..width], digits[width..]);
+
+        var from = context.IsRagged && run.Ask(DecimalSumPoints.Lone, context) == LonePlaces.Drop ? Math.Min(width - 1, context.MostPlaces - context.FewestPlaces) : 0;
+        var cells = run.Take(width + 2);
+        if (isDifference) Subtract(run, digits[..width], digits[width..], cells[..width], from, places);
+        else Add(run, digits, numbers, cells, from, places, context.IsRagged);
+        WriteAnswer(run, context, cells, from, places, swapped);
+    }
+
+    /// <summary>
+    /// Sets the numbers out: for each the column of its last digit, the rightmost being 0, or -1 for a number left out. Gives how many
+    /// columns stand after the point that comes straight down.
+    /// </summary>
+    private static int SetOut(DecimalSum sum, DecimalSumContext context, MethodRun run, Span<int> offsets)
+    {
+        var most = context.MostPlaces;
+        var alignment = context.IsRagged ? run.Ask(DecimalSumPoints.Alignment, context) : DecimalAlignment.Points;
+        var longest = sum.Numbers.Max(n => n.Length);
+        for (var row = 0; row < offsets.Length; row++)
+        {
+            var number = sum.Numbers[row];
+            offsets[row] = alignment switch
+            {
+                DecimalAlignment.RightEnds => 0,
+                DecimalAlignment.LeftEnds => longest - number.Length,
+                DecimalAlignment.DecimalsRight when number.Places > 0 => 0,
+                _ => most - number.Places,
+            };
+            if (number.Places > 0 || alignment != DecimalAlignment.Points) continue;
+            offsets[row] = run.Ask(DecimalSumPoints.Whole, new WholeAmongDecimals(row, context.IsDifference)) switch
+            {
+                HiddenPoint.UnderLastPlace => 0,
+                HiddenPoint.BeforeDigits => Math.Max(0, most - number.Length),
+                HiddenPoint.LeftOut when offsets.Length > 1 && row > 0 => -1,
+                _ => offsets[row],
+            };
+        }
+
+        return alignment == DecimalAlignment.LeftEnds ? longest - (sum.Numbers[0].Length - sum.Numbers[0].Places) : most;
+    }
+
+    private static void WriteOperands(DecimalSum sum, MethodRun run, ReadOnlySpan<int> offsets)
+    {
+        for (run.Row = 0; run.Row < offsets.Length; run.Row++)
+            if (offsets[run.Row] >= 0) run.Write(MarkField.Operands, offsets[run.Row] - offsets[0] - sum.Numbers[0].Places, sum.Numbers[run.Row].Text);
+        run.Row = 0;
+    }
+
+    private static void Add(MethodRun run, ReadOnlySpan<int> digits, int numbers, Span<int> cells, int from, int places, bool isRagged)
+    {
+        var width = digits.Length / numbers;
+        var columns = digits;
+        if (from > 0)
+        {
+            var kept = run.Take(numbers * (width - from));
+            for (var row = 0; row < numbers; row++) digits.Slice(row * width + from, width - from).CopyTo(kept[(row * (width - from))..]);
+            columns = kept;
+        }
+
+        var direction = run.Ask(AdditionPoints.Direction, new SumContext(numbers, isRagged, NeedsCarry: false));
+        new ColumnSumWork(run, columns, numbers, cells[from..], from - places).Work(direction);
+    }
+
+    private static void Subtract(MethodRun run, Span<int> top, Span<int> bottom, Span<int> cells, int from, int places)
+    {
+        // Places of the bottom number with nothing above stand at the right end.
+        var begin = from;
+        for (var column = from; column < top.Length && top[column] < 0; column++)
+        {
+            if (bottom[column] < 0 || begin < column) continue;
+            var gap = run.Ask(DecimalSumPoints.Gap, new GapContext(column - places, bottom[column], column == from));
+            if (gap == TopGap.FillZero) continue;
+            begin = column + 1;
+            cells[column] = gap switch
+            {
+                TopGap.WriteBottom => bottom[column],
+                TopGap.TenWithoutLending => run.Recall(new NumberFact(FactKind.Minus, 10, bottom[column]), column - places) % 10,
+                _ => 0,
+            };
+            run.Write(MarkField.Cells, column - places, cells[column]);
+        }
+
+        foreach (ref var digit in top) digit = Math.Max(0, digit);
+        if (begin >= top.Length) return;
+        var direction = run.Ask(SubtractionPoints.Direction, new ItemContext(top.Length, bottom.Length, NeedsRenaming: false));
+        new ColumnDifferenceWork(run, top[begin..], bottom[begin..], cells[begin..], begin - places).Work(direction);
+    }
+
+    private static void WriteAnswer(MethodRun run, DecimalSumContext context, ReadOnlySpan<int> cells, int from, int places, bool isNegative)
+    {
+        var answer = run.Take(3 * cells.Length);
+        var after = Digits.Flatten(cells[..Math.Min(places, cells.Length)], answer);
+        var count = after + Digits.Flatten(cells[Math.Min(places, cells.Length)..], answer[after..]);
+        var point = run.Ask(DecimalSumPoints.Point, context) switch
+        {
+            SumPoint.Forgotten => 0,
+            SumPoint.AsFirst => context.FirstPlaces,
+            SumPoint.AsLast => context.LastPlaces,
+            SumPoint.PlacesTogether => context.FirstPlaces + context.LastPlaces,
+            SumPoint.FewestPlaces => context.FewestPlaces,
+            SumPoint.AfterFirstDigit => Digits.LengthWithoutZeros(answer[..count]) - 1,
+            _ => from > 0 ? Math.Min(after, places - from) : after,
+        };
+        run.AppendDecimal(answer[..count], point, isNegative);
+    }
+
+    /// <summary>The part after the point and the part before it as two whole numbers.</summary>
+    private static void WalkParts(DecimalSum sum, MethodRun run, bool isDifference, bool swapped)
+    {
+        var places = sum.Numbers.Max(n => n.Places);
+        var decimals = Part(sum, run, isDifference, swapped, after: true);
+        var whole = Part(sum, run, isDifference, swapped, after: false);
+        if (swapped) run.Append("-");
+        if (Digits.AreZero(whole)) run.Append("0");
+        else run.AppendDecimal(whole, 0);
+        if (places == 0 || Digits.AreZero(decimals)) return;
+        run.Append(".");
+        var last = 0;
+        while (decimals[last] == 0) last++;
+        for (var i = decimals.Length - 1; i >= last; i--) run.Append(SmallNumbers.Text(decimals[i]));
+    }
+
+    private static Span<int> Part(DecimalSum sum, MethodRun run, bool isDifference, bool swapped, bool after)
+    {
+        var width = Math.Max(1, sum.Numbers.Max(n => after ? n.Places : n.Length - n.Places));
+        var digits = run.Take(sum.Numbers.Count * width);
+        for (var row = 0; row < sum.Numbers.Count; row++)
+        {
+            var number = sum.Numbers[swapped ? 1 - row : row];
+            for (var i = 0; i < width; i++) digits[row * width + i] = after ? (i < number.Places ? number.Digit(i - number.Places) : -1) : number.Digit(i);
+        }
+
+        var cells = run.Take(width + 2);
+        if (!isDifference)
+        {
+            new ColumnSumWork(run, digits, sum.Numbers.Count, cells, after ? -width : 0).Work(SumDirection.FromOnes);
+        }
+        else
+        {
+            foreach (ref var digit in digits[..width]) digit = Math.Max(0, digit);
+            new ColumnDifferenceWork(run, digits[..width], digits[width..], cells[..width], after ? -width : 0).Work(Direction.FromOnes);
+        }
+
+        var flat = run.Take(3 * cells.Length);
+        return flat[..Digits.Flatten(cells, flat)];
+    }
+
+    private static DecimalSumContext ContextOf(DecimalSum sum)
+    {
+        var (most, fewest) = (0, int.MaxValue);
+        for (var i = 0; i < sum.Numbers.Count; i++)
+        {
+            most = Math.Max(most, sum.Numbers[i].Places);
+            fewest = Math.Min(fewest, sum.Numbers[i].Places);
+        }
+
+        return new DecimalSumContext(sum.IsDifference, sum.Numbers.Count, sum.Numbers[0].Places, sum.Numbers[^1].Places, most, fewest);
+    }
+
+    private static int Compare(DecimalNumber first, DecimalNumber second)
+    {
+        var places = Math.Max(first.Places, second.Places);
+        return (first.Unscaled * BigInteger.Pow(10, places - first.Places)).CompareTo(second.Unscaled * BigInteger.Pow(10, places - second.Places));
+    }
+
+    private static void Swap(Span<int> first, Span<int> second)
+    {
+        for (var i = 0; i < first.Length; i++) (first[i], second[i]) = (second[i], first[i]);
+    }
+}

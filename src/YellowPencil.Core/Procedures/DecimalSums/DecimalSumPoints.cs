@@ -1,0 +1,137 @@
+using YellowPencil.Core.Procedures.Addition;
+using YellowPencil.Core.Procedures.Subtraction;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures.DecimalSums;
+
+/// <summary>Whether the sign is followed.</summary>
+public enum SignRead { AsSet, TheOther }
+
+/// <summary>Which digits stand under each other.</summary>
+public enum DecimalAlignment { Points, RightEnds, LeftEnds, DecimalsRight }
+
+/// <summary>Where a whole number stands among decimals.</summary>
+public enum HiddenPoint { AfterOnes, UnderLastPlace, BeforeDigits, LeftOut }
+
+/// <summary>Whether whole part and decimal part are one number.</summary>
+public enum DecimalSplit { OneNumber, TwoNumbers }
+
+/// <summary>What is done where the top number has no digit above one to take away.</summary>
+public enum TopGap { FillZero, WriteBottom, TenWithoutLending, WriteZero }
+
+/// <summary>What is done with places that only one number has.</summary>
+public enum LonePlaces { Keep, Drop }
+
+/// <summary>Where the point of the answer goes.</summary>
+public enum SumPoint { StraightDown, Forgotten, AsFirst, AsLast, PlacesTogether, FewestPlaces, AfterFirstDigit }
+
+/// <summary>The whole item as the student first sees it.</summary>
+/// <param name="IsDifference">Whether something is taken away.</param>
+/// <param name="Numbers">How many numbers there are.</param>
+/// <param name="FirstPlaces">Decimal places of the first number.</param>
+/// <param name="LastPlaces">Decimal places of the last number.</param>
+/// <param name="MostPlaces">The most decimal places of a number.</param>
+/// <param name="FewestPlaces">The fewest.</param>
+public readonly record struct DecimalSumContext(bool IsDifference, int Numbers, int FirstPlaces, int LastPlaces, int MostPlaces, int FewestPlaces) : IDecisionContext
+{
+    /// <inheritdoc/>
+    public int? Place => null;
+
+    /// <summary>Whether the numbers have different counts of decimal places.</summary>
+    public bool IsRagged => MostPlaces != FewestPlaces;
+}
+
+/// <summary>A whole number among decimals.</summary>
+/// <param name="Row">Which of the numbers, from 0.</param>
+/// <param name="IsDifference">Whether something is taken away.</param>
+public readonly record struct WholeAmongDecimals(int Row, bool IsDifference) : IDecisionContext
+{
+    /// <inheritdoc/>
+    public int? Place => null;
+}
+
+/// <summary>A place of the bottom number with nothing above.</summary>
+/// <param name="Column">The place.</param>
+/// <param name="Bottom">The digit there.</param>
+/// <param name="IsSmallest">Whether it is the smallest place.</param>
+public readonly record struct GapContext(int Column, int Bottom, bool IsSmallest) : IDecisionContext
+{
+    /// <inheritdoc/>
+    public int? Place => Column;
+}
+
+/// <summary>The decisions of sums and differences of decimals.</summary>
+public static class DecimalSumPoints
+{
+    private static readonly Kind<DecimalSumContext>[] Kinds =
+    [
+        new("always", "always", _ => true),
+        new("sum", "in sums", c => !c.IsDifference),
+        new("difference", "in differences", c => c.IsDifference),
+        new("ragged", "when the numbers have different counts of places", c => c.IsRagged),
+        new("same", "when the numbers have the same count of places", c => !c.IsRagged),
+        new("with-whole", "when one is a whole number", c => c.FewestPlaces == 0),
+    ];
+
+    /// <summary>Add or take away?</summary>
+    public static readonly DecisionPoint<DecimalSumContext, SignRead> Way = new("decimal-sums.way", "What is to be done with the numbers?")
+    {
+        Does = Phrases.InOrder<SignRead>("does what the sign says", "takes the other of plus and minus"),
+        Taught = _ => SignRead.AsSet,
+        Kinds = Kinds,
+    };
+
+    /// <summary>How are the numbers set out?</summary>
+    public static readonly DecisionPoint<DecimalSumContext, DecimalAlignment> Alignment = new("decimal-sums.alignment", "Which digits stand under each other?")
+    {
+        Does = Phrases.InOrder<DecimalAlignment>("lines the points up", "lines the numbers up on the right", "lines the numbers up on the left", "lines the points up but pushes the decimals to the right"),
+        Taught = _ => DecimalAlignment.Points,
+        Kinds = Kinds,
+        ShowsIn = MarkField.Operands,
+    };
+
+    /// <summary>Where is the point of a whole number?</summary>
+    public static readonly DecisionPoint<WholeAmongDecimals, HiddenPoint> Whole = new("decimal-sums.hidden-point", "Where is the point of a whole number?")
+    {
+        Does = Phrases.InOrder<HiddenPoint>("puts the hidden point after the ones", "puts a whole number under the last place", "reads a whole number as decimals", "leaves a whole number out"),
+        Taught = _ => HiddenPoint.AfterOnes,
+        Kinds = [new("always", "always", _ => true), new("below", "when it stands below", c => c.Row > 0), new("sum", "in sums", c => !c.IsDifference), new("difference", "in differences", c => c.IsDifference)],
+        ShowsIn = MarkField.Operands,
+    };
+
+    /// <summary>One number or two?</summary>
+    public static readonly DecisionPoint<DecimalSumContext, DecimalSplit> Split = new("decimal-sums.parts", "Is it one number on both sides of the point?")
+    {
+        Does = Phrases.InOrder<DecimalSplit>("works across the point", "works the parts before and after the point as two separate numbers"),
+        Taught = _ => DecimalSplit.OneNumber,
+        Kinds = Kinds,
+    };
+
+    /// <summary>What about a gap above?</summary>
+    public static readonly DecisionPoint<GapContext, TopGap> Gap = new("decimal-sums.gap", "What stands above where the top number has no digit?")
+    {
+        Does = Phrases.InOrder<TopGap>("fills the gap with a zero", "copies the bottom digit", "takes away from ten that nobody lends", "writes 0"),
+        Taught = _ => TopGap.FillZero,
+        Kinds = [new("always", "where there is a gap above", _ => true)],
+    };
+
+    /// <summary>What about places that only one number has?</summary>
+    public static readonly DecisionPoint<DecimalSumContext, LonePlaces> Lone = new("decimal-sums.lone-places", "What is done with places that only one number has?")
+    {
+        Does = Phrases.InOrder<LonePlaces>("keeps places that only one number has", "drops places that not every number has"),
+        Taught = _ => LonePlaces.Keep,
+        Kinds = Kinds,
+    };
+
+    /// <summary>Where does the point go?</summary>
+    public static readonly DecisionPoint<DecimalSumContext, SumPoint> Point = new("decimal-sums.point", "Where does the point of the answer go?")
+    {
+        Does = Phrases.InOrder<SumPoint>("brings the point straight down", "forgets the point", "gives the answer the places of the first number", "gives the answer the places of the last number", "gives the answer the places of all numbers together", "gives the answer the fewest places", "puts the point after the first digit"),
+        Taught = _ => SumPoint.StraightDown,
+        Kinds = Kinds,
+    };
+
+    /// <summary>All of them, in the order in which they come up, and those of the columns.</summary>
+    public static IReadOnlyList<DecisionPoint> All { get; } =
+        [Way, Alignment, Whole, Split, Lone, Gap, Point, .. AdditionPoints.InColumns, .. SubtractionPoints.InColumns];
+}

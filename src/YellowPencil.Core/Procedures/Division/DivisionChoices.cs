@@ -1,0 +1,37 @@
+namespace YellowPencil.Core.Procedures.Division;
+
+/// <summary>What is done with the numbers.</summary>
+public enum DivisionWay { Divide, Multiply, Subtract }
+
+/// <summary>At which end the work begins.</summary>
+public enum DivisionDirection { FromLeft, FromRight }
+
+/// <summary>Which number is divided by.</summary>
+public enum DivisorRead { Whole, FirstDigit, LastDigit, NearestTen }
+
+/// <summary>What is done where the first digits are less than the divisor.</summary>
+public enum FirstPart { TakeMore, Swap, LeaveDigitOut, WriteOne, RoundUpToDivisor }
+
+/// <summary>What is written where the number at hand is less than the divisor.</summary>
+public enum TooSmall { WriteZero, WriteNothing, Swap, Stop, WriteOne, WriteNumberItself, WriteZeroForgetNumber, WriteDigitItself }
+
+/// <summary>Which digit is written in the quotient.</summary>
+public enum QuotientDigit { Exact, OneTooSmall, OneTooLarge, Nearest, ByFirstDigits, One, TwoTooSmall }
+
+/// <summary>What is done with the product.</summary>
+public enum TakingProduct { Subtract, ThrowRestAway, Add, KeepProduct, ThrowRestAwayIfLast }
+
+/// <summary>What is done with a rest that is not less than the divisor.</summary>
+public enum LargeRest { GoOn, DivideAgain }
+
+/// <summary>What is brought down.</summary>
+public enum BringDown { One, Stop, InFront, LastDigit, DigitOnly, OneAndSkip }
+
+/// <summary>What is done with a rest when all digits are used.</summary>
+public enum Extension { AppendZero, Finish }
+
+/// <summary>Whether the point goes into the quotient.</summary>
+public enum QuotientPoint { Put, Forget, AfterFirstDigit }
+
+/// <summary>How a rest is written.</summary>
+public enum RestWritten { AsRemainder, OverDivisor, OverDivisorAsItStands, Drop, AsNextDigit, AsDecimal, RoundUp, OverTen, DivisorOverRest, OverDividend, OverQuotient, WhatIsMissing, AsExactDecimal, RemainderIsDivisor }

@@ -1,0 +1,315 @@
+using YellowPencil.Core.Procedures.Multiplication;
+using YellowPencil.Core.Procedures.Subtraction;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures.Division;
+
+/// <summary>
+/// The cycles of a long division. A part for every method that divides: it is given the digits of the dividend from the left, how many
+/// of them stand before the point, and the divisor, and finds the digits of the quotient, where its point goes, and what is left.
+/// </summary>
+internal ref struct DivisionWork
+{
+    /// <summary>A number at hand is never longer; a wrong way that leads further stops there.</summary>
+    private const long Largest = 1_000_000_000_000_000;
+
+    private readonly MethodRun run;
+    private readonly ReadOnlySpan<int> digits;
+    private readonly int wholeDigits;
+    private readonly long divisor;
+    private readonly bool asksDecimal;
+    private readonly int mostAppended;
+    private int used;
+    private int appended;
+    private int cycle;
+    private int brought;
+    private long part;
+    private bool hasDigit;
+
+    public DivisionWork(MethodRun run, ReadOnlySpan<int> digits, int wholeDigits, long divisor, bool asksDecimal, int mostAppended)
+    {
+        this.run = run;
+        this.digits = digits;
+        this.wholeDigits = wholeDigits;
+        this.divisor = divisor;
+        this.asksDecimal = asksDecimal;
+        this.mostAppended = mostAppended;
+        Quotient = run.Take(2 * digits.Length + mostAppended + 4);
+        PointAt = -1;
+    }
+
+    /// <summary>The digits of the quotient from the left, as far as <see cref="Written"/>; one may have more than one digit.</summary>
+    public readonly Span<int> Quotient;
+
+    /// <summary>How many digits were written in the quotient.</summary>
+    public int Written { get; private set; }
+
+    /// <summary>How many digits of the quotient stand before its point; -1 where it has none.</summary>
+    public int PointAt { get; private set; }
+
+    /// <summary>What is left at the end.</summary>
+    public long Left { get; private set; }
+
+    /// <summary>Whether the work was cut off because no more zeros are appended, as on a way that never ends.</summary>
+    public readonly bool IsCutOff => appended == mostAppended;
+
+    /// <summary>Works all cycles.</summary>
+    public void Work()
+    {
+        TakeDigit();
+        while (true)
+        {
+            var context = Context(rest: 0);
+            MarkPoint(context);
+            if (context.IsTooSmall && !hasDigit && Written == 0 && used < wholeDigits)
+            {
+                switch (run.Ask(DivisionPoints.First, context))
+                {
+                    case FirstPart.TakeMore:
+                        TakeDigit();
+                        continue;
+                    case FirstPart.LeaveDigitOut:
+                        part = 0;
+                        TakeDigit();
+                        continue;
+                    case FirstPart.Swap when part > 0:
+                        WriteDigit(divisor / part);
+                        Left = divisor % part;
+                        break;
+                    case FirstPart.RoundUpToDivisor:
+                        WriteDigit(1);
+                        Left = 0;
+                        break;
+                    default:
+                        WriteDigit(1);
+                        Left = part;
+                        break;
+                }
+            }
+            else if (context.IsTooSmall)
+            {
+                if (!Fits(context)) return;
+            }
+            else
+            {
+                Divide(context);
+            }
+
+            if (!GoOn()) return;
+        }
+    }
+
+    /// <summary>A cycle in which the divisor does not go in; false where the work stops here.</summary>
+    private bool Fits(CycleContext context)
+    {
+        Left = part;
+        switch (run.Ask(DivisionPoints.Fits, context))
+        {
+            case TooSmall.WriteNothing:
+                return true;
+            case TooSmall.Swap when part > 0:
+                WriteDigit(divisor / part);
+                Left = divisor % part;
+                return true;
+            case TooSmall.Stop:
+                return false;
+            case TooSmall.WriteOne:
+                WriteDigit(1);
+                return true;
+            case TooSmall.WriteNumberItself:
+                WriteDigit(part);
+                Left = 0;
+                return true;
+            case TooSmall.WriteDigitItself:
+                WriteDigit(brought);
+                Left = 0;
+                return true;
+            case TooSmall.WriteZeroForgetNumber:
+                WriteDigit(0);
+                Left = 0;
+                return true;
+            default:
+                WriteDigit(0);
+                return true;
+        }
+    }
+
+    private void Divide(CycleContext context)
+    {
+        var exact = part / divisor;
+        var digit = run.Ask(DivisionPoints.Digit, context) switch
+        {
+            QuotientDigit.OneTooSmall => exact - 1,
+            QuotientDigit.TwoTooSmall => Math.Max(0, exact - 2),
+            QuotientDigit.OneTooLarge => exact + 1,
+            QuotientDigit.Nearest => 2 * (part % divisor) >= divisor ? exact + 1 : exact,
+            QuotientDigit.ByFirstDigits => ByFirstDigits(exact),
+            QuotientDigit.One => 1,
+            _ => exact,
+        };
+        WriteDigit(digit);
+        var product = Product(digit);
+        WriteStep(MarkField.StepProduct, product);
+        Left = run.Ask(DivisionPoints.Taking, context) switch
+        {
+            TakingProduct.ThrowRestAway => 0,
+            TakingProduct.ThrowRestAwayIfLast => context.IsLast ? 0 : Difference(product),
+            TakingProduct.Add => part + product,
+            TakingProduct.KeepProduct => product,
+            _ => Difference(product),
+        };
+        WriteStep(MarkField.StepDifference, Left);
+        if (Left < divisor || run.Ask(DivisionPoints.Rest, context with { Rest = Left }) != LargeRest.DivideAgain) return;
+        WriteDigit(Left / divisor);
+        Left %= divisor;
+    }
+
+    /// <summary>The digit that the first digits of both numbers give.</summary>
+    private readonly long ByFirstDigits(long exact)
+    {
+        var (first, by) = (part, divisor);
+        while (by >= 10)
+        {
+            first /= 10;
+            by /= 10;
+        }
+
+        return divisor < 10 ? exact : Math.Min(9, first / by);
+    }
+
+    private readonly long Product(long digit)
+    {
+        if (divisor < 10 && digit < 10) return run.Recall(new NumberFact(FactKind.Times, (int)digit, (int)divisor), Place);
+        if (digit > 9) return digit * divisor;
+        run.IsAside = true;
+        var product = new ProductWork(run, DigitsOf(divisor), run.Take(1, (int)digit)).WorkRow();
+        run.IsAside = false;
+        return Value(product);
+    }
+
+    /// <summary>The difference in columns; a product that is too large stands on top.</summary>
+    private readonly long Difference(long product)
+    {
+        var top = DigitsOf(Math.Max(part, product));
+        var bottom = run.Take(top.Length);
+        DigitsOf(Math.Min(part, product)).CopyTo(bottom);
+        var cells = run.Take(top.Length);
+        run.IsAside = true;
+        new ColumnDifferenceWork(run, top, bottom, cells, Place).Work(run.Ask(SubtractionPoints.Direction, new ItemContext(top.Length, top.Length, NeedsRenaming: false)));
+        run.IsAside = false;
+        var answer = run.Take(3 * top.Length);
+        return Value(answer[..Digits.Flatten(cells, answer)]);
+    }
+
+    /// <summary>Brings the next digit down, or ends the work; false at the end.</summary>
+    private bool GoOn()
+    {
+        var context = Context(Left);
+        if (used == digits.Length)
+        {
+            if (Left == 0 || appended == mostAppended || run.Ask(DivisionPoints.Extend, context) == Extension.Finish) return false;
+            appended++;
+            part = Left;
+            Append(0);
+            return part < Largest;
+        }
+
+        part = Left;
+        switch (run.Ask(DivisionPoints.Bring, context))
+        {
+            case BringDown.Stop:
+                return false;
+            case BringDown.InFront when part > 0:
+                var digit = digits[used++];
+                var unit = 1L;
+                while (unit <= part) unit *= 10;
+                brought = digit;
+                part += digit * unit;
+                WriteStep(MarkField.StepBroughtDown, digit);
+                break;
+            case BringDown.LastDigit:
+                used++;
+                Append(digits[^1]);
+                break;
+            case BringDown.DigitOnly:
+                part = 0;
+                TakeDigit();
+                break;
+            case BringDown.OneAndSkip when used + 1 < digits.Length:
+                used++;
+                TakeDigit();
+                break;
+            default:
+                TakeDigit();
+                break;
+        }
+
+        return part < Largest;
+    }
+
+    private void TakeDigit() => Append(digits[used++]);
+
+    private void Append(int digit)
+    {
+        if (Written > 0 || hasDigit) WriteStep(MarkField.StepBroughtDown, digit);
+        brought = digit;
+        part = part * 10 + digit;
+    }
+
+    private void MarkPoint(CycleContext context)
+    {
+        if (PointAt >= 0 || !context.IsAfterPoint) return;
+        PointAt = run.Ask(DivisionPoints.Point, context) switch
+        {
+            QuotientPoint.Forget => int.MaxValue,
+            QuotientPoint.AfterFirstDigit => 1,
+            _ => Written,
+        };
+    }
+
+    private void WriteDigit(long digit)
+    {
+        Quotient[Written++] = (int)Math.Min(digit, 999_999);
+        hasDigit |= digit > 0;
+        run.Row = cycle++;
+        if (run.WritesMarks) run.Write(MarkField.StepQuotient, 0, digit.ToString());
+    }
+
+    private readonly void WriteStep(MarkField field, long value)
+    {
+        if (run.WritesMarks) run.Write(field, 0, value.ToString());
+    }
+
+    private readonly int Place => digits.Length - used - appended;
+
+    private readonly Span<int> DigitsOf(long value)
+    {
+        var count = 1;
+        for (var rest = value / 10; rest > 0; rest /= 10) count++;
+        var found = run.Take(count);
+        for (var i = 0; i < count; i++, value /= 10) found[i] = (int)(value % 10);
+        return found;
+    }
+
+    private static long Value(ReadOnlySpan<int> digits)
+    {
+        var value = 0L;
+        for (var i = digits.Length - 1; i >= 0; i--) value = Math.Min(Largest, value * 10 + digits[i]);
+        return value;
+    }
+
+    private readonly CycleContext Context(long rest) => new()
+    {
+        Cycle = cycle,
+        Part = part,
+        Divisor = divisor,
+        Brought = brought,
+        DigitsLeft = digits.Length - used,
+        Written = Written,
+        HasDigit = hasDigit,
+        IsAfterPoint = used + appended > wholeDigits,
+        Appended = appended,
+        AsksDecimal = asksDecimal,
+        Rest = rest,
+    };
+}

@@ -1,0 +1,170 @@
+using System.Numerics;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Addition;
+using YellowPencil.Core.Procedures.Division;
+using YellowPencil.Core.Procedures.Multiplication;
+using YellowPencil.Core.Procedures.Subtraction;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures.Integers;
+
+/// <summary>
+/// The four operations on whole numbers with signs. The numbers without their signs are dealt with as facts, or by the written methods where
+/// they are large.
+/// </summary>
+public sealed class IntegerMethod : Method
+{
+    /// <summary>Numbers up to here are added and taken away in the head.</summary>
+    private const int LargestInHead = 20;
+
+    /// <inheritdoc/>
+    public override Family Family => Family.Integers;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<DecisionPoint> Points => IntegerPoints.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Lines, MarkField.Sign];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new IntegerItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run)
+    {
+        var pair = (SignedPair)task;
+        var context = new SignedContext
+        {
+            Operation = pair.Operation,
+            FirstIsNegative = pair.First.Sign < 0,
+            SecondIsNegative = pair.Second.Sign < 0,
+            FirstIsLarger = BigInteger.Abs(pair.First) > BigInteger.Abs(pair.Second),
+        };
+        if (pair.Operation is PairOperation.Plus or PairOperation.Minus)
+        {
+            Sum(run, pair, context);
+            return;
+        }
+
+        switch (run.Ask(IntegerPoints.Way, context))
+        {
+            case SignedWay.Add:
+                Sum(run, pair, context with { Operation = PairOperation.Plus });
+                return;
+            case SignedWay.Subtract:
+                Sum(run, pair, context with { Operation = PairOperation.Minus });
+                return;
+            default:
+                break;
+        }
+
+        var isNegative = SignPoints.IsNegative(run, new SignsContext(context.FirstIsNegative, context.SecondIsNegative, context.FirstIsLarger, pair.Operation == PairOperation.DividedBy));
+        var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
+        Write(run, pair.Operation == PairOperation.Times ? Times(run, first, second) : Quotient(run, first, second), isNegative);
+    }
+
+    private static void Sum(MethodRun run, SignedPair pair, SignedContext context)
+    {
+        var firstIsNegative = context.FirstIsNegative && run.Ask(IntegerPoints.First, context) == FirstSign.Kept;
+        var takesAway = context.IsMinus;
+        if (context.SecondIsNegative)
+        {
+            if (run.Ask(IntegerPoints.Meeting, context) == MeetingSigns.Joined) takesAway = !takesAway;
+            if (run.WritesMarks)
+                run.Write(MarkField.Lines, 0, $"{(firstIsNegative ? "-" : "")}{BigInteger.Abs(pair.First)} {(takesAway ? "-" : "+")} {BigInteger.Abs(pair.Second)}");
+        }
+
+        context = context with { FirstCountsNegative = firstIsNegative, SecondCountsNegative = takesAway, HaveSameSign = firstIsNegative == takesAway };
+        var adds = run.Ask(IntegerPoints.Sizes, context) switch
+        {
+            Magnitudes.Add => true,
+            Magnitudes.Subtract => false,
+            _ => context.HaveSameSign,
+        };
+        var ofLeft = context.HaveSameSign || context.FirstIsLarger ? firstIsNegative : takesAway;
+        var isNegative = run.Ask(IntegerPoints.OfSum, context) switch
+        {
+            SumSign.Positive => false,
+            SumSign.Negative => true,
+            SumSign.AsFirst => firstIsNegative,
+            SumSign.AsSecond => takesAway,
+            SumSign.OfSmaller => context.HaveSameSign || !context.FirstIsLarger ? firstIsNegative : takesAway,
+            SumSign.ByProductRule => !context.HaveSameSign,
+            SumSign.Opposite => !ofLeft,
+            _ => ofLeft,
+        };
+        var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
+        Write(run, adds ? Plus(run, first, second) : Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second)), isNegative);
+    }
+
+    private static void Write(MethodRun run, ReadOnlySpan<int> digits, bool isNegative) => run.AppendDecimal(digits, 0, isNegative);
+
+    private static Span<int> Plus(MethodRun run, BigInteger first, BigInteger second)
+    {
+        if (first <= LargestInHead && second <= LargestInHead) return Digit(run, run.Recall(new NumberFact(FactKind.Plus, (int)first, (int)second), 0));
+        var top = DigitsOf(run, first);
+        var bottom = DigitsOf(run, second);
+        var width = Math.Max(top.Length, bottom.Length);
+        var rows = run.Take(2 * width);
+        top.CopyTo(rows);
+        bottom.CopyTo(rows[width..]);
+        var cells = run.Take(width + 2);
+        run.IsAside = true;
+        new ColumnSumWork(run, rows, 2, cells).Work(SumDirection.FromOnes);
+        run.IsAside = false;
+        return Flat(run, cells);
+    }
+
+    private static Span<int> Minus(MethodRun run, BigInteger larger, BigInteger smaller)
+    {
+        if (larger <= LargestInHead) return Digit(run, run.Recall(new NumberFact(FactKind.Minus, (int)larger, (int)smaller), 0));
+        var top = DigitsOf(run, larger);
+        var bottom = run.Take(top.Length);
+        DigitsOf(run, smaller).CopyTo(bottom);
+        var cells = run.Take(top.Length);
+        run.IsAside = true;
+        new ColumnDifferenceWork(run, top, bottom, cells).Work(Direction.FromOnes);
+        run.IsAside = false;
+        return Flat(run, cells);
+    }
+
+    private static Span<int> Times(MethodRun run, BigInteger first, BigInteger second)
+    {
+        if (first <= 12 && second <= 12) return Digit(run, run.Recall(new NumberFact(FactKind.Times, (int)first, (int)second), 0));
+        run.IsAside = true;
+        var answer = ProductWork.Multiply(run, DigitsOf(run, first), DigitsOf(run, second));
+        run.IsAside = false;
+        return answer;
+    }
+
+    private static Span<int> Quotient(MethodRun run, BigInteger dividend, BigInteger divisor)
+    {
+        var quotient = dividend / divisor;
+        if (quotient <= 12 && divisor <= 12) return Digit(run, run.Recall(new NumberFact(FactKind.DividedBy, (int)dividend, (int)divisor), 0));
+        if (divisor >= BigInteger.Pow(10, LongDivision.MostDivisorDigits)) return DigitsOf(run, quotient);
+        var digits = DigitsOf(run, dividend);
+        digits.Reverse();
+        run.IsAside = true;
+        var work = new DivisionWork(run, digits, digits.Length, (long)divisor, asksDecimal: false, mostAppended: 0);
+        work.Work();
+        run.IsAside = false;
+        work.Quotient[..work.Written].Reverse();
+        return Flat(run, work.Quotient[..work.Written]);
+    }
+
+    private static Span<int> Flat(MethodRun run, ReadOnlySpan<int> cells)
+    {
+        var digits = run.Take(7 * cells.Length);
+        return digits[..Digits.Flatten(cells, digits)];
+    }
+
+    private static Span<int> Digit(MethodRun run, int value) => Flat(run, run.Take(1, Math.Max(0, value)));
+
+    private static Span<int> DigitsOf(MethodRun run, BigInteger value)
+    {
+        var text = value.ToString();
+        var digits = run.Take(text.Length);
+        for (var i = 0; i < digits.Length; i++) digits[i] = text[digits.Length - 1 - i] - '0';
+        return digits;
+    }
+}

@@ -1,0 +1,120 @@
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures.Integers;
+
+/// <summary>Which operation is done.</summary>
+public enum SignedWay { AsSet, Add, Subtract }
+
+/// <summary>How the first number is read.</summary>
+public enum FirstSign { Kept, Dropped }
+
+/// <summary>What two signs that meet become.</summary>
+public enum MeetingSigns { Joined, OperationOnly }
+
+/// <summary>What is done with the numbers without their signs.</summary>
+public enum Magnitudes { BySigns, Add, Subtract }
+
+/// <summary>Which sign a sum gets.</summary>
+public enum SumSign { ByRule, Positive, Negative, AsFirst, AsSecond, OfSmaller, ByProductRule, Opposite }
+
+/// <summary>An operation on numbers with signs as the student sees it.</summary>
+public readonly record struct SignedContext : IDecisionContext
+{
+    /// <summary>The operation.</summary>
+    public required PairOperation Operation { get; init; }
+
+    /// <summary>Whether the first number was set with a minus sign.</summary>
+    public required bool FirstIsNegative { get; init; }
+
+    /// <summary>Whether the second number was set with a minus sign.</summary>
+    public required bool SecondIsNegative { get; init; }
+
+    /// <summary>Whether the first is the larger without its sign.</summary>
+    public required bool FirstIsLarger { get; init; }
+
+    /// <summary>Whether the two are now to be added with the same sign: both positive or both negative.</summary>
+    public bool HaveSameSign { get; init; }
+
+    /// <summary>Whether the first counts as negative now.</summary>
+    public bool FirstCountsNegative { get; init; }
+
+    /// <summary>Whether the second counts as negative now, a minus before it included.</summary>
+    public bool SecondCountsNegative { get; init; }
+
+    /// <inheritdoc/>
+    public int? Place => null;
+
+    /// <summary>Whether something is taken away.</summary>
+    public bool IsMinus => Operation == PairOperation.Minus;
+
+    /// <summary>Whether both count as negative now.</summary>
+    public bool AreBothNegative => FirstCountsNegative && SecondCountsNegative;
+}
+
+/// <summary>The decisions about numbers with signs.</summary>
+public static class IntegerPoints
+{
+    private static readonly Kind<SignedContext>[] Kinds =
+    [
+        new("always", "always", _ => true),
+        new("minus", "when something is taken away", c => c.IsMinus),
+        new("plus", "when something is added", c => !c.IsMinus),
+        new("first-negative", "when the first number is negative", c => c.FirstIsNegative),
+        new("second-negative", "when the second number is negative", c => c.SecondIsNegative),
+        new("both-set-negative", "when both numbers have a minus sign", c => c.FirstIsNegative && c.SecondIsNegative),
+        new("both-negative", "when two negative numbers come together", c => c.AreBothNegative),
+        new("different", "when numbers of different signs come together", c => !c.HaveSameSign),
+        new("same", "when numbers of the same sign come together", c => c.HaveSameSign),
+        new("first-larger", "when the first number is the larger without its sign", c => c.FirstIsLarger),
+        new("second-larger", "when the second number is the larger without its sign", c => !c.FirstIsLarger),
+    ];
+
+    /// <summary>Which operation?</summary>
+    public static readonly DecisionPoint<SignedContext, SignedWay> Way = new("integers.way", "What is to be done with the two numbers?")
+    {
+        Does = Phrases.InOrder<SignedWay>("does what the sign says", "adds", "takes away"),
+        Taught = _ => SignedWay.AsSet,
+        Kinds = [new("product", "in products", c => c.Operation == PairOperation.Times), new("quotient", "in divisions", c => c.Operation == PairOperation.DividedBy)],
+    };
+
+    /// <summary>Is the first sign read?</summary>
+    public static readonly DecisionPoint<SignedContext, FirstSign> First = new("integers.first-sign", "Is the first number negative?")
+    {
+        Does = Phrases.InOrder<FirstSign>("reads the sign of the first number", "drops the sign of the first number"),
+        Taught = _ => FirstSign.Kept,
+        Kinds = Kinds,
+        ShowsIn = MarkField.Lines,
+    };
+
+    /// <summary>What do two signs become?</summary>
+    public static readonly DecisionPoint<SignedContext, MeetingSigns> Meeting = new("integers.meeting-signs", "What do the two signs between the numbers become?")
+    {
+        Does = Phrases.InOrder<MeetingSigns>("joins the two signs", "keeps the sign of the operation only"),
+        Taught = _ => MeetingSigns.Joined,
+        Say = (c, choice) => choice == MeetingSigns.Joined
+            ? c.IsMinus ? "Taking away a negative number is adding." : "Adding a negative number is taking away."
+            : $"Between the numbers: {Meeting!.Does(choice)}.",
+        Kinds = Kinds,
+        ShowsIn = MarkField.Lines,
+    };
+
+    /// <summary>Are the magnitudes added?</summary>
+    public static readonly DecisionPoint<SignedContext, Magnitudes> Sizes = new("integers.magnitudes", "Are the numbers put together or taken from each other?")
+    {
+        Does = Phrases.InOrder<Magnitudes>("puts equal signs together and lets different ones cancel", "adds the numbers without their signs", "takes the smaller from the larger without their signs"),
+        Taught = _ => Magnitudes.BySigns,
+        Kinds = Kinds,
+    };
+
+    /// <summary>Which sign does the sum get?</summary>
+    public static readonly DecisionPoint<SignedContext, SumSign> OfSum = new("integers.sum-sign", "Which sign does the answer get?")
+    {
+        Does = Phrases.InOrder<SumSign>("gives the sign of those that are left", "writes no minus sign", "writes a minus sign", "keeps the sign of the first number", "keeps the sign of the second number", "takes the sign of the smaller number", "takes the rule of signs of products", "takes the opposite sign"),
+        Taught = _ => SumSign.ByRule,
+        Kinds = Kinds,
+    };
+
+    /// <summary>All of them, in the order in which they come up.</summary>
+    public static IReadOnlyList<DecisionPoint> All { get; } = [Way, SignPoints.OfProduct, First, Meeting, Sizes, OfSum];
+}

@@ -1,0 +1,59 @@
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures.Integers;
+
+/// <summary>Which sign a product or a quotient gets.</summary>
+public enum ProductSign { ByRule, Positive, Negative, AsFirst, AsSecond, OfLarger, Opposite, NegativeIfAny }
+
+/// <summary>The two signs of a product or a quotient.</summary>
+/// <param name="FirstIsNegative">Whether the first number has a minus sign.</param>
+/// <param name="SecondIsNegative">Whether the second has.</param>
+/// <param name="FirstIsLarger">Whether the first is the larger without its sign.</param>
+/// <param name="IsQuotient">Whether it is a division.</param>
+public readonly record struct SignsContext(bool FirstIsNegative, bool SecondIsNegative, bool FirstIsLarger, bool IsQuotient) : IDecisionContext
+{
+    /// <inheritdoc/>
+    public int? Place => null;
+
+    /// <summary>Whether both signs are minus.</summary>
+    public bool AreBothNegative => FirstIsNegative && SecondIsNegative;
+
+    /// <summary>Whether the signs are different.</summary>
+    public bool AreDifferent => FirstIsNegative != SecondIsNegative;
+}
+
+/// <summary>The decision about the sign of products and quotients, wherever numbers have signs.</summary>
+public static class SignPoints
+{
+    /// <summary>Which sign does the answer get?</summary>
+    public static readonly DecisionPoint<SignsContext, ProductSign> OfProduct = new("integers.product-sign", "Which sign does the answer get?")
+    {
+        Does = Phrases.InOrder<ProductSign>("gives the sign by the rule", "writes no minus sign", "writes a minus sign", "keeps the sign of the first number", "keeps the sign of the second number", "takes the sign of the larger number", "takes the opposite sign", "writes a minus sign if there is any"),
+        Taught = _ => ProductSign.ByRule,
+        Kinds =
+        [
+            new("always", "always", _ => true), new("both", "when both numbers are negative", c => c.AreBothNegative), new("different", "when the signs are different", c => c.AreDifferent),
+            new("first", "when only the first number is negative", c => c.FirstIsNegative && !c.SecondIsNegative), new("second", "when only the second number is negative", c => !c.FirstIsNegative && c.SecondIsNegative),
+            new("quotient", "in divisions", c => c.IsQuotient), new("product", "in products", c => !c.IsQuotient),
+        ],
+        ShowsIn = MarkField.Sign,
+    };
+
+    /// <summary>Asks for the sign where there is one; whether the answer is negative.</summary>
+    internal static bool IsNegative(MethodRun run, SignsContext context)
+    {
+        if (!context.FirstIsNegative && !context.SecondIsNegative) return false;
+        var isNegative = run.Ask(OfProduct, context) switch
+        {
+            ProductSign.Positive => false,
+            ProductSign.Negative or ProductSign.NegativeIfAny => true,
+            ProductSign.AsFirst => context.FirstIsNegative,
+            ProductSign.AsSecond => context.SecondIsNegative,
+            ProductSign.OfLarger => context.FirstIsLarger ? context.FirstIsNegative : context.SecondIsNegative,
+            ProductSign.Opposite => !context.AreDifferent,
+            _ => context.AreDifferent,
+        };
+        if (run.WritesMarks) run.Write(MarkField.Sign, 0, isNegative ? "-" : "+");
+        return isNegative;
+    }
+}

@@ -1,0 +1,44 @@
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures.Multiplication;
+
+/// <summary>Multiplication of whole numbers in rows.</summary>
+public sealed class MultiplicationMethod : Method
+{
+    /// <inheritdoc/>
+    public override Family Family => Family.Multiplication;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Part> Parts { get; } = [new(Family.Addition, "where the rows are added")];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<DecisionPoint> Points => MultiplicationPoints.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Cells, MarkField.Carries, MarkField.Rows, MarkField.RowCarries];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new ProductItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run)
+    {
+        var product = (ColumnProduct)task;
+
+        if (run.Ask(MultiplicationPoints.Way, new FactorsContext(Math.Max(product.First.Length, product.Second.Length), Math.Min(product.First.Length, product.Second.Length))) == ProductWay.Add)
+        {
+            run.Append((product.First.Value + product.Second.Value).ToString());
+            return;
+        }
+
+        run.AppendCells(ProductWork.Multiply(run, DigitsOf(run, product.First), DigitsOf(run, product.Second)));
+    }
+
+    private static Span<int> DigitsOf(MethodRun run, WholeNumber number)
+    {
+        var digits = run.Take(number.Length);
+        for (var place = 0; place < digits.Length; place++) digits[place] = number.Digit(place);
+        return digits;
+    }
+}

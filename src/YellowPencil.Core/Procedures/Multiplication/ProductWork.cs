@@ -1,0 +1,350 @@
+using YellowPencil.Core.Procedures.Addition;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Procedures.Multiplication;
+
+/// <summary>
+/// A product of two whole numbers being worked: a row for each digit of the multiplier, then the sum of the rows. A part for every
+/// method that multiplies: it is given the digits of both numbers, smallest place first, the longer number on top.
+/// </summary>
+internal ref struct ProductWork
+{
+    private readonly MethodRun run;
+    private readonly ReadOnlySpan<int> top;
+    private readonly ReadOnlySpan<int> multiplier;
+
+    /// <summary>The carries above the top digits that stand there from an earlier row.</summary>
+    private readonly Span<int> standing;
+
+    private readonly Span<int> carries;
+    private readonly Span<int> cells;
+    private int carriesMade;
+    private int rowsWritten;
+
+    public ProductWork(MethodRun run, ReadOnlySpan<int> top, ReadOnlySpan<int> multiplier)
+    {
+        this.run = run;
+        this.top = top;
+        this.multiplier = multiplier;
+        standing = run.Take(top.Length + 2, filledWith: 0);
+        carries = run.Take(top.Length + 2, filledWith: 0);
+        cells = run.Take(top.Length);
+    }
+
+    /// <summary>Multiplies two numbers by their digits, the one with more digits on top, of equally long ones the first. Gives the digits of the answer.</summary>
+    public static Span<int> Multiply(MethodRun run, Span<int> first, Span<int> second)
+    {
+        var swapped = second.Length > first.Length;
+        var top = swapped ? second : first;
+        var multiplier = swapped ? first : second;
+        var answer = run.Take(MostDigits(top.Length, multiplier.Length));
+        return answer[..new ProductWork(run, top, multiplier).Work(answer)];
+    }
+
+    /// <summary>How many digits the answer of a product can have at the most, whatever is done wrongly.</summary>
+    private static int MostDigits(int top, int multiplier) => 2 * multiplier * (3 * top + 2 * multiplier + 3);
+
+    /// <summary>Works the whole product.</summary>
+    /// <param name="answer">Takes the digits of the answer, smallest place first; with room for all that can be written.</param>
+    /// <returns>How many digits were written.</returns>
+    private int Work(Span<int> answer)
+    {
+        var width = 3 * top.Length + 2 * multiplier.Length + 3;
+        var rows = run.Take(multiplier.Length * width);
+        for (var row = 0; row < multiplier.Length; row++)
+        {
+            var context = new RowContext(row, multiplier.Length, multiplier[row], rowsWritten);
+            var way = run.Ask(MultiplicationPoints.Row, context);
+            if (way == RowWay.Stop) break;
+            if (way != RowWay.LeaveOut) WriteRow(context, way, rows.Slice(rowsWritten * width, width));
+        }
+
+        run.Row = 0;
+        if (rowsWritten > 1) return Together(rows[..(rowsWritten * width)], width, answer);
+        if (rowsWritten == 1) return Copy(rows[..width], answer);
+        if (multiplier.IndexOfAnyExcept(0) >= 0) return 0;
+        answer[0] = 0;
+        return 1;
+    }
+
+    /// <summary>Works one row only, by a single digit, and gives the digits of the answer.</summary>
+    public Span<int> WorkRow()
+    {
+        var answer = run.Take(3 * top.Length);
+        WorkRow(new RowContext(0, 1, multiplier[0], 0), RowWay.Work);
+        return answer[..Digits.Flatten(cells, answer)];
+    }
+
+    private void WriteRow(RowContext context, RowWay way, Span<int> row)
+    {
+        run.Row = rowsWritten;
+        var zeros = multiplier.Length == 1 ? 0 : PlaceholdersOf(context);
+        row[..zeros].Clear();
+        cells.Fill(-1);
+        switch (way)
+        {
+            case RowWay.CopyTop:
+                top.CopyTo(cells);
+                break;
+            case RowWay.WriteZero:
+                cells[0] = 0;
+                break;
+            default:
+                WorkRow(context, way);
+                break;
+        }
+
+        var length = zeros + Digits.Flatten(cells, row[zeros..]);
+
+        // A row of zeros is as good as none: it adds nothing, and mostly is not written.
+        if (Digits.AreZero(row[..length]) && multiplier.Length > 1)
+        {
+            row.Fill(-1);
+            return;
+        }
+
+        if (multiplier.Length > 1 && run.WritesMarks) run.Write(MarkField.Rows, 0, Digits.Text(row[..length]));
+        else if (multiplier.Length == 1) WriteCells();
+        rowsWritten++;
+    }
+
+    private readonly void WriteCells()
+    {
+        for (var column = 0; column < cells.Length; column++)
+            if (cells[column] >= 0) run.Write(MarkField.Cells, column, cells[column]);
+    }
+
+    private readonly int PlaceholdersOf(RowContext context) => run.Ask(MultiplicationPoints.Placeholder, context) switch
+    {
+        Placeholders.None => 0,
+        Placeholders.One => 1,
+        Placeholders.OneMore => context.Row + 1,
+        Placeholders.ByRowsWritten => rowsWritten,
+        Placeholders.TwoForEach => 2 * context.Row,
+        Placeholders.OneFewer => Math.Max(0, context.Row - 1),
+        _ => context.Row,
+    };
+
+    private void WorkRow(RowContext context, RowWay way)
+    {
+        carries.Clear();
+        carriesMade = 0;
+        var fromLeft = top.Length > 1 && run.Ask(MultiplicationPoints.Direction, context) == RowDirection.FromLeft;
+        for (var worked = 0; worked < top.Length; worked++)
+        {
+            var column = fromLeft ? top.Length - 1 - worked : worked;
+            var product = Context(context.Row, column, worked, way);
+            if (worked > 0 && run.Ask(MultiplicationPoints.Onward, product) == RowOnward.Stop) break;
+            WorkColumn(product, fromLeft ? -1 : 1);
+        }
+
+        for (var column = 0; column < top.Length; column++)
+            if (carries[column] > 0) standing[column] = carries[column];
+    }
+
+    private void WorkColumn(ProductContext context, int step)
+    {
+        var column = context.Column;
+        var way = run.Ask(MultiplicationPoints.Product, context);
+        if (way == DigitProduct.LeaveOut)
+        {
+            if (column + step >= 0) carries[column + step] += carries[column];
+            return;
+        }
+
+        var total = context.CarryIn > 0 || context.Standing > 0 ? WithCarry(context, way, step) : Product(context, way);
+        context = context with { Total = total };
+        if (total < 10) cells[column] = total;
+        else if (context.IsLast) WriteLast(context);
+        else WriteTen(context, step);
+    }
+
+    private int WithCarry(ProductContext context, DigitProduct way, int step)
+    {
+        // What is decided about the carry is known before multiplying; the product is shown in the context all the same.
+        var carry = context.CarryIn;
+        switch (run.Ask(MultiplicationPoints.Carry, context with { Total = context.Top * context.Multiplier }))
+        {
+            case ProductCarry.NotAdded:
+                return Product(context, way);
+            case ProductCarry.AddedBefore:
+                return Product(context with { Top = context.Top + carry }, way);
+            case ProductCarry.MultipliesProduct:
+                return Product(context, way) * Math.Max(1, carry);
+            case ProductCarry.AddedTwice:
+                return Product(context, way) + 2 * carry;
+            case ProductCarry.TakenAway:
+                return Math.Abs(Product(context, way) - carry);
+            case ProductCarry.StandingInstead:
+                return Plus(Product(context, way), context.Standing > 0 ? context.Standing : carry, context.Column);
+            case ProductCarry.StandingToo:
+                return Plus(Product(context, way), carry + context.Standing, context.Column);
+            case ProductCarry.PassedOn:
+                if (context.Column + step >= 0) carries[context.Column + step] += carry;
+                return Product(context, way);
+            case ProductCarry.InsteadOfProduct:
+                return carry > 0 ? carry : Product(context, way);
+            default:
+                return Plus(Product(context, way), carry, context.Column);
+        }
+    }
+
+    private readonly int Plus(int product, int carry, int column) =>
+        carry == 0 ? product : run.Recall(new NumberFact(FactKind.Plus, product, carry), column);
+
+    private readonly int Product(ProductContext context, DigitProduct way)
+    {
+        var (digit, by) = (context.Top, context.Multiplier);
+        switch (way)
+        {
+            case DigitProduct.OtherFactor:
+                return Math.Max(digit, by);
+            case DigitProduct.Add:
+                return run.Recall(new NumberFact(FactKind.Plus, by, digit), context.Column);
+            case DigitProduct.CopyTop:
+                return digit;
+            case DigitProduct.CopyMultiplier:
+                return by;
+            case DigitProduct.One:
+                return 1;
+            default:
+                break;
+        }
+
+        var product = run.Recall(new NumberFact(FactKind.Times, by, digit), context.Column);
+        if (digit < 2 || by < 2) return product;
+        return Math.Max(0, product + run.Ask(MultiplicationPoints.Count, context with { Total = product }) switch
+        {
+            SkipCount.OneMultiplierTooFew => -by,
+            SkipCount.OneMultiplierTooMany => by,
+            SkipCount.OneTopTooFew => -digit,
+            SkipCount.OneTopTooMany => digit,
+            _ => 0,
+        });
+    }
+
+    private void WriteTen(ProductContext context, int step)
+    {
+        var (column, total) = (context.Column, context.Total);
+        var (written, carry) = run.Ask(MultiplicationPoints.Ten, context) switch
+        {
+            ProductTen.WriteBoth => (total, 0),
+            ProductTen.WriteOnesCarryNothing => (total % 10, 0),
+            ProductTen.WriteTensCarryOnes => (total / 10, total % 10),
+            ProductTen.WriteOnesCarryOne => (total % 10, 1),
+            ProductTen.WriteTensCarryNothing => (total / 10, 0),
+            ProductTen.WriteBothAndCarry => (total, total / 10),
+            _ => (total % 10, total / 10),
+        };
+        cells[column] = written;
+        if (carry == 0) return;
+        var into = column + step;
+        if (context.DigitsLeft > 1 && run.Ask(MultiplicationPoints.Into, context) == ProductCarryInto.DigitAfterNext) into += step;
+        carries[into] += carry;
+        carriesMade++;
+        run.Write(multiplier.Length == 1 ? MarkField.Carries : MarkField.RowCarries, into, carry);
+    }
+
+    private readonly void WriteLast(ProductContext context)
+    {
+        var total = context.Total;
+        cells[context.Column] = run.Ask(MultiplicationPoints.Last, context) switch
+        {
+            LastProduct.WriteOnesOnly => total % 10,
+            LastProduct.WriteTensOnly => total / 10,
+            LastProduct.TurnedRound => total % 10 * 10 + total / 10,
+            _ => total,
+        };
+    }
+
+    private readonly int Together(ReadOnlySpan<int> rows, int width, Span<int> answer)
+    {
+        var together = run.Ask(MultiplicationPoints.Together, new RowsContext(rowsWritten));
+        var last = rows.Slice((rowsWritten - 1) * width, width);
+        switch (together)
+        {
+            case RowsTogether.LastOnly:
+                return Copy(last, answer);
+            case RowsTogether.FirstOnly:
+                return Copy(rows[..width], answer);
+            case RowsTogether.SideBySide:
+                var written = 0;
+                for (var row = rowsWritten - 1; row >= 0; row--) written += Copy(rows.Slice(row * width, width), answer[written..]);
+                return written;
+            case RowsTogether.Subtract:
+                return Difference(rows, width, answer);
+            default:
+                return Sum(rows, width, together == RowsTogether.LeftEnds, answer);
+        }
+    }
+
+    private readonly int Sum(ReadOnlySpan<int> rows, int width, bool toLeft, Span<int> answer)
+    {
+        var longest = 0;
+        var shortest = width;
+        for (var row = 0; row < rowsWritten; row++)
+        {
+            longest = Math.Max(longest, Length(rows.Slice(row * width, width)));
+            shortest = Math.Min(shortest, Length(rows.Slice(row * width, width)));
+        }
+
+        var digits = run.Take(rowsWritten * longest);
+        for (var row = 0; row < rowsWritten; row++)
+        {
+            var from = rows.Slice(row * width, width);
+            var length = Length(from);
+            from[..length].CopyTo(digits[(row * longest + (toLeft ? longest - length : 0))..]);
+        }
+
+        var sum = run.Take(longest + 2);
+        var direction = run.Ask(AdditionPoints.Direction, new SumContext(rowsWritten, shortest < longest, NeedsCarry: false));
+        new ColumnSumWork(run, digits, rowsWritten, sum).Work(direction);
+        return Digits.Flatten(sum, answer);
+    }
+
+    // Rows that are taken away from each other: the smaller from the larger, without its steps, since the sign was misread before.
+    private readonly int Difference(ReadOnlySpan<int> rows, int width, Span<int> answer)
+    {
+        var total = System.Numerics.BigInteger.Zero;
+        for (var row = 0; row < rowsWritten; row++)
+        {
+            var value = System.Numerics.BigInteger.Parse(Digits.Text(rows.Slice(row * width, Length(rows.Slice(row * width, width)))));
+            total = row == 0 ? value : System.Numerics.BigInteger.Abs(total - value);
+        }
+
+        var text = total.ToString();
+        for (var i = 0; i < text.Length; i++) answer[i] = text[text.Length - 1 - i] - '0';
+        return text.Length;
+    }
+
+    private static int Copy(ReadOnlySpan<int> row, Span<int> answer)
+    {
+        var length = Length(row);
+        row[..length].CopyTo(answer);
+        return length;
+    }
+
+    private static int Length(ReadOnlySpan<int> row) => row.IndexOf(-1) is >= 0 and var end ? end : row.Length;
+
+    private readonly ProductContext Context(int row, int column, int worked, RowWay way) => new()
+    {
+        Row = row,
+        Rows = multiplier.Length,
+        Column = column,
+        Top = top[column],
+        Multiplier = way switch
+        {
+            // Where the multiplier has no digit, the top digit is kept.
+            RowWay.SamePlaces => column < multiplier.Length ? multiplier[column] : 1,
+            RowWay.DigitBefore => multiplier[Math.Max(0, row - 1)],
+            RowWay.DigitAfter => multiplier[Math.Min(multiplier.Length - 1, row + 1)],
+            _ => multiplier[row],
+        },
+        CarryIn = carries[column],
+        Standing = standing[column],
+        Total = 0,
+        Carries = carriesMade,
+        Worked = worked,
+        DigitsLeft = top.Length - 1 - worked,
+    };
+}
