@@ -10,17 +10,28 @@ namespace YellowPencil.Core.Inference;
 /// </summary>
 internal sealed class ExplanationSearch(SheetLikelihood sheet)
 {
-    private const int BeamWidth = 8;
-    private const int Refined = 30;
+    private const int BeamWidth = 6;
+
+    /// <summary>After so many items under which a slip was looked for, no more candidates are looked at.</summary>
+    private const int MostSlipSearches = 40;
 
     /// <summary>A set this far below the best of its size, as a logarithm, is not grown: about four unexplained items.</summary>
     private const double InReach = 20;
 
     /// <summary>How many times likelier than the average slip a slip that is looked for can come out.</summary>
-    private const double MostSlipGain = 5;
+    private const double MostSlipGain = 3;
+
+    /// <summary>The most that a candidate can gain, as a logarithm, by meeting one more item.</summary>
+    private const double MostGain = 8;
 
     /// <summary>A candidate this far below the best, as a logarithm, does not count.</summary>
-    private const double Negligible = 9;
+    private const double Negligible = 8;
+
+    /// <summary>Wrong facts are not looked for behind more items than this: they would be rules.</summary>
+    private const int MostUnmetByFacts = 8;
+
+    /// <summary>A bug that explains none of so many unexplained items in which it could show is not added.</summary>
+    private const int ItemsTried = 4;
 
     private const int MostBugs = 3;
     private const int UnlistedKept = 24;
@@ -33,7 +44,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>The candidates, the student without bugs among them; no two of the same hypothesis.</summary>
     public IReadOnlyList<Candidate> Search()
     {
-        candidates[""] = sheet.Taught;
+        candidates[""] = sheet.Rough(Hypothesis.Sound);
         var beam = Singles();
         for (var size = 2; size <= MostBugs; size++) beam = Grow(beam);
         RefineBest();
@@ -44,10 +55,10 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
 
     private List<Candidate> Singles()
     {
-        foreach (var bug in sheet.Catalogue.Where(sheet.HasChance))
+        foreach (var bug in sheet.Listed.Rules.Where(sheet.Listed.HasAny))
         {
             var candidate = sheet.Rough(Hypothesis.Sound.With(bug));
-            if (candidate.Items.Any(i => i.Ways.Count > 1)) candidates[candidate.Hypothesis.Key] = candidate;
+            candidates[candidate.Hypothesis.Key] = candidate;
         }
 
         return Best([.. candidates.Values.Where(c => c.Hypothesis.RuleCount == 1)]);
@@ -56,18 +67,22 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private List<Candidate> Grow(List<Candidate> beam)
     {
         var grown = new List<Candidate>();
+        var best = candidates.Values.Max(c => c.LogScore);
         foreach (var smaller in beam)
         {
             var unmet = Unmet(smaller);
-            if (unmet.Count == 0) continue;
-            var met = sheet.Items.Except(unmet).ToList();
-            foreach (var bug in sheet.WithChance(sheet.Catalogue, smaller.Hypothesis.Deviations, unmet, least: 1))
+            if (unmet.Count == 0 || smaller.LogScore + unmet.Count * MostGain < best - Negligible) continue;
+            var chances = sheet.Listed.Under(smaller.Hypothesis.Deviations);
+            for (var i = 0; i < sheet.Listed.Rules.Count; i++)
             {
-                if (smaller.Hypothesis.Bugs.Contains(bug)) continue;
+                var bug = sheet.Listed.Rules[i];
+                if (!unmet.Exists(item => chances[item.Index][i] > 0) || smaller.Hypothesis.Bugs.Contains(bug)) continue;
                 var larger = smaller.Hypothesis.With(bug);
                 if (candidates.ContainsKey(larger.Key)) continue;
-                var gained = unmet.Count(i => sheet.Gives(larger.Deviations, i));
-                if (gained == 0 || gained < met.Count(i => !sheet.Gives(larger.Deviations, i))) continue;
+                var shown = sheet.Items.Where(item => chances[item.Index][i] > 0).ToLookup(unmet.Contains);
+                if (!shown[true].Take(ItemsTried).Any(item => sheet.Gives(larger, item))) continue;
+                var gained = shown[true].Count(item => sheet.Gives(larger, item));
+                if ( gained < shown[false].Count(item => !sheet.Gives(larger, item))) continue;
                 var candidate = sheet.Rough(larger);
                 candidates[larger.Key] = candidate;
                 grown.Add(candidate);
@@ -90,14 +105,25 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private static IOrderedEnumerable<Candidate> Ordered(IEnumerable<Candidate> from) =>
         from.OrderByDescending(c => c.LogScore).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal);
 
-    /// <summary>Looks for every slip under the best candidates, down to those that no slip could bring near the best.</summary>
+    /// <summary>
+    /// Looks for every slip under the best candidates, down to those that no slip could bring near the best. Where there are too many of
+    /// these, as on a page that nothing explains, the last ones are dropped.
+    /// </summary>
     private void RefineBest()
     {
         var best = double.NegativeInfinity;
-        foreach (var candidate in Ordered(candidates.Values).Take(Refined).ToList())
+        var searches = 0;
+        foreach (var candidate in Ordered(candidates.Values).ToList())
         {
             var unmet = candidate.Items.Count(i => !i.IsMet);
             if (candidate.LogScore + unmet * Math.Log(MostSlipGain) < best - Negligible) continue;
+            searches += unmet;
+            if (searches > MostSlipSearches && candidate.Hypothesis.RuleCount > 0)
+            {
+                candidates.Remove(candidate.Hypothesis.Key);
+                continue;
+            }
+
             var refined = sheet.Refine(candidate);
             candidates[candidate.Hypothesis.Key] = refined;
             best = Math.Max(best, refined.LogScore);
@@ -107,8 +133,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>A number fact that is wrong in the same way on at least two items is a fact, not slips.</summary>
     private void AddFacts()
     {
-        foreach (var candidate in Ordered(candidates.Values).Take(4).ToList())
+        foreach (var candidate in Ordered(candidates.Values).Take(3).ToList())
         {
+            if (Unmet(candidate).Count > MostUnmetByFacts) continue;
             var facts = new Dictionary<(NumberFact Fact, int Written), HashSet<int>>();
             foreach (var item in sheet.Items.Where(i => !candidate.Items[i.Index].IsMet))
                 foreach (var slip in sheet.Slips(item, candidate.Hypothesis).Where(s => s.Step.Fact is not null))
@@ -132,16 +159,19 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private void AddUnlisted()
     {
         var best = Ordered(candidates.Values).First();
-        if (Unmet(best).Count < LeastUnmet) return;
+        if (Unmet(best).Count <= LeastUnmet) return;
         var found = new List<Candidate>();
-        foreach (var smaller in new[] { sheet.Taught, best }.DistinctBy(c => c.Hypothesis.Key))
+        foreach (var smaller in new[] { candidates[""], best }.DistinctBy(c => c.Hypothesis.Key))
         {
             if (smaller.Hypothesis.RuleCount == MostBugs) continue;
             var unmet = Unmet(smaller);
-            foreach (var rule in sheet.WithChance(sheet.Unlisted, smaller.Hypothesis.Deviations, unmet, LeastUnmet))
+            var chances = sheet.Unlisted.Under(smaller.Hypothesis.Deviations);
+            for (var i = 0; i < sheet.Unlisted.Rules.Count; i++)
             {
-                var larger = smaller.Hypothesis.With(rule);
-                if (unmet.Count(i => sheet.Gives(larger.Deviations, i)) >= LeastUnmet) found.Add(sheet.Rough(larger));
+                var shown = unmet.Where(item => chances[item.Index][i] > 0).ToList();
+                if (shown.Count < LeastUnmet) continue;
+                var larger = smaller.Hypothesis.With(sheet.Unlisted.Rules[i]);
+                if (shown.Count(item => sheet.Gives(larger, item)) >= LeastUnmet) found.Add(sheet.Rough(larger));
             }
         }
 

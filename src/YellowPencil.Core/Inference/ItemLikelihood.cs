@@ -20,8 +20,7 @@ internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
     public bool IsMet { get; } = ways.Any(w => w.Match > 0);
 
     /// <summary>The logarithm of the probability over the grid of consistencies and slip rates, consistencies outermost.</summary>
-    public IReadOnlyList<double> LogGrid => logGrid ??=
-        [.. from c in Priors.Consistency from s in Priors.SlipRate select Math.Log(At(c.Value, s.Value))];
+    public ReadOnlySpan<double> LogGrid => logGrid ??= Grid();
 
     private double[]? logGrid;
 
@@ -30,15 +29,39 @@ internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
     /// <param name="slipRate">The probability of a slip on one item, 0 to 1.</param>
     public double At(double consistency, double slipRate)
     {
-        var sum = 0.0;
+        var (met, slipped) = Shares(consistency);
+        return Together(met, slipped, slipRate);
+    }
+
+    private double[] Grid()
+    {
+        var grid = new double[Priors.Consistency.Length * Priors.SlipRate.Length];
+        for (var c = 0; c < Priors.Consistency.Length; c++)
+        {
+            var (met, slipped) = Shares(Priors.Consistency[c].Value);
+            for (var s = 0; s < Priors.SlipRate.Length; s++)
+                grid[c * Priors.SlipRate.Length + s] = Math.Log(Together(met, slipped, Priors.SlipRate[s].Value));
+        }
+
+        return grid;
+    }
+
+    /// <summary>The probabilities of meeting the item without a slip, and by one altered step where there is one.</summary>
+    private (double Met, double Slipped) Shares(double consistency)
+    {
+        double met = 0, slipped = 0;
         foreach (var way in ways)
         {
             var weight = Power(consistency, way.Followed) * Power(1 - consistency, way.Chances - way.Followed);
-            sum += weight * ((1 - slipRate) * way.Match + slipRate * Priors.SlipIsOneStep * way.Slip);
+            met += weight * way.Match;
+            slipped += weight * way.Slip;
         }
 
-        return sum + slipRate * Priors.OtherSlip;
+        return (met, slipped);
     }
+
+    private static double Together(double met, double slipped, double slipRate) =>
+        (1 - slipRate) * met + slipRate * (Priors.SlipIsOneStep * slipped + Priors.OtherSlip);
 
     /// <summary>The way by which the answer was most probably met; null where it was not.</summary>
     public Way? MostProbable(double consistency) => ways

@@ -137,11 +137,11 @@ public static class SheetDiagnosis
     private static double ShareWithoutChance(SheetLikelihood sheet)
     {
         double without = 0, all = 0;
-        foreach (var bug in sheet.Catalogue)
+        foreach (var bug in sheet.Listed.Rules)
         {
             var weight = Priors.Weight(bug.Commonness);
             all += weight;
-            if (!sheet.HasChance(bug)) without += weight;
+            if (!sheet.Listed.HasAny(bug)) without += weight;
         }
 
         return all == 0 ? 1 : without / all;

@@ -3,74 +3,50 @@ using YellowPencil.Core.Procedures;
 
 namespace YellowPencil.Core.Inference;
 
-/// <summary>Likelihoods of the items of one sheet, computed once per item and set of rules that show on it.</summary>
+/// <summary>
+/// Likelihoods of the items of one sheet. What a rule without a chance on an item says there is what the method without it says, so it is
+/// computed once for all of them.
+/// </summary>
 internal sealed class SheetLikelihood
 {
-    private const int MostWaysWithOwnSlips = 4;
-
     /// <summary>What the slip that leads to a wrong answer is taken to be before it is looked for.</summary>
     private const double AverageSlip = 0.01;
 
-    private readonly MethodRun run = new();
-    private readonly ChanceWatch watch;
-    private readonly Dictionary<object, int> ruleIndex;
-    private readonly int[][] taughtChances;
-    private readonly SlipSearch slips;
-    private readonly Dictionary<(int Item, string Rules, ulong Declined), double> slipsFound = [];
-    private readonly double totalWeight;
-    private readonly Candidate? taught;
+    /// <summary>On items with more chances, the ways beyond those that already meet the answer are left out.</summary>
+    private const int ChancesOfEveryWay = 3;
 
-    public SheetLikelihood(IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<UnlistedDeviation> unlisted)
+    private readonly MethodRun run = new();
+    private readonly SlipSearch slips;
+    private readonly Dictionary<(int Item, string Rules), IReadOnlyList<SlipExplanation>> slipsFound = [];
+    private readonly ItemLikelihood[] taughtRoughly;
+    private readonly ItemLikelihood?[] taughtExactly;
+    private readonly Lazy<ChanceTable<UnlistedDeviation>> unlisted;
+    private readonly double totalWeight;
+
+    public SheetLikelihood(IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<UnlistedDeviation> unlistedRules)
     {
         Items = items;
-        Catalogue = catalogue;
-        Unlisted = unlisted;
         slips = new SlipSearch(run);
-        IReadOnlyList<object> rules = [.. catalogue, .. unlisted];
-        ruleIndex = rules.Select((rule, i) => (rule, i)).ToDictionary(r => r.rule, r => r.i);
-        watch = new ChanceWatch([.. catalogue.Select(b => b.Deviations), .. unlisted.Select(u => (IReadOnlyList<Deviation>)[u.Deviation])]);
-        taughtChances = [.. items.Select(item => ChancesUnder(DeviationSet.Taught, item))];
+        Listed = new ChanceTable<Bug>(items, catalogue, b => b.Deviations, run);
+        unlisted = new(() => new ChanceTable<UnlistedDeviation>(items, unlistedRules, u => [u.Deviation], run));
+        taughtRoughly = [.. items.Select(item => new ItemLikelihood([RoughSlip(Followed(Hypothesis.Sound, item))], item.Task.RightAnswer))];
+        taughtExactly = new ItemLikelihood?[items.Count];
         totalWeight = catalogue.Sum(b => Priors.Weight(b.Commonness));
-        taught = Refine(Rough(Hypothesis.Sound));
     }
 
     public IReadOnlyList<ItemEvidence> Items { get; }
 
-    /// <summary>The bugs that can show in the families of the sheet.</summary>
-    public IReadOnlyList<Bug> Catalogue { get; }
+    /// <summary>The bugs that can show in the families of the sheet, and where they can.</summary>
+    public ChanceTable<Bug> Listed { get; }
 
-    /// <summary>The unlisted rules of the families of the sheet.</summary>
-    public IReadOnlyList<UnlistedDeviation> Unlisted { get; }
-
-    /// <summary>The student without bugs, refined.</summary>
-    public Candidate Taught => taught!;
-
-    /// <summary>Whether a listed bug has a chance to show on some item of the sheet.</summary>
-    public bool HasChance(Bug bug) => taughtChances.Any(chances => chances[ruleIndex[bug]] > 0);
-
-    /// <summary>
-    /// The rules among the given ones that have a chance on at least so many of the items when they are added to a student: the others
-    /// would change nothing there.
-    /// </summary>
-    public IEnumerable<T> WithChance<T>(IReadOnlyList<T> rules, DeviationSet student, IReadOnlyList<ItemEvidence> items, int least)
-        where T : class
-    {
-        var counts = new int[ruleIndex.Count];
-        foreach (var item in items)
-        {
-            var chances = ChancesUnder(student, item);
-            for (var i = 0; i < counts.Length; i++)
-                if (chances[i] > 0) counts[i]++;
-        }
-
-        return rules.Where(rule => counts[ruleIndex[rule]] >= least);
-    }
+    /// <summary>The unlisted rules of the families of the sheet, and where they can show; made when it is first needed.</summary>
+    public ChanceTable<UnlistedDeviation> Unlisted => unlisted.Value;
 
     /// <summary>Whether a hypothesis, followed throughout, gives the answer of an item.</summary>
-    public bool Gives(DeviationSet set, ItemEvidence item)
+    public bool Gives(Hypothesis hypothesis, ItemEvidence item)
     {
         run.KeepsMarks = false;
-        Method.Run(item.Task, run, set);
+        Method.Run(item.Task, run, hypothesis.Deviations);
         return item.Matches(run);
     }
 
@@ -78,102 +54,113 @@ internal sealed class SheetLikelihood
     /// A candidate weighed quickly: of the ways of an item only those that follow every chance, none, or all but one are looked at, and
     /// where none meets the answer, the slip stands at an average value.
     /// </summary>
-    public Candidate Rough(Hypothesis hypothesis) => new(hypothesis, LogPrior(hypothesis), [.. Items.Select(i => Quick(hypothesis, i))]);
+    public Candidate Rough(Hypothesis hypothesis)
+    {
+        var first = new Way[Items.Count];
+        var predictions = new string[Items.Count];
+        var explains = false;
+        foreach (var item in Items.Where(i => !IsSilent(hypothesis, i)))
+        {
+            first[item.Index] = Followed(hypothesis, item);
+            predictions[item.Index] = run.Answer.ToString();
+            explains |= !item.IsRight && first[item.Index].Match > 0;
+        }
+
+        return new Candidate(hypothesis, LogPrior(hypothesis),
+            [.. Items.Select(i => first[i.Index].Chances == 0 ? taughtRoughly[i.Index] : new ItemLikelihood(RoughWays(hypothesis, i, first[i.Index], explains), predictions[i.Index]))]);
+    }
 
     /// <summary>The same candidate with every way, and every slip looked for.</summary>
     public Candidate Refine(Candidate rough) => new(rough.Hypothesis, rough.LogPrior, [.. Items.Select(i => Exact(rough.Hypothesis, i))]);
 
-    /// <summary>The altered steps that lead a student to what stands under an item.</summary>
-    public IReadOnlyList<SlipExplanation> Slips(ItemEvidence item, Hypothesis hypothesis) => slips.Explain(item, hypothesis.Deviations);
-
-    private int[] ChancesUnder(DeviationSet student, ItemEvidence item)
+    /// <summary>The altered steps that lead a student, who else follows every chance, to what stands under an item.</summary>
+    public IReadOnlyList<SlipExplanation> Slips(ItemEvidence item, Hypothesis hypothesis)
     {
-        watch.Clear();
-        Method.Run(item.Task, run, student, watching: watch);
-        var chances = new int[ruleIndex.Count];
-        for (var i = 0; i < chances.Length; i++) chances[i] = watch.ChancesOf(i);
-        return chances;
+        var key = (item.Index, RulesShown(hypothesis, item));
+        if (slipsFound.TryGetValue(key, out var known)) return known;
+        return slipsFound[key] = slips.Explain(item, hypothesis.Deviations);
     }
 
-    /// <summary>The chances that the rules of a student would have on the way of a student without rules.</summary>
-    private int TaughtChances(Hypothesis hypothesis, ItemEvidence item)
+    private List<Way> RoughWays(Hypothesis hypothesis, ItemEvidence item, Way followed, bool explains)
     {
-        var chances = hypothesis.Unlisted is { } unlisted && ruleIndex.TryGetValue(unlisted, out var index) ? taughtChances[item.Index][index] : 0;
-        foreach (var bug in hypothesis.Bugs) chances += ruleIndex.TryGetValue(bug, out var of) ? taughtChances[item.Index][of] : 0;
-        return chances;
+        var ways = new List<Way> { followed };
+        if (item.IsRight)
+        {
+            ways.Add(NoneFollowed(hypothesis, item));
+        }
+        else if (followed.Match == 0)
+        {
+            for (var i = 0; (explains || followed.Chances == 2) && i < Math.Min(followed.Chances, WayEnumeration.ManyChances); i++)
+                ways.Add(Followed(hypothesis, item, 1UL << i));
+            if (!ways.Exists(w => w.Match > 0)) return [.. ways.Select(RoughSlip)];
+        }
+
+        return ways;
     }
 
-    // Where no rule has a chance, the item is what it is without them.
-    private bool IsSilent(Hypothesis hypothesis, ItemEvidence item) =>
-        taught is not null && hypothesis.Facts.Count == 0 && TaughtChances(hypothesis, item) == 0;
+    private static Way RoughSlip(Way way) => way.Match > 0 ? way : way with { Slip = AverageSlip };
 
-    private ItemLikelihood Quick(Hypothesis hypothesis, ItemEvidence item)
+    private Way NoneFollowed(Hypothesis hypothesis, ItemEvidence item) => new(TaughtChances(hypothesis, item), 0, taughtRoughly[item.Index].Ways[0].Match, 0);
+
+    /// <summary>The way that follows every chance but the declined ones. The answer is left in the run.</summary>
+    private Way Followed(Hypothesis hypothesis, ItemEvidence item, ulong declined = 0)
     {
-        if (IsSilent(hypothesis, item)) return taught!.Items[item.Index];
-        run.KeepsMarks = item.HasMarks;
-        Method.Run(item.Task, run, hypothesis.Deviations);
-        if (run.Chances == 0 && taught is not null) return taught.Items[item.Index];
-        var prediction = run.Answer.ToString();
-        var chances = run.Chances;
-        var ways = new List<Way> { WayOf(item) };
-        if (item.IsRight && taught is not null)
-            ways.Add(new Way(TaughtChances(hypothesis, item), 0, taught.Items[item.Index].Ways[0].Match, 0));
-        else if (ways[0].Match == 0)
-            for (var i = 0; i < Math.Min(chances, MethodRun.MaxChances); i++)
-            {
-                Method.Run(item.Task, run, hypothesis.Deviations, 1UL << i);
-                ways.Add(WayOf(item));
-            }
-
-        if (!ways.Exists(w => w.Match > 0))
-            for (var i = 0; i < ways.Count; i++) ways[i] = ways[i] with { Slip = AverageSlip };
-        return new ItemLikelihood(ways, prediction);
+        run.KeepsMarks = false;
+        Method.Run(item.Task, run, hypothesis.Deviations, declined);
+        return WayRun(hypothesis, item, declined);
     }
 
-    private Way WayOf(ItemEvidence item) => new(run.Chances, run.Followed, item.Matches(run) ? item.MarkLikelihood(run) : 0, 0);
+    // Marks are only worth a second run where the answer is met.
+    private Way WayRun(Hypothesis hypothesis, ItemEvidence item, ulong declined)
+    {
+        var way = new Way(run.Chances, run.Followed, item.Matches(run) ? 1 : 0, 0);
+        if (way.Match == 0 || !item.HasMarks) return way;
+        run.KeepsMarks = true;
+        Method.Run(item.Task, run, hypothesis.Deviations, declined);
+        run.KeepsMarks = false;
+        return way with { Match = item.MarkLikelihood(run) };
+    }
 
     private ItemLikelihood Exact(Hypothesis hypothesis, ItemEvidence item)
     {
-        if (IsSilent(hypothesis, item)) return taught!.Items[item.Index];
-        run.KeepsMarks = item.HasMarks;
+        if (IsSilent(hypothesis, item)) return ExactlyAsTaught(item);
+        run.KeepsMarks = false;
         var ways = new List<Way>();
-        var declinedOf = new List<ulong>();
         string? prediction = null;
-        var rules = "";
-        WayEnumeration.Visit(item.Task, run, hypothesis.Deviations, declined =>
-        {
-            if (declined == 0)
+        WayEnumeration.Visit(
+            item.Task, run, hypothesis.Deviations,
+            declined =>
             {
-                prediction = run.Answer.ToString();
-                rules = RulesShown(hypothesis);
-            }
-
-            declinedOf.Add(declined);
-            ways.Add(WayOf(item));
-        });
-        if (!ways.Exists(w => w.Match > 0))
-            for (var i = 0; i < ways.Count; i++)
-                ways[i] = ways[i] with { Slip = SlipOn(ways[i], i, declinedOf[i], ways.Count) };
-        return new ItemLikelihood(ways, prediction!);
-
-        // Approximation: with many ways, a slip is looked for where every chance is followed and where none is, and taken to
-        // be as likely on the others as where every chance is followed.
-        double SlipOn(Way way, int index, ulong declined, int count) =>
-            way.Followed == 0 ? Slip(item, Hypothesis.Sound, "", 0)
-            : index == 0 || count > MostWaysWithOwnSlips ? Slip(item, hypothesis, rules, 0)
-            : Slip(item, hypothesis, rules, declined);
+                prediction ??= run.Answer.ToString();
+                ways.Add(WayRun(hypothesis, item, declined));
+            },
+            () => ways[0].Chances > ChancesOfEveryWay && ways.Exists(w => w.Match > 0));
+        if (ways[0].Chances == 0) return ExactlyAsTaught(item);
+        if (item.IsRight && !ways.Exists(w => w.Followed == 0)) ways.Add(NoneFollowed(hypothesis, item));
+        return ways.Exists(w => w.Match > 0)
+            ? new ItemLikelihood(ways, prediction!)
+            : new ItemLikelihood([.. ways.Select(w => w with { Slip = Slip(w.Followed == 0 ? Hypothesis.Sound : hypothesis, item) })], prediction!);
     }
 
-    private double Slip(ItemEvidence item, Hypothesis hypothesis, string rules, ulong declined)
-    {
-        if (slipsFound.TryGetValue((item.Index, rules, declined), out var known)) return known;
-        var found = slips.Explain(item, hypothesis.Deviations, declined).Sum(s => s.Probability);
-        return slipsFound[(item.Index, rules, declined)] = found;
-    }
+    // Approximation: a slip is as likely where some chances are followed as where all are.
+    private double Slip(Hypothesis hypothesis, ItemEvidence item) => Slips(item, hypothesis).Sum(s => s.Probability);
 
-    // Rules without a chance on the item predict what the method without them predicts.
-    private string RulesShown(Hypothesis hypothesis)
+    private ItemLikelihood ExactlyAsTaught(ItemEvidence item) => taughtExactly[item.Index] ??= taughtRoughly[item.Index].IsMet
+        ? taughtRoughly[item.Index]
+        : new ItemLikelihood([new Way(0, 0, 0, Slip(Hypothesis.Sound, item))], item.Task.RightAnswer);
+
+    // Where no rule has a chance, the item is what it is without them.
+    private bool IsSilent(Hypothesis hypothesis, ItemEvidence item) => hypothesis.Facts.Count == 0 && TaughtChances(hypothesis, item) == 0;
+
+    /// <summary>The chances that the rules of a student would have on the way of a student without rules.</summary>
+    private int TaughtChances(Hypothesis hypothesis, ItemEvidence item) =>
+        (hypothesis.Unlisted is { } rule ? Unlisted.OnTaughtWay(rule, item) : 0) + hypothesis.Bugs.Sum(bug => Listed.OnTaughtWay(bug, item));
+
+    private string RulesShown(Hypothesis hypothesis, ItemEvidence item)
     {
+        if (IsSilent(hypothesis, item)) return "";
+        run.KeepsMarks = false;
+        Method.Run(item.Task, run, hypothesis.Deviations);
         if (run.Chances == 0) return "";
         var ids = hypothesis.RuleIds;
         var shown = "";
@@ -189,7 +176,7 @@ internal sealed class SheetLikelihood
         for (var i = 0; i < hypothesis.Bugs.Count; i++)
             prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) / totalWeight;
         if (hypothesis.Unlisted is not null)
-            prior *= Priors.SomethingElse * Priors.Unlisted / Unlisted.Count;
+            prior *= Priors.SomethingElse * Priors.Unlisted / Unlisted.Rules.Count;
         foreach (var _ in hypothesis.Facts) prior *= Priors.OneWrongFact;
         return Math.Log(prior);
     }

@@ -10,7 +10,8 @@ internal sealed record SlipExplanation(Slip Slip, Step Step, double Probability)
 
 /// <summary>
 /// Which single altered step leads from a student's procedure to the written answer: every step of the run is altered in
-/// turn, decisions to every other choice, number facts to other values, near ones being likelier.
+/// turn, decisions to every other choice, number facts to other values, near ones being likelier. Alterations that <see cref="SlipReach"/>
+/// says cannot lead there are not run.
 /// </summary>
 internal sealed class SlipSearch(MethodRun run)
 {
@@ -22,21 +23,28 @@ internal sealed class SlipSearch(MethodRun run)
     public IReadOnlyList<SlipExplanation> Explain(ItemEvidence item, DeviationSet set, ulong declined = 0)
     {
         Method.Run(item.Task, trace, set, declined);
+        var reach = new SlipReach(item, trace);
         run.KeepsMarks = item.HasMarks;
         var found = new List<SlipExplanation>();
         var total = 0.0;
         foreach (var step in trace.Steps)
+        {
+            var isOpen = reach.Allows(step);
+            int? probed = null;
             foreach (var (slip, weight) in Alterations(step))
             {
                 total += weight;
+                if (!isOpen || (step.Fact is not null && probed is { } place && !reach.AllowsValue(slip.Choice - step.Made, place))) continue;
                 Method.Run(item.Task, run, set, declined, slip);
+                if (step.Fact is not null) probed ??= reach.LowestChange(run.Answer);
                 if (item.Matches(run)) found.Add(new SlipExplanation(slip, step, weight * item.MarkLikelihood(run)));
             }
+        }
 
         return [.. found.Select(f => f with { Probability = f.Probability / total }).OrderByDescending(f => f.Probability)];
     }
 
-    /// <summary>The other ways in which one step could go by a slip, with their relative weights.</summary>
+    /// <summary>The other ways in which one step could go by a slip, with their relative weights; of a number fact the nearest values first.</summary>
     internal static IEnumerable<(Slip Slip, double Weight)> Alterations(Step step)
     {
         if (step.Point is { } point)
@@ -47,7 +55,7 @@ internal sealed class SlipSearch(MethodRun run)
             yield break;
         }
 
-        var values = step.Fact!.Value.Near(step.Made).ToList();
+        var values = step.Fact!.Value.Near(step.Made).OrderBy(v => Math.Abs(v.Value - step.Made)).ToList();
         var total = values.Sum(v => v.Weight);
         foreach (var (value, weight) in values) yield return (new Slip(step.Number, value), FactWeight * weight / total);
     }

@@ -1,3 +1,4 @@
+using System.Numerics;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 
@@ -6,7 +7,8 @@ namespace YellowPencil.Core.Inference;
 /// <summary>
 /// Goes through the ways in which the chances of an item can be followed or not. With up to
 /// <see cref="ExactChances"/> chances every way is visited; beyond that, approximately, those with at most
-/// <see cref="MostDeclined"/> chances not followed, or one in items with more than <see cref="ManyChances"/>. The way that follows every chance comes first.
+/// <see cref="MostDeclined"/> chances not followed, or one in items with more than <see cref="ManyChances"/>. The way that follows
+/// every chance comes first, then those that leave out one, and so on.
 /// </summary>
 internal static class WayEnumeration
 {
@@ -17,7 +19,10 @@ internal static class WayEnumeration
     public const int ManyChances = 12;
 
     /// <summary>Runs every way and lets the visitor look at the run; the visitor must not keep it.</summary>
-    public static void Visit(ItemTask task, MethodRun run, DeviationSet set, Action<ulong> visit)
+    public static void Visit(ItemTask task, MethodRun run, DeviationSet set, Action<ulong> visit) => Visit(task, run, set, visit, static () => false);
+
+    /// <summary>The same, ending before the ways that leave out one more chance as soon as enough was seen.</summary>
+    public static void Visit(ItemTask task, MethodRun run, DeviationSet set, Action<ulong> visit, Func<bool> isEnough)
     {
         Method.Run(task, run, set);
         var chances = run.Chances;
@@ -26,8 +31,12 @@ internal static class WayEnumeration
         var most = chances <= ExactChances ? int.MaxValue : chances <= ManyChances ? MostDeclined : 1;
         var open = new Queue<(ulong Declined, int From)>();
         Extend(open, 0, 0, chances, most);
+        var level = 0;
         while (open.TryDequeue(out var next))
         {
+            var declined = BitOperations.PopCount(next.Declined);
+            if (declined > level && isEnough()) return;
+            level = declined;
             Method.Run(task, run, set, next.Declined);
             var found = run.Chances;
             visit(next.Declined);
@@ -38,7 +47,7 @@ internal static class WayEnumeration
     // A way is named by its declined chances; declining one leaves the chances before it as they are, so each way is met once.
     private static void Extend(Queue<(ulong Declined, int From)> open, ulong declined, int from, int chances, int most)
     {
-        if (System.Numerics.BitOperations.PopCount(declined) >= most) return;
+        if (BitOperations.PopCount(declined) >= most) return;
         for (var i = from; i < Math.Min(chances, MethodRun.MaxChances); i++) open.Enqueue((declined | 1UL << i, i + 1));
     }
 }

@@ -16,8 +16,8 @@ public sealed class ChanceWatch(IReadOnlyList<IReadOnlyList<Deviation>> owners)
     /// <summary>Forgets what was seen, for the next run.</summary>
     public void Clear() => Array.Clear(chances);
 
-    /// <summary>How many chances a rule had.</summary>
-    public int ChancesOf(int owner) => chances[owner];
+    /// <summary>How many chances each rule had, in their order.</summary>
+    public ReadOnlySpan<int> Chances => chances;
 
     internal void See<TContext, TChoice>(DecisionPoint<TContext, TChoice> point, in TContext context, TChoice taught)
         where TContext : struct, IDecisionContext
