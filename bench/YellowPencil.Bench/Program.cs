@@ -1,16 +1,20 @@
 using System.Diagnostics;
 using YellowPencil.Bench;
+using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
 
-// Usage: recovery [students per bug] [family] | speed | distinct | catalogue (writes docs/bugs.md; run it at the root of the project)
+// Usage: recovery [students per bug] [family] | families [students per bug] [family] | speed | distinct | catalogue (writes docs/bugs.md; run it at the root of the project)
 switch (args.FirstOrDefault())
 {
     case "recovery":
         Recovery(args.Length > 1 ? int.Parse(args[1]) : 40, args.Length > 2 && FamilyNames.TryParse(args[2], out var family) ? family : Family.Subtraction);
+        return 0;
+    case "families":
+        Families(args.Length > 1 ? int.Parse(args[1]) : 20, args.Length > 2 && FamilyNames.TryParse(args[2], out var only) ? [only] : Method.Families);
         return 0;
     case "speed":
         Speed();
@@ -19,16 +23,46 @@ switch (args.FirstOrDefault())
         Distinctness.Print();
         return 0;
     case "catalogue":
-        File.WriteAllText("docs/bugs.md", YellowPencil.Core.Bugs.CatalogueText.Markdown());
+        File.WriteAllText("docs/bugs.md", CatalogueText.Markdown());
         return 0;
     default:
-        Console.Error.WriteLine("usage: recovery [students per bug] [family] | speed | distinct | catalogue");
+        Console.Error.WriteLine("usage: recovery [students per bug] [family] | families [students per bug] [family] | speed | distinct | catalogue");
         return 2;
+}
+
+// One line a family: its own bugs, then those that it has from its parts, on designed sheets.
+static void Families(int students, IReadOnlyList<Family> families)
+{
+    Console.WriteLine("| family | bugs | slips | exact | within class | fresh wrong answers predicted | plain |");
+    Console.WriteLine("|---|---|---|---|---|---|---|");
+    foreach (var family in families)
+        foreach (var inherited in new[] { false, true })
+        {
+            var bugs = Catalogue.Of(family).Where(b => b.Family != family == inherited && ShowsOn(b, family)).ToList();
+            if (bugs.Count == 0) continue;
+            foreach (var slips in new[] { 0, 0.05 })
+            {
+                var t = new RecoveryStudy(family, bugs, inherited ? Math.Max(1, students / 5) : students, items: 15).Run(new Setting(1, slips, Designed: true, Marks: false));
+                Console.WriteLine($"| {family.Name()} | {bugs.Count} {(inherited ? "of its parts" : "of its own")} | {slips} | {Share(t.Exact, t.Students)} | {Share(t.WithinClass, t.Students)} | {Share(t.FreshPredicted, t.FreshWrong)} | {Share(t.PlainPredicted, t.FreshWrong)} |");
+                Console.Error.WriteLine("  missed: " + string.Join(", ", t.Missed.OrderByDescending(m => m.Value).Take(15).Select(m => $"{m.Key} {m.Value}")));
+                Console.Error.WriteLine("  not predicted: " + string.Join(", ", t.NotPredicted.OrderByDescending(m => m.Value).Take(15).Select(m => $"{m.Key} {m.Value}")));
+            }
+        }
+}
+
+static bool ShowsOn(Bug bug, Family family)
+{
+    var run = new MethodRun();
+    return ItemPool.Of(family, 200, seed: 5).Any(task =>
+    {
+        Method.Run(task, run, new DeviationSet([bug.Deviations]));
+        return !run.Answer.SequenceEqual(task.RightAnswer);
+    });
 }
 
 static void Recovery(int students, Family family)
 {
-    var study = new RecoveryStudy(family, students, items: 15);
+    var study = new RecoveryStudy(family, Catalogue.DeclaredFor(family), students, items: 15);
     Console.WriteLine("| sheet | marks | consistency | slips | exact | within class | plain exact | fresh wrong answers predicted | plain | calibration error | sound called buggy | called sound |");
     Console.WriteLine("|---|---|---|---|---|---|---|---|---|---|---|---|");
     foreach (var setting in new Setting[]
@@ -54,8 +88,9 @@ static void Recovery(int students, Family family)
         Console.Error.WriteLine("  missed: " + string.Join(", ", t.Missed.OrderByDescending(m => m.Value).Take(12).Select(m => $"{m.Key} {m.Value}")));
     }
 
-    static string Share(int part, int whole) => whole == 0 ? "-" : $"{100.0 * part / whole:0.0} %";
 }
+
+static string Share(int part, int whole) => whole == 0 ? "-" : $"{100.0 * part / whole:0.0} %";
 
 static void Speed()
 {
@@ -80,7 +115,7 @@ static void Reading(Family family)
 {
     var tasks = SheetDesign.Of(family, 15, seed: 7);
     var times = new List<double>();
-    foreach (var bug in YellowPencil.Core.Bugs.Catalogue.Of(family).Where((_, i) => i % 9 == 0))
+    foreach (var bug in Catalogue.Of(family).Where((_, i) => i % 9 == 0))
     {
         var student = new SimulatedStudent(Hypothesis.Sound.With(bug), 0.95, 0.05, 3);
         var sheet = new WorkedSheet { Student = "x", Items = [.. tasks.Select((t, i) => student.Write(i.ToString(), t))] };

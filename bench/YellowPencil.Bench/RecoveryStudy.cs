@@ -16,13 +16,18 @@ internal sealed class Tally
     public int Students, Exact, WithinClass, PlainExact, FreshWrong, FreshPredicted, PlainPredicted;
     public double CalibrationError;
     public readonly SortedDictionary<string, int> Missed = new(StringComparer.Ordinal);
+    public readonly SortedDictionary<string, int> NotPredicted = new(StringComparer.Ordinal);
 }
 
 /// <summary>
 /// Simulated students over a catalogue: are their bugs found, and are their fresh wrong answers foretold? Beside it stands the
 /// plain reading "the bug that matches most items".
 /// </summary>
-internal sealed class RecoveryStudy(Family family, int studentsPerBug, int items)
+/// <param name="family">The family of the items.</param>
+/// <param name="bugs">The bugs of the students.</param>
+/// <param name="studentsPerBug">How many students have each bug.</param>
+/// <param name="items">Items on a sheet.</param>
+internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int studentsPerBug, int items)
 {
     private const int FreshItems = 20;
 
@@ -31,7 +36,7 @@ internal sealed class RecoveryStudy(Family family, int studentsPerBug, int items
         var tally = new Tally();
         var bins = new (int Count, double Sum, int Right)[10];
         var seed = 1000;
-        foreach (var bug in Catalogue.Of(family))
+        foreach (var bug in bugs)
             for (var i = 0; i < studentsPerBug; i++) One(Hypothesis.Sound.With(bug), setting, seed++, tally, bins);
         tally.CalibrationError = Error(bins);
         return tally;
@@ -42,11 +47,11 @@ internal sealed class RecoveryStudy(Family family, int studentsPerBug, int items
     {
         var (wrong, predicted) = (0, 0);
         var run = new MethodRun();
-        foreach (var bug in Catalogue.Of(family))
+        foreach (var bug in bugs)
             for (var seed = 0; seed < students; seed++)
             {
                 var fresh = ItemPool.Of(family, FreshItems, seed + 900);
-                var sheet = Sheet(Hypothesis.Sound.With(bug), setting, seed, Tasks(setting, seed)) with { Predict = [.. fresh.Select(t => new SetItem { Task = t, TaskAsWritten = t.Text })] };
+                var sheet = Sheet(Hypothesis.Sound.With(bug), setting, seed, Tasks(setting, seed)) with { Predict = [.. fresh.Select(SetItem.Of)] };
                 var reading = SheetDiagnosis.Read(sheet, families => [.. families.SelectMany(Catalogue.Of).Where(b => b != bug)]);
                 for (var i = 0; i < fresh.Count; i++)
                 {
@@ -69,7 +74,6 @@ internal sealed class RecoveryStudy(Family family, int studentsPerBug, int items
         var tally = new Tally();
         var bins = new (int Count, double Sum, int Right)[10];
         var random = new Random(17);
-        var bugs = Catalogue.Of(family);
         while (tally.Students < students)
         {
             var (a, b) = (bugs[random.Next(bugs.Count)], bugs[random.Next(bugs.Count)]);
@@ -100,7 +104,7 @@ internal sealed class RecoveryStudy(Family family, int studentsPerBug, int items
         var fresh = ItemPool.Of(family, FreshItems, seed + 777_000);
         var sheet = Sheet(truth, setting, seed, tasks) with
         {
-            Predict = [.. fresh.Select(t => new SetItem { Task = t, TaskAsWritten = t.Text })],
+            Predict = [.. fresh.Select(SetItem.Of)],
         };
         var reading = SheetDiagnosis.Read(sheet);
         tally.Students++;
@@ -123,6 +127,7 @@ internal sealed class RecoveryStudy(Family family, int studentsPerBug, int items
             if (answer == fresh[i].RightAnswer) continue;
             tally.FreshWrong++;
             if (reading.Predictions[i].Answer == answer) tally.FreshPredicted++;
+            else tally.NotPredicted[string.Join('+', ids)] = tally.NotPredicted.GetValueOrDefault(string.Join('+', ids)) + 1;
             Method.Run(fresh[i], run, plain.Deviations);
             if (run.Answer.SequenceEqual(answer)) tally.PlainPredicted++;
         }

@@ -14,7 +14,7 @@ internal static class BugsCommand
         command.SetAction(call =>
         {
             var only = call.GetValue(family);
-            var bugs = only is null ? Catalogue.All : Catalogue.Of(CommandLine.FamilyInProduct(only));
+            var bugs = only is null ? Catalogue.All : Catalogue.DeclaredFor(CommandLine.FamilyInProduct(only));
             foreach (var bug in bugs) streams.Output.WriteLine(Line(bug));
             return CommandLine.Done;
         });

@@ -23,7 +23,7 @@ internal static class DesignCommand
             {
                 Student = "unassigned",
                 Sheet = $"{call.GetValue(family)}, designed, seed {call.GetValue(seed)}",
-                Items = [.. tasks.Select((t, i) => new WorkedItem { Id = (i + 1).ToString(), Task = t, TaskAsWritten = t.Text })],
+                Items = [.. tasks.Select((t, i) => WorkedItem.Of((i + 1).ToString(), t))],
             }));
             return CommandLine.Done;
         });

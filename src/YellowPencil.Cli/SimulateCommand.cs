@@ -22,7 +22,7 @@ internal static class SimulateCommand
             var sheets = Tasks(call.GetValue(tasks)!, streams);
             var hand = new SimulatedStudent(student, Rate(call.GetValue(consistency), "--consistency"), Rate(call.GetValue(slip), "--slip"), call.GetValue(seed));
             foreach (var sheet in sheets)
-                streams.Output.WriteLine(SheetWriter.Write(sheet with { Items = [.. sheet.Items.Select(i => hand.Write(i.Id, i.Task))] }));
+                streams.Output.WriteLine(SheetWriter.Write(sheet with { Items = [.. sheet.Items.Select(hand.Write)] }));
             return CommandLine.Done;
         });
         return command;

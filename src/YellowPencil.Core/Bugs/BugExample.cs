@@ -14,7 +14,7 @@ public sealed record BugExample(ItemTask Task, string Answer)
     {
         var run = new MethodRun();
         var set = new DeviationSet([bug.Deviations]);
-        foreach (var task in ItemPool.Of(bug.Family, 600, seed: 5).OrderBy(t => t.Text.Length).ThenBy(t => t.Text, StringComparer.Ordinal))
+        foreach (var task in ItemPool.Of(bug.Family, 600, seed: 5).OrderBy(t => t.Form is not null).ThenBy(t => t.Text.Length).ThenBy(t => t.Text, StringComparer.Ordinal))
         {
             Method.Run(task, run, set);
             if (!run.Answer.IsEmpty && !run.Answer.SequenceEqual(task.RightAnswer)) return new BugExample(task, run.Answer.ToString());

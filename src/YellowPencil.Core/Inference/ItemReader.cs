@@ -81,45 +81,41 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         Method.Run(item.Task, mended, DeviationSet.Taught);
         var text = (replay.Slip is null ? "" : "This once: ") + wrong.MadeText;
         var field = wrong.Point?.ShowsIn ?? MarkField.Cells;
-        if (wrong.Place is null) return new WrongStep(wrong.Name, null, field, item.Task.RightAnswer, item.Item.Answer!, text);
+        if (wrong.Place is null && MarkTexts.IsInColumns(field)) return new WrongStep(wrong.Name, null, field, item.Task.RightAnswer, item.Item.Answer!, text);
         foreach (var shown in new[] { field, MarkField.Cells }.Distinct())
-            foreach (var place in Places(shown).OrderBy(p => p != wrong.Place))
+            foreach (var (row, place) in Spots(shown).OrderBy(s => s.Row).ThenBy(s => s.Place != wrong.Place))
             {
-                var (expected, written) = (Standing(mended, shown, place), Standing(trace, shown, place));
+                var (expected, written) = (Standing(mended, shown, row, place), Standing(trace, shown, row, place));
                 if (expected != written && (place == wrong.Place || shown != MarkField.Cells))
-                    return new WrongStep(wrong.Name, place, shown, expected, written, text);
+                    return new WrongStep(wrong.Name, MarkTexts.IsInColumns(shown) ? place : null, shown, expected, written, text);
             }
 
         return new WrongStep(wrong.Name, wrong.Place, field, wrong.TaughtText, wrong.MadeText, text);
     }
 
-    private IEnumerable<int> Places(MarkField field) => mended.Marks.Concat(trace.Marks).Where(m => m.Field == field).Select(m => m.Place).Distinct();
+    private IEnumerable<(int Row, int Place)> Spots(MarkField field) =>
+        mended.Marks.Concat(trace.Marks).Where(m => m.Field == field).Select(m => (m.Row, Place: MarkTexts.IsInColumns(field) ? m.Place : 0)).Distinct();
 
-    private static string Standing(MethodRun page, MarkField field, int place)
+    private static string Standing(MethodRun page, MarkField field, int row, int place)
     {
-        var mark = page.Marks.Where(m => m.Field == field && m.Place == place).Select(m => m.Text).LastOrDefault();
-        return mark is null ? "no mark" : MarkText(new Mark(field, place, mark));
+        var marks = page.Marks.Where(m => m.Field == field && m.Row == row && (m.Place == place || !MarkTexts.IsInColumns(field))).ToList();
+        return marks.Count == 0 ? "no mark" : MarkTexts.Of(marks[^1]);
     }
-
-    private static string MarkText(Mark mark) => mark.Field switch
-    {
-        MarkField.Rewritten => $"{mark.Text} over the {Place.Name(mark.Place)}",
-        MarkField.Carries => $"{mark.Text} carried to the {Place.Name(mark.Place)}",
-        MarkField.RewrittenBelow => $"{mark.Text} over the bottom {Place.Name(mark.Place)}",
-        _ => mark.Text,
-    };
 
     private static WrongStep FirstWrongDigit(ItemEvidence item)
     {
-        var right = item.Task.RightAnswer;
-        for (var i = 0; i < Math.Max(right.Length, item.Answer.Length); i++)
+        var (right, written) = (DecimalNumber.TryParse(item.Task.RightAnswer).Value, DecimalNumber.TryParse(item.Answer).Value);
+        if (right is null || written is null)
+            return new WrongStep("answer", null, MarkField.Cells, item.Task.RightAnswer, item.Answer, "No rule or single slip that was tried gives this answer.");
+        for (var place = -Math.Max(right.Places, written.Places); place < Math.Max(right.Length, written.Length); place++)
         {
-            var should = i < right.Length ? right[^(i + 1)].ToString() : "";
-            var does = i < item.Answer.Length ? item.Answer[^(i + 1)].ToString() : "";
+            var (should, does) = (DigitAt(right, place), DigitAt(written, place));
             if (should != does)
-                return new WrongStep("answer", i, MarkField.Cells, should, does, $"The {Place.Name(i)} of the answer should be {(should.Length > 0 ? should : "empty")}; no rule or single slip that was tried gives {(does.Length > 0 ? does : "a blank")}.");
+                return new WrongStep("answer", place, MarkField.Cells, should, does, $"The {Place.Name(place)} of the answer should be {(should.Length > 0 ? should : "empty")}; no rule or single slip that was tried gives {(does.Length > 0 ? does : "a blank")}.");
         }
 
-        return new WrongStep("answer", null, MarkField.Cells, right, item.Answer, "The answer is not the right one.");
+        return new WrongStep("answer", null, MarkField.Cells, item.Task.RightAnswer, item.Answer, "The answer is not the right one.");
     }
+
+    private static string DigitAt(DecimalNumber number, int place) => number.Digit(place) is >= 0 and var digit ? digit.ToString() : "";
 }

@@ -99,6 +99,9 @@ public sealed record Explanation
     /// <summary>Explanations that predict the same on every item of this page.</summary>
     public IReadOnlyList<IReadOnlyList<string>> NotSeparatedFrom { get; init; } = [];
 
+    /// <summary>For bugs of a part, as of the subtractions inside a division: whose bug it is and where it shows here, in a sentence; else empty.</summary>
+    public string Origin { get; init; } = "";
+
     /// <summary>Whether it says that there is no systematic bug.</summary>
     public bool IsSound => Hypothesis.RuleCount == 0;
 
@@ -110,7 +113,8 @@ public sealed record Explanation
             if (IsSound) return "No systematic bug: follows the method as taught.";
             List<string> rules = [.. Hypothesis.Bugs.Select(b => b.Text)];
             if (Hypothesis.Unlisted is not null) rules.Add($"A rule that is not in the catalogue. {Hypothesis.Unlisted.Text}.");
-            return $"{string.Join(" Also: ", rules)} {Followed} of {Chances} {(Chances == 1 ? "chance" : "chances")}.";
+            var origin = Origin.Length == 0 ? "" : Origin + " ";
+            return $"{string.Join(" Also: ", rules)} {origin}{Followed} of {Chances} {(Chances == 1 ? "chance" : "chances")}.";
         }
     }
 }

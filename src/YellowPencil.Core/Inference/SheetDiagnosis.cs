@@ -25,10 +25,10 @@ public static class SheetDiagnosis
         var evidence = sheet.Items.Where(i => i.IsAnswered).Select((item, index) => new ItemEvidence(index, item)).ToList();
         var families = sheet.Items.Select(i => i.Task.Family).Distinct().Order().ToList();
         var likelihood = new SheetLikelihood(evidence, bugsOf(families), [.. families.SelectMany(UnlistedRules.Of).DistinctBy(r => r.Id)]);
-        var unseen = ShareWithoutChance(likelihood);
+        var unseen = ShareWithoutChance(likelihood, families);
         var candidates = Weigh(new ExplanationSearch(likelihood).Search(), evidence, unseen, out var somethingElse, out var noChance);
         var classes = candidates.GroupBy(c => c.Signature).Select(g => g.ToList()).ToList();
-        var explanations = Explanations(candidates, classes, evidence);
+        var explanations = Explanations(candidates, classes, likelihood);
         var items = new ItemReader(likelihood, candidates).Read(sheet.Items);
 
         return new Reading
@@ -63,7 +63,7 @@ public static class SheetDiagnosis
         return [.. candidates.OrderByDescending(c => c.Probability).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal)];
     }
 
-    private static List<Explanation> Explanations(List<Candidate> candidates, List<List<Candidate>> classes, List<ItemEvidence> evidence)
+    private static List<Explanation> Explanations(List<Candidate> candidates, List<List<Candidate>> classes, SheetLikelihood sheet)
     {
         var classOf = classes.SelectMany(members => members.Select(m => (m.Hypothesis.Key, members))).ToDictionary(p => p.Key, p => p.members);
         var reported = new Dictionary<string, Explanation>();
@@ -83,7 +83,7 @@ public static class SheetDiagnosis
                 continue;
             }
 
-            reported[key] = Explain(candidate, evidence) with
+            reported[key] = Explain(candidate, sheet) with
             {
                 Probability = probability,
                 NotSeparatedFrom = candidate.Hypothesis.RuleCount == 0 ? [] :
@@ -98,8 +98,9 @@ public static class SheetDiagnosis
         return [.. ordered.Where((e, i) => e.IsSound || (e.Probability >= Reported && i < MostReported))];
     }
 
-    private static Explanation Explain(Candidate candidate, List<ItemEvidence> evidence)
+    private static Explanation Explain(Candidate candidate, SheetLikelihood sheet)
     {
+        var evidence = sheet.Items;
         var chances = 0;
         var followed = 0;
         var stands = new Dictionary<string, Stand>();
@@ -121,8 +122,17 @@ public static class SheetDiagnosis
             Chances = chances,
             Followed = followed,
             Stands = stands,
+            Origin = string.Join(" ", candidate.Hypothesis.Bugs.Select(bug => OriginOf(bug, sheet)).Where(o => o.Length > 0)),
             Predictions = evidence.ToDictionary(e => e.Item.Id, e => candidate.Items[e.Index].Prediction),
         };
+    }
+
+    /// <summary>Where a bug of another family shows on the page, in a sentence; empty for a bug that shows in its own family only.</summary>
+    private static string OriginOf(Bug bug, SheetLikelihood sheet)
+    {
+        var places = sheet.Items.Where(item => item.Task.Family != bug.Family && sheet.Listed.OnTaughtWay(bug, item) > 0)
+            .SelectMany(item => Method.Of(item.Task.Family).Parts.Where(p => p.Family == bug.Family)).Select(p => p.Where).Distinct().ToList();
+        return places.Count == 0 ? "" : $"It is a bug of {bug.Family.Title()} and shows here {string.Join(" and ", places)}.";
     }
 
     private static Stand StandOf(ItemEvidence item, ItemLikelihood likelihood, bool isSound)
@@ -133,11 +143,11 @@ public static class SheetDiagnosis
         return likelihood.Prediction == item.Answer || (partly && !item.IsRight) ? Stand.Agrees : Stand.Against;
     }
 
-    /// <summary>The share of the catalogue, weighted by how common the bugs are, that had no chance to show on the page.</summary>
-    private static double ShareWithoutChance(SheetLikelihood sheet)
+    /// <summary>The share of the bugs of the page's families, weighted by how common they are, that had no chance to show on it.</summary>
+    private static double ShareWithoutChance(SheetLikelihood sheet, List<Family> families)
     {
         double without = 0, all = 0;
-        foreach (var bug in sheet.Listed.Rules)
+        foreach (var bug in sheet.Listed.Rules.Where(b => families.Contains(b.Family)))
         {
             var weight = Priors.Weight(bug.Commonness);
             all += weight;

@@ -21,6 +21,7 @@ internal sealed class SheetLikelihood
     private readonly ItemLikelihood[] taughtRoughly;
     private readonly ItemLikelihood?[] taughtExactly;
     private readonly Lazy<ChanceTable<UnlistedDeviation>> unlisted;
+    private readonly Lazy<int> unlistedWithChance;
     private readonly double totalWeight;
 
     public SheetLikelihood(IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<UnlistedDeviation> unlistedRules)
@@ -29,6 +30,7 @@ internal sealed class SheetLikelihood
         slips = new SlipSearch(run);
         Listed = new ChanceTable<Bug>(items, catalogue, b => b.Deviations, run);
         unlisted = new(() => new ChanceTable<UnlistedDeviation>(items, unlistedRules, u => [u.Deviation], run));
+        unlistedWithChance = new(() => Unlisted.Rules.Count(Unlisted.HasAny));
         taughtRoughly = [.. items.Select(item => new ItemLikelihood([RoughSlip(Followed(Hypothesis.Sound, item))], item.Task.RightAnswer))];
         taughtExactly = new ItemLikelihood?[items.Count];
         totalWeight = catalogue.Sum(b => Priors.Weight(b.Commonness));
@@ -176,7 +178,7 @@ internal sealed class SheetLikelihood
         for (var i = 0; i < hypothesis.Bugs.Count; i++)
             prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) / totalWeight;
         if (hypothesis.Unlisted is not null)
-            prior *= Priors.SomethingElse * Priors.Unlisted / Unlisted.Rules.Count;
+            prior *= Priors.SomethingElse * Priors.Unlisted / unlistedWithChance.Value;
         foreach (var _ in hypothesis.Facts) prior *= Priors.OneWrongFact;
         return Math.Log(prior);
     }

@@ -17,24 +17,21 @@ public sealed class SimulatedStudent(Hypothesis hypothesis, double consistency, 
     private readonly Random random = new(seed);
     private readonly MethodRun run = new() { Recording = true };
 
-    /// <summary>The answer and the marks that the student writes to a task.</summary>
+    /// <summary>A task with the answer and the marks that the student writes to it.</summary>
     /// <param name="id">The name of the item.</param>
     /// <param name="task">The task.</param>
-    public WorkedItem Write(string id, ItemTask task)
+    public WorkedItem Write(string id, ItemTask task) => Write(WorkedItem.Of(id, task));
+
+    /// <summary>An item with the answer and the marks that the student writes to it, in place of what stood there.</summary>
+    public WorkedItem Write(WorkedItem item)
     {
+        var task = item.Task;
         ulong declined = 0;
         for (var i = 0; i < MethodRun.MaxChances; i++)
             if (random.NextDouble() >= consistency) declined |= 1UL << i;
         Method.Run(task, run, hypothesis.Deviations, declined);
         if (random.NextDouble() < slipRate) Method.Run(task, run, hypothesis.Deviations, declined, Slip());
-        return new WorkedItem
-        {
-            Id = id,
-            Task = task,
-            TaskAsWritten = task.Text,
-            Answer = run.Answer.IsEmpty ? null : run.Answer.ToString(),
-            Work = Page(task),
-        };
+        return item with { Answer = run.Answer.IsEmpty ? null : run.Answer.ToString(), Work = Page(task), Seconds = null };
     }
 
     private Slip Slip()
@@ -46,17 +43,28 @@ public sealed class SimulatedStudent(Hypothesis hypothesis, double consistency, 
         return steps[^1].Slip;
     }
 
-    /// <summary>The marks, with the cells of the answer only where the answer alone does not tell them.</summary>
+    /// <summary>The marks, without what a page tells anyway: cells that are the answer's digits, numbers that stand where they should, empty fields that a student rarely fills.</summary>
     private Work Page(ItemTask task)
     {
-        var cells = run.Marks.Where(m => m.Field == MarkField.Cells).ToList();
-        var plain = cells.All(c => c.Text.Length == 1) && cells.Select(c => c.Place).Order().SequenceEqual(Enumerable.Range(0, cells.Count));
         var fields = Method.Of(task.Family).Fields.Where(f => f switch
         {
-            MarkField.Cells => !plain,
-            MarkField.RewrittenBelow => run.Marks.Any(m => m.Field == f),
-            _ => true,
+            MarkField.Cells => !IsPlain(run.Marks),
+            MarkField.Operands => IsMisplaced(run.Marks),
+            MarkField.Order => run.Marks.Any(m => m.Field == f && m.Text == Work.LeftToRight),
+            MarkField.Rewritten or MarkField.Carries or MarkField.StepQuotient => true,
+            _ => run.Marks.Any(m => m.Field == f),
         });
         return Work.Of(run.Marks, [.. fields]);
     }
+
+    private static bool IsPlain(IReadOnlyList<Mark> marks)
+    {
+        var cells = marks.Where(m => m.Field == MarkField.Cells).ToList();
+        return cells.All(c => c.Text.Length == 1) && cells.Select(c => c.Place).Order().Zip(Enumerable.Range(cells.Min(c => (int?)c.Place) ?? 0, cells.Count)).All(p => p.First == p.Second);
+    }
+
+    private static bool IsMisplaced(IReadOnlyList<Mark> marks) =>
+        marks.Any(m => m.Field == MarkField.Operands && m.Place != -DecimalPlaces(m.Text));
+
+    private static int DecimalPlaces(string text) => text.IndexOf('.') is >= 0 and var point ? text.Length - point - 1 : 0;
 }

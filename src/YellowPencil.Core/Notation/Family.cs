@@ -58,6 +58,21 @@ public static class FamilyNames
     public static string Name(this Family family) => string.Concat(
         family.ToString().Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString()));
 
+    /// <summary>The name in a sentence, for example "sums and differences of decimals".</summary>
+    public static string Title(this Family family) => family switch
+    {
+        Family.Addition => "column addition",
+        Family.Subtraction => "column subtraction",
+        Family.Multiplication => "multiplication",
+        Family.Division => "long division",
+        Family.DecimalSums => "sums and differences of decimals",
+        Family.DecimalProducts => "products of decimals",
+        Family.DecimalDivision => "division of decimals",
+        Family.MixedNumbers => "mixed numbers",
+        Family.Integers => "numbers with signs",
+        _ => family.Name(),
+    };
+
     /// <summary>Reads a name of the format; false when there is no such family.</summary>
     public static bool TryParse(string name, out Family family) => ByName.TryGetValue(name, out family);
 }

@@ -38,7 +38,7 @@ public static class NextItems
         var asked = reading.Sheet.Items.Select(i => i.Task.Text).ToHashSet();
         var run = new MethodRun();
         var families = reading.Sheet.Items.Select(i => i.Task.Family).Distinct().Order();
-        var pool = families.SelectMany(f => ItemPool.Of(f, PoolSize, seed)).Where(t => !asked.Contains(t.Text))
+        var pool = families.SelectMany(f => ItemPool.Of(f, PoolSize, seed)).Where(t => t.Form is null && !asked.Contains(t.Text))
             .Select(task => (Task: task, Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.IsSound ? 1 : Math.Max(0.9, e.Consistency), run)).ToArray()))
             .ToList();
 

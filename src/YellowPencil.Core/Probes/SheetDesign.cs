@@ -27,7 +27,7 @@ public static class SheetDesign
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(items);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(items, 60);
-        var pool = ItemPool.Of(family, PoolSize, seed).Where(t => t.Text.Split(' ').Max(part => part.Length) <= LongestNumber).ToList();
+        var pool = ItemPool.Of(family, PoolSize, seed).Where(t => t.Text.Split(' ').Max(part => part.Count(char.IsAsciiDigit)) <= LongestNumber).ToList();
         var students = Catalogue.Of(family).Select(b => new DeviationSet([b.Deviations])).Prepend(DeviationSet.Taught).ToList();
         var answers = Answers(pool, students);
         var shows = Enumerable.Range(0, pool.Count).Select(t => answers[t].Count(a => a != answers[t][0])).ToArray();

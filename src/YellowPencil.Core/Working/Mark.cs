@@ -24,7 +24,7 @@ public enum MarkField
     /// <summary>A partial product: its row, the place of its last digit, and its text.</summary>
     Rows,
 
-    /// <summary>A carry mark of a partial product.</summary>
+    /// <summary>A carry mark of a partial product, in the column that it was carried to.</summary>
     RowCarries,
 
     /// <summary>A digit of the quotient, by the cycle in which it was found.</summary>
@@ -62,23 +62,20 @@ public enum MarkField
 /// <param name="Row">The row, cycle or line, from 0, where there are several.</param>
 public readonly record struct Mark(MarkField Field, int Place, string Text, int Row = 0);
 
-/// <summary>The marks that stand in the places of one field, each place of a row with its marks in the order of writing.</summary>
+/// <summary>The marks that stand in the places of one field, each place with its marks in the order of writing.</summary>
 public sealed class PlaceMarks
 {
-    private readonly SortedDictionary<(int Row, int Place), List<string>> bySpot = [];
+    private readonly SortedDictionary<int, List<string>> byPlace = [];
 
-    /// <summary>The rows and places that carry a mark, top row and smallest place first.</summary>
-    public IEnumerable<(int Row, int Place)> Spots => bySpot.Keys;
-
-    /// <summary>The places of the first row that carry a mark, smallest first.</summary>
-    public IEnumerable<int> Places => bySpot.Keys.Where(s => s.Row == 0).Select(s => s.Place);
+    /// <summary>The places that carry a mark, smallest first.</summary>
+    public IEnumerable<int> Places => byPlace.Keys;
 
     /// <summary>The marks in a place, in the order of writing; empty where there are none.</summary>
-    public IReadOnlyList<string> At(int place, int row = 0) => bySpot.TryGetValue((row, place), out var marks) ? marks : [];
+    public IReadOnlyList<string> At(int place) => byPlace.TryGetValue(place, out var marks) ? marks : [];
 
-    internal void Add(int place, string text, int row = 0)
+    internal void Add(int place, string text)
     {
-        if (!bySpot.TryGetValue((row, place), out var marks)) bySpot[(row, place)] = marks = [];
+        if (!byPlace.TryGetValue(place, out var marks)) byPlace[place] = marks = [];
         marks.Add(text);
     }
 }

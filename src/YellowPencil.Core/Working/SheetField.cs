@@ -9,7 +9,7 @@ internal readonly struct SheetField(JsonElement? element, string path)
 
     public JsonElement Json => element!.Value;
 
-    private bool IsAbsent => Kind is JsonValueKind.Undefined or JsonValueKind.Null;
+    public bool IsAbsent => Kind is JsonValueKind.Undefined or JsonValueKind.Null;
 
     public SheetField this[string name] => new(
         Kind == JsonValueKind.Object && element!.Value.TryGetProperty(name, out var found) ? found : null,
@@ -21,6 +21,14 @@ internal readonly struct SheetField(JsonElement? element, string path)
     {
         if (Kind == JsonValueKind.Undefined) throw Wrong("is missing");
         if (Kind != kind) throw Wrong($"must be {what}");
+    }
+
+    /// <summary>Refuses an object with a field that the format does not have there: it would be lost.</summary>
+    public void MustHaveOnly(params string[] known)
+    {
+        MustBe(JsonValueKind.Object, "an object");
+        foreach (var (name, value) in OptionalProperties())
+            if (!known.Contains(name)) throw value.Wrong($"is not known here; there are {string.Join(", ", known)}");
     }
 
     public string Text(int longest)

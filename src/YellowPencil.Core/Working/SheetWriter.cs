@@ -71,34 +71,76 @@ public static class SheetWriter
     private static void WriteWork(Utf8JsonWriter json, Work work)
     {
         json.WriteStartObject("work");
-        if (work.Operands is not null)
+        WriteList(json, "operands", work.Operands, operand =>
         {
-            json.WriteStartArray("operands");
-            foreach (var operand in work.Operands)
-            {
-                json.WriteStartObject();
-                json.WriteString("text", operand.Text);
-                json.WriteNumber("lastPlace", operand.LastPlace);
-                json.WriteEndObject();
-            }
-
+            json.WriteString("text", operand.Text);
+            json.WriteNumber("lastPlace", operand.LastPlace);
+        });
+        foreach (var (field, marks) in work.Marks.OrderBy(m => m.Key)) WritePlaces(json, WorkReader.FieldName(field), marks);
+        WriteText(json, "order", work.Order);
+        WriteList(json, "rows", work.Rows, row =>
+        {
+            json.WriteString("text", row.Text);
+            if (row.Carries is not null) WritePlaces(json, "carries", row.Carries);
+            if (row.LastPlace is { } place) json.WriteNumber("lastPlace", place);
+        });
+        WriteList(json, "steps", work.Steps, cycle =>
+        {
+            WriteText(json, "quotient", cycle.Quotient);
+            WriteText(json, "product", cycle.Product);
+            WriteText(json, "difference", cycle.Difference);
+            WriteText(json, "broughtDown", cycle.BroughtDown);
+            if (cycle.Place is { } place) json.WriteString("place", place.ToString());
+        });
+        if (work.Lines is not null)
+        {
+            json.WriteStartArray("lines");
+            foreach (var line in work.Lines) json.WriteStringValue(line);
             json.WriteEndArray();
         }
 
-        foreach (var (field, marks) in work.Marks.OrderBy(m => m.Key))
+        WriteText(json, "sign", work.Sign);
+        WriteText(json, "places", work.Places);
+        if (work.Scaled is not null)
         {
-            json.WriteStartObject(WorkReader.FieldName(field));
-            foreach (var place in marks.Places) WriteMarks(json, place, marks.At(place));
+            json.WriteStartObject("scaled");
+            WriteText(json, "divisor", work.Scaled.Divisor);
+            WriteText(json, "dividend", work.Scaled.Dividend);
             json.WriteEndObject();
         }
 
-        if (work.Order is not null) json.WriteString("order", work.Order);
         foreach (var (name, value) in work.Kept.OrderBy(k => k.Key, StringComparer.Ordinal))
         {
             json.WritePropertyName(name);
             value.WriteTo(json);
         }
 
+        json.WriteEndObject();
+    }
+
+    private static void WriteText(Utf8JsonWriter json, string name, string? text)
+    {
+        if (text is not null) json.WriteString(name, text);
+    }
+
+    private static void WriteList<T>(Utf8JsonWriter json, string name, IReadOnlyList<T>? entries, Action<T> write)
+    {
+        if (entries is null) return;
+        json.WriteStartArray(name);
+        foreach (var entry in entries)
+        {
+            json.WriteStartObject();
+            write(entry);
+            json.WriteEndObject();
+        }
+
+        json.WriteEndArray();
+    }
+
+    private static void WritePlaces(Utf8JsonWriter json, string name, PlaceMarks marks)
+    {
+        json.WriteStartObject(name);
+        foreach (var place in marks.Places) WriteMarks(json, place, marks.At(place));
         json.WriteEndObject();
     }
 

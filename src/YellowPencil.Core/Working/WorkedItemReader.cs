@@ -41,6 +41,18 @@ public static class WorkedItemReader
             else if (field != MarkField.Cells) marks.TryAdd(field, standing);
         }
 
-        return typed with { Marks = marks, Operands = typed.Operands ?? before.Operands, Order = typed.Order ?? before.Order, Kept = before.Kept };
+        return typed with
+        {
+            Marks = marks,
+            Operands = typed.Operands ?? before.Operands,
+            Order = typed.Order ?? before.Order,
+            Rows = typed.Rows ?? before.Rows,
+            Steps = typed.Steps ?? before.Steps,
+            Lines = typed.Lines ?? before.Lines,
+            Sign = typed.Sign ?? before.Sign,
+            Places = typed.Places ?? before.Places,
+            Scaled = typed.Scaled ?? before.Scaled,
+            Kept = before.Kept,
+        };
     }
 }

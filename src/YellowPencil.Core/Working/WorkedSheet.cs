@@ -47,6 +47,9 @@ public record SetItem
 
     /// <summary>The place to estimate to, where the grammar names one.</summary>
     public string? To { get; init; }
+
+    /// <summary>A task as it is set.</summary>
+    public static SetItem Of(ItemTask task) => new() { Task = task, TaskAsWritten = task.Text, Form = task.Form };
 }
 
 /// <summary>One item with what the student wrote.</summary>
@@ -63,6 +66,9 @@ public sealed record WorkedItem : SetItem
 
     /// <summary>Time taken in seconds, if it was measured.</summary>
     public double? Seconds { get; init; }
+
+    /// <summary>A task as it is set, with nothing written yet.</summary>
+    public static WorkedItem Of(string id, ItemTask task) => new() { Id = id, Task = task, TaskAsWritten = task.Text, Form = task.Form };
 
     /// <summary>Whether there is an answer that can be read.</summary>
     public bool IsAnswered => Answer is not null and not "?";

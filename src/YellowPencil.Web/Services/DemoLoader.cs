@@ -97,7 +97,7 @@ internal static class DemoStudents
     private static IReadOnlyList<WorkedItem> Answers(params string[] lines) => ItemList.TryParse(string.Join('\n', lines), null, out _);
 
     private static IReadOnlyList<WorkedItem> Designed(int count) =>
-        [.. SheetDesign.Of(Family.Subtraction, count, seed: 7).Select((t, i) => new WorkedItem { Id = (i + 1).ToString(), Task = t, TaskAsWritten = t.Text })];
+        [.. SheetDesign.Of(Family.Subtraction, count, seed: 7).Select((t, i) => WorkedItem.Of((i + 1).ToString(), t))];
 
     private static IReadOnlyList<WorkedItem> Simulated(string[] bugs, double consistency, double slips, int seed)
     {

@@ -88,7 +88,7 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, ICurrentOwn
         {
             do number++;
             while (items.Exists(i => i.Id == number.ToString(CultureInfo.InvariantCulture)));
-            items.Add(new WorkedItem { Id = number.ToString(CultureInfo.InvariantCulture), Task = task, TaskAsWritten = task.Text });
+            items.Add(WorkedItem.Of(number.ToString(CultureInfo.InvariantCulture), task));
         }
 
         page.Content = SheetWriter.Write(sheet with { Items = items });

@@ -8,7 +8,11 @@ namespace YellowPencil.Core.Tests.Bugs;
 
 public class CatalogueTests
 {
-    public static TheoryData<Family, int> Floors => new() { { Family.Addition, 30 }, { Family.Subtraction, 45 } };
+    public static TheoryData<Family, int> Floors => new()
+    {
+        { Family.Addition, 30 }, { Family.Subtraction, 45 }, { Family.Multiplication, 35 }, { Family.Division, 30 },
+        { Family.DecimalSums, 30 }, { Family.DecimalProducts, 25 }, { Family.DecimalDivision, 20 }, { Family.Integers, 20 },
+    };
 
     public static TheoryData<Family> Families => [.. Method.Families];
 
@@ -27,7 +31,7 @@ public class CatalogueTests
     [MemberData(nameof(Families))]
     public void No_two_bugs_give_the_same_answers_over_500_tasks(Family family)
     {
-        var answers = Catalogue.Of(family).Select(b => (b.Id, Answers: AnswersOf(family, b))).ToList();
+        var answers = Catalogue.DeclaredFor(family).Select(b => (b.Id, Answers: AnswersOf(family, b))).ToList();
         var same = from a in answers
                    from b in answers
                    where string.CompareOrdinal(a.Id, b.Id) < 0 && a.Answers.SequenceEqual(b.Answers)
@@ -40,7 +44,7 @@ public class CatalogueTests
     public void Every_bug_changes_an_answer(Family family)
     {
         var right = AnswersOf(family, null);
-        Catalogue.Of(family).Where(b => AnswersOf(family, b).SequenceEqual(right)).Select(b => b.Id).ShouldBeEmpty();
+        Catalogue.DeclaredFor(family).Where(b => AnswersOf(family, b).SequenceEqual(right)).Select(b => b.Id).ShouldBeEmpty();
     }
 
     [Theory]
@@ -48,7 +52,7 @@ public class CatalogueTests
     public void Every_bug_is_reached_on_at_least_three_tasks(Family family)
     {
         var right = AnswersOf(family, null);
-        Catalogue.Of(family)
+        Catalogue.DeclaredFor(family)
             .Select(b => (b.Id, Shown: AnswersOf(family, b).Zip(right).Count(p => p.First != p.Second)))
             .Where(b => b.Shown < 3).ShouldBeEmpty();
     }
@@ -57,15 +61,33 @@ public class CatalogueTests
     [MemberData(nameof(Floors))]
     public void A_family_has_at_least_so_many_bugs_each_with_its_words(Family family, int floor)
     {
-        var bugs = Catalogue.Of(family);
+        var bugs = Catalogue.DeclaredFor(family);
         bugs.Count.ShouldBeGreaterThanOrEqualTo(floor);
         bugs.Select(b => b.Id).ShouldBeUnique();
         foreach (var bug in bugs)
         {
             bug.Text.ShouldEndWith(".");
             bug.Reason.Length.ShouldBeGreaterThan(20);
-            bug.Decision.Id.ShouldStartWith(family.Name() + ".");
+            bug.Id.ShouldStartWith(family.Name() + ".");
+            Method.Of(family).Points.ShouldContain(bug.Decision);
         }
+    }
+
+    [Theory]
+    [InlineData(Family.Multiplication, "addition.carry-dropped")]
+    [InlineData(Family.Division, "subtraction.smaller-from-larger")]
+    [InlineData(Family.Division, "multiplication.carry-dropped")]
+    [InlineData(Family.DecimalSums, "addition.writes-both-digits")]
+    [InlineData(Family.DecimalSums, "subtraction.zeros-skipped")]
+    [InlineData(Family.DecimalProducts, "multiplication.placeholder-missing")]
+    [InlineData(Family.DecimalProducts, "integers.product-sign-dropped")]
+    [InlineData(Family.DecimalDivision, "division.zero-left-out")]
+    [InlineData(Family.DecimalDivision, "subtraction.smaller-from-larger")]
+    [InlineData(Family.Integers, "subtraction.smaller-from-larger")]
+    public void A_bug_of_a_part_is_a_bug_of_the_whole_by_the_same_id(Family family, string bug)
+    {
+        Catalogue.Of(family).ShouldContain(Catalogue.Find(bug)!);
+        AnswersOf(family, Catalogue.Find(bug)).ShouldNotBe(AnswersOf(family, null));
     }
 
     [Fact]

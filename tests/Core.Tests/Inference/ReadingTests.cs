@@ -174,18 +174,19 @@ public class ReadingTests
         root.GetProperty("predictions")[0].GetProperty("answer").GetString().ShouldBe("452");
     }
 
+    public static TheoryData<Family> Families => [.. Method.Families];
+
     [Theory]
-    [InlineData(Family.Addition)]
-    [InlineData(Family.Subtraction)]
+    [MemberData(nameof(Families))]
     public void The_students_of_the_simulator_are_found_again(Family family)
     {
         var tasks = SheetDesign.Of(family, 15, seed: 7);
-        foreach (var bug in Catalogue.Of(family))
+        foreach (var bug in Catalogue.DeclaredFor(family))
         {
             var student = new SimulatedStudent(Hypothesis.Sound.With(bug), consistency: 1, slipRate: 0, seed: 3);
             var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "S", Items = [.. tasks.Select((t, i) => student.Write(i.ToString(), t))] });
             var found = reading.Best.NotSeparatedFrom.Select(n => string.Join('+', n)).Append(string.Join('+', reading.Best.Hypothesis.RuleIds));
-            found.ShouldContain(bug.Id);
+            found.ShouldContain(bug.Id, $"{bug.Id} on {string.Join(", ", tasks.Select(t => t.Text))}");
         }
     }
 

@@ -15,21 +15,83 @@ public class TaskTextTests
     [InlineData("36 + 4+1,200", "1240")]
     [InlineData("99 + 1", "100")]
     [InlineData("100000000000000000000 - 1", "99999999999999999999")]
-    public void A_difference_is_read_with_its_exact_answer(string text, string answer) =>
+    [InlineData("47 * 36", "1692")]
+    [InlineData("47×36", "1692")]
+    [InlineData("958 / 4", "239 r 2")]
+    [InlineData("956 ÷ 4", "239")]
+    [InlineData("3 / 7", "0 r 3")]
+    [InlineData("36.5 + 4.08 + 120", "160.58")]
+    [InlineData(".5 + 0.50", "1")]
+    [InlineData("3.2 - 4", "-0.8")]
+    [InlineData("-2.4 * 0.15", "-0.36")]
+    [InlineData("8.164 / 0.26", "31.4")]
+    [InlineData("-7 - -4", "-3")]
+    [InlineData("-6 * 9", "-54")]
+    [InlineData("-24 / 6", "-4")]
+    [InlineData("5 + −8", "-3")]
+    public void A_task_is_read_with_its_exact_answer(string text, string answer) =>
         TaskText.TryParse(text).Value!.RightAnswer.ShouldBe(answer);
 
     [Theory]
+    [InlineData("47 * 36", Family.Multiplication)]
+    [InlineData("958 / 4", Family.Division)]
+    [InlineData("36.5 + 4", Family.DecimalSums)]
+    [InlineData("36.5 - 4", Family.DecimalSums)]
+    [InlineData("2 * 0.15", Family.DecimalProducts)]
+    [InlineData("9 / 0.5", Family.DecimalDivision)]
+    [InlineData("4.5 / 9", Family.DecimalDivision)]
+    [InlineData("-4.5 / 9", Family.DecimalDivision)]
+    [InlineData("4 + -9", Family.Integers)]
+    public void A_task_belongs_to_its_family(string text, Family family) => TaskText.TryParse(text).Value!.Family.ShouldBe(family);
+
+    [Theory]
+    [InlineData(null, "239 r 2")]
+    [InlineData("decimal", "239.5")]
+    [InlineData("fraction", "239 1/2")]
+    public void The_form_says_what_a_quotient_is_given_as(string? form, string answer)
+    {
+        var task = TaskText.TryParse("958 / 4", form).Value!;
+        task.RightAnswer.ShouldBe(answer);
+        task.Judge(answer).ShouldBe(Verdict.Right);
+    }
+
+    [Theory]
+    [InlineData("958 / 4", null, "239 R2", Verdict.Right)]
+    [InlineData("958 / 4", null, "239r2", Verdict.Right)]
+    [InlineData("956 / 4", null, "239 r 0", Verdict.Right)]
+    [InlineData("958 / 4", null, "239.5", Verdict.Unfinished)]
+    [InlineData("958 / 4", "fraction", "239 2/4", Verdict.Unfinished)]
+    [InlineData("958 / 4", "fraction", "239 r 2", Verdict.Unfinished)]
+    [InlineData("958 / 4", "decimal", "239.50", Verdict.Right)]
+    [InlineData("958 / 4", null, "239 r 3", Verdict.Wrong)]
+    [InlineData("958 / 4", null, "239", Verdict.Wrong)]
+    [InlineData("958 / 4", null, "I don't know", Verdict.Wrong)]
+    [InlineData("0.3 + 1", null, "1.30", Verdict.Right)]
+    [InlineData("0.4 * 0.5", null, ".2", Verdict.Right)]
+    [InlineData("125.5 * 10", null, "1,255", Verdict.Right)]
+    [InlineData("-7 - -4", null, "−3", Verdict.Right)]
+    [InlineData("-7 - -4", null, "3", Verdict.Wrong)]
+    public void An_answer_is_judged_by_value_and_form(string text, string? form, string answer, Verdict verdict) =>
+        TaskText.TryParse(text, form).Value!.Judge(answer).ShouldBe(verdict);
+
+    [Theory]
     [InlineData("", 0)]
-    [InlineData("604 278", 7)]
+    [InlineData("604 278", 4)]
     [InlineData("604 - ", 6)]
-    [InlineData("6o4 - 278", 0)]
+    [InlineData("6o4 - 278", 1)]
     [InlineData("60_4 - 278", 2)]
     [InlineData("604 - 278 - 1", 10)]
-    [InlineData("3.5 - 1", 1)]
     [InlineData("36 + ", 5)]
     [InlineData("36 + 4 - 2", 7)]
-    [InlineData("1 + 2 + 3 + 4 + 5 + 6", 19)]
-    [InlineData("-5 - 2", 0)]
+    [InlineData("1 + 2 + 3 + 4 + 5 + 6", 20)]
+    [InlineData("3/8 + 1/6", 1)]
+    [InlineData("sqrt(31)", 0)]
+    [InlineData("3.5.1 - 1", 3)]
+    [InlineData("12 / 0", 5)]
+    [InlineData("1.5 / 0.7", 4)]
+    [InlineData("-2.5 + 1", 0)]
+    [InlineData("2 * 3 * 4", 6)]
+    [InlineData("-1 + -2 + -3", 10)]
     public void What_cannot_be_read_is_refused_with_its_position(string text, int position)
     {
         var parsed = TaskText.TryParse(text);

@@ -86,6 +86,43 @@ public class ItemPoolTests
     public void A_family_without_a_method_is_refused() =>
         Should.Throw<ArgumentOutOfRangeException>(() => ItemPool.Of(Family.Roots, 3, 1)).Message.ShouldContain("roots");
 
+    [Fact]
+    public void Products_are_never_absurd()
+    {
+        var tasks = ItemPool.Of(Family.Multiplication, 1_000, 5).Cast<ColumnProduct>().ToList();
+        tasks.ShouldAllBe(t => t.First.Length <= 4 && t.Second.Length <= 3 && t.First.Value > 1 && t.Second.Value > 1);
+        tasks.Count(t => t.Second.Length == 1 || t.First.Length == 1).ShouldBeGreaterThan(200);
+        tasks.Count(t => Enumerable.Range(0, t.First.Length).Any(p => t.First.Digit(p) == 0)).ShouldBeGreaterThan(100);
+    }
+
+    [Fact]
+    public void Quotients_have_more_than_one_cycle_and_all_three_forms()
+    {
+        var tasks = ItemPool.Of(Family.Division, 1_000, 5).Cast<LongDivision>().ToList();
+        tasks.ShouldAllBe(t => t.Dividend.Length <= 5 && t.Divisor.Length <= 2 && t.Divisor.Value > 1 && t.Dividend.Value > t.Divisor.Value);
+        tasks.Select(t => t.AnswerForm).Distinct().Count().ShouldBe(3);
+        tasks.Count(t => t.RightAnswer.Split(' ')[0].Contains('0')).ShouldBeGreaterThan(150);
+        tasks.Count(t => t.Divisor.Length == 2).ShouldBeGreaterThan(150);
+    }
+
+    [Fact]
+    public void Decimals_are_those_of_a_classroom()
+    {
+        ItemPool.Of(Family.DecimalSums, 1_000, 5).Cast<DecimalSum>().ShouldAllBe(t => t.Numbers.All(n => n.Places <= 3 && n.Length <= 6) && t.Numbers.Any(n => n.HasPoint) && !t.IsNegative);
+        ItemPool.Of(Family.DecimalProducts, 1_000, 5).Cast<DecimalProduct>().ShouldAllBe(t => t.First.Places + t.Second.Places <= 5 && t.First.Places + t.Second.Places > 0);
+        ItemPool.Of(Family.DecimalDivision, 1_000, 5).Cast<DecimalQuotient>().ShouldAllBe(t => t.RightAnswer.Length <= 7 && t.Divisor.Length <= 4);
+    }
+
+    [Fact]
+    public void Signed_items_have_all_four_operations_and_both_places_of_the_minus()
+    {
+        var tasks = ItemPool.Of(Family.Integers, 1_000, 5).Cast<SignedPair>().ToList();
+        tasks.Select(t => t.Operation).Distinct().Count().ShouldBe(4);
+        tasks.Count(t => t.First.Sign < 0 && t.Second.Sign < 0).ShouldBeGreaterThan(200);
+        tasks.Count(t => t.First.Sign > 0).ShouldBeGreaterThan(200);
+        tasks.ShouldAllBe(t => t.RightAnswer != "0");
+    }
+
     [Theory]
     [InlineData(Family.Addition)]
     [InlineData(Family.Subtraction)]

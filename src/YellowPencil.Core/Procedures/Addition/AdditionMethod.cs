@@ -13,7 +13,7 @@ public sealed class AdditionMethod : Method
     public override IReadOnlyList<DecisionPoint> Points => AdditionPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Cells, MarkField.Carries];
+    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Cells, MarkField.Carries, MarkField.Operands, MarkField.Order];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new SumItems(seed).Next;
@@ -48,8 +48,12 @@ public sealed class AdditionMethod : Method
         for (var row = 0; row < addends.Count; row++)
         {
             var shift = toLeft ? width - addends[row].Length : 0;
+            run.Row = row;
+            run.Write(MarkField.Operands, shift - (toLeft ? width - addends[0].Length : 0), addends[row].Text);
             for (var place = 0; place < width; place++) digits[row * width + place] = addends[row].Digit(place - shift);
         }
+
+        run.Row = 0;
 
         // Two more cells than columns: a carry can go one column too far beyond the last one.
         var cells = run.Take(width + 2);

@@ -34,6 +34,7 @@ internal ref struct ColumnSumWork
     /// <summary>Works all columns, and writes a carry that is left beyond the last one.</summary>
     public void Work(SumDirection direction)
     {
+        run.Write(MarkField.Order, 0, direction == SumDirection.FromOnes ? Working.Work.RightToLeft : Working.Work.LeftToRight);
         for (var i = 0; i < width; i++)
         {
             var column = direction == SumDirection.FromOnes ? i : width - 1 - i;

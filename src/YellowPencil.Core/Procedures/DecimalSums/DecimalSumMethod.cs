@@ -19,7 +19,7 @@ public sealed class DecimalSumMethod : Method
     public override IReadOnlyList<DecisionPoint> Points => DecimalSumPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Cells, MarkField.Carries, MarkField.Rewritten, MarkField.RewrittenBelow, MarkField.Operands];
+    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Cells, MarkField.Carries, MarkField.Rewritten, MarkField.RewrittenBelow, MarkField.Operands, MarkField.Order];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DecimalSumItems(seed).Next;
@@ -42,16 +42,21 @@ public sealed class DecimalSumMethod : Method
     {
         var numbers = sum.Numbers.Count;
         var offsets = run.Take(numbers);
-        var places = SetOut(sum, context, run, offsets);
+        var alignment = context.IsRagged ? run.Ask(DecimalSumPoints.Alignment, context) : DecimalAlignment.Points;
+        var places = SetOut(sum, alignment, context, run, offsets);
         var width = 0;
         for (var row = 0; row < numbers; row++)
             if (offsets[row] >= 0) width = Math.Max(width, offsets[row] + sum.Numbers[row].Length);
-        if (run.WritesMarks) WriteOperands(sum, run, offsets);
+        if (run.WritesMarks) WriteOperands(sum, run, offsets, alignment);
 
         var digits = run.Take(numbers * width);
         for (var row = 0; row < numbers; row++)
             for (var i = 0; offsets[row] >= 0 && i < sum.Numbers[row].Length; i++)
-                digits[row * width + offsets[row] + i] = sum.Numbers[row].Digit(i - sum.Numbers[row].Places);
+            {
+                var isPushed = alignment == DecimalAlignment.PushedRight && i < sum.Numbers[row].Places;
+                digits[row * width + (isPushed ? i : offsets[row] + i)] = sum.Numbers[row].Digit(i - sum.Numbers[row].Places);
+            }
+
         if (swapped) Swap(digits[..width], digits[width..]);
 
         var from = context.IsRagged && run.Ask(DecimalSumPoints.Lone, context) == LonePlaces.Drop ? Math.Min(width - 1, context.MostPlaces - context.FewestPlaces) : 0;
@@ -65,10 +70,9 @@ public sealed class DecimalSumMethod : Method
     /// Sets the numbers out: for each the column of its last digit, the rightmost being 0, or -1 for a number left out. Gives how many
     /// columns stand after the point that comes straight down.
     /// </summary>
-    private static int SetOut(DecimalSum sum, DecimalSumContext context, MethodRun run, Span<int> offsets)
+    private static int SetOut(DecimalSum sum, DecimalAlignment alignment, DecimalSumContext context, MethodRun run, Span<int> offsets)
     {
         var most = context.MostPlaces;
-        var alignment = context.IsRagged ? run.Ask(DecimalSumPoints.Alignment, context) : DecimalAlignment.Points;
         var longest = sum.Numbers.Max(n => n.Length);
         for (var row = 0; row < offsets.Length; row++)
         {
@@ -93,10 +97,14 @@ public sealed class DecimalSumMethod : Method
         return alignment == DecimalAlignment.LeftEnds ? longest - (sum.Numbers[0].Length - sum.Numbers[0].Places) : most;
     }
 
-    private static void WriteOperands(DecimalSum sum, MethodRun run, ReadOnlySpan<int> offsets)
+    private static void WriteOperands(DecimalSum sum, MethodRun run, ReadOnlySpan<int> offsets, DecimalAlignment alignment)
     {
         for (run.Row = 0; run.Row < offsets.Length; run.Row++)
-            if (offsets[run.Row] >= 0) run.Write(MarkField.Operands, offsets[run.Row] - offsets[0] - sum.Numbers[0].Places, sum.Numbers[run.Row].Text);
+        {
+            var last = alignment == DecimalAlignment.PushedRight && sum.Numbers[run.Row].Places > 0 ? 0 : offsets[run.Row];
+            if (offsets[run.Row] >= 0) run.Write(MarkField.Operands, last - offsets[0] - sum.Numbers[0].Places, sum.Numbers[run.Row].Text);
+        }
+
         run.Row = 0;
     }
 

@@ -8,7 +8,7 @@ namespace YellowPencil.Core.Procedures.DecimalSums;
 public enum SignRead { AsSet, TheOther }
 
 /// <summary>Which digits stand under each other.</summary>
-public enum DecimalAlignment { Points, RightEnds, LeftEnds, DecimalsRight }
+public enum DecimalAlignment { Points, RightEnds, LeftEnds, DecimalsRight, PushedRight }
 
 /// <summary>Where a whole number stands among decimals.</summary>
 public enum HiddenPoint { AfterOnes, UnderLastPlace, BeforeDigits, LeftOut }
@@ -84,7 +84,7 @@ public static class DecimalSumPoints
     /// <summary>How are the numbers set out?</summary>
     public static readonly DecisionPoint<DecimalSumContext, DecimalAlignment> Alignment = new("decimal-sums.alignment", "Which digits stand under each other?")
     {
-        Does = Phrases.InOrder<DecimalAlignment>("lines the points up", "lines the numbers up on the right", "lines the numbers up on the left", "lines the points up but pushes the decimals to the right"),
+        Does = Phrases.InOrder<DecimalAlignment>("lines the points up", "lines the numbers up on the right", "lines the numbers up on the left", "lines decimals up on the right and whole numbers by their points", "lines the points up but pushes the digits after them to the right"),
         Taught = _ => DecimalAlignment.Points,
         Kinds = Kinds,
         ShowsIn = MarkField.Operands,

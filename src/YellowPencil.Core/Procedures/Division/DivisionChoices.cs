@@ -16,7 +16,7 @@ public enum FirstPart { TakeMore, Swap, LeaveDigitOut, WriteOne, RoundUpToDiviso
 public enum TooSmall { WriteZero, WriteNothing, Swap, Stop, WriteOne, WriteNumberItself, WriteZeroForgetNumber, WriteDigitItself }
 
 /// <summary>Which digit is written in the quotient.</summary>
-public enum QuotientDigit { Exact, OneTooSmall, OneTooLarge, Nearest, ByFirstDigits, One, TwoTooSmall }
+public enum QuotientDigit { Exact, OneTooSmall, OneTooLarge, Nearest, ByFirstDigits, One, TwoTooSmall, CountedOneMore, CountedOneFewer, ByNearestTen }
 
 /// <summary>What is done with the product.</summary>
 public enum TakingProduct { Subtract, ThrowRestAway, Add, KeepProduct, ThrowRestAwayIfLast }

@@ -78,7 +78,8 @@ public static class DivisionPoints
     /// <summary>Which digit goes into the quotient?</summary>
     public static readonly DecisionPoint<CycleContext, QuotientDigit> Digit = new("division.digit", "How many times does the divisor go in?")
     {
-        Does = Phrases.InOrder<QuotientDigit>("takes the right digit", "takes the digit one too small", "takes the digit one too large", "takes the digit of the nearest multiple", "divides the first digits only", "writes 1", "takes the digit two too small"),
+        Does = Phrases.InOrder<QuotientDigit>("takes the right digit", "takes the digit one too small", "takes the digit one too large", "takes the digit of the nearest multiple", "divides the first digits only", "writes 1", "takes the digit two too small",
+            "takes the right multiple and counts one step more", "takes the right multiple and counts one step fewer", "divides by the ten next to the divisor and does not test the digit"),
         Taught = _ => QuotientDigit.Exact,
         Say = (c, choice) => choice == QuotientDigit.Exact ? $"{c.Divisor} goes into {c.Part} {c.Part / c.Divisor} times." : $"{c.Part} ÷ {c.Divisor}: {Digit!.Does(choice)}.",
         Kinds = Kinds,

@@ -137,17 +137,19 @@ internal ref struct DivisionWork
     private void Divide(CycleContext context)
     {
         var exact = part / divisor;
-        var digit = run.Ask(DivisionPoints.Digit, context) switch
+        var choice = run.Ask(DivisionPoints.Digit, context);
+        var digit = choice switch
         {
             QuotientDigit.OneTooSmall => exact - 1,
             QuotientDigit.TwoTooSmall => Math.Max(0, exact - 2),
             QuotientDigit.OneTooLarge => exact + 1,
             QuotientDigit.Nearest => 2 * (part % divisor) >= divisor ? exact + 1 : exact,
             QuotientDigit.ByFirstDigits => ByFirstDigits(exact),
+            QuotientDigit.ByNearestTen => ByNearestTen(exact),
             QuotientDigit.One => 1,
             _ => exact,
         };
-        WriteDigit(digit);
+        WriteDigit(choice switch { QuotientDigit.CountedOneMore => digit + 1, QuotientDigit.CountedOneFewer => digit - 1, _ => digit });
         var product = Product(digit);
         WriteStep(MarkField.StepProduct, product);
         Left = run.Ask(DivisionPoints.Taking, context) switch
@@ -176,6 +178,9 @@ internal ref struct DivisionWork
 
         return divisor < 10 ? exact : Math.Min(9, first / by);
     }
+
+    /// <summary>The digit that the ten next to the divisor gives.</summary>
+    private readonly long ByNearestTen(long exact) => divisor < 10 ? exact : Math.Min(9, part / ((divisor + 5) / 10 * 10));
 
     private readonly long Product(long digit)
     {

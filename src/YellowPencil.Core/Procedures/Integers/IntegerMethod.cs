@@ -21,7 +21,17 @@ public sealed class IntegerMethod : Method
     public override Family Family => Family.Integers;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<DecisionPoint> Points => IntegerPoints.All;
+    public override IReadOnlyList<Part> Parts { get; } =
+    [
+        new(Family.Addition, "in the numbers without their signs"),
+        new(Family.Subtraction, "in the numbers without their signs"),
+        new(Family.Multiplication, "in the numbers without their signs"),
+        new(Family.Division, "in the numbers without their signs"),
+    ];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<DecisionPoint> Points { get; } =
+        [.. IntegerPoints.All, .. AdditionPoints.InColumns.Concat(SubtractionPoints.InColumns).Concat(MultiplicationPoints.InRows).Concat(DivisionPoints.InCycles).Distinct()];
 
     /// <inheritdoc/>
     public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Lines, MarkField.Sign];

@@ -53,7 +53,8 @@ public static class MultiplicationPoints
     public static readonly DecisionPoint<RowContext, RowWay> Row = new("multiplication.row", "What is multiplied with this digit of the multiplier?")
     {
         Does = Phrases.InOrder<RowWay>("multiplies every top digit", "leaves the row out", "copies the top number as the row", "multiplies only digits of the same place",
-            "multiplies with the digit before once more", "multiplies with the next digit of the multiplier", "stops before this row", "writes a single 0 as the row"),
+            "multiplies with the digit before once more", "multiplies with the next digit of the multiplier", "stops before this row", "writes a single 0 as the row",
+            "takes the digits of the multiplier from the left"),
         Taught = _ => RowWay.Work,
         Say = (c, choice) => choice == RowWay.Work ? $"Row {c.Row + 1}: times {c.Digit} {Place.Name(c.Row)}." : $"Row {c.Row + 1}: {Row!.Does(choice)}.",
         Kinds = RowKinds,

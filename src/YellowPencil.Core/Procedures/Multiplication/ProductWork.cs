@@ -338,6 +338,7 @@ internal ref struct ProductWork
             RowWay.SamePlaces => column < multiplier.Length ? multiplier[column] : 1,
             RowWay.DigitBefore => multiplier[Math.Max(0, row - 1)],
             RowWay.DigitAfter => multiplier[Math.Min(multiplier.Length - 1, row + 1)],
+            RowWay.FromOtherEnd => multiplier[multiplier.Length - 1 - row],
             _ => multiplier[row],
         },
         CarryIn = carries[column],

@@ -35,6 +35,7 @@ internal ref struct ColumnDifferenceWork
     /// <summary>Works all columns.</summary>
     public void Work(Direction direction)
     {
+        run.Write(MarkField.Order, 0, direction == Direction.FromOnes ? Working.Work.RightToLeft : Working.Work.LeftToRight);
         for (var i = 0; i < top.Length; i++)
         {
             var column = direction == Direction.FromOnes ? i : top.Length - 1 - i;

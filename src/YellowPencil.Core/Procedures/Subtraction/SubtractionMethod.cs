@@ -13,7 +13,7 @@ public sealed class SubtractionMethod : Method
     public override IReadOnlyList<DecisionPoint> Points => SubtractionPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Cells, MarkField.Rewritten, MarkField.RewrittenBelow];
+    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Cells, MarkField.Rewritten, MarkField.RewrittenBelow, MarkField.Operands, MarkField.Order];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DifferenceItems(seed).Next;
@@ -39,6 +39,10 @@ public sealed class SubtractionMethod : Method
         var shift = 0;
         if (upper.Length != lower.Length && run.Ask(SubtractionPoints.Alignment, context) == Alignment.LeftEnds)
             shift = upper.Length - lower.Length;
+        run.Write(MarkField.Operands, 0, upper.Text);
+        run.Row = 1;
+        run.Write(MarkField.Operands, shift, lower.Text);
+        run.Row = 0;
         for (var place = 0; place < width; place++)
         {
             top[place] = Math.Max(0, upper.Digit(place - Math.Max(0, -shift)));

@@ -1,0 +1,220 @@
+using System.Numerics;
+using CsCheck;
+using Shouldly;
+using Xunit;
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Tests.Procedures;
+
+/// <summary>What holds for the method of every family.</summary>
+public class FamilyTests
+{
+    private static readonly string Folder = Path.Combine(AppContext.BaseDirectory, "HandWorked");
+
+    public static TheoryData<Family> Families => [.. Method.Families];
+
+    /// <summary>The families whose bugs stand worked by hand in files, a line each: bug, task, answer and, where one is asked for, the form.</summary>
+    public static TheoryData<Family, string, string, string, string?> BugsByHand
+    {
+        get
+        {
+            var data = new TheoryData<Family, string, string, string, string?>();
+            foreach (var (family, cells) in Lines()) data.Add(family, cells[0], cells[1], cells[2], cells.ElementAtOrDefault(3));
+            return data;
+        }
+    }
+
+    public static TheoryData<Family, int> ItemsByHand
+    {
+        get
+        {
+            var data = new TheoryData<Family, int>();
+            foreach (var file in Directory.GetFiles(Folder, "*.json").Order())
+                for (var i = 0; i < 10; i++) data.Add(FamilyOf(file), i);
+            return data;
+        }
+    }
+
+    [Theory]
+    [MemberData(nameof(BugsByHand))]
+    public void A_bug_gives_the_answer_worked_by_hand(Family family, string bug, string task, string answer, string? form)
+    {
+        var run = new MethodRun();
+        var item = TaskText.TryParse(task, form).Value!;
+        Method.Run(item, run, new DeviationSet([Catalogue.Find($"{family.Name()}.{bug}")!.Deviations]));
+        run.Answer.ToString().ShouldBe(answer);
+        run.Answer.ToString().ShouldNotBe(item.RightAnswer);
+    }
+
+    [Fact]
+    public void Every_bug_has_an_answer_worked_by_hand()
+    {
+        var worked = Lines().Select(l => $"{l.Family.Name()}.{l.Cells[0]}").ToHashSet();
+        Directory.GetFiles(Folder, "*.txt").SelectMany(file => Catalogue.DeclaredFor(FamilyOf(file))).Select(b => b.Id).Where(id => !worked.Contains(id)).ShouldBeEmpty();
+    }
+
+    [Theory]
+    [MemberData(nameof(ItemsByHand))]
+    public void An_item_is_worked_with_the_marks_of_the_hand(Family family, int number)
+    {
+        var item = Sheet(family).Items[number];
+        var run = new MethodRun { KeepsMarks = true };
+        Method.Run(item.Task, run, DeviationSet.Taught);
+        run.Answer.ToString().ShouldBe(item.Answer);
+        var recorded = Method.Of(family).Fields.Where(item.Work.Has).ToArray();
+        recorded.ShouldNotBeEmpty();
+        Written(Work.Of(run.Marks, recorded)).ShouldBe(Written(item.Work));
+
+        string Written(Work work) => SheetWriter.Write(new WorkedSheet { Student = "taught", Items = [item with { Work = work }] });
+    }
+
+    [Theory]
+    [MemberData(nameof(Families))]
+    public void Ten_items_of_a_family_stand_worked_by_hand(Family family)
+    {
+        if (family is Family.Addition or Family.Subtraction) return; // theirs stand in their own tests
+        Sheet(family).Items.Count.ShouldBe(10);
+    }
+
+    [Fact]
+    public void Products_are_exact() => Exact(Gen.Select(Whole, Whole, (a, b) => ($"{a} * {b}", (BigInteger)a * b, 0)));
+
+    [Fact]
+    public void Sums_and_differences_of_decimals_are_exact() => Exact(Gen.Select(Decimal, Decimal, Gen.Bool, (a, b, plus) =>
+        ($"{Text(a)} {(plus ? "+" : "-")} {Text(b)}", plus ? Scaled(a) + Scaled(b) : Scaled(a) - Scaled(b), MostPlaces)));
+
+    [Fact]
+    public void Products_of_decimals_are_exact() => Exact(Gen.Select(Decimal, Decimal, Gen.Int[0, 3], (a, b, signs) =>
+        ($"{Signed(Text(a), signs % 2)} * {Signed(Text(b), signs / 2)}", (signs is 1 or 2 ? -1 : 1) * Scaled(a) * Scaled(b), 2 * MostPlaces)));
+
+    [Fact]
+    public void Signed_sums_differences_and_products_are_exact() => Exact(Gen.Select(Gen.Int[-500, 500], Gen.Int[-500, 500], Gen.Int[0, 2])
+        .Where((a, b, _) => a < 0 || b < 0).Select((a, b, way) => ($"{a} {"+-*"[way]} {b}", way switch { 0 => (BigInteger)a + b, 1 => (BigInteger)a - b, _ => (BigInteger)a * b }, 0)));
+
+    [Fact]
+    public void Signed_quotients_are_exact() => Exact(Gen.Select(Gen.Int[1, 300], Gen.Int[1, 99], Gen.Int[1, 3], (q, d, signs) =>
+        ($"{(signs % 2 == 1 ? -q * d : q * d)} / {(signs / 2 == 1 ? -d : d)}", (BigInteger)(signs is 1 or 2 ? -q : q), 0)));
+
+    [Fact]
+    public void Quotients_with_a_remainder_are_exact() => Gen.Select(Whole, Gen.Int[1, 9_999]).Sample((dividend, divisor) =>
+    {
+        var quotient = BigInteger.DivRem(dividend, divisor, out var rest);
+        return Answer($"{dividend} / {divisor}") == (rest.IsZero ? $"{quotient}" : $"{quotient} r {rest}");
+    }, iter: 10_000);
+
+    // A dividend is made as quotient times divisor, so that the quotient ends.
+    [Fact]
+    public void Quotients_of_decimals_are_exact() => Exact(Gen.Select(Decimal, Decimal).Where((q, d) => d.Digits > 0 && d.Digits < 10_000_000).Select((q, d) =>
+        ($"{DecimalNumber.Written((BigInteger)q.Digits * d.Digits, q.Places + d.Places)} / {Text(d)}", Scaled(q), MostPlaces)).Where(t => t.Item1.Contains('.')));
+
+    [Fact]
+    public void Quotients_to_a_fraction_or_a_decimal_are_exact() => Gen.Select(Gen.Int[0, 99_999], Gen.Int[1, 8]).Sample((dividend, power) =>
+    {
+        var divisor = 1 << power;
+        var (whole, rest) = (dividend / divisor, dividend % divisor);
+        var common = (int)BigInteger.GreatestCommonDivisor(Math.Max(1, rest), divisor);
+        var fraction = rest == 0 ? $"{whole}" : whole == 0 ? $"{rest / common}/{divisor / common}" : $"{whole} {rest / common}/{divisor / common}";
+        return Answer($"{dividend} / {divisor}", "fraction") == fraction
+            && Answer($"{dividend} / {divisor}", "decimal") == DecimalNumber.Exact(dividend * BigInteger.Pow(5, power), power);
+    }, iter: 10_000);
+
+    [Theory]
+    [MemberData(nameof(Families))]
+    public void A_bug_that_is_never_followed_changes_nothing(Family family)
+    {
+        var run = new MethodRun();
+        foreach (var bug in Catalogue.Of(family))
+            foreach (var task in ItemPool.Of(family, 40, seed: 4))
+            {
+                Method.Run(task, run, new DeviationSet([bug.Deviations]), declined: ulong.MaxValue);
+                run.Answer.ToString().ShouldBe(task.RightAnswer, $"{bug.Id} on {task}");
+            }
+    }
+
+    [Theory]
+    [MemberData(nameof(Families))]
+    public void What_the_watch_counts_is_what_the_bug_meets(Family family)
+    {
+        var run = new MethodRun();
+        var bugs = Catalogue.Of(family);
+        var watch = new ChanceWatch([.. bugs.Select(b => b.Deviations)]);
+        foreach (var task in ItemPool.Of(family, 15, seed: 8))
+        {
+            watch.Clear();
+            Method.Run(task, run, DeviationSet.Taught, watching: watch);
+            var seen = watch.Chances.ToArray();
+            for (var i = 0; i < bugs.Count; i++)
+            {
+                Method.Run(task, run, new DeviationSet([bugs[i].Deviations]), declined: ulong.MaxValue);
+                (seen[i] > 0).ShouldBe(run.Chances > 0, $"{bugs[i].Id} on {task}");
+            }
+        }
+    }
+
+    /// <summary>Every choice in every kind of context, with marks: no run throws, and what it leaves is an answer that stays as it is when it is read again.</summary>
+    [Theory]
+    [MemberData(nameof(Families))]
+    public void Every_unlisted_deviation_ends_with_an_answer_or_a_blank(Family family)
+    {
+        var run = new MethodRun { KeepsMarks = true };
+        foreach (var unlisted in Method.Of(family).Points.SelectMany(p => p.AllDeviations()))
+            foreach (var task in ItemPool.Of(family, 12, seed: 2))
+            {
+                Method.Run(task, run, new DeviationSet([[unlisted.Deviation]]));
+                var answer = run.Answer.ToString();
+                if (answer.Length > 0) task.Canonical(answer).ShouldBe(answer, $"{unlisted.Id} on {task}");
+            }
+    }
+
+    [Theory]
+    [MemberData(nameof(Families))]
+    public void A_recorded_run_comes_to_what_a_run_without_steps_comes_to(Family family)
+    {
+        var (plain, recorded) = (new MethodRun(), new MethodRun { Recording = true });
+        foreach (var bug in Catalogue.Of(family))
+            foreach (var task in ItemPool.Of(family, 6, seed: 9))
+            {
+                Method.Run(task, plain, new DeviationSet([bug.Deviations]));
+                Method.Run(task, recorded, new DeviationSet([bug.Deviations]));
+                recorded.Answer.ToString().ShouldBe(plain.Answer.ToString());
+                recorded.Steps.ShouldAllBe(s => s.MadeText.Length > 0 && s.TaughtText.Length > 0);
+            }
+    }
+
+    private const int MostPlaces = 4;
+
+    private static Gen<ulong> Whole => Gen.OneOf(Gen.ULong[0, 999], Gen.ULong[0, 99_999_999]);
+
+    private static Gen<(int Digits, int Places)> Decimal => Gen.Select(Gen.Int[0, 999_999], Gen.Int[1, MostPlaces]);
+
+    private static BigInteger Scaled((int Digits, int Places) number) => number.Digits * BigInteger.Pow(10, MostPlaces - number.Places);
+
+    private static string Text((int Digits, int Places) number) => DecimalNumber.Written(number.Digits, number.Places);
+
+    private static string Signed(string text, int minus) => minus == 1 ? "-" + text : text;
+
+    private static void Exact(Gen<(string Task, BigInteger Value, int Places)> tasks) =>
+        tasks.Sample(t => Answer(t.Task) == DecimalNumber.Exact(t.Value, t.Places), iter: 10_000);
+
+    private static string Answer(string task, string? form = null)
+    {
+        var run = new MethodRun();
+        var parsed = TaskText.TryParse(task, form);
+        if (!parsed.Succeeded) throw new InvalidOperationException($"{task}: {parsed.Fault}");
+        Method.Run(parsed.Value, run, DeviationSet.Taught);
+        var answer = run.Answer.ToString();
+        return answer == parsed.Value.RightAnswer ? answer : $"{answer} is not {parsed.Value.RightAnswer}";
+    }
+
+    private static WorkedSheet Sheet(Family family) =>
+        SheetReader.TryRead(File.ReadAllText(Path.Combine(Folder, family.Name() + ".json")), out var fault) ?? throw new InvalidOperationException(fault!.ToString());
+
+    private static Family FamilyOf(string file) => FamilyNames.TryParse(Path.GetFileNameWithoutExtension(file), out var family) ? family : throw new InvalidOperationException(file);
+
+    private static IEnumerable<(Family Family, string[] Cells)> Lines() => Directory.GetFiles(Folder, "*.txt").Order()
+        .SelectMany(file => File.ReadAllLines(file).Select(line => (FamilyOf(file), line.Split(" | ", StringSplitOptions.TrimEntries))));
+}
