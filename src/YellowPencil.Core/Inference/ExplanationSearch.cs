@@ -33,6 +33,8 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>A bug that explains none of so many unexplained items in which it could show is not added.</summary>
     private const int ItemsTried = 4;
 
+    private const int FactsTried = 4;
+
     private const int MostBugs = 3;
     private const int UnlistedKept = 24;
 
@@ -145,15 +147,21 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
                     items.Add(item.Index);
                 }
 
-            var best = candidate;
-            foreach (var (key, _) in facts.Where(f => f.Value.Count >= 2).OrderByDescending(f => f.Value.Count).ThenBy(f => f.Key.ToString(), StringComparer.Ordinal).Take(3))
-            {
-                if (best.Hypothesis.RuleCount + best.Hypothesis.Facts.Count >= DeviationSet.MaxOwners) break;
-                var larger = sheet.Refine(sheet.Rough(best.Hypothesis.With(new FactDeviation(key.Fact, key.Written))));
-                candidates[larger.Hypothesis.Key] = larger;
-                if (larger.LogScore > best.LogScore) best = larger;
-            }
+            var open = facts.Where(f => f.Value.Count >= 2).OrderByDescending(f => f.Value.Count * Priors.FactWeight(f.Key.Fact))
+                .ThenBy(f => f.Key.ToString(), StringComparer.Ordinal).Take(FactsTried).Select(f => new FactDeviation(f.Key.Fact, f.Key.Written)).ToList();
+            for (var best = candidate; best is not null && open.Count > 0 && best.Hypothesis.RuleCount + best.Hypothesis.Facts.Count < DeviationSet.MaxOwners;)
+                best = WithBestFact(best, open);
         }
+    }
+
+    /// <summary>The candidate with that one of the facts that explains most; null where none makes it more probable.</summary>
+    private Candidate? WithBestFact(Candidate candidate, List<FactDeviation> open)
+    {
+        var larger = Ordered(open.Select(fact => sheet.Refine(sheet.Rough(candidate.Hypothesis.With(fact))))).ToList();
+        foreach (var one in larger) candidates[one.Hypothesis.Key] = one;
+        if (larger[0].LogScore <= candidate.LogScore) return null;
+        open.RemoveAll(f => larger[0].Hypothesis.Facts.Contains(f));
+        return larger[0];
     }
 
     private void AddUnlisted()

@@ -1,4 +1,5 @@
 using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Procedures;
 
 namespace YellowPencil.Core.Inference;
 
@@ -28,6 +29,19 @@ public static class Priors
 
     /// <summary>A given wrong number fact is held: one student in ten holds one, out of about 50 facts with about 4 near values each.</summary>
     public const double OneWrongFact = 0.1 / 200;
+
+    /// <summary>
+    /// How much more often than others a fact is held wrongly: large products are what is learned last; facts with 0 and 1, equal numbers taken from each
+    /// other and the like are hardly ever held to be something else.
+    /// </summary>
+    public static double FactWeight(NumberFact fact) => fact.Kind switch
+    {
+        FactKind.Times or FactKind.DividedBy when fact.First >= 6 && fact.Second >= 6 => 3,
+        FactKind.Times or FactKind.DividedBy when fact.First >= 3 && fact.Second >= 3 => 1.5,
+        FactKind.Plus when fact is { First: >= 3, Second: >= 3, Value: > 10 } => 1,
+        FactKind.Minus when fact is { First: > 10, Value: >= 2 } => 1,
+        _ => 0.2,
+    };
 
     /// <summary>Under "something else", an item is right this often: wrong rules give right answers about half the time.</summary>
     public const double SomethingElseRight = 0.55;

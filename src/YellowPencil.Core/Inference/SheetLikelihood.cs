@@ -179,7 +179,7 @@ internal sealed class SheetLikelihood
             prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) / totalWeight;
         if (hypothesis.Unlisted is not null)
             prior *= Priors.SomethingElse * Priors.Unlisted / unlistedWithChance.Value;
-        foreach (var _ in hypothesis.Facts) prior *= Priors.OneWrongFact;
+        foreach (var fact in hypothesis.Facts) prior *= Priors.OneWrongFact * Priors.FactWeight(fact.Fact);
         return Math.Log(prior);
     }
 }

@@ -19,6 +19,9 @@ public static class SheetDesign
     /// <summary>What one separation leaves of the wish to see a pair separated again.</summary>
     private const double AfterSeparation = 0.3;
 
+    /// <summary>What a bug of a part weighs beside one of the family itself: it has sheets of its own family.</summary>
+    private const double OfPart = 0.3;
+
     /// <summary>The items of a sheet.</summary>
     /// <param name="family">A family whose methods are in the product.</param>
     /// <param name="items">How many, 1 to 60.</param>
@@ -66,7 +69,7 @@ public static class SheetDesign
     // Common bugs first; the pair of a bug and the sound student counts most, for it is what makes the bug show at all.
     private static double[,] Wishes(Family family, int count)
     {
-        var weights = Catalogue.Of(family).Select(b => 1 + Priority(b.Commonness)).Prepend(8.0).ToArray();
+        var weights = Catalogue.Of(family).Select(b => (1 + Priority(b.Commonness)) * (b.Family == family ? 1 : OfPart)).Prepend(8.0).ToArray();
         var wishes = new double[count, count];
         for (var a = 0; a < count; a++)
             for (var b = a + 1; b < count; b++) wishes[a, b] = weights[a] * weights[b];

@@ -88,7 +88,7 @@ public class TaskTextTests
     [InlineData("sqrt(31)", 0)]
     [InlineData("3.5.1 - 1", 3)]
     [InlineData("12 / 0", 5)]
-    [InlineData("1.5 / 0.7", 4)]
+    [InlineData("1.5 / 0.7", 6)]
     [InlineData("-2.5 + 1", 0)]
     [InlineData("2 * 3 * 4", 6)]
     [InlineData("-1 + -2 + -3", 10)]
