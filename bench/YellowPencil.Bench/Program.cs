@@ -7,7 +7,7 @@ using YellowPencil.Core.Probes;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
 
-// Usage: recovery [students per bug] [family] | families [students per bug] [family] | speed | distinct | catalogue (writes docs/bugs.md; run it at the root of the project)
+// Usage: recovery [students per bug] [family] | families [students per bug] [family] | speed [family] | distinct | catalogue (writes docs/bugs.md; run it at the root of the project)
 switch (args.FirstOrDefault())
 {
     case "recovery":
@@ -17,7 +17,7 @@ switch (args.FirstOrDefault())
         Families(args.Length > 1 ? int.Parse(args[1]) : 20, args.Length > 2 && FamilyNames.TryParse(args[2], out var only) ? [only] : Method.Families);
         return 0;
     case "speed":
-        Speed();
+        Speed(args.Length > 1 && FamilyNames.TryParse(args[1], out var timed) ? [timed] : Method.Families);
         return 0;
     case "distinct":
         Distinctness.Print();
@@ -26,7 +26,7 @@ switch (args.FirstOrDefault())
         File.WriteAllText("docs/bugs.md", CatalogueText.Markdown());
         return 0;
     default:
-        Console.Error.WriteLine("usage: recovery [students per bug] [family] | families [students per bug] [family] | speed | distinct | catalogue");
+        Console.Error.WriteLine("usage: recovery [students per bug] [family] | families [students per bug] [family] | speed [family] | distinct | catalogue");
         return 2;
 }
 
@@ -92,10 +92,10 @@ static void Recovery(int students, Family family)
 
 static string Share(int part, int whole) => whole == 0 ? "-" : $"{100.0 * part / whole:0.0} %";
 
-static void Speed()
+static void Speed(IReadOnlyList<Family> families)
 {
     var run = new MethodRun();
-    foreach (var family in Method.Families)
+    foreach (var family in families)
     {
         var pool = ItemPool.Of(family, 500, seed: 3);
         for (var round = 0; round < 3; round++)
@@ -108,7 +108,7 @@ static void Speed()
         }
     }
 
-    foreach (var family in Method.Families) Reading(family);
+    foreach (var family in families) Reading(family);
 }
 
 static void Reading(Family family)

@@ -26,7 +26,7 @@ public enum Commonness
 public sealed record MissingIdea(string Id, string Name, string Statement);
 
 /// <summary>A wrong rule that a student may follow wherever it applies.</summary>
-public sealed record Bug
+public sealed class Bug
 {
     /// <summary>The stable name, for example <c>subtraction.smaller-from-larger</c>.</summary>
     public required string Id { get; init; }

@@ -10,7 +10,7 @@ internal sealed class ChanceTable<TRule>
     private readonly IReadOnlyList<ItemEvidence> items;
     private readonly MethodRun run;
     private readonly ChanceWatch watch;
-    private readonly Dictionary<TRule, int> indexOf;
+    private readonly Dictionary<object, int> indexOf;
     private readonly int[][] taught;
 
     public ChanceTable(IReadOnlyList<ItemEvidence> items, IReadOnlyList<TRule> rules, Func<TRule, IReadOnlyList<Deviation>> deviationsOf, MethodRun run)
@@ -18,7 +18,7 @@ internal sealed class ChanceTable<TRule>
         this.items = items;
         this.run = run;
         Rules = rules;
-        indexOf = rules.Select((rule, i) => (rule, i)).ToDictionary(r => r.rule, r => r.i);
+        indexOf = rules.Select((rule, i) => (rule: (object)rule, i)).ToDictionary(r => r.rule, r => r.i, ReferenceEqualityComparer.Instance);
         watch = new ChanceWatch([.. rules.Select(deviationsOf)]);
         taught = Under(DeviationSet.Taught);
     }

@@ -27,6 +27,12 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>A candidate this far below the best, as a logarithm, does not count.</summary>
     private const double Negligible = 8;
 
+    /// <summary>Wrong facts are looked for under so many candidates,</summary>
+    private const int CandidatesWithFacts = 3;
+
+    /// <summary>that are no further than this, as a logarithm, below the best: what a few items explained bring.</summary>
+    private const double InReachByFacts = 15;
+
     /// <summary>Wrong facts are not looked for behind more items than this: they would be rules.</summary>
     private const int MostUnmetByFacts = 8;
 
@@ -135,9 +141,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>A number fact that is wrong in the same way on at least two items is a fact, not slips.</summary>
     private void AddFacts()
     {
-        foreach (var candidate in Ordered(candidates.Values).Take(3).ToList())
+        var top = Ordered(candidates.Values).Take(CandidatesWithFacts).ToList();
+        foreach (var candidate in top.Where(c => c.LogScore > top[0].LogScore - InReachByFacts && Unmet(c).Count is >= 2 and <= MostUnmetByFacts))
         {
-            if (Unmet(candidate).Count > MostUnmetByFacts) continue;
             var facts = new Dictionary<(NumberFact Fact, int Written), HashSet<int>>();
             foreach (var item in sheet.Items.Where(i => !candidate.Items[i.Index].IsMet))
                 foreach (var slip in sheet.Slips(item, candidate.Hypothesis).Where(s => s.Step.Fact is not null))

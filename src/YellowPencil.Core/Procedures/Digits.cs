@@ -33,6 +33,14 @@ internal static class Digits
         return text.ToString();
     }
 
+    /// <summary>The number that the digits make.</summary>
+    public static System.Numerics.BigInteger Value(ReadOnlySpan<int> digits)
+    {
+        var value = System.Numerics.BigInteger.Zero;
+        for (var i = digits.Length - 1; i >= 0; i--) value = value * 10 + digits[i];
+        return value;
+    }
+
     /// <summary>Whether all digits are zeros; so for none at all.</summary>
     public static bool AreZero(ReadOnlySpan<int> digits) => digits.IndexOfAnyExcept(0) < 0;
 

@@ -263,6 +263,15 @@ public sealed class MethodRun
         for (; places < 0; places++) Append("0");
     }
 
+    /// <summary>Adds what is left over to the answer, behind an r.</summary>
+    public void AppendRemainder(long rest)
+    {
+        Span<char> digits = stackalloc char[20];
+        rest.TryFormat(digits, out var length);
+        Append(" r ");
+        Append(digits[..length]);
+    }
+
     private bool Follows(int owner)
     {
         var index = Chances++;

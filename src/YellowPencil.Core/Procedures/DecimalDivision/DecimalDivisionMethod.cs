@@ -102,36 +102,26 @@ public sealed class DecimalDivisionMethod : Method
 
     private static void WriteAnswer(MethodRun run, DecimalQuotientContext context, DivisionWork work, bool isNegative)
     {
-        var point = run.Ask(DecimalDivisionPoints.Point, context);
-        var answer = run.Take(7 * work.Written);
-        var reversed = work.Quotient[..work.Written];
-        reversed.Reverse();
-        var after = work.PointAt < 0 || work.PointAt > work.Written ? 0 : Digits.Flatten(reversed[..(work.Written - work.PointAt)], answer);
-        var count = after + Digits.Flatten(reversed[(work.PointAt < 0 || work.PointAt > work.Written ? 0 : work.Written - work.PointAt)..], answer[after..]);
-        var places = point switch
+        var way = run.Ask(DecimalDivisionPoints.Point, context);
+        if (work.Written == 0) return;
+        var digits = DivisionMethod.QuotientDigits(run, work, out var after);
+        var places = way switch
         {
             DecimalQuotientPoint.PlacesTogether => context.DividendPlaces + context.DivisorPlaces,
             DecimalQuotientPoint.PlacesOfDividend => context.DividendPlaces,
             DecimalQuotientPoint.PlacesOfDivisor => context.DivisorPlaces,
             _ => after,
         };
-        if (count == 0) return;
-        if (work.Left == 0 || work.IsCutOff)
-        {
-            run.AppendDecimal(answer[..count], places, isNegative);
-            return;
-        }
-
-        var rest = run.Ask(DivisionPoints.Written, new RestContext(QuotientForm.AsDecimal, work.Left, 1));
+        var rest = work.Left == 0 || work.IsCutOff ? RestWritten.Drop : run.Ask(DivisionPoints.Written, new RestContext(QuotientForm.AsDecimal, work.Left, 1));
         if (rest is RestWritten.AsNextDigit or RestWritten.AsDecimal)
         {
-            var text = new string([.. Digits.Text(answer[..count])]);
-            var whole = text[..Math.Max(0, count - places)];
-            run.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{(whole.Length == 0 ? "0" : whole)}.{text[Math.Max(0, count - places)..]}{work.Left}"));
+            var text = Digits.Text(digits);
+            var point = Math.Max(0, text.Length - places);
+            run.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{(point == 0 ? "0" : text[..point])}.{text[point..]}{work.Left}"));
             return;
         }
 
-        run.AppendDecimal(answer[..count], places, isNegative);
-        if (rest == RestWritten.AsRemainder) run.Append($" r {work.Left}");
+        run.AppendDecimal(digits, places, isNegative);
+        if (rest == RestWritten.AsRemainder) run.AppendRemainder(work.Left);
     }
 }

@@ -78,17 +78,26 @@ public sealed class DivisionMethod : Method
 
     private static void WriteAnswer(MethodRun run, LongDivision division, DivisionWork work)
     {
-        var quotient = QuotientText(work);
-        if (work.Left == 0 || work.IsCutOff)
+        var digits = QuotientDigits(run, work, out var places);
+        var written = work.Left == 0 || work.IsCutOff
+            ? RestWritten.Drop
+            : run.Ask(DivisionPoints.Written, new RestContext(division.AnswerForm, work.Left, (long)division.Divisor.Value));
+        if (written is not (RestWritten.Drop or RestWritten.AsRemainder))
         {
-            run.Append(quotient);
+            run.Append(WithRest(DecimalNumber.Exact(Digits.Value(digits), places), written, work.Left, division));
             return;
         }
 
-        var (rest, divisor) = (new BigInteger(work.Left), division.Divisor.Value);
-        run.Append(run.Ask(DivisionPoints.Written, new RestContext(division.AnswerForm, work.Left, (long)divisor)) switch
+        run.AppendDecimal(digits, places);
+        if (written == RestWritten.AsRemainder) run.AppendRemainder(work.Left);
+    }
+
+    /// <summary>The quotient with what is left, where the rest is not written behind an r, or not as it is.</summary>
+    private static string WithRest(string quotient, RestWritten written, BigInteger rest, LongDivision division)
+    {
+        var divisor = division.Divisor.Value;
+        return written switch
         {
-            RestWritten.AsRemainder => $"{quotient} r {rest}",
             RestWritten.OverDivisor => Fraction(rest, divisor, reduced: true),
             RestWritten.OverDivisorAsItStands => Fraction(rest, divisor, reduced: false),
             RestWritten.AsNextDigit => quotient + rest,
@@ -102,7 +111,7 @@ public sealed class DivisionMethod : Method
             RestWritten.RemainderIsDivisor => $"{quotient} r {divisor}",
             RestWritten.AsExactDecimal => DecimalNumber.Quotient(division.Dividend.Value, divisor) ?? quotient,
             _ => quotient,
-        });
+        };
 
         string Fraction(BigInteger over, BigInteger under, bool reduced)
         {
@@ -111,17 +120,18 @@ public sealed class DivisionMethod : Method
         }
     }
 
-    /// <summary>The quotient as written, in its canonical spelling.</summary>
-    internal static string QuotientText(DivisionWork work)
+    /// <summary>The digits of the quotient, smallest place first; nothing written counts as 0.</summary>
+    /// <param name="run">The run.</param>
+    /// <param name="work">The division, done.</param>
+    /// <param name="places">How many of the digits stand after the point.</param>
+    internal static Span<int> QuotientDigits(MethodRun run, DivisionWork work, out int places)
     {
-        var text = new System.Text.StringBuilder();
-        for (var i = 0; i < work.Written; i++)
-        {
-            if (i == work.PointAt) text.Append(i == 0 ? "0." : ".");
-            text.Append(work.Quotient[i]);
-        }
-
-        if (text.Length == 0) return "0";
-        return DecimalNumber.Canonical(text.ToString());
+        var cells = work.Quotient[..work.Written];
+        var after = work.PointAt < 0 || work.PointAt > work.Written ? 0 : work.Written - work.PointAt;
+        cells.Reverse();
+        var digits = run.Take(7 * work.Written + 1, filledWith: 0);
+        places = Digits.Flatten(cells[..after], digits);
+        var count = places + Digits.Flatten(cells[after..], digits[places..]);
+        return digits[..Math.Max(1, count)];
     }
 }
