@@ -82,7 +82,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         var text = (replay.Slip is null ? "" : "This once: ") + wrong.MadeText;
         var field = wrong.Point?.ShowsIn ?? MarkField.Cells;
         if (wrong.Place is null && MarkTexts.IsInColumns(field)) return new WrongStep(wrong.Name, null, field, item.Task.RightAnswer, item.Item.Answer!, text);
-        foreach (var shown in new[] { field, MarkField.Cells }.Distinct())
+        foreach (var shown in new[] { field, MarkField.Cells }.Concat(Method.Of(item.Task.Family).Fields).Distinct())
             foreach (var (row, place) in Spots(shown).OrderBy(s => s.Row).ThenBy(s => s.Place != wrong.Place))
             {
                 var (expected, written) = (Standing(mended, shown, row, place), Standing(trace, shown, row, place));

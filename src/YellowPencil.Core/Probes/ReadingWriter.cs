@@ -73,8 +73,8 @@ public static class ReadingWriter
             json.WriteStartObject("firstWrongStep");
             json.WriteString("step", step.Step);
             if (step.Place is { } place) json.WriteString("place", place.ToString());
-            json.WriteString("expected", step.Expected);
-            json.WriteString("written", step.Written);
+            json.WriteString("expected", step.Expected.In(word));
+            json.WriteString("written", step.Written.In(word));
             json.WriteString("text", step.Text.In(word));
             json.WriteEndObject();
         }

@@ -33,6 +33,7 @@ public static class SheetDesign
         var pool = ItemPool.Of(family, PoolSize, seed).Where(t => t.Text.Split(' ').Max(part => part.Count(char.IsAsciiDigit)) <= LongestNumber).ToList();
         var students = Catalogue.Of(family).Select(b => new DeviationSet([b.Deviations])).Prepend(DeviationSet.Taught).ToList();
         var answers = Answers(pool, students);
+        var effort = pool.ConvertAll(task => Math.Sqrt(Steps(task)));
         var shows = Enumerable.Range(0, pool.Count).Select(t => answers[t].Count(a => a != answers[t][0])).ToArray();
         var wishes = Wishes(family, students.Count);
         var left = Enumerable.Range(0, pool.Count).ToHashSet();
@@ -42,13 +43,21 @@ public static class SheetDesign
             var ordinary = sheet.Count % 3 == 0;
             var best = ordinary
                 ? left.OrderBy(t => shows[t]).ThenBy(t => pool[t].Text.Length).ThenBy(t => t).First()
-                : left.OrderByDescending(t => Separated(answers[t], wishes)).ThenBy(t => pool[t].Text.Length).ThenBy(t => t).First();
+                : left.OrderByDescending(t => Separated(answers[t], wishes) / effort[t]).ThenBy(t => pool[t].Text.Length).ThenBy(t => t).First();
             left.Remove(best);
             sheet.Add(pool[best]);
             Settle(answers[best], wishes);
         }
 
         return sheet;
+    }
+
+    /// <summary>The steps of an item: long items tell more, but not in proportion, and tire.</summary>
+    private static int Steps(ItemTask task)
+    {
+        var run = new MethodRun();
+        Method.Run(task, run, DeviationSet.Taught);
+        return run.StepCount;
     }
 
     private static int[][] Answers(IReadOnlyList<ItemTask> pool, List<DeviationSet> students)

@@ -28,7 +28,7 @@ public enum TenOrMore { WriteOnesCarryTens, WriteBoth, WriteOnesCarryNothing, Wr
 public enum BelowTen { CarryNothing, CarryOne }
 
 /// <summary>Into which column a carry goes.</summary>
-public enum CarryInto { NextColumn, ColumnAfterNext, RightNeighbour }
+public enum CarryInto { NextColumn, ColumnAfterNext, RightNeighbour, SameColumn }
 
 /// <summary>What is written for the last column when it comes to ten or more.</summary>
 public enum LastSum { WriteWhole, WriteOnesOnly, WriteTensOnly, TurnedRound }

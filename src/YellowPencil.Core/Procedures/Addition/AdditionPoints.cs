@@ -136,6 +136,7 @@ public static class AdditionPoints
         Say = (c, choice) => choice switch
         {
             CarryInto.NextColumn => $"The carry goes to the {Place.Name(c.Column + 1)}.",
+            CarryInto.SameColumn => "Adds the carry to the digit just written.",
             CarryInto.ColumnAfterNext => $"Puts the carry over the {Place.Name(c.Column + 2)}.",
             _ => "Puts the carry over the column to the right.",
         },

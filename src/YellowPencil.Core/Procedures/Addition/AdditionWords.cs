@@ -61,6 +61,7 @@ internal static class AdditionWords
     public static string Of(CarryInto choice) => choice switch
     {
         CarryInto.ColumnAfterNext => "puts the carry one column too far left",
+        CarryInto.SameColumn => "adds the carry to the digit just written",
         CarryInto.RightNeighbour => "puts the carry over the column to the right",
         _ => "puts the carry over the next column",
     };

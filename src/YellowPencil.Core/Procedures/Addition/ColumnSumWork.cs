@@ -154,9 +154,14 @@ internal ref struct ColumnSumWork
         {
             CarryInto.ColumnAfterNext => column + 2,
             CarryInto.RightNeighbour => column - 1,
+            CarryInto.SameColumn => column,
             _ => column + 1,
         };
-        if (target >= 0)
+        if (target == column)
+        {
+            WriteCell(column, cells[column] + carry);
+        }
+        else if (target >= 0)
         {
             carries[target] += carry;
             run.Write(MarkField.Carries, smallestPlace + target, carry);

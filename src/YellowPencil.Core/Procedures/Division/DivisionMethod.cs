@@ -51,7 +51,7 @@ public sealed class DivisionMethod : Method
         var digits = run.Take(context.DividendLength);
         for (var i = 0; i < digits.Length; i++) digits[i] = division.Dividend.Digit(fromRight ? i : digits.Length - 1 - i);
         var asksDecimal = division.AnswerForm == QuotientForm.AsDecimal;
-        var work = new DivisionWork(run, digits, digits.Length, divisor, asksDecimal, asksDecimal ? MostAppended(division.RightAnswer) : 3);
+        var work = new DivisionWork(run, digits, digits.Length, divisor, asksDecimal, asksDecimal ? MostAppended(division.RightAnswer) : 3, takesFirstTogether: !fromRight);
         work.Work();
         if (fromRight) work.Quotient[..work.Written].Reverse();
         WriteAnswer(run, division, work);

@@ -19,6 +19,7 @@ internal ref struct DivisionWork
     private readonly long divisor;
     private readonly bool asksDecimal;
     private readonly int mostAppended;
+    private readonly bool takesFirstTogether;
     private int used;
     private int appended;
     private int cycle;
@@ -26,7 +27,7 @@ internal ref struct DivisionWork
     private long part;
     private bool hasDigit;
 
-    public DivisionWork(MethodRun run, ReadOnlySpan<int> digits, int wholeDigits, long divisor, bool asksDecimal, int mostAppended)
+    public DivisionWork(MethodRun run, ReadOnlySpan<int> digits, int wholeDigits, long divisor, bool asksDecimal, int mostAppended, bool takesFirstTogether = true)
     {
         this.run = run;
         this.digits = digits;
@@ -34,6 +35,7 @@ internal ref struct DivisionWork
         this.divisor = divisor;
         this.asksDecimal = asksDecimal;
         this.mostAppended = mostAppended;
+        this.takesFirstTogether = takesFirstTogether;
         Quotient = run.Take(2 * digits.Length + mostAppended + 4);
         PointAt = -1;
     }
@@ -61,7 +63,7 @@ internal ref struct DivisionWork
         {
             var context = Context(rest: 0);
             MarkPoint(context);
-            if (context.IsTooSmall && !hasDigit && Written == 0 && used < wholeDigits)
+            if (takesFirstTogether && context.IsTooSmall && !hasDigit && Written == 0 && used < wholeDigits)
             {
                 switch (run.Ask(DivisionPoints.First, context))
                 {

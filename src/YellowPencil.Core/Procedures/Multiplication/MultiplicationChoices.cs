@@ -16,7 +16,7 @@ public enum RowDirection { FromOnes, FromLeft }
 public enum RowOnward { NextDigit, Stop }
 
 /// <summary>What two digits give.</summary>
-public enum DigitProduct { Multiply, OtherFactor, Add, CopyTop, LeaveOut, One, CopyMultiplier }
+public enum DigitProduct { Multiply, OtherFactor, Add, CopyTop, LeaveOut, One, CopyMultiplier, Nothing }
 
 /// <summary>How a product is counted.</summary>
 public enum SkipCount { Exact, OneMultiplierTooFew, OneMultiplierTooMany, OneTopTooFew, OneTopTooMany }

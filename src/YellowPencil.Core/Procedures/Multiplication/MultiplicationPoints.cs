@@ -95,7 +95,8 @@ public static class MultiplicationPoints
     /// <summary>What do the two digits give?</summary>
     public static readonly DecisionPoint<ProductContext, DigitProduct> Product = new("multiplication.product", "What do the two digits give?")
     {
-        Does = Phrases.InOrder<DigitProduct>("multiplies", "takes the product with 0 to be the other digit", "adds the two digits", "copies the top digit", "leaves the digit out", "takes the product with 1 to be 1", "writes the digit of the multiplier"),
+        Does = Phrases.InOrder<DigitProduct>("multiplies", "takes the product with 0 to be the other digit", "adds the two digits", "copies the top digit", "leaves the digit out", "takes the product with 1 to be 1", "writes the digit of the multiplier",
+            "leaves the product out, as if it were nothing"),
         Taught = _ => DigitProduct.Multiply,
         Say = (c, choice) => choice == DigitProduct.Multiply ? $"{c.Multiplier} × {c.Top}." : $"{c.Multiplier} × {c.Top}: {Product!.Does(choice)}.",
         Kinds = Kinds,

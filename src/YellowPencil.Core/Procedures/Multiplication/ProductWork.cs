@@ -207,6 +207,8 @@ internal ref struct ProductWork
                 return by;
             case DigitProduct.One:
                 return 1;
+            case DigitProduct.Nothing:
+                return 0;
             default:
                 break;
         }
