@@ -82,19 +82,20 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         var text = (replay.Slip is null ? "" : "This once: ") + wrong.MadeText;
         var field = wrong.Point?.ShowsIn ?? MarkField.Cells;
         if (wrong.Place is null && MarkTexts.IsInColumns(field)) return new WrongStep(wrong.Name, null, field, item.Task.RightAnswer, item.Item.Answer!, text);
-        foreach (var shown in new[] { field, MarkField.Cells }.Concat(Method.Of(item.Task.Family).Fields).Distinct())
-            foreach (var (row, place) in Spots(shown).OrderBy(s => s.Row).ThenBy(s => s.Place != wrong.Place))
-            {
-                var (expected, written) = (Standing(mended, shown, row, place), Standing(trace, shown, row, place));
-                if (expected != written && (place == wrong.Place || shown != MarkField.Cells))
-                    return new WrongStep(wrong.Name, MarkTexts.IsInColumns(shown) ? place : null, shown, expected, written, text);
-            }
+        var elsewhere = Method.Of(item.Task.Family).Fields.Where(f => f != field && f != MarkField.Cells).SelectMany(f => Spots(f, wrong.Place)).OrderBy(s => s.Row);
+        foreach (var (shown, row, place) in Spots(field, wrong.Place).Concat(Spots(MarkField.Cells, wrong.Place)).Concat(elsewhere))
+        {
+            var (expected, written) = (Standing(mended, shown, row, place), Standing(trace, shown, row, place));
+            if (expected != written && (place == wrong.Place || shown != MarkField.Cells))
+                return new WrongStep(wrong.Name, MarkTexts.IsInColumns(shown) ? place : null, shown, expected, written, text);
+        }
 
         return new WrongStep(wrong.Name, wrong.Place, field, wrong.TaughtText, wrong.MadeText, text);
     }
 
-    private IEnumerable<(int Row, int Place)> Spots(MarkField field) =>
-        mended.Marks.Concat(trace.Marks).Where(m => m.Field == field).Select(m => (m.Row, Place: MarkTexts.IsInColumns(field) ? m.Place : 0)).Distinct();
+    /// <summary>Where marks of a field stand on either page: top row first, in it the place of the wrong step.</summary>
+    private IEnumerable<(MarkField Field, int Row, int Place)> Spots(MarkField field, int? first) => mended.Marks.Concat(trace.Marks).Where(m => m.Field == field)
+        .Select(m => (m.Field, m.Row, Place: MarkTexts.IsInColumns(field) ? m.Place : 0)).Distinct().OrderBy(s => s.Row).ThenBy(s => s.Place != first);
 
     private static string Standing(MethodRun page, MarkField field, int row, int place)
     {

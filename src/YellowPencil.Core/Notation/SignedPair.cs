@@ -63,6 +63,6 @@ public sealed class SignedPair : ItemTask
     public override string Canonical(string answer)
     {
         var text = answer.Trim();
-        return WholeNumber.Canonical(text.StartsWith('+') ? text[1..] : text);
+        return WholeNumber.Canonical(text is ['+', >= '0' and <= '9', ..] ? text[1..] : text);
     }
 }

@@ -1,0 +1,111 @@
+using System.Diagnostics;
+using CsCheck;
+using Shouldly;
+using Xunit;
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Probes;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Tests.Inference;
+
+/// <summary>Whatever stands on a page, a reading comes of it.</summary>
+public class AnyTextTests
+{
+    private static readonly IReadOnlyList<ItemTask> Tasks =
+    [
+        .. new[] { "386 + 75", "604 - 278", "47 * 36", "958 / 4", "36.5 + 4.08", "6 - 4.2", "-2.4 * 0.15", "8.164 / 0.26", "-7 - -4", "-6 * 9" }.Select(t => TaskText.TryParse(t).Value!),
+        TaskText.TryParse("958 / 4", "fraction").Value!, TaskText.TryParse("958 / 4", "decimal").Value!,
+    ];
+
+    public static TheoryData<Family> Families => [.. Method.Families];
+
+    // Half of the texts are made of the signs that answers are made of.
+    private static Gen<string> Text => Gen.OneOf(Gen.String, Gen.Char["0123456789.,- r/x()+"].Array[0, 8].Select(c => new string(c)));
+
+    private static Gen<PlaceMarks> Places => Gen.Select(Gen.Int[-3, 5], Text).Array[0, 3].Select(marks =>
+    {
+        var work = Work.Of(marks.Select(m => new Mark(MarkField.Carries, m.Item1, m.Item2)), MarkField.Carries);
+        return work.Marks[MarkField.Carries];
+    });
+
+    private static Gen<Work> AnyWork => Gen.Select(Text.Array[0, 3], Places, Gen.Int[-3, 5], Text).Select((texts, places, place, text) => new Work
+    {
+        Marks = new Dictionary<MarkField, PlaceMarks> { [MarkField.Carries] = places, [MarkField.Cells] = places, [MarkField.Rewritten] = places },
+        Operands = [.. texts.Select(t => new Operand(t, place))],
+        Order = Work.Orders[Math.Abs(place) % 3],
+        Rows = [.. texts.Select(t => new PartialProduct(t, places, place))],
+        Steps = [.. texts.Select(t => new DivisionCycle(t, text, t, text, place))],
+        Lines = texts,
+        Sign = text,
+        Places = text,
+        Scaled = new ScaledPair(text, texts.FirstOrDefault()),
+    });
+
+    [Fact]
+    public void Any_text_is_judged_and_compared() => Gen.Select(Gen.Int[0, 11], Text, AnyWork).Sample((number, answer, work) =>
+    {
+        var task = Tasks[number];
+        task.Judge(answer);
+        var evidence = new ItemEvidence(0, new WorkedItem { Id = "1", Task = task, TaskAsWritten = task.Text, Answer = answer, Work = work });
+        var run = new MethodRun { KeepsMarks = true };
+        Method.Run(task, run, DeviationSet.Taught);
+        return task.Canonical(evidence.Answer) == evidence.Answer && evidence.MarkLikelihood(run) is > 0 and <= 1;
+    }, iter: 100_000);
+
+    [Fact]
+    public void Any_text_is_read() => Gen.Select(Gen.Int[0, 11], Text, AnyWork).Array[1, 3].Sample(items =>
+    {
+        var reading = SheetDiagnosis.Read(new WorkedSheet
+        {
+            Student = "A",
+            Items = [.. items.Select((item, i) => WorkedItem.Of($"{i}", Tasks[item.Item1]) with { Answer = item.Item2, Work = item.Item3 })],
+        });
+        ReadingWriter.Write(reading, []).ShouldNotBeEmpty();
+        return Math.Abs(reading.Explanations.Sum(e => e.Probability) + reading.SomethingElse + reading.NoChance) <= 1 + 1e-9;
+    }, iter: 600);
+
+    [Theory]
+    [MemberData(nameof(Families))]
+    public void A_recorded_field_that_differs_makes_the_marks_less_probable(Family family)
+    {
+        var run = new MethodRun { KeepsMarks = true };
+        foreach (var task in ItemPool.Of(family, 40, seed: 6))
+        {
+            Method.Run(task, run, DeviationSet.Taught);
+            var answer = run.Answer.ToString();
+            var fields = Method.Of(family).Fields.Where(f => run.Marks.Any(m => m.Field == f)).ToArray();
+            if (fields.Length == 0) continue;
+            var marks = run.Marks.ToList();
+            Likelihood(marks).ShouldBe(Math.Pow(Priors.MarksAgree, Math.Round(Math.Log(Likelihood(marks), Priors.MarksAgree))), 1e-9, task.Text);
+            var last = marks.FindLastIndex(m => fields.Contains(m.Field) && m.Field != MarkField.StepBroughtDown);
+            marks[last] = marks[last] with { Text = marks[last].Field switch { MarkField.Order => "both", MarkField.Sign => "x", MarkField.Lines => "99 + 98", _ => marks[last].Text + "7" } };
+            if (marks[last].Field != MarkField.Operands) Likelihood(marks).ShouldBeLessThan(Likelihood([.. run.Marks]), $"{task} {marks[last]}");
+
+            double Likelihood(List<Mark> page) =>
+                new ItemEvidence(0, WorkedItem.Of("1", task) with { Answer = answer, Work = Work.Of(page, fields) }).MarkLikelihood(run);
+        }
+    }
+
+    /// <summary>Pages of long numbers with an error each, in every family.</summary>
+    [Theory]
+    [InlineData("87654321 + 98765432 + 12345678 = 198765430", "44444444 + 55555556 = 99999990")]
+    [InlineData("87654321 - 12345678 = 75308642", "90000000 - 12345678 = 77654321")]
+    [InlineData("87654321 * 12345678 = 1082152022374630", "98765432 * 87654321 = 8657216999999999")]
+    [InlineData("98765432 / 87 = 1135234 r 14", "98765432 / 9876 = 10001 r 5556")]
+    [InlineData("98765.432 + 1234.5678 = 10000.9998", "70000.001 - 1234.5678 = 68765.4322")]
+    [InlineData("-98765.43 * 8765.432 = 865721698.8", "12345.678 * 0.8765 = 10820.9")]
+    [InlineData("86567.406432 / 0.9876 = 8765.432", "98765.432 / 0.0008 = 1234567.9")]
+    [InlineData("-87654321 - -98765432 = 11111110", "-98765432 * 12345678 = 1219326")]
+    public void The_longest_numbers_are_read_in_good_time(params string[] lines)
+    {
+        var page = string.Join('\n', Enumerable.Repeat(lines, 6).SelectMany(l => l));
+        var sheet = new WorkedSheet { Student = "L", Items = ItemList.TryParse(page, null, out var faults) };
+        faults.ShouldBeEmpty();
+        var clock = Stopwatch.StartNew();
+        SheetDiagnosis.Read(sheet);
+        clock.Elapsed.ShouldBeLessThan(TimeSpan.FromSeconds(6));
+    }
+}
