@@ -113,7 +113,12 @@ static void Speed(IReadOnlyList<Family> families)
 
 static void Reading(Family family)
 {
-    var tasks = SheetDesign.Of(family, 15, seed: 7);
+    Time(family, "15 items", SheetDesign.Of(family, 15, seed: 7));
+    Time(family, "15 items of the longest numbers", LongItems(family, new Random(7)));
+}
+
+static void Time(Family family, string what, IReadOnlyList<ItemTask> tasks)
+{
     var times = new List<double>();
     foreach (var bug in Catalogue.Of(family).Where((_, i) => i % 9 == 0))
     {
@@ -126,5 +131,27 @@ static void Reading(Family family)
     }
 
     times.Sort();
-    Console.WriteLine($"{family.Name()}: 15 items read in {times[times.Count / 2]:0.0} ms (median of {times.Count} students), {times[^1]:0.0} ms at the most");
+    Console.WriteLine($"{family.Name()}: {what} read in {times[times.Count / 2]:0.0} ms (median of {times.Count} students), {times[^1]:0.0} ms at the most");
+}
+
+// Numbers of eight digits, as far as the family has them.
+static List<ItemTask> LongItems(Family family, Random random)
+{
+    return [.. Enumerable.Range(0, 15).Select(_ => TaskText.TryParse(Text()).Value!)];
+
+    string Text() => family switch
+    {
+        Family.Addition => $"{Long()} + {Long()} + {Long()}",
+        Family.Subtraction => $"{Long() + 100_000_000} - {Long()}",
+        Family.Multiplication => $"{Long()} * {Long()}",
+        Family.Division => $"{Long()} / {random.Next(11, 99)}",
+        Family.DecimalSums => $"{Decimal(Long() + 100_000_000, 3)} - {Decimal(Long(), 4)}",
+        Family.DecimalProducts => $"{Decimal(Long(), 3)} * -{Decimal(Long(), 4)}",
+        Family.DecimalDivision => $"{Decimal(Long() / 8 * 8L * 25, 5)} / {Decimal(25 * (1 << random.Next(3)), 2)}",
+        _ => $"-{Long()} - {Long()}",
+    };
+
+    int Long() => random.Next(10_000_000, 100_000_000);
+
+    static string Decimal(long digits, int places) => DecimalNumber.Written(digits, places);
 }

@@ -167,6 +167,42 @@ public class CommandLineTests
         System.Text.RegularExpressions.Regex.Count(slipping, "\"answer\":\"14\"").ShouldBeLessThan(25);
     }
 
+    [Theory]
+    [InlineData("multiplication", "multiplication.carry-added-first")]
+    [InlineData("division", "division.zero-left-out")]
+    [InlineData("decimal-sums", "decimal-sums.right-ends-lined-up")]
+    [InlineData("decimal-products", "decimal-products.point-as-in-sums")]
+    [InlineData("decimal-division", "decimal-division.divisor-point-only")]
+    [InlineData("integers", "integers.minus-minus-stays-minus")]
+    public void A_designed_sheet_that_a_simulated_student_has_filled_is_read_back(string family, string bug)
+    {
+        var design = Call("", "design", "--family", family, "--items", "15").Output;
+        var filled = Call(design, "simulate", "--bugs", bug, "--tasks", "-");
+        filled.Status.ShouldBe(0, filled.Error);
+        using var before = JsonDocument.Parse(design);
+        using var after = JsonDocument.Parse(filled.Output);
+        foreach (var (set, written) in before.RootElement.GetProperty("items").EnumerateArray().Zip(after.RootElement.GetProperty("items").EnumerateArray()))
+        {
+            written.GetProperty("task").GetString().ShouldBe(set.GetProperty("task").GetString());
+            written.TryGetProperty("form", out _).ShouldBe(set.TryGetProperty("form", out _));
+        }
+
+        using var reading = JsonDocument.Parse(Call(filled.Output, "diagnose", "-").Output);
+        reading.RootElement.GetProperty("outcome").GetString().ShouldBe("bug");
+        reading.RootElement.GetProperty("explanations")[0].GetProperty("bugs")[0].GetString().ShouldBe(bug);
+    }
+
+    [Fact]
+    public void The_form_asked_for_is_taken_from_the_item_and_from_a_prediction()
+    {
+        const string sheet = """{"format":"yellow-pencil.worked-sheet","version":1,"student":"K-1","items":[{"id":"1","task":"958 / 4","form":"decimal","answer":"239.5"},{"id":"2","task":"7 / 2","form":"fraction","answer":"3 r 1"}],"predict":[{"task":"13 / 4","form":"decimal"},"13 / 4"]}""";
+        using var reading = JsonDocument.Parse(Call(sheet, "diagnose", "-").Output);
+        reading.RootElement.GetProperty("items")[0].GetProperty("verdict").GetString().ShouldBe("right");
+        reading.RootElement.GetProperty("items")[1].GetProperty("verdict").GetString().ShouldBe("unfinished");
+        reading.RootElement.GetProperty("predictions")[0].GetProperty("answer").GetString().ShouldBe("3.25");
+        reading.RootElement.GetProperty("predictions")[1].GetProperty("answer").GetString().ShouldBe("3 r 1");
+    }
+
     [Fact]
     public void The_whole_catalogue_is_listed_without_a_family()
     {

@@ -12,7 +12,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
 {
     private const int BeamWidth = 6;
 
-    /// <summary>After so many items under which a slip was looked for, no more candidates are looked at.</summary>
+    /// <summary>After so many items of common length under which a slip was looked for, no more candidates are looked at.</summary>
     private const int MostSlipSearches = 40;
 
     /// <summary>A set this far below the best of its size, as a logarithm, is not grown: about four unexplained items.</summary>
@@ -30,7 +30,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>Wrong facts are looked for under so many candidates,</summary>
     private const int CandidatesWithFacts = 3;
 
-    /// <summary>that are no further than this, as a logarithm, below the best: what a few items explained bring.</summary>
+    /// <summary>that are no further than this, as a logarithm, below the best: what a few items explained bring; and under no bug at all.</summary>
     private const double InReachByFacts = 15;
 
     /// <summary>Wrong facts are not looked for behind more items than this: they would be rules.</summary>
@@ -120,12 +120,12 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private void RefineBest()
     {
         var best = double.NegativeInfinity;
-        var searches = 0;
+        var searches = 0.0;
         foreach (var candidate in Ordered(candidates.Values).ToList())
         {
             var unmet = candidate.Items.Count(i => !i.IsMet);
             if (candidate.LogScore + unmet * Math.Log(MostSlipGain) < best - Negligible) continue;
-            searches += unmet;
+            searches += sheet.Items.Where(i => !candidate.Items[i.Index].IsMet).Sum(i => sheet.Effort(i));
             if (searches > MostSlipSearches && candidate.Hypothesis.RuleCount > 0)
             {
                 candidates.Remove(candidate.Hypothesis.Key);
@@ -142,7 +142,8 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private void AddFacts()
     {
         var top = Ordered(candidates.Values).Take(CandidatesWithFacts).ToList();
-        foreach (var candidate in top.Where(c => c.LogScore > top[0].LogScore - InReachByFacts && Unmet(c).Count is >= 2 and <= MostUnmetByFacts))
+        var inReach = top.Where(c => c.LogScore > top[0].LogScore - InReachByFacts).Append(candidates[""]).DistinctBy(c => c.Hypothesis.Key);
+        foreach (var candidate in inReach.Where(c => Unmet(c).Count is >= 2 and <= MostUnmetByFacts))
         {
             var facts = new Dictionary<(NumberFact Fact, int Written), HashSet<int>>();
             foreach (var item in sheet.Items.Where(i => !candidate.Items[i.Index].IsMet))
@@ -184,6 +185,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
             {
                 var shown = unmet.Where(item => chances[item.Index][i] > 0).ToList();
                 if (shown.Count < LeastUnmet) continue;
+                shown = [.. shown.Take(ItemsTried)];
                 var larger = smaller.Hypothesis.With(sheet.Unlisted.Rules[i]);
                 if (shown.Count(item => sheet.Gives(larger, item)) >= LeastUnmet) found.Add(sheet.Rough(larger));
             }

@@ -15,6 +15,9 @@ internal sealed class SheetLikelihood
     /// <summary>On items with more chances, the ways beyond those that already meet the answer are left out.</summary>
     private const int ChancesOfEveryWay = 3;
 
+    /// <summary>The steps of an item of common length.</summary>
+    private const int CommonSteps = 80;
+
     private readonly MethodRun run = new();
     private readonly SlipSearch slips;
     private readonly Dictionary<(int Item, string Rules), IReadOnlyList<SlipExplanation>> slipsFound = [];
@@ -22,6 +25,7 @@ internal sealed class SheetLikelihood
     private readonly ItemLikelihood?[] taughtExactly;
     private readonly Lazy<ChanceTable<UnlistedDeviation>> unlisted;
     private readonly Lazy<int> unlistedWithChance;
+    private readonly double[] efforts;
     private readonly double totalWeight;
 
     public SheetLikelihood(IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<UnlistedDeviation> unlistedRules)
@@ -32,6 +36,7 @@ internal sealed class SheetLikelihood
         unlisted = new(() => new ChanceTable<UnlistedDeviation>(items, unlistedRules, u => [u.Deviation], run));
         unlistedWithChance = new(() => Unlisted.Rules.Count(Unlisted.HasAny));
         taughtRoughly = [.. items.Select(item => new ItemLikelihood([RoughSlip(Followed(Hypothesis.Sound, item))], item.Task.RightAnswer))];
+        efforts = [.. items.Select(EffortOf)];
         taughtExactly = new ItemLikelihood?[items.Count];
         totalWeight = catalogue.Sum(b => Priors.Weight(b.Commonness));
     }
@@ -43,6 +48,9 @@ internal sealed class SheetLikelihood
 
     /// <summary>The unlisted rules of the families of the sheet, and where they can show; made when it is first needed.</summary>
     public ChanceTable<UnlistedDeviation> Unlisted => unlisted.Value;
+
+    /// <summary>How long an item is beside one of common length: 1 or more.</summary>
+    public double Effort(ItemEvidence item) => efforts[item.Index];
 
     /// <summary>Whether a hypothesis, followed throughout, gives the answer of an item.</summary>
     public bool Gives(Hypothesis hypothesis, ItemEvidence item)
@@ -81,6 +89,12 @@ internal sealed class SheetLikelihood
         var key = (item.Index, RulesShown(hypothesis, item));
         if (slipsFound.TryGetValue(key, out var known)) return known;
         return slipsFound[key] = slips.Explain(item, hypothesis.Deviations);
+    }
+
+    private double EffortOf(ItemEvidence item)
+    {
+        Method.Run(item.Task, run, DeviationSet.Taught);
+        return Math.Max(1, (double)run.StepCount / CommonSteps);
     }
 
     private List<Way> RoughWays(Hypothesis hypothesis, ItemEvidence item, Way followed, bool explains)

@@ -190,6 +190,19 @@ public class ReadingTests
         }
     }
 
+    [Theory]
+    [InlineData("8 + 7", "18 + 7 = 26", "38 + 47 = 86", "28 + 61 = 89", "58 + 27 = 86", "36 + 23 = 59", "128 + 217 = 346", "45 + 31 = 76")]
+    [InlineData("15 - 8", "45 - 28 = 18", "75 - 38 = 38", "64 - 23 = 41", "95 - 68 = 28", "83 - 27 = 56", "385 - 128 = 258", "57 - 34 = 23", "72 - 35 = 37", "91 - 46 = 45")]
+    [InlineData("7 * 8", "18 * 7 = 124", "28 * 7 = 194", "23 * 3 = 69", "48 * 7 = 334", "36 * 4 = 144", "68 * 7 = 474", "41 * 5 = 205")]
+    [InlineData("56 / 8", "-56 / 8 = -6", "56 / -8 = -6", "-56 / -8 = 6", "-5 + 8 = 3", "-6 * 9 = -54", "-24 / 6 = -4", "-36 / 9 = -4")]
+    public void A_fact_that_is_wrong_in_the_same_way_again_is_a_fact(string fact, params string[] lines)
+    {
+        var reading = Read(lines);
+        reading.Facts.Single().Fact.ToString().ShouldBe(fact);
+        reading.Facts.Single().Items.Count.ShouldBeGreaterThanOrEqualTo(3);
+        reading.Outcome.ShouldBe(Outcome.Sound);
+    }
+
     [Fact]
     public void A_mixed_sheet_is_read_as_one_student()
     {
