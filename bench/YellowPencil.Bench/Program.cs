@@ -7,14 +7,22 @@ using YellowPencil.Core.Probes;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
 
-// Usage: recovery [students per bug] [family] | families [students per bug] [family] | speed [family] | distinct | catalogue (writes docs/bugs.md; run it at the root of the project)
+// Usage: recovery [students per bug] [family] | families [students per bug] [family] | left-out [family] | speed [family] | distinct | catalogue (writes docs/bugs.md; run it at the root of the project)
 switch (args.FirstOrDefault())
 {
     case "recovery":
-        Recovery(args.Length > 1 ? int.Parse(args[1]) : 40, args.Length > 2 && FamilyNames.TryParse(args[2], out var family) ? family : Family.Subtraction);
+        Recovery(args.Length > 1 ? int.Parse(args[1]) : 40, args.Length > 2 && FamilyNames.TryParse(args[2], out var one) ? one : Family.Subtraction);
         return 0;
     case "families":
         Families(args.Length > 1 ? int.Parse(args[1]) : 20, args.Length > 2 && FamilyNames.TryParse(args[2], out var only) ? [only] : Method.Families);
+        return 0;
+    case "left-out":
+        foreach (var family in args.Length > 1 && FamilyNames.TryParse(args[1], out var taken) ? [taken] : Method.Families)
+        {
+            var (missed, said) = new RecoveryStudy(family, Catalogue.DeclaredFor(family), 1, items: 15).LeftOut(new Setting(1, 0.03, true, false), 2);
+            Console.WriteLine($"{family.Name()}: {Share(said, missed)} of fresh wrong answers predicted without the student's own bug");
+        }
+
         return 0;
     case "speed":
         Speed(args.Length > 1 && FamilyNames.TryParse(args[1], out var timed) ? [timed] : Method.Families);
@@ -26,7 +34,7 @@ switch (args.FirstOrDefault())
         File.WriteAllText("docs/bugs.md", CatalogueText.Markdown());
         return 0;
     default:
-        Console.Error.WriteLine("usage: recovery [students per bug] [family] | families [students per bug] [family] | speed [family] | distinct | catalogue");
+        Console.Error.WriteLine("usage: recovery [students per bug] [family] | families [students per bug] [family] | left-out [family] | speed [family] | distinct | catalogue");
         return 2;
 }
 

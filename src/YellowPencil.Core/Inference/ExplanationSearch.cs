@@ -174,7 +174,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private void AddUnlisted()
     {
         var best = Ordered(candidates.Values).First();
-        if (Unmet(best).Count <= LeastUnmet) return;
+        if (Unmet(best).Count < LeastUnmet) return;
         var found = new List<Candidate>();
         foreach (var smaller in new[] { candidates[""], best }.DistinctBy(c => c.Hypothesis.Key))
         {

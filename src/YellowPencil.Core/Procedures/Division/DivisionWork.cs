@@ -1,5 +1,3 @@
-using YellowPencil.Core.Procedures.Multiplication;
-using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Procedures.Division;
@@ -10,9 +8,6 @@ namespace YellowPencil.Core.Procedures.Division;
 /// </summary>
 internal ref struct DivisionWork
 {
-    /// <summary>A number at hand is never longer; a wrong way that leads further stops there.</summary>
-    private const long Largest = 1_000_000_000_000_000;
-
     private readonly MethodRun run;
     private readonly ReadOnlySpan<int> digits;
     private readonly int wholeDigits;
@@ -146,66 +141,26 @@ internal ref struct DivisionWork
             QuotientDigit.TwoTooSmall => Math.Max(0, exact - 2),
             QuotientDigit.OneTooLarge => exact + 1,
             QuotientDigit.Nearest => 2 * (part % divisor) >= divisor ? exact + 1 : exact,
-            QuotientDigit.ByFirstDigits => ByFirstDigits(exact),
-            QuotientDigit.ByNearestTen => ByNearestTen(exact),
+            QuotientDigit.ByFirstDigits => CycleArithmetic.ByFirstDigits(part, divisor, exact),
+            QuotientDigit.ByNearestTen => CycleArithmetic.ByNearestTen(part, divisor, exact),
             QuotientDigit.One => 1,
             _ => exact,
         };
         WriteDigit(choice switch { QuotientDigit.CountedOneMore => digit + 1, QuotientDigit.CountedOneFewer => digit - 1, _ => digit });
-        var product = Product(digit);
+        var product = CycleArithmetic.Product(run, divisor, digit, Place);
         WriteStep(MarkField.StepProduct, product);
         Left = run.Ask(DivisionPoints.Taking, context) switch
         {
             TakingProduct.ThrowRestAway => 0,
-            TakingProduct.ThrowRestAwayIfLast => context.IsLast ? 0 : Difference(product),
+            TakingProduct.ThrowRestAwayIfLast => context.IsLast ? 0 : CycleArithmetic.Difference(run, part, product, Place),
             TakingProduct.Add => part + product,
             TakingProduct.KeepProduct => product,
-            _ => Difference(product),
+            _ => CycleArithmetic.Difference(run, part, product, Place),
         };
         WriteStep(MarkField.StepDifference, Left);
         if (Left < divisor || run.Ask(DivisionPoints.Rest, context with { Rest = Left }) != LargeRest.DivideAgain) return;
         WriteDigit(Left / divisor);
         Left %= divisor;
-    }
-
-    /// <summary>The digit that the first digits of both numbers give.</summary>
-    private readonly long ByFirstDigits(long exact)
-    {
-        var (first, by) = (part, divisor);
-        while (by >= 10)
-        {
-            first /= 10;
-            by /= 10;
-        }
-
-        return divisor < 10 ? exact : Math.Min(9, first / by);
-    }
-
-    /// <summary>The digit that the ten next to the divisor gives.</summary>
-    private readonly long ByNearestTen(long exact) => divisor < 10 ? exact : Math.Min(9, part / ((divisor + 5) / 10 * 10));
-
-    private readonly long Product(long digit)
-    {
-        if (divisor < 10 && digit < 10) return run.Recall(new NumberFact(FactKind.Times, (int)digit, (int)divisor), Place);
-        if (digit > 9) return digit * divisor;
-        run.IsAside = true;
-        var product = new ProductWork(run, DigitsOf(divisor), run.Take(1, (int)digit)).WorkRow();
-        run.IsAside = false;
-        return Value(product);
-    }
-
-    /// <summary>The difference in columns; a product that is too large stands on top.</summary>
-    private readonly long Difference(long product)
-    {
-        var top = DigitsOf(Math.Max(part, product));
-        var bottom = run.Take(top.Length);
-        DigitsOf(Math.Min(part, product)).CopyTo(bottom);
-        var cells = run.Take(top.Length);
-        run.IsAside = true;
-        new ColumnDifferenceWork(run, top, bottom, cells, Place).Work(run.Ask(SubtractionPoints.Direction, new ItemContext(top.Length, top.Length, NeedsRenaming: false)));
-        run.IsAside = false;
-        var answer = run.Take(3 * top.Length);
-        return Value(answer[..Digits.Flatten(cells, answer)]);
     }
 
     /// <summary>Brings the next digit down, or ends the work; false at the end.</summary>
@@ -218,7 +173,7 @@ internal ref struct DivisionWork
             appended++;
             part = Left;
             Append(0);
-            return part < Largest;
+            return part < CycleArithmetic.Largest;
         }
 
         part = Left;
@@ -251,7 +206,7 @@ internal ref struct DivisionWork
                 break;
         }
 
-        return part < Largest;
+        return part < CycleArithmetic.Largest;
     }
 
     private void TakeDigit() => Append(digits[used++]);
@@ -288,22 +243,6 @@ internal ref struct DivisionWork
     }
 
     private readonly int Place => digits.Length - used - appended;
-
-    private readonly Span<int> DigitsOf(long value)
-    {
-        var count = 1;
-        for (var rest = value / 10; rest > 0; rest /= 10) count++;
-        var found = run.Take(count);
-        for (var i = 0; i < count; i++, value /= 10) found[i] = (int)(value % 10);
-        return found;
-    }
-
-    private static long Value(ReadOnlySpan<int> digits)
-    {
-        var value = 0L;
-        for (var i = digits.Length - 1; i >= 0; i--) value = Math.Min(Largest, value * 10 + digits[i]);
-        return value;
-    }
 
     private readonly CycleContext Context(long rest) => new()
     {

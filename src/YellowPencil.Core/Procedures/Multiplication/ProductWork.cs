@@ -60,8 +60,7 @@ internal ref struct ProductWork
         }
 
         run.Row = 0;
-        if (rowsWritten > 1) return Together(rows[..(rowsWritten * width)], width, answer);
-        if (rowsWritten == 1) return Copy(rows[..width], answer);
+        if (rowsWritten > 0) return new PartialProductsWork(run, rows[..(rowsWritten * width)], rowsWritten).PutTogether(answer);
         if (multiplier.IndexOfAnyExcept(0) >= 0) return 0;
         answer[0] = 0;
         return 1;
@@ -258,75 +257,6 @@ internal ref struct ProductWork
             _ => total,
         };
     }
-
-    private readonly int Together(ReadOnlySpan<int> rows, int width, Span<int> answer)
-    {
-        var together = run.Ask(MultiplicationPoints.Together, new RowsContext(rowsWritten));
-        var last = rows.Slice((rowsWritten - 1) * width, width);
-        switch (together)
-        {
-            case RowsTogether.LastOnly:
-                return Copy(last, answer);
-            case RowsTogether.FirstOnly:
-                return Copy(rows[..width], answer);
-            case RowsTogether.SideBySide:
-                var written = 0;
-                for (var row = rowsWritten - 1; row >= 0; row--) written += Copy(rows.Slice(row * width, width), answer[written..]);
-                return written;
-            case RowsTogether.Subtract:
-                return Difference(rows, width, answer);
-            default:
-                return Sum(rows, width, together == RowsTogether.LeftEnds, answer);
-        }
-    }
-
-    private readonly int Sum(ReadOnlySpan<int> rows, int width, bool toLeft, Span<int> answer)
-    {
-        var longest = 0;
-        var shortest = width;
-        for (var row = 0; row < rowsWritten; row++)
-        {
-            longest = Math.Max(longest, Length(rows.Slice(row * width, width)));
-            shortest = Math.Min(shortest, Length(rows.Slice(row * width, width)));
-        }
-
-        var digits = run.Take(rowsWritten * longest);
-        for (var row = 0; row < rowsWritten; row++)
-        {
-            var from = rows.Slice(row * width, width);
-            var length = Length(from);
-            from[..length].CopyTo(digits[(row * longest + (toLeft ? longest - length : 0))..]);
-        }
-
-        var sum = run.Take(longest + 2);
-        var direction = run.Ask(AdditionPoints.Direction, new SumContext(rowsWritten, shortest < longest, NeedsCarry: false));
-        new ColumnSumWork(run, digits, rowsWritten, sum).Work(direction);
-        return Digits.Flatten(sum, answer);
-    }
-
-    // Rows that are taken away from each other: the smaller from the larger, without its steps, since the sign was misread before.
-    private readonly int Difference(ReadOnlySpan<int> rows, int width, Span<int> answer)
-    {
-        var total = System.Numerics.BigInteger.Zero;
-        for (var row = 0; row < rowsWritten; row++)
-        {
-            var value = System.Numerics.BigInteger.Parse(Digits.Text(rows.Slice(row * width, Length(rows.Slice(row * width, width)))));
-            total = row == 0 ? value : System.Numerics.BigInteger.Abs(total - value);
-        }
-
-        var text = total.ToString();
-        for (var i = 0; i < text.Length; i++) answer[i] = text[text.Length - 1 - i] - '0';
-        return text.Length;
-    }
-
-    private static int Copy(ReadOnlySpan<int> row, Span<int> answer)
-    {
-        var length = Length(row);
-        row[..length].CopyTo(answer);
-        return length;
-    }
-
-    private static int Length(ReadOnlySpan<int> row) => row.IndexOf(-1) is >= 0 and var end ? end : row.Length;
 
     private readonly ProductContext Context(int row, int column, int worked, RowWay way) => new()
     {
