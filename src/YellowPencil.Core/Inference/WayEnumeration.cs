@@ -28,9 +28,8 @@ internal static class WayEnumeration
         var chances = run.Chances;
         visit(0);
         if (chances == 0) return;
-        var most = chances <= ExactChances ? int.MaxValue : chances <= ManyChances ? MostDeclined : 1;
         var open = new Queue<(ulong Declined, int From)>();
-        Extend(open, 0, 0, chances, most);
+        Extend(open, 0, 0, chances);
         var level = 0;
         while (open.TryDequeue(out var next))
         {
@@ -40,13 +39,15 @@ internal static class WayEnumeration
             Method.Run(task, run, set, next.Declined);
             var found = run.Chances;
             visit(next.Declined);
-            Extend(open, next.Declined, next.From, found, most);
+            Extend(open, next.Declined, next.From, found);
         }
     }
 
     // A way is named by its declined chances; declining one leaves the chances before it as they are, so each way is met once.
-    private static void Extend(Queue<(ulong Declined, int From)> open, ulong declined, int from, int chances, int most)
+    // Declining one can open many more, as where work goes on that would have stopped: the bound is that of the way itself.
+    private static void Extend(Queue<(ulong Declined, int From)> open, ulong declined, int from, int chances)
     {
+        var most = chances <= ExactChances ? int.MaxValue : chances <= ManyChances ? MostDeclined : 1;
         if (BitOperations.PopCount(declined) >= most) return;
         for (var i = from; i < Math.Min(chances, MethodRun.MaxChances); i++) open.Enqueue((declined | 1UL << i, i + 1));
     }

@@ -22,6 +22,9 @@ public static class SheetDesign
     /// <summary>What a bug of a part weighs beside one of the family itself: it has sheets of its own family.</summary>
     private const double OfPart = 0.3;
 
+    /// <summary>What it weighs besides, to tell two bugs of parts from each other.</summary>
+    private const double BetweenParts = 0.2;
+
     /// <summary>The items of a sheet.</summary>
     /// <param name="family">A family whose methods are in the product.</param>
     /// <param name="items">How many, 1 to 60.</param>
@@ -78,10 +81,12 @@ public static class SheetDesign
     // Common bugs first; the pair of a bug and the sound student counts most, for it is what makes the bug show at all.
     private static double[,] Wishes(Family family, int count)
     {
-        var weights = Catalogue.Of(family).Select(b => (1 + Priority(b.Commonness)) * (b.Family == family ? 1 : OfPart)).Prepend(8.0).ToArray();
+        var bugs = Catalogue.Of(family);
+        var weights = bugs.Select(b => (1 + Priority(b.Commonness)) * (b.Family == family ? 1 : OfPart)).Prepend(8.0).ToArray();
         var wishes = new double[count, count];
         for (var a = 0; a < count; a++)
-            for (var b = a + 1; b < count; b++) wishes[a, b] = weights[a] * weights[b];
+            for (var b = a + 1; b < count; b++)
+                wishes[a, b] = weights[a] * weights[b] * (a > 0 && bugs[a - 1].Family != family && bugs[b - 1].Family != family ? BetweenParts : 1);
         return wishes;
     }
 

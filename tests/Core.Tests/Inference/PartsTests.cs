@@ -56,6 +56,19 @@ public class PartsTests
     }
 
     [Fact]
+    public void Declining_that_opens_many_more_chances_stays_bounded()
+    {
+        var ways = 0;
+        var student = new Hypothesis([Catalogue.Find("decimal-division.zeros-not-appended-after-point")!, Catalogue.Find("division.digit-too-small")!], null, []);
+        foreach (var task in ItemPool.Of(Family.DecimalDivision, 200, seed: 3))
+        {
+            ways = 0;
+            WayEnumeration.Visit(task, Run, student.Deviations, _ => ways++);
+            ways.ShouldBeLessThan(400, task.Text);
+        }
+    }
+
+    [Fact]
     public void A_page_of_the_longest_numbers_is_read_in_seconds()
     {
         var lines = Enumerable.Range(1, 9).Select(i => $"{new string('9', 29)}{i} - {new string('8', 30)} = {new string('1', 29)}{i}");

@@ -170,6 +170,30 @@ public class FamilyTests
             }
     }
 
+    /// <summary>Rules that nobody would hold together, some followed at times: a run ends all the same.</summary>
+    [Theory]
+    [MemberData(nameof(Families))]
+    public void Any_rules_together_end_with_an_answer_or_a_blank(Family family)
+    {
+        var random = new Random(3);
+        var unlisted = Method.Of(family).Points.SelectMany(p => p.AllDeviations()).ToList();
+        var bugs = Catalogue.Of(family);
+        var pool = ItemPool.Of(family, 100, seed: 15);
+        var run = new MethodRun { KeepsMarks = true };
+        for (var i = 0; i < 20_000; i++)
+        {
+            var task = pool[random.Next(pool.Count)];
+            Method.Run(task, run, new DeviationSet([[Unlisted()], Bug(), Bug(), [Unlisted()]]), (ulong)random.NextInt64() & (ulong)random.NextInt64());
+            run.StepCount.ShouldBeLessThan(2_000, task.Text);
+            var answer = run.Answer.ToString();
+            if (answer.Length > 0) task.Canonical(answer).ShouldBe(answer, task.Text);
+        }
+
+        Deviation Unlisted() => unlisted[random.Next(unlisted.Count)].Deviation;
+
+        IReadOnlyList<Deviation> Bug() => bugs[random.Next(bugs.Count)].Deviations;
+    }
+
     [Theory]
     [MemberData(nameof(Families))]
     public void A_recorded_run_comes_to_what_a_run_without_steps_comes_to(Family family)

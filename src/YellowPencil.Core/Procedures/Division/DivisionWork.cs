@@ -31,7 +31,7 @@ internal ref struct DivisionWork
         this.asksDecimal = asksDecimal;
         this.mostAppended = mostAppended;
         this.takesFirstTogether = takesFirstTogether;
-        Quotient = run.Take(2 * digits.Length + mostAppended + 4);
+        Quotient = run.Take(2 * (digits.Length + mostAppended) + 4);
         PointAt = -1;
     }
 
@@ -231,7 +231,8 @@ internal ref struct DivisionWork
 
     private void WriteDigit(long digit)
     {
-        Quotient[Written++] = (int)Math.Min(digit, 999_999);
+        // A cycle writes two digits at the most; only rules that contradict each other could write more, and these are left out.
+        if (Written < Quotient.Length) Quotient[Written++] = (int)Math.Min(digit, 999_999);
         hasDigit |= digit > 0;
         run.Row = cycle++;
         if (run.WritesMarks) run.Write(MarkField.StepQuotient, 0, digit.ToString());
