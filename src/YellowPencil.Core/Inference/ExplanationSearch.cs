@@ -90,7 +90,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
                 var shown = sheet.Items.Where(item => chances[item.Index][i] > 0).ToLookup(unmet.Contains);
                 if (!shown[true].Take(ItemsTried).Any(item => sheet.Gives(larger, item))) continue;
                 var gained = shown[true].Count(item => sheet.Gives(larger, item));
-                if ( gained < shown[false].Count(item => !sheet.Gives(larger, item))) continue;
+                if (gained < shown[false].Count(item => !sheet.Gives(larger, item))) continue;
                 var candidate = sheet.Rough(larger);
                 candidates[larger.Key] = candidate;
                 grown.Add(candidate);

@@ -19,8 +19,11 @@ public static class SheetDesign
     /// <summary>What one separation leaves of the wish to see a pair separated again.</summary>
     private const double AfterSeparation = 0.3;
 
-    /// <summary>What a bug of a part weighs beside one of the family itself: it has sheets of its own family.</summary>
+    /// <summary>What a bug of a part weighs at the most beside one of the family itself: it has sheets of its own family.</summary>
     private const double OfPart = 0.3;
+
+    /// <summary>What all bugs of parts weigh together at the most, beside all of the family itself.</summary>
+    private const double OfParts = 0.3;
 
     /// <summary>What it weighs besides, to tell two bugs of parts from each other.</summary>
     private const double BetweenParts = 0.2;
@@ -82,7 +85,9 @@ public static class SheetDesign
     private static double[,] Wishes(Family family, int count)
     {
         var bugs = Catalogue.Of(family);
-        var weights = bugs.Select(b => (1 + Priority(b.Commonness)) * (b.Family == family ? 1 : OfPart)).Prepend(8.0).ToArray();
+        var own = bugs.Count(b => b.Family == family);
+        var ofPart = Math.Min(OfPart, OfParts * own / Math.Max(1, bugs.Count - own));
+        var weights = bugs.Select(b => (1 + Priority(b.Commonness)) * (b.Family == family ? 1 : ofPart)).Prepend(8.0).ToArray();
         var wishes = new double[count, count];
         for (var a = 0; a < count; a++)
             for (var b = a + 1; b < count; b++)
