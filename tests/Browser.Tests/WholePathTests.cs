@@ -26,7 +26,7 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
 
         // The digits from the right and one key an item; the second item with its marks: none.
         browser.Keys("474" + K.Enter + "62" + K.Enter + "212" + K.Enter + "66" + K.Enter);
-        browser.Until(b => b.Driver.FindElement(By.CssSelector("[data-margin-list]")).Text.Contains("smaller digit from the larger"), "the margin follows");
+        browser.Until(b => b.Driver.FindElement(By.CssSelector("[data-margin-list]")).Text.Contains("Turns the column round"), "the margin follows");
         browser.Until(b => b.Text.Contains("Saved."), "saved");
         Stored().ShouldContain("\"answer\": \"26\"");
 
@@ -121,7 +121,7 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
         browser.Go(new Uri(browser.Driver.Url).AbsolutePath + "/items/1");
         browser.Until(b => b.Text.Contains("Step 1 of"), "the replay");
         browser.Keys(K.ArrowRight);
-        browser.Until(b => b.Text.Contains("Step 2 of") && b.Text.Contains("takes the smaller digit from the larger"), "the next step");
+        browser.Until(b => b.Text.Contains("Step 2 of") && b.Text.Contains("turns the column round"), "the next step");
         browser.Keys(K.ArrowLeft);
         browser.Until(b => b.Text.Contains("Step 1 of"), "and back");
     }

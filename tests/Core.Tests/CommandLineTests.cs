@@ -54,7 +54,7 @@ public class CommandLineTests
     [InlineData("bugs", "--family", "roots")]
     [InlineData("design", "--family", "subtraction", "--items", "0")]
     [InlineData("simulate", "--bugs", "subtraction.no-such", "--tasks", "-")]
-    [InlineData("simulate", "--bugs", "subtraction.smaller-from-larger", "--tasks", "-", "--slip", "2")]
+    [InlineData("simulate", "--bugs", "subtraction.turns-column-round", "--tasks", "-", "--slip", "2")]
     [InlineData("plan", "-", "--word", "swap")]
     [InlineData("guess")]
     public void Unusable_arguments_end_with_2_and_a_message(params string[] args)
@@ -82,7 +82,7 @@ public class CommandLineTests
     [Fact]
     public void A_simulated_student_follows_the_bug_and_the_seed()
     {
-        string[] args = ["simulate", "--bugs", "subtraction.smaller-from-larger", "--tasks", "-", "--seed", "5"];
+        string[] args = ["simulate", "--bugs", "subtraction.turns-column-round", "--tasks", "-", "--seed", "5"];
         var first = Call("604 - 278\n52 - 38\n", args).Output;
         first.ShouldBe(Call("604 - 278\n52 - 38\n", args).Output);
         first.ShouldContain("\"answer\":\"474\"");
@@ -135,7 +135,7 @@ public class CommandLineTests
     public void Simulated_sheets_keep_the_items_and_students_of_sheets_given_as_tasks()
     {
         var two = Good + "\n" + Good.Replace("K-1", "K-2") + "\n";
-        var lines = Call(two, "simulate", "--bugs", "subtraction.zeros-skipped,subtraction.adds-instead", "--tasks", "-").Output.Trim().Split('\n');
+        var lines = Call(two, "simulate", "--bugs", "subtraction.zeros-skipped,subtraction.minus-read-as-plus", "--tasks", "-").Output.Trim().Split('\n');
         lines.Length.ShouldBe(2);
         lines[1].ShouldContain("\"student\":\"K-2\"");
         lines[0].ShouldContain("\"answer\":\"90\"");
@@ -161,7 +161,7 @@ public class CommandLineTests
     public void Slips_and_consistency_are_followed()
     {
         var tasks = string.Join('\n', Enumerable.Range(0, 60).Select(i => $"{52 + i} - {38 + i}"));
-        var sure = Call(tasks, "simulate", "--bugs", "subtraction.smaller-from-larger", "--tasks", "-", "--consistency", "0").Output;
+        var sure = Call(tasks, "simulate", "--bugs", "subtraction.turns-column-round", "--tasks", "-", "--consistency", "0").Output;
         System.Text.RegularExpressions.Regex.Count(sure, "\"answer\":\"14\"").ShouldBe(60);
         var slipping = Call(tasks, "simulate", "--bugs", "", "--tasks", "-", "--slip", "1").Output;
         System.Text.RegularExpressions.Regex.Count(slipping, "\"answer\":\"14\"").ShouldBeLessThan(25);

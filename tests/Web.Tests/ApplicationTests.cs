@@ -75,7 +75,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         using var demo = await DemoAsync();
         var page = await NewPageAsync(demo, "604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66");
         await demo.GetAsync($"/pages/{page}/reading");
-        await demo.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.smaller-from-larger"), ("kind", "Accepted"), ("text", ""));
+        await demo.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.turns-column-round"), ("kind", "Accepted"), ("text", ""));
         var plan = demo.Address;
         plan.ShouldStartWith("/plans/");
 
@@ -134,7 +134,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         answer.StatusCode.ShouldBe(HttpStatusCode.OK);
         using var json = JsonDocument.Parse(await answer.Content.ReadAsStringAsync());
         json.RootElement.GetProperty("versions").GetProperty("1").GetInt32().ShouldBe(2);
-        json.RootElement.GetProperty("margin").GetProperty("explanations")[0].GetProperty("text").GetString().ShouldStartWith("Takes the smaller digit from the larger");
+        json.RootElement.GetProperty("margin").GetProperty("explanations")[0].GetProperty("text").GetString().ShouldStartWith("Turns the column round");
         var stored = (string)(await app.SqlAsync($"select content::text from pages where id = '{page}'"))!;
         stored.ShouldContain("\"answer\": \"474\"");
         stored.ShouldContain("\"rewritten\": {}");
@@ -196,7 +196,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         reading.QuerySelectorAll(".explanations li:first-child .strip span").Select(s => s.ClassName).ShouldBe(["agrees", "agrees", "agrees", "silent"]);
         ((string)(await app.SqlAsync($"select outcome from readings where page_id = '{page}'"))!).ShouldBe("bug");
 
-        await visitor.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.smaller-from-larger"), ("kind", "Noted"), ("text", "said it aloud"));
+        await visitor.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.turns-column-round"), ("kind", "Noted"), ("text", "said it aloud"));
         var again = await visitor.GetAsync($"/pages/{page}/reading");
         again.QuerySelector(".note.key")!.TextContent.ShouldContain("said it aloud");
         ((long)(await app.SqlAsync($"select count(*) from readings where page_id = '{page}'"))!).ShouldBe(1);
@@ -208,7 +208,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         using var visitor = await DemoAsync();
         var page = await NewPageAsync(visitor, "604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66");
         await visitor.GetAsync($"/pages/{page}/reading");
-        var plan = await visitor.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.smaller-from-larger"), ("kind", "Accepted"), ("text", ""));
+        var plan = await visitor.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.turns-column-round"), ("kind", "Accepted"), ("text", ""));
         var address = visitor.Address;
         plan.QuerySelector("article")!.TextContent.ShouldContain("so borrow.");
         plan.QuerySelectorAll("article table tbody tr").Length.ShouldBe(12);
@@ -282,7 +282,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         using var visitor = await DemoAsync();
         var page = await NewPageAsync(visitor, "604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66");
         var reading = await visitor.GetAsync($"/pages/{page}/reading");
-        await visitor.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.smaller-from-larger"), ("kind", "Accepted"), ("text", ""));
+        await visitor.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.turns-column-round"), ("kind", "Accepted"), ("text", ""));
         var code = reading.QuerySelectorAll("nav a").Select(a => a.TextContent).First(t => t.StartsWith("T-"));
         var file = await visitor.GetAsync($"/students/{code}");
         file.QuerySelectorAll("tbody tr td:nth-child(2)").Select(c => c.TextContent.Split(':')[0])

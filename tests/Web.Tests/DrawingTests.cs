@@ -111,7 +111,7 @@ public class DrawingTests
         frames.Students[tens].Caption.ShouldStartWith("Tens");
         frames.Taught.ShouldContain(f => f.Caption == "Ones: 4 is less than 8, so exchange.");
         frames.Students.ShouldContain(f => f.IsDeviant);
-        frames.Summary.ShouldBe("Written 474; right is 326. Ones: takes the smaller digit from the larger, 8 − 4.");
+        frames.Summary.ShouldBe("Written 474; right is 326. Ones: turns the column round, 8 − 4.");
     }
 
     [Fact]

@@ -102,7 +102,7 @@ public sealed class StudentFilesTests(PencilApp app) : IClassFixture<PencilApp>
             reading.QuerySelector("main")!.TextContent.ShouldContain(outcome, customMessage: code);
         }
 
-        (await visitor.GetAsync("/students/K-04")).QuerySelector("main")!.TextContent.ShouldContain("Smaller from larger");
+        (await visitor.GetAsync("/students/K-04")).QuerySelector("main")!.TextContent.ShouldContain("Turns the column round");
     }
 
     [Fact]

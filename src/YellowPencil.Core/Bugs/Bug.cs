@@ -28,7 +28,7 @@ public sealed record MissingIdea(string Id, string Name, string Statement);
 /// <summary>A wrong rule that a student may follow wherever it applies.</summary>
 public sealed class Bug
 {
-    /// <summary>The stable name, for example <c>subtraction.smaller-from-larger</c>.</summary>
+    /// <summary>The stable name, for example <c>subtraction.turns-column-round</c>.</summary>
     public required string Id { get; init; }
 
     /// <summary>The family in which it is declared.</summary>

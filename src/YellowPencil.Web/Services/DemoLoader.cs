@@ -77,7 +77,7 @@ internal static class DemoStudents
     public static IReadOnlyList<DemoStudent> All { get; } =
     [
         new("K-01", "Merrin", ClassroomWord.Borrow,
-            [new("Spars in the stock book", 9, () => Simulated(["subtraction.smaller-from-larger"], 1, 0, 11)), new("Line on the reels", 2, () => Designed(12))]),
+            [new("Spars in the stock book", 9, () => Simulated(["subtraction.turns-column-round"], 1, 0, 11)), new("Line on the reels", 2, () => Designed(12))]),
         new("K-02", "Tobiah", ClassroomWord.Regroup,
             [new("Sailcloth by the metre", 8, () => Simulated(["subtraction.zeros-skipped", "subtraction.zero-below-gives-zero"], 1, 0, 12))]),
         new("K-03", "Sela", ClassroomWord.Rename,

@@ -75,19 +75,28 @@ public class CatalogueTests
 
     [Theory]
     [InlineData(Family.Multiplication, "addition.carry-dropped")]
-    [InlineData(Family.Division, "subtraction.smaller-from-larger")]
+    [InlineData(Family.Division, "subtraction.turns-column-round")]
     [InlineData(Family.Division, "multiplication.carry-dropped")]
     [InlineData(Family.DecimalSums, "addition.writes-both-digits")]
     [InlineData(Family.DecimalSums, "subtraction.zeros-skipped")]
     [InlineData(Family.DecimalProducts, "multiplication.placeholder-missing")]
     [InlineData(Family.DecimalProducts, "integers.product-sign-dropped")]
     [InlineData(Family.DecimalDivision, "division.zero-left-out")]
-    [InlineData(Family.DecimalDivision, "subtraction.smaller-from-larger")]
-    [InlineData(Family.Integers, "subtraction.smaller-from-larger")]
+    [InlineData(Family.DecimalDivision, "subtraction.turns-column-round")]
+    [InlineData(Family.Integers, "subtraction.turns-column-round")]
     public void A_bug_of_a_part_is_a_bug_of_the_whole_by_the_same_id(Family family, string bug)
     {
         Catalogue.Of(family).ShouldContain(Catalogue.Find(bug)!);
         AnswersOf(family, Catalogue.Find(bug)).ShouldNotBe(AnswersOf(family, null));
+    }
+
+    [Fact]
+    public void Names_are_our_own_and_say_what_the_student_does()
+    {
+        var names = Enum.GetValues<Family>().SelectMany(Catalogue.DeclaredFor).Select(b => $"{b.Id} {b.Name}").ToList();
+        names.ShouldAllBe(n => !n.Contains("smaller-from-larger") && !n.Contains("Smaller from larger") && !n.Contains("n is n"));
+        Catalogue.Find("subtraction.turns-column-round")!.Name.ShouldBe("Turns the column round");
+        Catalogue.Find("subtraction.turns-round-beside-zero")!.Name.ShouldBe("Turns the column round beside a zero");
     }
 
     [Fact]

@@ -51,7 +51,7 @@ public class MarkComparisonTests
 
     [Fact]
     public void A_wrong_difference_inside_a_division_is_seen() =>
-        Differing("731 / 17", """{"steps":[{"quotient":"4","product":"68","difference":"15","broughtDown":"1"},{"quotient":"8","product":"136","difference":"25"}]}""", "subtraction.smaller-from-larger").ShouldBe([0]);
+        Differing("731 / 17", """{"steps":[{"quotient":"4","product":"68","difference":"15","broughtDown":"1"},{"quotient":"8","product":"136","difference":"25"}]}""", "subtraction.turns-column-round").ShouldBe([0]);
 
     [Theory]
     [InlineData("""{"operands":[{"text":"36.5","lastPlace":-1},{"text":"4.08","lastPlace":-2}]}""", 0)]

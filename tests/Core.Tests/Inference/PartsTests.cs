@@ -34,7 +34,7 @@ public class PartsTests
     public void Two_chances_can_be_followed_in_as_many_ways_as_the_method_leaves()
     {
         var ways = new List<string>();
-        WayEnumeration.Visit(TaskText.TryParse("523 - 168").Value!, Run, Student("smaller-from-larger").Deviations, declined => ways.Add($"{declined}:{Run.Answer}"));
+        WayEnumeration.Visit(TaskText.TryParse("523 - 168").Value!, Run, Student("turns-column-round").Deviations, declined => ways.Add($"{declined}:{Run.Answer}"));
         ways.ShouldBe(["0:445", "1:455", "2:365", "3:355"]);
     }
 
@@ -42,7 +42,7 @@ public class PartsTests
     public void A_way_that_has_fewer_chances_is_met_once()
     {
         var ways = new List<string>();
-        WayEnumeration.Visit(TaskText.TryParse("604 - 278").Value!, Run, Student("smaller-from-larger").Deviations, declined => ways.Add($"{Run.Chances}:{Run.Answer}"));
+        WayEnumeration.Visit(TaskText.TryParse("604 - 278").Value!, Run, Student("turns-column-round").Deviations, declined => ways.Add($"{Run.Chances}:{Run.Answer}"));
         ways.ShouldBe(["2:474", "1:326", "2:334"]);
     }
 
@@ -80,7 +80,7 @@ public class PartsTests
     [Fact]
     public void The_answers_of_a_student_sum_to_one()
     {
-        var answers = AnswerPrediction.Answers(TaskText.TryParse("523 - 168").Value!, Student("smaller-from-larger"), 0.9, Run);
+        var answers = AnswerPrediction.Answers(TaskText.TryParse("523 - 168").Value!, Student("turns-column-round"), 0.9, Run);
         answers["445"].ShouldBe(0.81, 1e-12);
         answers["455"].ShouldBe(0.09, 1e-12);
         answers["355"].ShouldBe(0.01, 1e-12);
@@ -168,8 +168,8 @@ public class PartsTests
     [Fact]
     public void The_narrower_of_two_rules_is_the_exception()
     {
-        var both = Student("smaller-from-larger", "zero-top-gives-zero");
-        both.RuleIds.ShouldBe(["subtraction.zero-top-gives-zero", "subtraction.smaller-from-larger"]);
+        var both = Student("turns-column-round", "zero-top-gives-zero");
+        both.RuleIds.ShouldBe(["subtraction.zero-top-gives-zero", "subtraction.turns-column-round"]);
         Method.Run(TaskText.TryParse("80 - 36").Value!, Run, both.Deviations);
         Run.Answer.ToString().ShouldBe("50");
         Method.Run(TaskText.TryParse("82 - 36").Value!, Run, both.Deviations);
@@ -212,7 +212,7 @@ public class PartsTests
     [InlineData("52 - 38 = 24", "lender-unchanged", 1, "4 over the tens", "no mark")]
     [InlineData("604 - 278 = 336", "zeros-become-ten", 1, "9 over the tens", "10 over the tens")]
     [InlineData("52 - 38 = 15", "receiver-one-more", 0, "12 over the ones", "3 over the ones")]
-    [InlineData("52 - 38 = 26", "smaller-from-larger", 0, "4", "6")]
+    [InlineData("52 - 38 = 26", "turns-column-round", 0, "4", "6")]
     [InlineData("415 - 203 = 202", "zero-below-gives-zero", 1, "1", "0")]
     [InlineData("46 - 26 = 2", "equal-left-blank", 0, "0", "no mark")]
     public void The_first_wrong_step_says_what_should_stand_there_and_what_does(string line, string bug, int place, string expected, string written)

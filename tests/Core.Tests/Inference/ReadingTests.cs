@@ -83,7 +83,7 @@ public class ReadingTests
     public void A_bug_coming_loose_is_counted_by_chances()
     {
         var reading = Read("604 - 278 = 474", "523 - 168 = 445", "80 - 36 = 44", "952 - 367 = 615", "703 - 245 = 542", "731 - 480 = 351");
-        reading.Best.Hypothesis.RuleIds.ShouldBe(["subtraction.smaller-from-larger"]);
+        reading.Best.Hypothesis.RuleIds.ShouldBe(["subtraction.turns-column-round"]);
         (reading.Best.Followed, reading.Best.Chances).ShouldBe((9, 10));
         reading.Best.Stands["3"].ShouldBe(Stand.Against);
         reading.Best.Text.ShouldEndWith("9 of 10 chances.");
@@ -207,9 +207,9 @@ public class ReadingTests
     public void A_mixed_sheet_is_read_as_one_student()
     {
         var reading = Read("604 - 278 = 474", "52 - 38 = 26", "36 + 27 = 63", "58 + 67 = 125", "415 - 203 = 212", "81 - 27 = 66", "145 + 238 = 383");
-        reading.Best.Hypothesis.RuleIds.ShouldBe(["subtraction.smaller-from-larger"]);
+        reading.Best.Hypothesis.RuleIds.ShouldBe(["subtraction.turns-column-round"]);
         reading.Best.Stands["4"].ShouldBe(Stand.Silent);
         Read("604 - 278 = 474", "52 - 38 = 26", "36 + 27 = 513", "58 + 67 = 1115", "415 - 203 = 212", "81 - 27 = 66", "145 + 238 = 3713")
-            .Best.Hypothesis.RuleIds.Order().ShouldBe(["addition.writes-both-digits", "subtraction.smaller-from-larger"]);
+            .Best.Hypothesis.RuleIds.Order().ShouldBe(["addition.writes-both-digits", "subtraction.turns-column-round"]);
     }
 }

@@ -18,15 +18,15 @@ public class ReadingTextTests
     {
         var text = ReadingText.Write(Read("604 - 278 = 474", "52 - 38 = 26", "415 - 203 = 212", "81 - 27 = 66"), [], ClassroomWord.Borrow);
         text.ShouldStartWith("K-17: One explanation is held.");
-        text.ShouldContain("Takes the smaller digit from the larger whenever the top digit is smaller. 4 of 4 chances.");
-        text.ShouldContain("2. 52 - 38 = 26: wrong, should be 14; Ones: takes the smaller digit from the larger, 8 − 2.");
+        text.ShouldContain("Turns the column round wherever the top digit is too small, and takes the top digit from the bottom one. 4 of 4 chances.");
+        text.ShouldContain("2. 52 - 38 = 26: wrong, should be 14; Ones: turns the column round, 8 − 2.");
         text.ShouldContain("3. 415 - 203 = 212: right");
     }
 
     [Fact]
     public void A_summary_is_the_name_of_the_rule_or_the_outcome()
     {
-        ReadingText.Summary(Read("604 - 278 = 474", "52 - 38 = 26", "81 - 27 = 66"), ClassroomWord.Rename).ShouldBe("Smaller from larger");
+        ReadingText.Summary(Read("604 - 278 = 474", "52 - 38 = 26", "81 - 27 = 66"), ClassroomWord.Rename).ShouldBe("Turns the column round");
         ReadingText.Summary(Read("86 - 42 = 44"), ClassroomWord.Rename).ShouldBe("Not enough on this page to say.");
         ReadingText.Summary(Read("604 - 278 = 426", "703 - 245 = 558", "805 - 347 = 558", "902 - 456 = 546", "586 - 243 = 343"), ClassroomWord.Rename)
             .ShouldEndWith(", or another: not told apart yet");

@@ -60,9 +60,9 @@ public class ReplayTests
     ]);
 
     [Fact]
-    public void A_column_turned_round() => Told("52 - 38", "smaller-from-larger").ShouldBe(
+    public void A_column_turned_round() => Told("52 - 38", "turns-column-round").ShouldBe(
     [
-        "Ones: takes the smaller digit from the larger, 8 − 2.",
+        "Ones: turns the column round, 8 − 2.",
         "8 − 2 = 6",
         "Tens: 5 is enough to take 3 away.",
         "5 − 3 = 2",
@@ -82,11 +82,11 @@ public class ReplayTests
 
     [Theory]
     [InlineData("52 - 38", "lender-unchanged", "subtraction.lender-value", 1)]
-    [InlineData("52 - 38", "smaller-from-larger", "subtraction.column", 0)]
+    [InlineData("52 - 38", "turns-column-round", "subtraction.column", 0)]
     [InlineData("604 - 278", "zeros-become-ten", "subtraction.passed-zero", 1)]
     [InlineData("645 - 32", "stops-when-bottom-ends", "subtraction.onward", 2)]
     [InlineData("645 - 32", "lines-up-left", "subtraction.alignment", null)]
-    [InlineData("52 - 38", "adds-instead", "subtraction.operation", null)]
+    [InlineData("52 - 38", "minus-read-as-plus", "subtraction.operation", null)]
     public void The_deviant_step_is_named_with_its_place(string task, string bug, string point, int? place)
     {
         var run = new MethodRun { Recording = true };

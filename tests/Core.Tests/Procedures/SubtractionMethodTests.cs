@@ -63,13 +63,13 @@ public class SubtractionMethodTests
     }, iter: 5_000);
 
     [Theory]
-    [InlineData("604 - 278", "smaller-from-larger", "474")]
-    [InlineData("503 - 268", "smaller-from-larger-beside-zero", "245")]
+    [InlineData("604 - 278", "turns-column-round", "474")]
+    [InlineData("503 - 268", "turns-round-beside-zero", "245")]
     [InlineData("604 - 278", "lender-unchanged", "426")]
     [InlineData("604 - 278", "zeros-skipped", "236")]
     [InlineData("604 - 278", "zeros-become-ten", "336")]
     [InlineData("604 - 278", "zero-becomes-nine-alone", "426")]
-    [InlineData("604 - 278", "stops-at-zero", "336")]
+    [InlineData("604 - 278", "zero-lends-and-stays", "336")]
     [InlineData("52 - 38", "receiver-one-more", "15")]
     [InlineData("52 - 38", "receiver-becomes-ten", "12")]
     [InlineData("52 - 38", "zero-when-short", "20")]
@@ -87,12 +87,12 @@ public class SubtractionMethodTests
     [InlineData("47 - 23", "renames-always", "114")]
     [InlineData("4734 - 2734", "equal-left-blank", "2")]
     [InlineData("52 - 38", "counts-start-number", "25")]
-    [InlineData("52 - 38", "adds-instead", "90")]
+    [InlineData("52 - 38", "minus-read-as-plus", "90")]
     [InlineData("524 - 381", "starts-at-left", "242")]
-    [InlineData("523 - 168", "smaller-from-larger-after-first", "455")]
-    [InlineData("523 - 168", "smaller-from-larger-in-ones", "365")]
+    [InlineData("523 - 168", "turns-round-after-ones", "455")]
+    [InlineData("523 - 168", "turns-round-in-ones", "365")]
     [InlineData("5234 - 1678", "renames-once-only", "4456")]
-    [InlineData("523 - 168", "smaller-from-larger-after-lending", "455")]
+    [InlineData("523 - 168", "turns-round-after-lending", "455")]
     [InlineData("604 - 278", "zero-when-short-beside-zero", "330")]
     [InlineData("52 - 38", "bottom-when-short", "28")]
     [InlineData("523 - 168", "stops-when-short", "5")]
@@ -163,9 +163,9 @@ public class SubtractionMethodTests
     public void Chances_are_counted_where_the_bug_could_show()
     {
         var run = new MethodRun();
-        Method.Run(TaskText.TryParse("604 - 278").Value!, run, Students("smaller-from-larger"));
+        Method.Run(TaskText.TryParse("604 - 278").Value!, run, Students("turns-column-round"));
         (run.Chances, run.Followed).ShouldBe((2, 2));
-        Method.Run(TaskText.TryParse("604 - 278").Value!, run, Students("smaller-from-larger"), declined: 0b10);
+        Method.Run(TaskText.TryParse("604 - 278").Value!, run, Students("turns-column-round"), declined: 0b10);
         (run.Chances, run.Followed).ShouldBe((2, 1));
         run.Answer.ToString().ShouldBe("334");
     }
@@ -174,7 +174,7 @@ public class SubtractionMethodTests
     public void Declining_a_chance_can_take_away_later_ones()
     {
         var run = new MethodRun();
-        Method.Run(TaskText.TryParse("604 - 278").Value!, run, Students("smaller-from-larger"), declined: 0b1);
+        Method.Run(TaskText.TryParse("604 - 278").Value!, run, Students("turns-column-round"), declined: 0b1);
         run.Chances.ShouldBe(1);
         run.Answer.ToString().ShouldBe("326");
     }
@@ -183,9 +183,9 @@ public class SubtractionMethodTests
     public void Two_deviations_that_claim_one_decision_are_seen_as_conflicting()
     {
         var run = new MethodRun();
-        Method.Run(TaskText.TryParse("52 - 38").Value!, run, Students("smaller-from-larger", "zero-when-short"));
+        Method.Run(TaskText.TryParse("52 - 38").Value!, run, Students("turns-column-round", "zero-when-short"));
         run.InConflict.ShouldBeTrue();
-        Method.Run(TaskText.TryParse("58 - 32").Value!, run, Students("smaller-from-larger", "zero-when-short"));
+        Method.Run(TaskText.TryParse("58 - 32").Value!, run, Students("turns-column-round", "zero-when-short"));
         run.InConflict.ShouldBeFalse();
     }
 
@@ -264,6 +264,6 @@ public class SubtractionMethodTests
     public void A_smaller_top_number_is_taken_from_the_larger_with_a_minus_sign()
     {
         Answer("38 - 52").ShouldBe("-14");
-        Answer("38 - 52", "smaller-from-larger").ShouldBe("-26");
+        Answer("38 - 52", "turns-column-round").ShouldBe("-26");
     }
 }

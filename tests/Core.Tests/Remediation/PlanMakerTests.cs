@@ -50,17 +50,17 @@ public class PlanMakerTests
     public void The_key_holds_what_the_old_rule_gives()
     {
         var run = new MethodRun();
-        var plan = Plan(ClassroomWord.Rename, "smaller-from-larger");
+        var plan = Plan(ClassroomWord.Rename, "turns-column-round");
         foreach (var item in plan.PracticeFirst.Concat(plan.PracticeMixed))
         {
-            Method.Run(item.Task, run, new DeviationSet([Catalogue.Find("subtraction.smaller-from-larger")!.Deviations]));
+            Method.Run(item.Task, run, new DeviationSet([Catalogue.Find("subtraction.turns-column-round")!.Deviations]));
             item.OldAnswer.ShouldBe(run.Answer.ToString());
         }
     }
 
     [Fact]
     public void Later_practice_is_mixed_with_items_where_nothing_is_renamed() =>
-        Plan(ClassroomWord.Rename, "smaller-from-larger").PracticeMixed.Count(i => !i.Shows).ShouldBe(3);
+        Plan(ClassroomWord.Rename, "turns-column-round").PracticeMixed.Count(i => !i.Shows).ShouldBe(3);
 
     [Fact]
     public void Facts_that_the_student_does_not_have_stay_out_of_the_way()
@@ -77,7 +77,7 @@ public class PlanMakerTests
 
     [Fact]
     public void The_worked_example_says_its_steps_in_the_classrooms_word() =>
-        Plan(ClassroomWord.Exchange, "smaller-from-larger").ExampleSteps.ShouldContain(s => s.EndsWith("so exchange."));
+        Plan(ClassroomWord.Exchange, "turns-column-round").ExampleSteps.ShouldContain(s => s.EndsWith("so exchange."));
 
     [Fact]
     public void A_rule_outside_the_catalogue_has_a_plan_too()

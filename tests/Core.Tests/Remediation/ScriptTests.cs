@@ -84,7 +84,7 @@ public class ScriptTests
     [InlineData(4)]
     public void Items_of_a_plan_are_of_the_students_size(int digits)
     {
-        var plan = PlanMaker.Make("K", Core.Inference.Hypothesis.Parse("subtraction.smaller-from-larger")!, [], ClassroomWord.Rename, digits);
+        var plan = PlanMaker.Make("K", Core.Inference.Hypothesis.Parse("subtraction.turns-column-round")!, [], ClassroomWord.Rename, digits);
         plan.PracticeFirst.Concat(plan.PracticeMixed).Concat(plan.Together).Concat(plan.Alone)
             .ShouldAllBe(i => ((ColumnDifference)i.Task).Top.Length <= digits);
     }

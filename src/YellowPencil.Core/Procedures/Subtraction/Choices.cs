@@ -13,7 +13,7 @@ public enum Direction { FromOnes, FromLeft }
 public enum TopRead { NewValue, AsSet, ZeroAsTen, ZeroAsNine }
 
 /// <summary>What is done with a column of two digits.</summary>
-public enum ColumnWay { TakeAway, Rename, SmallerFromLarger, WriteZero, WriteTop, LeaveBlank, Add, WriteBottom }
+public enum ColumnWay { TakeAway, Rename, TurnRound, WriteZero, WriteTop, LeaveBlank, Add, WriteBottom }
 
 /// <summary>What is done with a column without a bottom digit.</summary>
 public enum OpenColumn { CopyTop, CopyAsSet, LeaveBlank, WriteZero, OneLess, TakeBottomDigitAgain }
@@ -35,7 +35,7 @@ public enum PassedZero { Nine, Zero, Ten, Eight }
 public enum Receiver { TenMore, OneMore, BecomesTen, Unchanged, NineMore, ElevenMore }
 
 /// <summary>What is done when nobody to the left has anything to lend.</summary>
-public enum Stuck { SmallerFromLarger, WriteZero, LeaveBlank, TenFromNowhere }
+public enum Stuck { TurnRound, WriteZero, LeaveBlank, TenFromNowhere }
 
 /// <summary>What is done next door after a column that needed nothing.</summary>
 public enum Neighbour { LeftAlone, OneLess }

@@ -70,7 +70,7 @@ internal ref struct ColumnDifferenceWork
             case ColumnWay.Rename:
                 Rename(context);
                 break;
-            case ColumnWay.TakeAway or ColumnWay.SmallerFromLarger:
+            case ColumnWay.TakeAway or ColumnWay.TurnRound:
                 WriteDifference(column, wasRaised: false);
                 if (!context.TopIsShort && context.ColumnsLeft > 0 && run.Ask(SubtractionPoints.Neighbour, context) == Neighbour.OneLess)
                     Rewrite(column + 1, Math.Max(0, top[column + 1] - 1));

@@ -10,7 +10,7 @@ internal static class SubtractionCaptions
         ColumnWay.TakeAway => $"{Head(c)}: {c.Top} is enough to take {c.Bottom} away.",
         ColumnWay.Rename when c.TopIsShort => $"{Head(c)}: {c.Top} is less than {c.Bottom}, so {{rename}}.",
         ColumnWay.Rename => $"{Head(c)}: {{renames}} although {c.Top} is enough for {c.Bottom}.",
-        ColumnWay.SmallerFromLarger => $"{Head(c)}: takes the smaller digit from the larger, {Math.Max(c.Top, c.Bottom)} − {Math.Min(c.Top, c.Bottom)}.",
+        ColumnWay.TurnRound => $"{Head(c)}: turns the column round, {Math.Max(c.Top, c.Bottom)} − {Math.Min(c.Top, c.Bottom)}.",
         ColumnWay.WriteZero => $"{Head(c)}: writes 0 for {c.Top} − {c.Bottom}.",
         ColumnWay.WriteTop => $"{Head(c)}: writes the top digit, {c.Top}.",
         ColumnWay.WriteBottom => $"{Head(c)}: writes the bottom digit, {c.Bottom}.",

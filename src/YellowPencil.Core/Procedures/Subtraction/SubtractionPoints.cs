@@ -151,8 +151,8 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<ColumnContext, Stuck> Stuck = new("subtraction.stuck", "What if nobody can lend?")
     {
         Does = SubtractionWords.Of,
-        Taught = _ => Subtraction.Stuck.SmallerFromLarger,
-        Say = (_, choice) => $"Nobody can lend: {choice switch { Subtraction.Stuck.WriteZero => "writes 0", Subtraction.Stuck.LeaveBlank => "leaves the column blank", Subtraction.Stuck.TenFromNowhere => "takes a ten from nowhere", _ => "takes the smaller from the larger" }}.",
+        Taught = _ => Subtraction.Stuck.TurnRound,
+        Say = (_, choice) => $"Nobody can lend: {choice switch { Subtraction.Stuck.WriteZero => "writes 0", Subtraction.Stuck.LeaveBlank => "leaves the column blank", Subtraction.Stuck.TenFromNowhere => "takes a ten from nowhere", _ => "turns the column round" }}.",
     };
 
     /// <summary>What happens next door after a column that needed no renaming?</summary>

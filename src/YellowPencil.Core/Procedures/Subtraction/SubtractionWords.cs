@@ -32,7 +32,7 @@ internal static class SubtractionWords
     public static string Of(ColumnWay choice) => choice switch
     {
         ColumnWay.Rename => "{renames}",
-        ColumnWay.SmallerFromLarger => "takes the smaller digit from the larger",
+        ColumnWay.TurnRound => "turns the column round",
         ColumnWay.WriteZero => "writes 0",
         ColumnWay.WriteTop => "writes the top digit",
         ColumnWay.LeaveBlank => "leaves the column blank",
@@ -100,7 +100,7 @@ internal static class SubtractionWords
         Stuck.WriteZero => "writes 0",
         Stuck.LeaveBlank => "leaves the column blank",
         Stuck.TenFromNowhere => "takes a ten from nowhere",
-        _ => "takes the smaller digit from the larger",
+        _ => "turns the column round",
     };
 
     public static string Of(Neighbour choice) => choice switch
