@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.DataProtection.EntityFrameworkCore;
 using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Identity.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
 
 namespace YellowPencil.Data;
 
@@ -34,6 +35,18 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
     /// <summary>Who looked.</summary>
     public DbSet<Look> Looks => Set<Look>();
 
+    /// <summary>The browsers in which somebody is signed in.</summary>
+    public DbSet<SignedInBrowser> SignedInBrowsers => Set<SignedInBrowser>();
+
+    /// <summary>The specialists' own names for rules.</summary>
+    public DbSet<RuleName> RuleNames => Set<RuleName>();
+
+    /// <summary>Forms that were sent.</summary>
+    public DbSet<SentForm> SentForms => Set<SentForm>();
+
+    /// <summary>What was thrown away.</summary>
+    public DbSet<Removal> Removals => Set<Removal>();
+
     /// <inheritdoc/>
     public DbSet<DataProtectionKey> DataProtectionKeys => Set<DataProtectionKey>();
 
@@ -57,17 +70,35 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
     protected override void OnModelCreating(ModelBuilder builder)
     {
         base.OnModelCreating(builder);
+        builder.Entity<Specialist>(specialist =>
+        {
+            specialist.Property(s => s.TypingDirection).HasConversion<string>().HasMaxLength(20);
+            specialist.Property(s => s.TimeZone).HasMaxLength(60);
+        });
+        builder.Entity<SignedInBrowser>().HasOne<Specialist>().WithMany().HasForeignKey(b => b.SpecialistId);
+        builder.Entity<RuleName>(name =>
+        {
+            Own(name);
+            name.Property(n => n.Name).HasMaxLength(200);
+        });
+        builder.Entity<SentForm>(form =>
+        {
+            Own(form);
+            form.HasKey(f => new { f.OwnerId, f.Id });
+        });
+        builder.Entity<Removal>(removal => Own(removal));
         builder.Entity<Student>(student =>
         {
-            Own(student);
-            student.HasIndex(s => new { s.OwnerId, s.Code }).IsUnique();
+            OwnRemovable(student);
+            student.HasIndex(s => new { s.OwnerId, s.CodeKey }).IsUnique().HasFilter("removal_id is null");
             student.Property(s => s.Code).HasMaxLength(40);
+            student.Property(s => s.CodeKey).HasMaxLength(40);
             student.Property(s => s.CallName).HasMaxLength(40);
             student.Property(s => s.Word).HasConversion<string>().HasMaxLength(20);
         });
         builder.Entity<StudentPage>(page =>
         {
-            Own(page);
+            OwnRemovable(page);
             page.ToTable("pages");
             page.Property(p => p.Title).HasMaxLength(200);
             page.Property(p => p.State).HasConversion<string>().HasMaxLength(20);
@@ -80,6 +111,7 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
             Own(reading);
             reading.ToTable("readings");
             reading.Property(r => r.Content).HasColumnType("jsonb");
+            reading.HasIndex(r => new { r.PageId, r.PageVersion, r.EngineVersion }).IsUnique();
             reading.HasOne<StudentPage>().WithMany(p => p.Readings).HasForeignKey(r => r.PageId);
         });
         builder.Entity<Decision>(decision =>
@@ -91,10 +123,11 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
         });
         builder.Entity<Plan>(plan =>
         {
-            Own(plan);
+            OwnRemovable(plan);
+            plan.HasIndex(p => new { p.PageId, p.PageVersion, p.Rules }).IsUnique().HasFilter("removal_id is null");
             plan.Property(p => p.Word).HasConversion<string>().HasMaxLength(20);
             plan.HasOne(p => p.Student).WithMany(s => s.Plans).HasForeignKey(p => p.StudentId);
-            plan.HasOne<StudentPage>().WithMany().HasForeignKey(p => p.PageId);
+            plan.HasOne(p => p.Page).WithMany(p => p.Plans).HasForeignKey(p => p.PageId);
         });
         builder.Entity<Look>(look =>
         {
@@ -103,7 +136,15 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
         });
     }
 
-    private void Own<T>(Microsoft.EntityFrameworkCore.Metadata.Builders.EntityTypeBuilder<T> entity)
+    private void OwnRemovable<T>(EntityTypeBuilder<T> entity)
+        where T : class, IOwned, IRemovable
+    {
+        Own(entity);
+        entity.HasQueryFilter(row => row.OwnerId == OwnerId && row.RemovalId == null);
+        entity.HasOne<Removal>().WithMany().HasForeignKey(row => row.RemovalId).OnDelete(DeleteBehavior.Restrict);
+    }
+
+    private void Own<T>(EntityTypeBuilder<T> entity)
         where T : class, IOwned
     {
         entity.HasQueryFilter(row => row.OwnerId == OwnerId);

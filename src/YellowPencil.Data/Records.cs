@@ -10,7 +10,7 @@ public interface IOwned
 }
 
 /// <summary>A student under a code.</summary>
-public sealed class Student : IOwned
+public sealed class Student : IOwned, IRemovable
 {
     /// <summary>The key.</summary>
     public Guid Id { get; set; }
@@ -18,8 +18,25 @@ public sealed class Student : IOwned
     /// <inheritdoc/>
     public Guid OwnerId { get; set; }
 
-    /// <summary>The code under which the student is kept, unique for the owner.</summary>
-    public required string Code { get; set; }
+    /// <inheritdoc/>
+    public Guid? RemovalId { get; set; }
+
+    /// <summary>The code under which the student is kept, as it was typed.</summary>
+    public required string Code
+    {
+        get;
+        set
+        {
+            field = value;
+            CodeKey = KeyOf(value);
+        }
+    }
+
+    /// <summary>The code as it is compared, without case; unique for the owner among students who were not thrown away.</summary>
+    public string CodeKey { get; private set; } = "";
+
+    /// <summary>A code as it is compared.</summary>
+    public static string KeyOf(string code) => code.Trim().ToUpperInvariant();
 
     /// <summary>A first name or nickname for the specialist's own use; may be empty.</summary>
     public string CallName { get; set; } = "";
@@ -48,13 +65,16 @@ public enum PageState
 }
 
 /// <summary>One page of a student's written work.</summary>
-public sealed class StudentPage : IOwned
+public sealed class StudentPage : IOwned, IRemovable
 {
     /// <summary>The key.</summary>
     public Guid Id { get; set; }
 
     /// <inheritdoc/>
     public Guid OwnerId { get; set; }
+
+    /// <inheritdoc/>
+    public Guid? RemovalId { get; set; }
 
     /// <summary>The student.</summary>
     public Guid StudentId { get; set; }
@@ -80,6 +100,12 @@ public sealed class StudentPage : IOwned
     /// <summary>The version of each item by its id, counted up with every change.</summary>
     public Dictionary<string, int> ItemVersions { get; set; } = [];
 
+    /// <summary>Counted up whenever an item, an answer or a mark changes; what was read, decided and planned carries the version it saw.</summary>
+    public int Version { get; set; } = 1;
+
+    /// <summary>How many items there are, for lists.</summary>
+    public int ItemCount { get; set; }
+
     /// <summary>When it was begun.</summary>
     public DateTimeOffset CreatedAt { get; set; }
 
@@ -88,6 +114,9 @@ public sealed class StudentPage : IOwned
 
     /// <summary>The readings made of it, one for each engine version and content.</summary>
     public List<StoredReading> Readings { get; } = [];
+
+    /// <summary>The plans made from it.</summary>
+    public List<Plan> Plans { get; } = [];
 
     /// <summary>What the specialist decided about its explanations.</summary>
     public List<Decision> Decisions { get; } = [];
@@ -111,8 +140,11 @@ public sealed class StoredReading : IOwned
     /// <summary>What it came to, as the reading format spells it.</summary>
     public required string Outcome { get; set; }
 
-    /// <summary>What it came to, in a line for lists.</summary>
-    public required string Summary { get; set; }
+    /// <summary>The rules of its best explanation with a bug, joined by +; empty where none is held.</summary>
+    public required string Rules { get; set; }
+
+    /// <summary>The version of the page that was read.</summary>
+    public int PageVersion { get; set; }
 
     /// <summary>The reading in its format.</summary>
     public required string Content { get; set; }
@@ -135,6 +167,9 @@ public enum DecisionKind
 
     /// <summary>A note was added.</summary>
     Noted,
+
+    /// <summary>The page was put aside without an explanation.</summary>
+    PutAside,
 }
 
 /// <summary>A decision about an explanation; never overwritten, also not by a newer reading.</summary>
@@ -155,6 +190,9 @@ public sealed class Decision : IOwned
     /// <summary>What was decided.</summary>
     public DecisionKind Kind { get; set; }
 
+    /// <summary>The version of the page that it was decided on.</summary>
+    public int PageVersion { get; set; }
+
     /// <summary>The new name, or the note.</summary>
     public string Text { get; set; } = "";
 
@@ -166,13 +204,16 @@ public sealed class Decision : IOwned
 }
 
 /// <summary>A plan made from an accepted explanation. Rules, facts, word, size and seed give the same plan again.</summary>
-public sealed class Plan : IOwned
+public sealed class Plan : IOwned, IRemovable
 {
     /// <summary>The key.</summary>
     public Guid Id { get; set; }
 
     /// <inheritdoc/>
     public Guid OwnerId { get; set; }
+
+    /// <inheritdoc/>
+    public Guid? RemovalId { get; set; }
 
     /// <summary>The student.</summary>
     public Guid StudentId { get; set; }
@@ -182,6 +223,12 @@ public sealed class Plan : IOwned
 
     /// <summary>The page whose explanation was accepted.</summary>
     public Guid PageId { get; set; }
+
+    /// <summary>The page whose explanation was accepted.</summary>
+    public StudentPage? Page { get; set; }
+
+    /// <summary>The version of that page at the time.</summary>
+    public int PageVersion { get; set; }
 
     /// <summary>The rules, joined by +.</summary>
     public required string Rules { get; set; }

@@ -7,7 +7,7 @@ namespace YellowPencil.Core.Inference;
 /// <summary>Reads single items in the light of the explanations: the cause of what is wrong, and the first step that went wrong.</summary>
 internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate> candidates)
 {
-    private readonly MethodRun run = new();
+    private readonly ProcedureSearch procedures = new();
     private readonly MethodRun trace = new() { Recording = true };
     private readonly MethodRun mended = new() { Recording = true };
 
@@ -35,28 +35,13 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     {
         foreach (var candidate in candidates.Take(1).Concat(candidates.Skip(1).Where(c => c.Probability > 0.05)))
         {
-            if (candidate.Items[item.Index].IsMet) return new ItemReplay(candidate.Hypothesis, LikeliestWay(item, candidate), null, true);
+            if (candidate.Items[item.Index].IsMet)
+                return new ItemReplay(candidate.Hypothesis, procedures.LikeliestWay(item, candidate.Hypothesis, candidate.Consistency) ?? 0, null, true);
             var slips = sheet.Slips(item, candidate.Hypothesis);
             if (slips.Count > 0) return new ItemReplay(candidate.Hypothesis, 0, slips[0].Slip, true);
         }
 
         return new ItemReplay(candidates[0].Hypothesis, 0, null, false);
-    }
-
-    private ulong LikeliestWay(ItemEvidence item, Candidate candidate)
-    {
-        ulong best = 0;
-        var highest = -1.0;
-        run.KeepsMarks = item.HasMarks;
-        WayEnumeration.Visit(item.Task, run, candidate.Hypothesis.Deviations, declined =>
-        {
-            if (!item.Matches(run)) return;
-            var weight = item.MarkLikelihood(run) * ItemLikelihood.Power(candidate.Consistency, run.Followed)
-                * ItemLikelihood.Power(1 - candidate.Consistency, run.Chances - run.Followed);
-            if (weight <= highest) return;
-            (best, highest) = (declined, weight);
-        });
-        return best;
     }
 
     private Step FirstDeviantStep(ItemEvidence item, ItemReplay replay)
@@ -79,7 +64,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     private WrongStep Describe(ItemEvidence item, ItemReplay replay, Step wrong)
     {
         Method.Run(item.Task, mended, DeviationSet.Taught);
-        var text = (replay.Slip is null ? "" : "This once: ") + wrong.MadeText;
+        var text = (wrong.Cause == StepCause.Slip ? "This once: " : "") + wrong.MadeText;
         var field = wrong.Point?.ShowsIn ?? MarkField.Cells;
         if (wrong.Place is null && MarkTexts.IsInColumns(field)) return new WrongStep(wrong.Name, null, field, item.Task.RightAnswer, item.Item.Answer!, text);
         var elsewhere = Method.Of(item.Task.Family).Fields.Where(f => f != field && f != MarkField.Cells).SelectMany(f => Spots(f, wrong.Place)).OrderBy(s => s.Row);

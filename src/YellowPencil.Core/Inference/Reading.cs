@@ -69,7 +69,7 @@ public sealed record ItemReading(WorkedItem Item, Verdict Verdict, Cause? Cause,
 /// <param name="Hypothesis">The rules followed.</param>
 /// <param name="Declined">The chances not followed, as in <see cref="MethodRun.Begin"/>.</param>
 /// <param name="Slip">The slip made, if one explains the item.</param>
-/// <param name="IsExplained">Whether the procedure gives what the student wrote.</param>
+/// <param name="IsExplained">Whether the procedure gives what the student wrote; where it does not, nothing is known of how it was written.</param>
 public sealed record ItemReplay(Hypothesis Hypothesis, ulong Declined, Slip? Slip, bool IsExplained);
 
 /// <summary>One explanation of a sheet.</summary>
@@ -131,6 +131,12 @@ public sealed record FactReading(NumberFact Fact, int Written, IReadOnlyList<str
 /// <param name="Probability">Its probability.</param>
 public sealed record Prediction(string Task, string Answer, double Probability);
 
+/// <summary>What was tried to explain a page.</summary>
+/// <param name="Rules">Listed rules that could show in the families of the page.</param>
+/// <param name="Weighed">Rules and sets of rules weighed against every answer.</param>
+/// <param name="Unlisted">Rules outside the catalogue that were looked through; 0 where the listed ones left nothing open.</param>
+public sealed record SearchEffort(int Rules, int Weighed, int Unlisted);
+
 /// <summary>One sheet as read.</summary>
 public sealed record Reading
 {
@@ -151,6 +157,12 @@ public sealed record Reading
 
     /// <summary>The probability that the student has only bugs that had no chance to show on this page.</summary>
     public required double NoChance { get; init; }
+
+    /// <summary>The probability that besides the rules that are held there is another one, which had no chance to show on this page.</summary>
+    public required double AnotherHidden { get; init; }
+
+    /// <summary>What was tried to explain the page.</summary>
+    public required SearchEffort Tried { get; init; }
 
     /// <summary>Wrong number facts.</summary>
     public required IReadOnlyList<FactReading> Facts { get; init; }

@@ -11,6 +11,12 @@ public static class SheetDiagnosis
     /// <summary>The probability from which an explanation is held.</summary>
     public const double Held = 0.8;
 
+    /// <summary>The fewest items from which anything is said to be known: one or two wrong answers have too many causes.</summary>
+    public const int LeastItems = 3;
+
+    /// <summary>The fewest items on which a rule must have shown before it is held.</summary>
+    public const int LeastShown = 2;
+
     private const double Reported = 0.005;
     private const int MostReported = 12;
 
@@ -26,7 +32,8 @@ public static class SheetDiagnosis
         var families = sheet.Items.Select(i => i.Task.Family).Distinct().Order().ToList();
         var likelihood = new SheetLikelihood(evidence, bugsOf(families), [.. families.SelectMany(UnlistedRules.Of).DistinctBy(r => r.Id)]);
         var unseen = ShareWithoutChance(likelihood, families);
-        var candidates = Weigh(new ExplanationSearch(likelihood).Search(), evidence, unseen, out var somethingElse, out var noChance);
+        var weighed = new ExplanationSearch(likelihood).Search();
+        var candidates = Weigh(weighed, evidence, unseen, out var somethingElse, out var noChance);
         var classes = candidates.GroupBy(c => c.Signature).Select(g => g.ToList()).ToList();
         var explanations = Explanations(candidates, classes, likelihood);
         var items = new ItemReader(likelihood, candidates).Read(sheet.Items);
@@ -39,6 +46,8 @@ public static class SheetDiagnosis
             Explanations = explanations,
             SomethingElse = somethingElse,
             NoChance = noChance,
+            AnotherHidden = ShareOfAnother(candidates, unseen),
+            Tried = new SearchEffort(likelihood.Listed.Rules.Count, weighed.Count, likelihood.IsUnlistedTried ? likelihood.Unlisted.Rules.Count : 0),
             Facts = Facts(candidates[0], items),
             Predictions = [.. sheet.Predict.Select(p => AnswerPrediction.Predict(p.TaskAsWritten, p.Task, candidates, somethingElse, noChance))],
         };
@@ -61,6 +70,21 @@ public static class SheetDiagnosis
         somethingElse = Math.Exp(logElse - largest) / total;
         noChance = Math.Exp(logHidden - largest) / total;
         return [.. candidates.OrderByDescending(c => c.Probability).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal)];
+    }
+
+    /// <summary>
+    /// The probability that a student with the rules that are held has another besides, which had no chance on this page: how often students have
+    /// one rule more, times the share of rules that could not show.
+    /// </summary>
+    private static double ShareOfAnother(List<Candidate> candidates, double unseen)
+    {
+        return candidates.Where(c => c.Hypothesis.RuleCount > 0).Sum(c => c.Probability * OneMore(c.Hypothesis.RuleCount));
+
+        double OneMore(int rules)
+        {
+            var odds = Priors.Number(rules + 1) / Priors.Number(rules) * unseen;
+            return odds / (1 + odds);
+        }
     }
 
     private static List<Explanation> Explanations(List<Candidate> candidates, List<List<Candidate>> classes, SheetLikelihood sheet)
@@ -160,8 +184,9 @@ public static class SheetDiagnosis
     private static Outcome OutcomeOf(
         List<Explanation> explanations, List<List<Candidate>> classes, double somethingElse, double noChance, int answered)
     {
-        if (answered == 0) return Outcome.TooFewChances;
+        if (answered < LeastItems) return Outcome.TooFewChances;
         var best = explanations[0];
+        if (!best.IsSound && best.Stands.Values.Count(s => s == Stand.Agrees) < LeastShown) return Outcome.TooFewChances;
         if (!best.IsSound && best.Probability >= Held) return Outcome.Bug;
         var sound = explanations.First(e => e.IsSound).Probability;
         if (sound >= Held) return Outcome.Sound;

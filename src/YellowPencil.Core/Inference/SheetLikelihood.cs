@@ -49,6 +49,9 @@ internal sealed class SheetLikelihood
     /// <summary>The unlisted rules of the families of the sheet, and where they can show; made when it is first needed.</summary>
     public ChanceTable<UnlistedDeviation> Unlisted => unlisted.Value;
 
+    /// <summary>Whether unlisted rules were looked for.</summary>
+    public bool IsUnlistedTried => unlisted.IsValueCreated;
+
     /// <summary>How long an item is beside one of common length: 1 or more.</summary>
     public double Effort(ItemEvidence item) => efforts[item.Index];
 

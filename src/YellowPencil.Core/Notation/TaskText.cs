@@ -97,7 +97,7 @@ public static class TaskText
         ? "only numbers with + - * / between them can be read so far, such as 604 - 278"
         : $"'{sign}' does not belong in a task";
 
-    private static bool IsMinus(char sign) => sign is '-' or '−' or '–';
+    private static bool IsMinus(char sign) => sign is '-' or '−' or '–' or '—' or '‐' or '‑' or '‒' or '﹣' or '－';
 
     private static PairOperation Operation(char sign) => sign switch { '+' => PairOperation.Plus, '-' => PairOperation.Minus, '*' => PairOperation.Times, _ => PairOperation.DividedBy };
 

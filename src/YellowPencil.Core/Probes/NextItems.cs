@@ -35,10 +35,9 @@ public static class NextItems
         if (explanations.Count < 2) return [];
         var total = explanations.Sum(e => e.Probability);
         var weights = explanations.Select(e => e.Probability / total).ToArray();
-        var asked = reading.Sheet.Items.Select(i => i.Task.Text).ToHashSet();
         var run = new MethodRun();
         var families = reading.Sheet.Items.Select(i => i.Task.Family).Distinct().Order();
-        var pool = families.SelectMany(f => ItemPool.Of(f, PoolSize, seed)).Where(t => t.Form is null && !asked.Contains(t.Text))
+        var pool = StudentSize.Fitting(reading, [.. families.SelectMany(f => ItemPool.Of(f, PoolSize, seed))])
             .Select(task => (Task: task, Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.IsSound ? 1 : Math.Max(0.9, e.Consistency), run)).ToArray()))
             .ToList();
 

@@ -10,21 +10,80 @@ public static class ReadingText
     /// <summary>What an outcome means, in a sentence.</summary>
     public static string Say(Outcome outcome) => outcome switch
     {
-        Outcome.Bug => "One explanation is held.",
+        Outcome.Bug => "A rule is held.",
         Outcome.NotToldApart => "There is a rule behind the errors, but this page does not tell which of several.",
         Outcome.Sound => "No systematic bug: what is wrong is a slip or a number fact.",
-        Outcome.TooFewChances => "Not enough on this page to say.",
+        Outcome.TooFewChances => "Too little on this page to say; more items are needed.",
         _ => "Something systematic goes on that no rule found fits.",
     };
 
-    /// <summary>What a reading comes to, in a line for lists: the names of the rules that are held, else the outcome.</summary>
-    public static string Summary(Reading reading, ClassroomWord word)
+    /// <summary>What the student does, in one sentence about them.</summary>
+    /// <param name="reading">The reading.</param>
+    /// <param name="who">The student's name or code.</param>
+    /// <param name="word">The classroom's word.</param>
+    /// <param name="nameOf">The name of an explanation's rules, as the specialist calls them.</param>
+    public static string Headline(Reading reading, string who, ClassroomWord word, Func<Explanation, string> nameOf)
     {
-        if (reading.Outcome is not (Outcome.Bug or Outcome.NotToldApart) || reading.BestBug is not { } best) return Say(reading.Outcome);
-        List<string> names = [.. best.Hypothesis.Bugs.Select(b => b.Name.In(word))];
-        if (best.Hypothesis.Unlisted is not null) names.Add("A rule that is not in the catalogue");
-        return string.Join(" and ", names) + (reading.Outcome == Outcome.NotToldApart ? ", or another: not told apart yet" : "");
+        var wrong = reading.Items.Where(i => i.Verdict is Verdict.Wrong or Verdict.Unfinished).ToList();
+        return reading.Outcome switch
+        {
+            Outcome.Bug => About(reading.Best, who).In(word),
+            Outcome.NotToldApart => $"{who} follows a rule, and this page cannot tell which: {string.Join(", or ", Rivals(reading).Select(e => $"“{nameOf(e)}”"))}.",
+            Outcome.Sound when reading.Facts.Count > 0 => $"{who} works as taught, but takes {string.Join(" and ", reading.Facts.Select(f => $"{f.Fact} to be {f.Written}".Replace('-', '−')))}.",
+            Outcome.Sound => wrong.Count == 0 ? $"{who} works as taught." : $"{who} works as taught; {ItemsOf(wrong)} {(wrong.Count == 1 ? "is a slip" : "are slips")}.",
+            Outcome.Unexplained => $"{who} does something that no rule found fits: {ItemsOf([.. wrong.Where(i => i.Cause == Cause.Unexplained)])}.",
+            _ => TooFew(reading, wrong, who),
+        };
     }
+
+    private static string TooFew(Reading reading, List<ItemReading> wrong, string who)
+    {
+        var answered = reading.Items.Count(i => i.Item.IsAnswered);
+        if (answered == 0) return $"Nothing of {who}’s is typed in that can be read.";
+        return wrong.Count == 0
+            ? $"{who} has {(answered == 1 ? "the one item" : $"all {answered} items")} right, on which few rules could have shown."
+            : $"{who} has {(wrong.Count == 1 ? "one wrong item" : $"{wrong.Count} wrong items")}, too little to know why.";
+    }
+
+    /// <summary>The explanations with a rule that a page which does not tell them apart leaves open.</summary>
+    private static IEnumerable<Explanation> Rivals(Reading reading) => reading.Explanations.Where(e => !e.IsSound && e.Probability >= 0.1).Take(3);
+
+    private static string ItemsOf(List<ItemReading> items) => items.Count switch
+    {
+        1 => $"item {items[0].Item.Id}",
+        <= 6 => $"items {string.Join(", ", items.Take(items.Count - 1).Select(i => i.Item.Id))} and {items[^1].Item.Id}",
+        _ => $"{items.Count} items",
+    };
+
+    /// <summary>The rules as a sentence about the student; a text that does not begin with what somebody does is set after a colon.</summary>
+    private static string About(Explanation explanation, string who)
+    {
+        List<string> texts = [.. explanation.Hypothesis.Bugs.Select(b => b.Text)];
+        if (explanation.Hypothesis.Unlisted is { } unlisted) texts.Insert(0, $"Follows a rule that is not in the catalogue: {Lower(unlisted.Text)}.");
+        var first = texts[0];
+        return $"{(BeginsWithDoing(first) ? $"{who} {Lower(first)}" : $"In {who}’s work, {Lower(first)}")}{string.Concat(texts.Skip(1).Select(t => $" Also: {Lower(t)}"))}";
+    }
+
+    /// <summary>Whether a text of the catalogue begins with what the student does, such as "Turns" or "{Renames}".</summary>
+    internal static bool BeginsWithDoing(string text)
+    {
+        var word = text.Split(' ', ',')[0].Trim('{', '}');
+        return word.EndsWith('s') && word is not ("Sums" or "Products" or "Digits" or "Zeros");
+    }
+
+    private static string Lower(string text)
+    {
+        var at = text.StartsWith('{') ? 1 : 0;
+        return $"{text[..at]}{char.ToLowerInvariant(text[at])}{text[(at + 1)..]}";
+    }
+
+    /// <summary>What a reading came to, in a line for lists: the names of the rules that are held, else the outcome.</summary>
+    public static string Summary(Outcome outcome, string ruleNames) => outcome switch
+    {
+        Outcome.Bug when ruleNames.Length > 0 => ruleNames,
+        Outcome.NotToldApart when ruleNames.Length > 0 => $"{ruleNames}, or another: not told apart yet",
+        _ => Say(outcome),
+    };
 
     /// <summary>Which items to ask next, in a sentence; empty where none would tell more.</summary>
     public static string AskNext(IReadOnlyList<NextItem> next) =>

@@ -25,12 +25,14 @@ public static class PlanMaker
     /// <param name="word">The classroom's word.</param>
     /// <param name="mostDigits">The longest top number that the items may have, as on the student's pages; at least 2.</param>
     /// <param name="seed">The seed of the items.</param>
+    /// <param name="ownName">The specialist's own name for a rule, by its id; null, or null as an answer, for the catalogue's.</param>
     /// <exception cref="ArgumentException"><see cref="CanPlan"/> is false.</exception>
     public static RemediationPlan Make(
-        string student, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, ClassroomWord word, int mostDigits = 3, int seed = 7)
+        string student, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, ClassroomWord word, int mostDigits = 3, int seed = 7,
+        Func<string, string?>? ownName = null)
     {
         if (!CanPlan(hypothesis)) throw new ArgumentException("only explanations with rules of column subtraction can be planned for", nameof(hypothesis));
-        var rules = Rules(hypothesis).OrderBy(r => SubtractionScripts.For(r.Idea).Order).ThenBy(r => r.Name, StringComparer.Ordinal).ToList();
+        var rules = Rules(hypothesis, ownName).OrderBy(r => SubtractionScripts.For(r.Idea).Order).ThenBy(r => r.Name, StringComparer.Ordinal).ToList();
         var first = rules[0];
         var script = SubtractionScripts.For(first.Idea);
         var items = Items(first.Deviations, wrongFacts, mostDigits, seed);
@@ -41,7 +43,7 @@ public static class PlanMaker
         {
             Student = student,
             Word = word,
-            OldRule = first.Text.In(word),
+            OldRule = (first.OwnName is null ? first.Text : $"“{first.OwnName}”: {first.Text}").In(word),
             Reason = first.Reason.In(word),
             Idea = first.Idea with { Name = first.Idea.Name.In(word), Statement = first.Idea.Statement.In(word) },
             WhyFirst = WhyFirst(rules, first).In(word),
@@ -75,11 +77,11 @@ public static class PlanMaker
         }
     }
 
-    private static IEnumerable<Rule> Rules(Hypothesis hypothesis)
+    private static IEnumerable<Rule> Rules(Hypothesis hypothesis, Func<string, string?>? ownName)
     {
-        foreach (var bug in hypothesis.Bugs) yield return new Rule(bug.Name, bug.Text, bug.Reason, bug.Idea, bug.Deviations);
+        foreach (var bug in hypothesis.Bugs) yield return new Rule(bug.Name, ownName?.Invoke(bug.Id), bug.Text, bug.Reason, bug.Idea, bug.Deviations);
         if (hypothesis.Unlisted is { } unlisted)
-            yield return new Rule("A rule that is not in the catalogue", unlisted.Text + ".", "The rule was found by search, so the reason is best asked: “Tell me how you did this one.”", SubtractionScripts.IdeaOf(unlisted.Deviation.Point!), [unlisted.Deviation]);
+            yield return new Rule("A rule that is not in the catalogue", ownName?.Invoke($"unlisted:{unlisted.Id}"), unlisted.Text + ".", "The rule was found by search, so the reason is best asked: “Tell me how you did this one.”", SubtractionScripts.IdeaOf(unlisted.Deviation.Point!), [unlisted.Deviation]);
     }
 
     private static string WhyFirst(List<Rule> rules, Rule first)
@@ -118,5 +120,8 @@ public static class PlanMaker
         StopAt = script.StopAt.In(word),
     };
 
-    private sealed record Rule(string Name, string Text, string Reason, MissingIdea Idea, IReadOnlyList<Deviation> Deviations);
+    private sealed record Rule(string CatalogueName, string? OwnName, string Text, string Reason, MissingIdea Idea, IReadOnlyList<Deviation> Deviations)
+    {
+        public string Name => OwnName ?? CatalogueName;
+    }
 }

@@ -238,6 +238,10 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("page_id");
 
+                    b.Property<int>("PageVersion")
+                        .HasColumnType("integer")
+                        .HasColumnName("page_version");
+
                     b.Property<string>("Rules")
                         .IsRequired()
                         .HasColumnType("text")
@@ -332,9 +336,17 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("page_id");
 
+                    b.Property<int>("PageVersion")
+                        .HasColumnType("integer")
+                        .HasColumnName("page_version");
+
                     b.Property<DateTimeOffset?>("PrintedAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("printed_at");
+
+                    b.Property<Guid?>("RemovalId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removal_id");
 
                     b.Property<string>("Rules")
                         .IsRequired()
@@ -361,13 +373,157 @@ namespace YellowPencil.Data.Migrations
                     b.HasIndex("OwnerId")
                         .HasDatabaseName("ix_plans_owner_id");
 
-                    b.HasIndex("PageId")
-                        .HasDatabaseName("ix_plans_page_id");
+                    b.HasIndex("RemovalId")
+                        .HasDatabaseName("ix_plans_removal_id");
 
                     b.HasIndex("StudentId")
                         .HasDatabaseName("ix_plans_student_id");
 
+                    b.HasIndex("PageId", "PageVersion", "Rules")
+                        .IsUnique()
+                        .HasDatabaseName("ix_plans_page_id_page_version_rules")
+                        .HasFilter("removal_id is null");
+
                     b.ToTable("plans", (string)null);
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.Removal", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("at");
+
+                    b.Property<string>("ByName")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("by_name");
+
+                    b.Property<string>("Code")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("code");
+
+                    b.Property<DateTimeOffset?>("ErasedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("erased_at");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<DateTimeOffset?>("UndoneAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("undone_at");
+
+                    b.Property<string>("What")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("what");
+
+                    b.HasKey("Id")
+                        .HasName("pk_removals");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_removals_owner_id");
+
+                    b.ToTable("removals", (string)null);
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.RuleName", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("at");
+
+                    b.Property<string>("ByName")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("by_name");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(200)
+                        .HasColumnType("character varying(200)")
+                        .HasColumnName("name");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<string>("Rules")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("rules");
+
+                    b.HasKey("Id")
+                        .HasName("pk_rule_names");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_rule_names_owner_id");
+
+                    b.ToTable("rule_names", (string)null);
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.SentForm", b =>
+                {
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Address")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("address");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("at");
+
+                    b.HasKey("OwnerId", "Id")
+                        .HasName("pk_sent_forms");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_sent_forms_owner_id");
+
+                    b.ToTable("sent_forms", (string)null);
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.SignedInBrowser", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("Since")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("since");
+
+                    b.Property<Guid>("SpecialistId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("specialist_id");
+
+                    b.HasKey("Id")
+                        .HasName("pk_signed_in_browsers");
+
+                    b.HasIndex("SpecialistId")
+                        .HasDatabaseName("ix_signed_in_browsers_specialist_id");
+
+                    b.ToTable("signed_in_browsers", (string)null);
                 });
 
             modelBuilder.Entity("YellowPencil.Data.Specialist", b =>
@@ -399,6 +555,10 @@ namespace YellowPencil.Data.Migrations
                     b.Property<bool>("EmailConfirmed")
                         .HasColumnType("boolean")
                         .HasColumnName("email_confirmed");
+
+                    b.Property<bool>("HasNameLine")
+                        .HasColumnType("boolean")
+                        .HasColumnName("has_name_line");
 
                     b.Property<bool>("LockoutEnabled")
                         .HasColumnType("boolean")
@@ -434,9 +594,21 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("text")
                         .HasColumnName("security_stamp");
 
+                    b.Property<string>("TimeZone")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("time_zone");
+
                     b.Property<bool>("TwoFactorEnabled")
                         .HasColumnType("boolean")
                         .HasColumnName("two_factor_enabled");
+
+                    b.Property<string>("TypingDirection")
+                        .IsRequired()
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("typing_direction");
 
                     b.Property<string>("UserName")
                         .HasMaxLength(256)
@@ -490,10 +662,14 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("page_id");
 
-                    b.Property<string>("Summary")
+                    b.Property<int>("PageVersion")
+                        .HasColumnType("integer")
+                        .HasColumnName("page_version");
+
+                    b.Property<string>("Rules")
                         .IsRequired()
                         .HasColumnType("text")
-                        .HasColumnName("summary");
+                        .HasColumnName("rules");
 
                     b.HasKey("Id")
                         .HasName("pk_readings");
@@ -501,8 +677,9 @@ namespace YellowPencil.Data.Migrations
                     b.HasIndex("OwnerId")
                         .HasDatabaseName("ix_readings_owner_id");
 
-                    b.HasIndex("PageId")
-                        .HasDatabaseName("ix_readings_page_id");
+                    b.HasIndex("PageId", "PageVersion", "EngineVersion")
+                        .IsUnique()
+                        .HasDatabaseName("ix_readings_page_id_page_version_engine_version");
 
                     b.ToTable("readings", (string)null);
                 });
@@ -526,6 +703,12 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("character varying(40)")
                         .HasColumnName("code");
 
+                    b.Property<string>("CodeKey")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("code_key");
+
                     b.Property<DateTimeOffset>("CreatedAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("created_at");
@@ -533,6 +716,10 @@ namespace YellowPencil.Data.Migrations
                     b.Property<Guid>("OwnerId")
                         .HasColumnType("uuid")
                         .HasColumnName("owner_id");
+
+                    b.Property<Guid?>("RemovalId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removal_id");
 
                     b.Property<string>("Word")
                         .IsRequired()
@@ -546,9 +733,13 @@ namespace YellowPencil.Data.Migrations
                     b.HasIndex("OwnerId")
                         .HasDatabaseName("ix_students_owner_id");
 
-                    b.HasIndex("OwnerId", "Code")
+                    b.HasIndex("RemovalId")
+                        .HasDatabaseName("ix_students_removal_id");
+
+                    b.HasIndex("OwnerId", "CodeKey")
                         .IsUnique()
-                        .HasDatabaseName("ix_students_owner_id_code");
+                        .HasDatabaseName("ix_students_owner_id_code_key")
+                        .HasFilter("removal_id is null");
 
                     b.ToTable("students", (string)null);
                 });
@@ -573,6 +764,10 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("created_at");
 
+                    b.Property<int>("ItemCount")
+                        .HasColumnType("integer")
+                        .HasColumnName("item_count");
+
                     b.Property<Dictionary<string, int>>("ItemVersions")
                         .IsRequired()
                         .HasColumnType("jsonb")
@@ -585,6 +780,10 @@ namespace YellowPencil.Data.Migrations
                     b.Property<Guid>("OwnerId")
                         .HasColumnType("uuid")
                         .HasColumnName("owner_id");
+
+                    b.Property<Guid?>("RemovalId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removal_id");
 
                     b.Property<string>("State")
                         .IsRequired()
@@ -602,6 +801,10 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("character varying(200)")
                         .HasColumnName("title");
 
+                    b.Property<int>("Version")
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
                     b.Property<DateOnly?>("WrittenOn")
                         .HasColumnType("date")
                         .HasColumnName("written_on");
@@ -611,6 +814,9 @@ namespace YellowPencil.Data.Migrations
 
                     b.HasIndex("OwnerId")
                         .HasDatabaseName("ix_pages_owner_id");
+
+                    b.HasIndex("RemovalId")
+                        .HasDatabaseName("ix_pages_removal_id");
 
                     b.HasIndex("StudentId")
                         .HasDatabaseName("ix_pages_student_id");
@@ -718,12 +924,18 @@ namespace YellowPencil.Data.Migrations
                         .IsRequired()
                         .HasConstraintName("fk_plans_asp_net_users_owner_id");
 
-                    b.HasOne("YellowPencil.Data.StudentPage", null)
-                        .WithMany()
+                    b.HasOne("YellowPencil.Data.StudentPage", "Page")
+                        .WithMany("Plans")
                         .HasForeignKey("PageId")
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_plans_pages_page_id");
+
+                    b.HasOne("YellowPencil.Data.Removal", null)
+                        .WithMany()
+                        .HasForeignKey("RemovalId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_plans_removals_removal_id");
 
                     b.HasOne("YellowPencil.Data.Student", "Student")
                         .WithMany("Plans")
@@ -732,7 +944,49 @@ namespace YellowPencil.Data.Migrations
                         .IsRequired()
                         .HasConstraintName("fk_plans_students_student_id");
 
+                    b.Navigation("Page");
+
                     b.Navigation("Student");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.Removal", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_removals_asp_net_users_owner_id");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.RuleName", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_rule_names_asp_net_users_owner_id");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.SentForm", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_sent_forms_asp_net_users_owner_id");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.SignedInBrowser", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("SpecialistId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_signed_in_browsers_asp_net_users_specialist_id");
                 });
 
             modelBuilder.Entity("YellowPencil.Data.StoredReading", b =>
@@ -760,6 +1014,12 @@ namespace YellowPencil.Data.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_students_asp_net_users_owner_id");
+
+                    b.HasOne("YellowPencil.Data.Removal", null)
+                        .WithMany()
+                        .HasForeignKey("RemovalId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_students_removals_removal_id");
                 });
 
             modelBuilder.Entity("YellowPencil.Data.StudentPage", b =>
@@ -770,6 +1030,12 @@ namespace YellowPencil.Data.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_pages_asp_net_users_owner_id");
+
+                    b.HasOne("YellowPencil.Data.Removal", null)
+                        .WithMany()
+                        .HasForeignKey("RemovalId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_pages_removals_removal_id");
 
                     b.HasOne("YellowPencil.Data.Student", "Student")
                         .WithMany("Pages")
@@ -791,6 +1057,8 @@ namespace YellowPencil.Data.Migrations
             modelBuilder.Entity("YellowPencil.Data.StudentPage", b =>
                 {
                     b.Navigation("Decisions");
+
+                    b.Navigation("Plans");
 
                     b.Navigation("Readings");
                 });

@@ -10,11 +10,12 @@ namespace YellowPencil.Web.Drawing;
 
 /// <summary>
 /// A column difference on squared paper: the task in print, what the student wrote in the pencil hand, what the reading adds
-/// in the reader's ink. One digit to a square; a square is 28 units.
+/// in the reader's ink. One digit to a square; a square is 28 units of the drawing and one square of the paper, on the screen and in print.
 /// </summary>
 public sealed class ColumnPicture
 {
     private const int Square = 28;
+    private const double SquareInRem = 1.75;
     private readonly ColumnDifference task;
     private readonly Dictionary<int, string> cells = [];
     private readonly Dictionary<int, IReadOnlyList<string>> rewritten = [];
@@ -25,23 +26,34 @@ public sealed class ColumnPicture
 
     private WrongStep? circled;
     private bool isForetold;
+    private string written = "";
 
     /// <summary>What a screen reader says.</summary>
-    public string Label { get; private set; } = "";
+    public string Label => string.Join("; ", new[] { $"{task.Top.Text} minus {task.Bottom.Text}", Struck(task.Top, rewritten), Struck(task.Bottom, rewrittenBelow), written, Circled, Foretold }.Where(t => t.Length > 0));
+
+    private string Circled => circled is null ? "" : $"first wrong step in the {Place.Name(circled.Place ?? 0)}";
+
+    private string Foretold => isForetold ? "as foretold" : predicted.Count > 0 ? $"foretold {string.Concat(predicted.OrderByDescending(p => p.Key).Select(p => p.Value))}" : "";
 
     /// <summary>The task alone, with room for an answer.</summary>
-    public static ColumnPicture Blank(ColumnDifference task) => new(task) { Label = Spoken(task) };
+    public static ColumnPicture Blank(ColumnDifference task) => new(task);
+
+    /// <summary>The task alone, with as much room above as the taught method needs for its marks.</summary>
+    public static ColumnPicture WithRoom(ColumnDifference task)
+    {
+        var run = new MethodRun { KeepsMarks = true };
+        Method.Run(task, run, DeviationSet.Taught);
+        return Blank(task).WithRowsAbove(run.Marks.Where(m => m.Field == MarkField.Rewritten).GroupBy(m => m.Place).Select(g => g.Count()).DefaultIfEmpty(1).Max());
+    }
 
     /// <summary>What a student wrote.</summary>
     public static ColumnPicture Of(WorkedItem item)
     {
-        var task = (ColumnDifference)item.Task;
-        var picture = new ColumnPicture(task) { Label = $"{Spoken(task)}, written {item.Answer ?? "nothing"}" };
+        var picture = new ColumnPicture((ColumnDifference)item.Task) { written = item.Answer switch { null => "nothing written", "?" => "written, but it cannot be read", var answer => $"written {answer}" } };
         Take(item.Work, MarkField.Rewritten, picture.rewritten);
         Take(item.Work, MarkField.RewrittenBelow, picture.rewrittenBelow);
-        if (item.Work.Marks.TryGetValue(MarkField.Cells, out var marks))
-            foreach (var place in marks.Places) picture.cells[place] = marks.At(place)[^1];
-        else PutDigits(item.Answer, picture.cells);
+        foreach (var (place, text) in AnswerCells.Of(item)) picture.cells[place] = text;
+        if (item.Answer == "?") picture.cells[0] = "?";
         return picture.Settled();
     }
 
@@ -49,11 +61,12 @@ public sealed class ColumnPicture
     public static ColumnPicture Of(ColumnDifference task, IEnumerable<Mark> marks)
     {
         var all = marks.ToList();
-        var picture = new ColumnPicture(task) { Label = Spoken(task) };
+        var picture = new ColumnPicture(task);
         foreach (var mark in all.Where(m => m.Field == MarkField.Cells)) picture.cells[mark.Place] = mark.Text;
         var work = Work.Of(all, MarkField.Rewritten, MarkField.RewrittenBelow);
         Take(work, MarkField.Rewritten, picture.rewritten);
         Take(work, MarkField.RewrittenBelow, picture.rewrittenBelow);
+        if (picture.cells.Count > 0) picture.written = $"written {string.Concat(picture.cells.OrderByDescending(c => c.Key).Select(c => c.Value))}";
         return picture.Settled();
     }
 
@@ -61,21 +74,19 @@ public sealed class ColumnPicture
     public ColumnPicture WithCircle(WrongStep? step)
     {
         circled = step;
-        if (step is not null) Label += $"; first wrong step in the {Place.Name(step.Place ?? 0)}";
         return this;
     }
 
     /// <summary>Adds an answer that an explanation predicts: a tick where it is what was written, else the digits below.</summary>
     public ColumnPicture WithPrediction(string answer)
     {
-        isForetold = string.Concat(cells.OrderByDescending(c => c.Key).Select(c => c.Value)) == answer;
-        if (!isForetold) PutDigits(answer, predicted);
-        HasRowBelow |= !isForetold;
-        Label += $"; the explanation predicts {answer}";
+        if (string.Concat(cells.OrderByDescending(c => c.Key).Select(c => c.Value)).TrimStart('0') == answer.TrimStart('0')) isForetold = true;
+        else for (var i = 0; i < answer.Length; i++) predicted[i] = answer[^(i + 1)].ToString();
+        HasRowBelow = predicted.Count > 0;
         return this;
     }
 
-    /// <summary>Whether a predicted answer stands below.</summary>
+    /// <summary>Whether there is a row below for a predicted answer.</summary>
     public bool HasRowBelow { get; private set; }
 
     /// <summary>Leaves room below for a predicted answer, so that pictures in a row stand on one line.</summary>
@@ -99,14 +110,14 @@ public sealed class ColumnPicture
     public IHtmlContent Draw()
     {
         var columns = Math.Max(task.Top.Length, task.Bottom.Length) + 1;
-        foreach (var place in cells.Keys.Concat(predicted.Keys)) columns = Math.Max(columns, place + 2);
+        foreach (var place in cells.Keys.Concat(predicted.Keys)) columns = Math.Max(columns, place + (isForetold ? 2 : 1));
         var top = RowsAbove;
         var bottom = top + 1 + (rewrittenBelow.Count > 0 ? 1 : 0);
         var answer = bottom + 1;
         var rows = answer + 1 + (HasRowBelow ? 1 : 0);
         var svg = new StringBuilder();
         var (width, height) = (columns * Square, rows * Square);
-        svg.Append(CultureInfo.InvariantCulture, $"<svg class=\"working\" viewBox=\"0 0 {width} {height}\" width=\"{width}\" height=\"{height}\" role=\"img\" aria-label=\"{System.Net.WebUtility.HtmlEncode(Label)}\">");
+        svg.Append(CultureInfo.InvariantCulture, $"<svg class=\"working\" viewBox=\"0 0 {width} {height}\" width=\"{columns * SquareInRem}rem\" height=\"{rows * SquareInRem}rem\" role=\"img\" aria-label=\"{System.Net.WebUtility.HtmlEncode(Label)}\">");
         PutNumber(svg, task.Top, top, rewritten);
         PutNumber(svg, task.Bottom, bottom, rewrittenBelow);
         Text(svg, "print", X(columns, columns - 1), Y(bottom), "−");
@@ -131,6 +142,10 @@ public sealed class ColumnPicture
         }
     }
 
+    // "2 struck out, 14 above": what was struck out in its place, and what stands there last.
+    private static string Struck(WholeNumber number, Dictionary<int, IReadOnlyList<string>> marks) => string.Join("; ", marks.OrderByDescending(m => m.Key).Select(m =>
+        $"{string.Join(", ", m.Value.SkipLast(1).Prepend(number.Digit(m.Key) is >= 0 and var digit ? digit.ToString(CultureInfo.InvariantCulture) : "a blank").Select(t => $"{t} struck out"))}, {m.Value[^1]} above"));
+
     private static void PutAbove(StringBuilder svg, int columns, int place, int row, string text, bool struck)
     {
         Text(svg, "hand small", X(columns, place), Y(row) + 4, text);
@@ -144,15 +159,6 @@ public sealed class ColumnPicture
     }
 
     private ColumnPicture Settled() => WithRowsAbove(rewritten.Values.Select(v => v.Count).DefaultIfEmpty(0).Max());
-
-    private static void PutDigits(string? answer, Dictionary<int, string> to)
-    {
-        if (answer is null) return;
-        var text = answer.Trim().Replace(",", "", StringComparison.Ordinal);
-        for (var i = 0; i < text.Length; i++) to[i] = text[^(i + 1)].ToString();
-    }
-
-    private static string Spoken(ColumnDifference task) => $"{task.Top.Text} minus {task.Bottom.Text}";
 
     private static double X(int columns, int place) => (columns - 1 - place + .5) * Square;
 

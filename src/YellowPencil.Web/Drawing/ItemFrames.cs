@@ -12,29 +12,51 @@ namespace YellowPencil.Web.Drawing;
 public sealed record ReplayFrame(string Caption, ColumnPicture Picture, bool IsDeviant);
 
 /// <summary>The frames of one item, the taught method beside the student's.</summary>
-public sealed record ItemFrames(
-    string Task, string Summary, bool IsExplained, IReadOnlyList<ReplayFrame> Taught, IReadOnlyList<ReplayFrame> Students)
+/// <param name="Task">The task.</param>
+/// <param name="Summary">What was written, what is right, and the first wrong step.</param>
+/// <param name="Title">What the student's side shows: what was done, what would be done, or what is not known.</param>
+/// <param name="Taught">The taught method.</param>
+/// <param name="Students">The student's side.</param>
+public sealed record ItemFrames(string Task, string Summary, string Title, IReadOnlyList<ReplayFrame> Taught, IReadOnlyList<ReplayFrame> Students)
 {
     /// <summary>How many frames the longer side has.</summary>
     public int Length => Math.Max(Taught.Count, Students.Count);
 
-    /// <summary>Makes the frames of an item as it was read.</summary>
-    public static ItemFrames Of(ItemReading item, ClassroomWord word)
+    /// <summary>Makes the frames of an item.</summary>
+    /// <param name="item">The item as it was read.</param>
+    /// <param name="procedure">How the chosen explanation comes to what was written, if it does.</param>
+    /// <param name="who">The student's name or code.</param>
+    /// <param name="word">The classroom's word.</param>
+    public static ItemFrames Of(ItemReading item, ItemReplay procedure, string who, ClassroomWord word)
     {
         var task = (ColumnDifference)item.Item.Task;
-        var replay = item.Replay;
-        var summary = item.FirstWrongStep is { } wrong
-            ? $"Written {item.Item.Answer}; right is {task.RightAnswer}. {wrong.Text}".In(word)
-            : item.Verdict == Verdict.Right ? $"Written {item.Item.Answer}: right." : $"Nothing that can be read is written; right is {task.RightAnswer}.";
+        var isWritten = item.Item.IsAnswered;
         var taught = Columns(task, DeviationSet.Taught, 0, null, word);
-        var students = Columns(task, replay.Hypothesis.Deviations, replay.Declined, replay.Slip, word);
+        var students = isWritten && !procedure.IsExplained
+            ? NotKnown(item, task)
+            : Columns(task, procedure.Hypothesis.Deviations, procedure.Declined, procedure.Slip, word);
         KeepInStep(taught, students);
         var frames = taught.Concat(students).SelectMany(c => c).Select(f => f.Picture).ToList();
         var rows = frames.Max(f => f.RowsAbove);
         foreach (var frame in frames) frame.WithRowsAbove(rows);
-        return new ItemFrames(
-            task.Text.Replace('-', '−'), summary, replay.IsExplained || item.Verdict == Verdict.Right, [.. taught.SelectMany(c => c)], [.. students.SelectMany(c => c)]);
+        var title = !isWritten ? $"{who} would, by this explanation" : procedure.IsExplained ? who : $"{who}: how is not known";
+        return new ItemFrames(task.Text.Replace('-', '−'), Summarize(item, word), title, [.. taught.SelectMany(c => c)], [.. students.SelectMany(c => c)]);
     }
+
+    private static string Summarize(ItemReading item, ClassroomWord word) => item.Verdict switch
+    {
+        Verdict.Right => $"Written {item.Item.Answer}: right.",
+        Verdict.Blank => $"Nothing is written; right is {item.Item.Task.RightAnswer}.",
+        Verdict.Unreadable => $"What is written cannot be read; right is {item.Item.Task.RightAnswer}.",
+        _ => $"Written {item.Item.Answer}; right is {item.Item.Task.RightAnswer}. {item.FirstWrongStep?.Text}".In(word).TrimEnd(),
+    };
+
+    /// <summary>What is known where no procedure was found: the item, and what stands under it.</summary>
+    private static List<List<ReplayFrame>> NotKnown(ItemReading item, ColumnDifference task) =>
+    [
+        [new("The item as it was set.", ColumnPicture.Blank(task), false)],
+        [new($"What stands there is {item.Item.Answer}. How it came about is not known: this explanation does not give it, with one slip or without.", ColumnPicture.Of(item.Item), true)],
+    ];
 
     /// <summary>Lets both sides begin each column at the same frame: the side with fewer steps in a column waits.</summary>
     private static void KeepInStep(List<List<ReplayFrame>> one, List<List<ReplayFrame>> other)
@@ -49,21 +71,26 @@ public sealed record ItemFrames(
         }
     }
 
-    /// <summary>The frames of a run, column by column; the item as it was set comes first.</summary>
+    /// <summary>
+    /// The frames of a run, column by column; the item as it was set comes first, the finished answer last. A step that is told shows all that is
+    /// written until the next one is told.
+    /// </summary>
     private static List<List<ReplayFrame>> Columns(ColumnDifference task, DeviationSet student, ulong declined, Slip? slip, ClassroomWord word)
     {
         var run = new MethodRun { Recording = true };
         Method.Run(task, run, student, declined, slip);
         var columns = new List<List<ReplayFrame>> { new() { new("The item as it was set.", ColumnPicture.Blank(task), false) } };
-        for (var i = 0; i < run.Steps.Count; i++)
+        var told = run.Steps.Where(SubtractionPoints.IsToldAloud).ToList();
+        for (var i = 0; i < told.Count; i++)
         {
-            var step = run.Steps[i];
-            if (!SubtractionPoints.IsToldAloud(step)) continue;
-            var marks = i + 1 < run.Steps.Count ? run.Steps[i + 1].MarksBefore : run.Marks.Count;
+            var step = told[i];
+            var marks = i + 1 < told.Count ? told[i + 1].MarksBefore : run.Marks.Count;
             if (step.Point == SubtractionPoints.Column || step.Point == SubtractionPoints.OpenColumn) columns.Add([]);
             columns[^1].Add(new ReplayFrame(step.MadeText.In(word), ColumnPicture.Of(task, run.Marks.Take(marks)), step.Cause != StepCause.AsTaught));
         }
 
+        var answer = run.Answer.Length > 0 ? $"The answer: {run.Answer}." : "No answer is written.";
+        columns.Add([new ReplayFrame(answer.Replace('-', '−'), ColumnPicture.Of(task, run.Marks), false)]);
         return columns;
     }
 }

@@ -1,13 +1,11 @@
-using System.Security.Claims;
-using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using YellowPencil.Data;
+using YellowPencil.Web.Accounts;
 
 namespace YellowPencil.Web.Pages;
 
 /// <summary>Signing in.</summary>
-public sealed class SignInModel(SignInManager<Specialist> signIn, IConfiguration configuration) : PageModel
+public sealed class SignInModel(SignInDesk desk, IConfiguration configuration) : PageModel
 {
     /// <summary>Where to go afterwards.</summary>
     [BindProperty(SupportsGet = true)]
@@ -26,16 +24,10 @@ public sealed class SignInModel(SignInManager<Specialist> signIn, IConfiguration
     /// <summary>Tries to sign in.</summary>
     public async Task<IActionResult> OnPostAsync(string? password)
     {
-        var user = Email is null ? null : await signIn.UserManager.FindByEmailAsync(Email.Trim());
-        var result = user is null ? Microsoft.AspNetCore.Identity.SignInResult.Failed : await signIn.CheckPasswordSignInAsync(user, password ?? "", lockoutOnFailure: true);
-        if (result.Succeeded)
-        {
-            await signIn.SignInWithClaimsAsync(user!, isPersistent: false, [new Claim("name", user!.DisplayName)]);
-            return LocalRedirect(Url.IsLocalUrl(ReturnUrl) ? ReturnUrl : "/");
-        }
-
-        Message = result.IsLockedOut
-            ? "Too many tries. This account is locked for a few minutes; try again later."
+        var result = await desk.TryAsync(Email ?? "", password ?? "", HttpContext.Connection.RemoteIpAddress?.ToString() ?? "");
+        if (result == SignInOutcome.SignedIn) return LocalRedirect(Url.IsLocalUrl(ReturnUrl) ? ReturnUrl : "/");
+        Message = result == SignInOutcome.TooMany
+            ? "Too many tries from here. Wait ten minutes, then try again."
             : "E-mail and password do not go together. Check both and try again.";
         return Page();
     }

@@ -1,17 +1,16 @@
-using Microsoft.AspNetCore.Identity;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using YellowPencil.Data;
+using YellowPencil.Web.Accounts;
 
 namespace YellowPencil.Web.Pages;
 
 /// <summary>Signing out.</summary>
-public sealed class SignOutModel(SignInManager<Specialist> signIn) : PageModel
+public sealed class SignOutModel(SignInDesk desk) : PageModel
 {
-    /// <summary>Signs out.</summary>
+    /// <summary>Signs this browser out.</summary>
     public async Task<IActionResult> OnPostAsync()
     {
-        await signIn.SignOutAsync();
-        return RedirectToPage("/SignIn");
+        await desk.SignOutAsync(User);
+        return Redirect("/sign-in");
     }
 }

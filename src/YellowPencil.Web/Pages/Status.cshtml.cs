@@ -22,7 +22,7 @@ public sealed class StatusModel : PageModel
 
     private void Say(int code) => (Headline, Advice) = code switch
     {
-        400 => ("This form has expired", "Go back, reload the page and send it again. What you typed on a student’s page is kept in this browser until it is saved."),
+        400 => ("This form was not taken in", "It has expired, or holds something that cannot be kept. Go back, reload the page and send it again. What you typed on a student’s page is kept in this browser until it is saved."),
         404 => ("There is nothing here", "The address is wrong, or what it names is not in your files. Your students are on your desk."),
         >= 500 => ("Something went wrong on our side", "It was noted. What you typed is kept in this browser; go back and try again in a moment."),
         _ => ("This cannot be done", "Go back to your desk and try another way."),

@@ -1,29 +1,29 @@
 // Draws a column difference while it is typed, in the squares and with the classes that the server uses (Drawing/ColumnPicture.cs).
+// An item keeps its size while it is typed: it has room for the longest answer and two rows of marks from the start.
 const SQUARE = 28;
+const SQUARE_REM = 1.75;
+const ROWS_ABOVE = 2;
 
 const escape = (text) => String(text).replace(/[&<>"]/g, (c) => ({ "&": "&amp;", "<": "&lt;", ">": "&gt;", '"': "&quot;" })[c]);
 const line = (css, x1, y1, x2, y2) => `<line class="${css}" x1="${x1}" y1="${y1}" x2="${x2}" y2="${y2}"/>`;
 const write = (css, x, y, text) => `<text class="${css}" x="${x}" y="${y}">${escape(text)}</text>`;
 
 export function layout(item) {
-  const places = [...item.cells.keys(), ...item.rewritten.keys()];
-  const columns = Math.max(item.top.length, item.bottom.length, ...places.map((p) => p + 1), item.caretPlace + 1) + 1;
-  const above = Math.max(1, ...[...item.rewritten.values()].map((marks) => marks.length + (item.openMark ? 1 : 0)));
+  const columns = Math.max(item.top.length + 1, item.bottom.length + 1, ...[...item.cells.keys()].map((p) => p + 1));
+  const above = Math.max(ROWS_ABOVE, ...[...item.rewritten.values()].map((marks) => marks.length));
   return { columns, above, rows: above + 3 };
 }
 
+/** The item as SVG. `caret`, where the hand is here: row, place, `fresh` for a further mark, `after` for behind the last digit, and the direction. */
 export function draw(item, caret) {
-  const { columns, above, rows } = layout({ ...item, caretPlace: caret ? caret.place : 0 });
+  const { columns, above, rows } = layout(item);
   const width = columns * SQUARE, height = rows * SQUARE;
   const x = (place) => (columns - 1 - place + 0.5) * SQUARE;
   const y = (row) => (row + 0.5) * SQUARE;
   const strike = (sx, sy) => line("strike", sx - 9, sy + 10, sx + 9, sy - 10);
   const top = above, bottom = above + 1, answer = above + 2;
-  let svg = `<svg class="working" viewBox="0 0 ${width} ${height}" width="${width}" height="${height}" aria-hidden="true">`;
-  if (caret) {
-    const row = caret.row === "answer" ? answer : Math.max(0, top - Math.max(1, (item.rewritten.get(caret.place) ?? []).length + (caret.fresh ? 1 : 0)));
-    svg += `<rect class="caret" x="${x(caret.place) - SQUARE / 2}" y="${row * SQUARE}" width="${SQUARE}" height="${SQUARE}"/>`;
-  }
+  let svg = `<svg class="working" viewBox="0 0 ${width} ${height}" width="${columns * SQUARE_REM}rem" height="${rows * SQUARE_REM}rem" aria-hidden="true">`;
+  if (caret) svg += caretAt(caret, item, x, { top, answer });
   const digits = (text, row, struck) => {
     [...text].reverse().forEach((digit, place) => {
       svg += write("print", x(place), y(row), digit);
@@ -44,9 +44,22 @@ export function draw(item, caret) {
   return `${svg}</svg>`;
 }
 
-/** The row and place under a point of the drawing. */
-export function squareAt(item, offsetX, offsetY) {
-  const { columns, above } = layout({ ...item, caretPlace: 0 });
-  const place = columns - 1 - Math.floor(offsetX / SQUARE);
-  return { row: Math.floor(offsetY / SQUARE) <= above ? "top" : "answer", place: Math.max(0, place) };
+// The square under the hand, and an arrow on its edge towards which the next digit goes.
+function caretAt(caret, item, x, { top, answer }) {
+  const row = caret.row === "answer" ? answer : Math.max(0, top - Math.max(1, (item.rewritten.get(caret.place) ?? []).length + (caret.fresh ? 1 : 0)));
+  const left = x(caret.place) - SQUARE / 2, up = row * SQUARE, right = left + SQUARE;
+  const box = caret.row === "answer" && caret.after
+    ? `<rect class="caret" x="${right - 5}" y="${up + 1}" width="5" height="${SQUARE - 2}"/>`
+    : `<rect class="caret" x="${left + 1}" y="${up + 1}" width="${SQUARE - 2}" height="${SQUARE - 2}"/>`;
+  if (caret.row !== "answer") return box;
+  const middle = up + SQUARE / 2;
+  const arrow = caret.fromLeft ? `M${right + 3} ${middle - 5}l6 5l-6 5z` : `M${left - 3} ${middle - 5}l-6 5l6 5z`;
+  return `${box}<path class="way" d="${arrow}"/>`;
+}
+
+/** The row and place under a point of the drawing, both as shares of its width and height. */
+export function squareAt(item, across, down) {
+  const { columns, above, rows } = layout(item);
+  const place = columns - 1 - Math.floor(across * columns);
+  return { row: Math.floor(down * rows) <= above ? "top" : "answer", place: Math.max(0, Math.min(place, columns - 1)) };
 }

@@ -1,5 +1,7 @@
-// What is typed is written into local storage first, and taken out when the server has acknowledged it.
-const PREFIX = "pencil:";
+// What is typed is written into local storage first, and taken out when the server has acknowledged it. Every key carries whose it is,
+// so that nobody else who signs in at this browser is shown it.
+const OWNER = document.body.dataset.owner ?? "";
+const PREFIX = `pencil:${OWNER}:`;
 
 export const keep = (key, value) => localStorage.setItem(PREFIX + key, JSON.stringify(value));
 export const forget = (key) => localStorage.removeItem(PREFIX + key);
@@ -11,12 +13,26 @@ export function kept(key) {
 
 const keys = () => Object.keys(localStorage).filter((key) => key.startsWith(PREFIX));
 
-/** How many typed items wait for the server. */
-export const unsent = () => keys().filter((key) => key.startsWith(`${PREFIX}item:`)).length;
+/** The typed items that wait for the server, with their pages: { page, code, title, ids }. */
+export function unsentPages() {
+  const pages = new Map();
+  for (const key of keys().filter((k) => k.startsWith(`${PREFIX}item:`))) {
+    const [page, id] = key.slice(`${PREFIX}item:`.length).split(/:(.*)/s);
+    const { code, title } = JSON.parse(localStorage.getItem(key));
+    if (!pages.has(page)) pages.set(page, { page, code, title, ids: [] });
+    pages.get(page).ids.push(id);
+  }
+  return [...pages.values()];
+}
+
+/** Forgets what was typed on a page and not sent. */
+export function forgetPage(page) {
+  for (const key of keys()) if (key.startsWith(`${PREFIX}item:${page}:`)) localStorage.removeItem(key);
+}
 
 /** At sign-out nothing of a student stays in the browser. */
 export function forgetAll() {
-  for (const key of keys()) localStorage.removeItem(key);
+  for (const key of Object.keys(localStorage)) if (key.startsWith("pencil:")) localStorage.removeItem(key);
 }
 
 /** Keeps a plain field of a form until a later page says that it has been taken in. */

@@ -1,16 +1,15 @@
-// Sends changed items to the server and shows how that stands. One request at a time; what is not acknowledged stays in local
-// storage with the version it was typed on, and is sent again when the connection is back.
+// Sends changed items to the server and knows how that stands. One request at a time; what is not acknowledged stays in local storage
+// with the version it was typed on, and is sent again when the connection is back. An item that the server refuses, or that was changed
+// elsewhere, holds back nothing but itself.
 import { forget, keep, kept } from "./keeping.js";
+import { take, written } from "./working.js";
 
 const QUIET = 40; // milliseconds after the last key before sending
-const RETRY = 3000; // milliseconds between tries without a connection
+const RETRY = 2000; // milliseconds between tries without a connection
 
 export class Outbox {
-  constructor(root, pageId, items, { written, take, typing }) {
-    Object.assign(this, { root, pageId, items, written, take, typing, waiting: new Set(), busy: false, timer: 0 });
-    this.status = root.querySelector("[data-saving]");
-    this.conflict = root.querySelector("[data-conflict]");
-    this.token = root.dataset.token;
+  constructor(page, token, { typing, changed, margin }) {
+    Object.assign(this, { page, token, typing, tell: changed, margin, items: page.items, waiting: new Set(), refused: new Map(), conflicts: new Map(), trouble: "", busy: false, timer: 0 });
     window.addEventListener("online", () => this.send());
   }
 
@@ -19,10 +18,30 @@ export class Outbox {
     for (const item of this.items) {
       const before = kept(this.key(item));
       if (before === null) continue;
-      this.take(item, before);
+      take(item, before);
       item.version = before.version;
       this.waiting.add(item);
     }
+  }
+
+  /** Whether everything typed has been acknowledged. */
+  get isSettled() { return !this.busy && this.waiting.size === 0 && this.refused.size === 0 && this.conflicts.size === 0; }
+
+  /** How the saving stands, in a sentence. */
+  get state() {
+    const faults = [...this.refused].map(([item, message]) => `Item ${item.id} is not saved: ${message}.`);
+    if (this.conflicts.size > 0) faults.unshift(`${this.names(this.conflicts.keys())} changed in another tab: choose what stands.`);
+    if (this.trouble) faults.unshift(this.trouble);
+    if (faults.length > 0) return faults.join(" ");
+    return this.busy || this.waiting.size > 0 ? "Saving…" : "Saved.";
+  }
+
+  /** The items that are not acknowledged, such as "Items 3, 4". */
+  get unsettled() { return this.names(new Set([...this.waiting, ...(this.busy ? this.underWay ?? [] : []), ...this.refused.keys(), ...this.conflicts.keys()])); }
+
+  names(items) {
+    const ids = [...items].map((item) => item.id);
+    return `${ids.length === 1 ? "Item" : "Items"} ${ids.join(", ")}`;
   }
 
   /** Asks for the reading so far, when the hand has gone to another item. */
@@ -31,14 +50,14 @@ export class Outbox {
     this.timer = setTimeout(() => this.send(), QUIET);
   }
 
-  key(item) { return `item:${this.pageId}:${item.id}`; }
+  key(item) { return `item:${this.page.id}:${item.id}`; }
 
   changed(item) {
-    keep(this.key(item), { version: item.version, ...this.written(item) });
-    this.waiting.add(item);
-    this.status.textContent = "Saving…";
-    clearTimeout(this.timer);
-    this.timer = setTimeout(() => this.send(), QUIET);
+    keep(this.key(item), { version: item.version, code: this.page.code, title: this.page.title, ...written(item) });
+    this.refused.delete(item);
+    if (!this.conflicts.has(item)) this.waiting.add(item);
+    this.tell();
+    this.refresh();
   }
 
   async send() {
@@ -50,68 +69,76 @@ export class Outbox {
     }
     this.busy = true;
     this.again = false;
-    const sent = [...this.waiting].map((item) => ({ item, text: JSON.stringify({ id: item.id, version: item.version, ...this.written(item) }) }));
+    const sent = [...this.waiting].map((item) => ({ item, text: JSON.stringify({ id: item.id, version: item.version, ...written(item) }) }));
+    this.underWay = sent.map((s) => s.item);
     this.waiting.clear();
     try {
-      const answer = await fetch(`/api/pages/${this.pageId}/items?typing=${encodeURIComponent(this.typing())}`, {
-        method: "PUT",
-        headers: { "content-type": "application/json", "X-Antiforgery": this.token },
-        body: `[${sent.map((s) => s.text).join(",")}]`,
-      });
+      const answer = await this.put(sent);
+      this.trouble = "";
       if (answer.ok) this.acknowledge(sent, await answer.json());
-      else await this.refuse(sent, answer);
+      else await this.hold(sent, answer);
     } catch {
-      this.hold(sent, "Not connected. What you type is kept in this browser and sent when the connection is back.");
+      this.later(sent, "Not connected. What you type is kept in this browser and sent when the connection is back.");
     }
     this.busy = false;
+    this.tell();
     if (this.again) this.refresh();
   }
 
-  acknowledge(sent, { versions, conflicts, margin }) {
+  async put(sent) {
+    const request = () => fetch(`/api/pages/${this.page.id}/items?typing=${encodeURIComponent(this.typing())}`, {
+      method: "PUT",
+      headers: { "content-type": "application/json", "X-Antiforgery": this.token },
+      body: `[${sent.map((s) => s.text).join(",")}]`,
+    });
+    const answer = await request();
+    if (answer.status !== 400 && answer.status !== 401) return answer;
+
+    // The form has expired, or somebody has signed in again in another tab: with a new token the page goes on by itself.
+    const fresh = await fetch("/api/token");
+    if (!fresh.ok) return fresh;
+    this.token = (await fresh.json()).token;
+    return request();
+  }
+
+  acknowledge(sent, { versions, conflicts, refused, margin }) {
     for (const { item, text } of sent) {
       if (versions[item.id] === undefined) continue;
-      const now = JSON.stringify({ id: item.id, version: item.version, ...this.written(item) });
+      const now = JSON.stringify({ id: item.id, version: item.version, ...written(item) });
       item.version = versions[item.id];
       if (now === text) forget(this.key(item));
-      else keep(this.key(item), { version: item.version, ...this.written(item) });
+      else keep(this.key(item), { version: item.version, code: this.page.code, title: this.page.title, ...written(item) });
     }
-    this.status.textContent = this.waiting.size > 0 ? "Saving…" : "Saved.";
-    if (conflicts.length > 0) this.showConflict(conflicts[0]);
-    this.showMargin(margin);
+    for (const theirs of conflicts) this.conflicts.set(this.find(theirs.id), theirs);
+    for (const { id, message } of refused) if (!this.waiting.has(this.find(id))) this.refused.set(this.find(id), message);
+    this.margin(margin);
   }
 
-  async refuse(sent, answer) {
-    if (answer.status === 401) return this.hold(sent, "You are signed out. What you typed is kept in this browser: sign in again in another tab, then come back here.");
-    if (answer.status >= 500) return this.hold(sent, "The server could not save. What you typed is kept in this browser and sent again.");
+  find(id) { return this.items.find((item) => item.id === id); }
+
+  async hold(sent, answer) {
+    if (answer.status === 401) return this.later(sent, "You are signed out. What you typed is kept in this browser: sign in again in another tab, and this page goes on by itself.");
+    if (answer.status === 404) return this.later(sent, "The page is not among your files: it was thrown away, or somebody else is signed in. What you typed is kept in this browser.");
+    if (answer.status >= 500) return this.later(sent, "The server could not save. What you typed is kept in this browser and sent again.");
     const fault = await answer.json().catch(() => ({ message: "This page cannot be saved." }));
-    this.status.textContent = fault.message;
+    for (const { item } of sent) this.refused.set(item, fault.message);
   }
 
-  hold(sent, message) {
+  later(sent, message) {
     for (const { item } of sent) this.waiting.add(item);
-    this.status.textContent = message;
+    this.trouble = message;
+    clearTimeout(this.timer);
     this.timer = setTimeout(() => this.send(), RETRY);
   }
 
-  showConflict({ id, version, answer }) {
-    const item = this.items.find((i) => i.id === id);
-    this.conflict.hidden = false;
-    this.conflict.querySelector("[data-what]").textContent =
-      `Item ${id} was changed in another tab. There it says ${answer ?? "nothing"}, here ${this.written(item).answer ?? "nothing"}.`;
-    this.conflict.querySelector("[data-mine]").onclick = () => { item.version = version; this.conflict.hidden = true; this.changed(item); };
-    this.conflict.querySelector("[data-theirs]").onclick = () => { forget(this.key(item)); location.reload(); };
-  }
-
-  showMargin(margin) {
-    const place = (name) => this.root.querySelector(`[data-margin-${name}]`);
-    place("outcome").textContent = margin.typed === 0 ? "Nothing typed yet." : margin.outcome;
-    place("count").textContent = `${margin.typed} of ${margin.of} items typed${margin.enough && margin.typed > 0 ? ": enough to know." : "."}`;
-    place("list").replaceChildren(...(margin.typed === 0 ? [] : margin.explanations).map(({ sure, text }) => {
-      const line = document.createElement("li");
-      const share = document.createElement("strong");
-      share.textContent = `${sure} `;
-      line.append(share, text);
-      return line;
-    }));
+  /** Settles a conflict: what is typed here stands, or what was saved elsewhere. */
+  settle(item, isMine) {
+    const theirs = this.conflicts.get(item);
+    this.conflicts.delete(item);
+    item.version = theirs.version;
+    if (isMine) this.changed(item);
+    else forget(this.key(item));
+    this.tell();
+    this.refresh();
   }
 }

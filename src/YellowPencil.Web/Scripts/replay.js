@@ -6,6 +6,14 @@ export function replay() {
     init() {
       this.count = Number(this.$root.dataset.frames);
       this.show();
+      window.addEventListener("keydown", (event) => this.press(event));
+    },
+    press(event) {
+      if (event.altKey || event.ctrlKey || event.metaKey || event.shiftKey || event.target.matches("input, textarea, select")) return;
+      const act = { ArrowLeft: this.back, ArrowRight: this.on, Home: this.first, End: this.last }[event.key];
+      if (!act) return;
+      act.call(this);
+      event.preventDefault();
     },
     back() { this.at = Math.max(0, this.at - 1); this.show(); },
     on() { this.at = Math.min(this.count - 1, this.at + 1); this.show(); },

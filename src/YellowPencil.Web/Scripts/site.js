@@ -2,7 +2,8 @@
 import Alpine from "./alpine.js";
 import { replay } from "./replay.js";
 import { startTyping } from "./typing.js";
-import { forgetAll, forgetForm, keepField, unsent } from "./keeping.js";
+import { showUnsent } from "./unsent.js";
+import { forgetAll, forgetForm, keepField, unsentPages } from "./keeping.js";
 
 Alpine.data("replay", replay);
 Alpine.start();
@@ -13,14 +14,26 @@ if (typing) startTyping(typing);
 for (const taken of document.querySelectorAll("[data-taken]")) forgetForm(taken.dataset.taken);
 for (const field of document.querySelectorAll("[data-keep]")) keepField(field);
 
+for (const place of document.querySelectorAll("[data-unsent]")) {
+  showUnsent(place);
+  window.addEventListener("storage", () => showUnsent(place));
+}
+
 for (const form of document.querySelectorAll("form[data-sign-out]"))
   form.addEventListener("submit", (event) => {
-    const waiting = unsent();
-    if (waiting > 0 && !confirm(`${waiting} items are not saved on the server yet. Signing out removes them from this browser. Sign out all the same?`)) {
+    const waiting = unsentPages().flatMap((page) => page.ids).length;
+    if (waiting > 0 && !confirm(`${waiting === 1 ? "One item is" : `${waiting} items are`} not saved on the server yet. Signing out removes ${waiting === 1 ? "it" : "them"} from this browser. Sign out all the same?`)) {
       event.preventDefault();
       return;
     }
     forgetAll();
   });
 
+for (const form of document.querySelectorAll("form[data-confirm]"))
+  form.addEventListener("submit", (event) => { if (!confirm(form.dataset.confirm)) event.preventDefault(); });
+
 for (const button of document.querySelectorAll("[data-print]")) button.addEventListener("click", () => window.print());
+
+// A plan that was printed leaves the desk; the page then says so, and how to put it back.
+const printed = document.querySelector("form[data-printed]");
+if (printed) window.addEventListener("afterprint", () => printed.requestSubmit());

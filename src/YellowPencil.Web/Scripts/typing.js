@@ -1,64 +1,39 @@
-// Typing in a page on squared paper, by keyboard alone. Each change is kept in the browser, drawn, and sent.
-import { draw, squareAt } from "./drawing.js";
+// Typing in a page on squared paper, by keyboard, mouse or touch. Each change is kept in the browser, drawn, and sent.
+import { draw, layout, squareAt } from "./drawing.js";
+import { showConflicts, showMargin } from "./margin.js";
 import { Outbox } from "./outbox.js";
+import { answerOf, copy, isOpen, marksSpoken, open, restore, shift, turnRound } from "./working.js";
 
 const PLACES = ["ones", "tens", "hundreds", "thousands", "ten thousands", "hundred thousands"];
 const placeName = (place) => PLACES[place] ?? `place ${place + 1}`;
+const PATIENCE = 10000; // milliseconds that "Read the page" waits for the last acknowledgement
 
 export function startTyping(root) {
   const page = JSON.parse(root.dataset.typing);
-  const items = page.items.map(open);
+  page.items = page.items.map(open);
+  const { items } = page;
   const paper = root.querySelector("[data-paper]");
   const slots = [...paper.querySelectorAll("[data-item]")];
-  const spoken = root.querySelector("[data-spoken]");
-  const directionText = root.querySelector("[data-direction]");
-  const caret = { item: 0, row: "answer", place: 0, fresh: false };
-  let fromLeft = false;
-  let sameSquare = false;
+  const find = (name) => root.querySelector(`[data-${name}]`);
+  const caret = { item: 0, row: "answer", place: 0, fresh: false, after: false, fromLeft: page.direction === "FromLeft" };
   const past = [], future = [];
-  const outbox = new Outbox(root, page.id, items, { written, take, typing: () => (paper.contains(document.activeElement) ? current().id : "") });
-
-  function open(set) {
-    return {
-      id: set.id, top: set.top, bottom: set.bottom, version: set.version, unreadable: set.answer === "?",
-      cells: new Map(Object.entries(set.cells).map(([place, text]) => [Number(place), text])),
-      rewritten: new Map(Object.entries(set.rewritten).map(([place, marks]) => [Number(place), marks])),
-    };
-  }
-
-  /** The item as the format has it: answer, and what stands beside it. */
-  function written(item) {
-    const places = [...item.cells.keys()].sort((a, b) => b - a);
-    const answer = item.unreadable ? "?" : places.length === 0 ? null : places.map((place) => item.cells.get(place)).join("");
-    const work = {};
-    const plain = places.every((place, i) => item.cells.get(place).length === 1 && place === places.length - 1 - i);
-    if (!plain) work.cells = Object.fromEntries(places.map((place) => [place, item.cells.get(place)]));
-    if (item.rewritten.size > 0) work.rewritten = Object.fromEntries([...item.rewritten].map(([place, marks]) => [place, marks.length === 1 ? marks[0] : marks]));
-    return { answer, work };
-  }
-
-  /** Puts back what was kept in this browser and had not reached the server. */
-  function take(item, { answer, work }) {
-    item.unreadable = answer === "?";
-    item.cells.clear();
-    item.rewritten.clear();
-    const cells = work.cells ?? (answer === null || answer === "?" ? {} : Object.fromEntries([...answer].reverse().map((digit, place) => [place, digit])));
-    for (const [place, text] of Object.entries(cells)) item.cells.set(Number(place), text);
-    for (const [place, marks] of Object.entries(work.rewritten ?? {})) item.rewritten.set(Number(place), [].concat(marks));
-  }
-
+  let sameSquare = false;
+  let turned = new Map();
+  const outbox = new Outbox(page, root.dataset.token, { typing: () => (paper.contains(document.activeElement) ? current().id : ""), changed: showState, margin: takeMargin });
   const current = () => items[caret.item];
-  const snapshot = (item) => ({ index: items.indexOf(item), cells: [...item.cells], rewritten: [...item.rewritten].map(([p, m]) => [p, [...m]]), unreadable: item.unreadable, caret: { ...caret } });
+  const topPlaces = (item) => item.top.length - 1;
 
-  function restore(from, to) {
+  // What is done to the item under the hand.
+
+  const snapshot = (item) => ({ index: items.indexOf(item), ...copy(item), caret: { ...caret } });
+
+  function goBack(from, to) {
     if (from.length === 0) return;
     const before = from.pop();
     const item = items[before.index];
     to.push(snapshot(item));
-    item.cells = new Map(before.cells);
-    item.rewritten = new Map(before.rewritten);
-    item.unreadable = before.unreadable;
-    Object.assign(caret, before.caret);
+    restore(item, before);
+    Object.assign(caret, before.caret, { fromLeft: caret.fromLeft });
     outbox.changed(item);
   }
 
@@ -69,53 +44,29 @@ export function startTyping(root) {
     outbox.changed(current());
   }
 
-  function render(index) {
-    slots[index].querySelector("[data-drawing]").innerHTML = draw(items[index], index === caret.item ? caret : null);
-    slots[index].classList.toggle("current", index === caret.item);
-    slots[index].classList.toggle("answered", items[index].cells.size > 0 || items[index].unreadable);
-  }
-
-  function say() {
-    const item = current();
-    const where = caret.row === "answer" ? placeName(caret.place) : `over the ${placeName(caret.place)}`;
-    spoken.textContent = `Item ${item.id}: ${item.top} minus ${item.bottom}, answer ${written(item).answer ?? "empty"}, at the ${where}`;
-    directionText.textContent = fromLeft ? "from the left" : "from the right";
-  }
-
-  function goTo(index) {
-    if (index < 0 || index >= items.length) return false;
-    const before = caret.item;
-    Object.assign(caret, { item: index, row: "answer", fresh: false, place: nextEmpty(items[index]) });
-    sameSquare = false;
-    render(before);
-    render(index);
-    slots[index].scrollIntoView({ block: "nearest" });
-    outbox.refresh();
-    return true;
-  }
-
-  function nextEmpty(item) {
-    let place = 0;
-    while (item.cells.has(place)) place++;
-    return place;
-  }
-
   function digit(key) {
     change((item) => {
-      item.unreadable = false;
       if (caret.row === "top") return overTop(item, key);
-      if (sameSquare && caret.place > 0) {
-        item.cells.set(caret.place - 1, key + (item.cells.get(caret.place - 1) ?? ""));
-      } else if (fromLeft) {
-        for (let place = Math.max(-1, ...item.cells.keys()); place >= 0; place--) if (item.cells.has(place)) item.cells.set(place + 1, item.cells.get(place));
+      item.unreadable = false;
+      if (sameSquare) return beside(item, key);
+      if (caret.fromLeft && caret.after) {
+        shift(item, 1);
         item.cells.set(0, key);
-        caret.place = 0;
-      } else {
-        item.cells.set(caret.place, key);
-        caret.place++;
+        return;
       }
+      item.cells.set(caret.place, key);
+      if (!caret.fromLeft) caret.place++;
+      else if (caret.place > 0) caret.place--;
+      else caret.after = true;
     });
     sameSquare = false;
+  }
+
+  /** Puts a digit into the square that was written last, on the side from which digits come. */
+  function beside(item, key) {
+    const last = caret.fromLeft ? (caret.after ? 0 : caret.place + 1) : caret.place - 1;
+    if (!item.cells.has(last)) item.cells.set(caret.place, key);
+    else item.cells.set(last, caret.fromLeft ? item.cells.get(last) + key : key + item.cells.get(last));
   }
 
   function overTop(item, key) {
@@ -128,78 +79,241 @@ export function startTyping(root) {
 
   function erase() {
     change((item) => {
-      item.unreadable = false;
-      if (caret.row === "top") {
-        const marks = item.rewritten.get(caret.place) ?? [];
-        if (marks.length > 0) marks[marks.length - 1] = marks[marks.length - 1].slice(0, -1);
-        if (marks.length > 0 && marks[marks.length - 1] === "") marks.pop();
-        if (marks.length === 0) item.rewritten.delete(caret.place);
-      } else if (fromLeft) {
-        const last = Math.max(-1, ...item.cells.keys());
-        for (let place = 0; place < last; place++) item.cells.set(place, item.cells.get(place + 1) ?? "");
-        item.cells.delete(last);
-      } else {
-        if (!item.cells.has(caret.place) && caret.place > 0) caret.place--;
-        item.cells.delete(caret.place);
+      if (caret.row === "top") return eraseOverTop(item);
+      if (item.unreadable) {
+        item.unreadable = false;
+        return;
       }
+      const place = caret.after || item.cells.has(caret.place) ? caret.place : caret.place + (caret.fromLeft ? 1 : -1);
+      const text = item.cells.get(place) ?? "";
+      if (text.length > 1) item.cells.set(place, caret.fromLeft ? text.slice(0, -1) : text.slice(1));
+      else item.cells.delete(place);
+      if (text.length > 1) return;
+      if (caret.after) shift(item, -1);
+      else caret.place = Math.max(0, place);
+      if (item.cells.size === 0 && caret.fromLeft) toStart(item);
     });
   }
 
+  function eraseOverTop(item) {
+    const marks = item.rewritten.get(caret.place) ?? [];
+    if (marks.length > 0) marks[marks.length - 1] = marks[marks.length - 1].slice(0, -1);
+    if (marks.length > 0 && marks[marks.length - 1] === "") marks.pop();
+    if (marks.length === 0) item.rewritten.delete(caret.place);
+  }
+
+  function emptySquare() {
+    if (caret.row !== "answer") return;
+    change((item) => {
+      item.unreadable = false;
+      if (caret.after) return shift(item, 1);
+      item.cells.delete(caret.place);
+      caret.place = Math.max(0, Math.min(caret.place + (caret.fromLeft ? -1 : 1), layout(item).columns - 1));
+    });
+  }
+
+  // Where the hand is.
+
+  function toStart(item) {
+    let place = 0;
+    while (!caret.fromLeft && item.cells.has(place)) place++;
+    Object.assign(caret, { row: "answer", fresh: false, place, after: caret.fromLeft });
+    sameSquare = false;
+  }
+
+  function goTo(index) {
+    if (index < 0 || index >= items.length) return false;
+    caret.item = index;
+    toStart(items[index]);
+    slots[index].scrollIntoView({ block: "nearest" });
+    outbox.refresh();
+    return true;
+  }
+
+  /** The item after this one; behind the last one the first that is still open, and when none is, the way on. */
+  function nextItem() {
+    if (goTo(caret.item + 1)) return;
+    const left = items.findIndex(isOpen);
+    if (left >= 0) goTo(left);
+    else find("done").focus();
+  }
+
   function move(places) {
-    caret.place = Math.max(0, Math.min(caret.place + places, Math.max(current().top.length, current().bottom.length)));
+    const most = caret.row === "top" ? topPlaces(current()) : layout(current()).columns - 1;
+    if (caret.after && places > 0) caret.after = current().cells.size === 0;
+    else if (caret.fromLeft && caret.row === "answer" && caret.place === 0 && places < 0) caret.after = true;
+    caret.place = Math.max(0, Math.min(caret.place + (caret.after ? 0 : places), most));
     caret.fresh = false;
     sameSquare = false;
-    if (caret.row === "top") caret.place = Math.min(caret.place, current().top.length - 1);
   }
+
+  function up() {
+    if (caret.row === "top") caret.fresh = current().rewritten.has(caret.place);
+    else Object.assign(caret, { row: "top", place: Math.min(caret.place, topPlaces(current())), fresh: false, after: false });
+  }
+
+  function down() {
+    Object.assign(caret, { row: "answer", fresh: false, after: caret.fromLeft && caret.place === 0 && current().cells.has(0) });
+  }
+
+  function setDirection(isFromLeft, isFirst) {
+    if (isFirst && isFromLeft !== caret.fromLeft && past.length > 0) change(turnRound);
+    caret.fromLeft = isFromLeft;
+    toStart(current());
+    fetch("/api/direction", { method: "PUT", headers: { "content-type": "application/json", "X-Antiforgery": outbox.token }, body: JSON.stringify(isFromLeft ? "FromLeft" : "FromRight") }).catch(() => {});
+    find("ask-direction").hidden = true;
+    find("saved-direction").textContent = isFromLeft ? "Digits come from the left, as the answer is read." : "Digits come from the right, as the columns are worked.";
+  }
+
+  // Keys.
 
   const actions = {
     ArrowLeft: () => move(1),
     ArrowRight: () => move(-1),
-    ArrowUp: () => {
-      if (caret.row === "top") caret.fresh = current().rewritten.has(caret.place);
-      else Object.assign(caret, { row: "top", place: Math.min(caret.place, current().top.length - 1), fresh: false });
-    },
-    ArrowDown: () => Object.assign(caret, { row: "answer", fresh: false }),
+    ArrowUp: up,
+    ArrowDown: down,
+    Home: () => Object.assign(caret, { place: caret.row === "top" ? topPlaces(current()) : layout(current()).columns - 1, after: false, fresh: false }),
+    End: () => Object.assign(caret, { place: 0, after: caret.fromLeft && caret.row === "answer", fresh: false }),
+    Enter: nextItem,
     Backspace: erase,
     Delete: () => change((item) => (caret.row === "top" ? item.rewritten.delete(caret.place) : item.cells.delete(caret.place))),
-    " ": () => { if (caret.row === "answer") { change((item) => item.cells.delete(caret.place)); caret.place++; } },
-    ".": () => { sameSquare = true; },
-    "?": () => change((item) => { item.cells.clear(); item.unreadable = true; }),
-    l: () => { fromLeft = !fromLeft; },
+    " ": emptySquare,
+    ".": () => { sameSquare = caret.row === "answer"; },
+    "?": () => change((item) => { item.cells.clear(); item.unreadable = true; toStart(item); }),
+    l: () => setDirection(!caret.fromLeft),
+    undo: () => goBack(past, future),
+    redo: () => goBack(future, past),
   };
+  const isDigit = (key) => /^[0-9]$/.test(key);
 
-  function onKey(event) {
-    if (event.ctrlKey || event.metaKey) {
-      const key = event.key.toLowerCase();
-      if (key === "z" && !event.shiftKey) restore(past, future);
-      else if (key === "y" || key === "z") restore(future, past);
-      else return;
-    } else if (event.key === "Enter") {
-      if (!goTo(caret.item + (event.shiftKey ? -1 : 1)) && !event.shiftKey) root.querySelector("[data-done]").focus();
-    } else if (/^[0-9]$/.test(event.key)) digit(event.key);
-    else if (actions[event.key]) actions[event.key]();
-    else return;
-    event.preventDefault();
-    items.forEach((_, index) => render(index));
-    say();
+  /** Does what a key says; false where it says nothing. */
+  function press(key) {
+    const action = actions[key] ?? actions[key.toLowerCase()];
+    if (isDigit(key)) digit(key);
+    else if (action) action();
+    else return false;
+    render();
+    return true;
   }
 
-  paper.addEventListener("keydown", onKey);
+  function meant(event) {
+    if (event.altKey) return "";
+    if (event.ctrlKey || event.metaKey) {
+      const key = event.key.toLowerCase();
+      return key === "z" ? (event.shiftKey ? "redo" : "undo") : key === "y" ? "redo" : "";
+    }
+    return event.key;
+  }
+
+  paper.addEventListener("keydown", (event) => {
+    const key = meant(event);
+    if (key === "Enter" && event.shiftKey) {
+      goTo(caret.item - 1);
+      render();
+      event.preventDefault();
+    } else if (key && press(key)) event.preventDefault();
+  });
+
+  // Digits that are typed while the focus is beside the paper belong on the paper.
+  document.addEventListener("keydown", (event) => {
+    if (paper.contains(event.target) || event.target.matches("input:not([type=checkbox]), textarea, select")) return;
+    const key = meant(event);
+    if (!isDigit(key) && key !== "?") return;
+    paper.focus();
+    press(key);
+    event.preventDefault();
+  });
+
+  for (const button of root.querySelectorAll("[data-key]")) {
+    button.addEventListener("pointerdown", (event) => event.preventDefault());
+    button.addEventListener("click", () => {
+      press(button.dataset.key);
+      if (button.dataset.key !== "Enter" || items.some(isOpen)) paper.focus({ preventScroll: true });
+    });
+  }
+
   slots.forEach((slot, index) => slot.addEventListener("mousedown", (event) => {
+    const svg = slot.querySelector("svg"), box = svg.getBoundingClientRect();
+    const at = squareAt(items[index], (event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height);
     goTo(index);
-    const box = slot.querySelector("svg").getBoundingClientRect();
-    const scale = box.width / slot.querySelector("svg").width.baseVal.value;
-    const at = squareAt(items[index], (event.clientX - box.left) / scale, (event.clientY - box.top) / scale);
-    Object.assign(caret, at.row === "top" ? { row: "top", place: Math.min(at.place, items[index].top.length - 1), fresh: false } : at);
-    render(index);
-    say();
+    Object.assign(caret, { after: false, fresh: false }, at.row === "top" ? { row: "top", place: Math.min(at.place, topPlaces(items[index])) } : at);
+    render();
   }));
 
+  // What is shown.
+
+  function render() {
+    items.forEach((item, index) => {
+      slots[index].querySelector("[data-drawing]").innerHTML = draw(item, index === caret.item ? caret : null);
+      slots[index].classList.toggle("current", index === caret.item);
+    });
+    const item = current(), reads = answerOf(item);
+    const where = caret.row === "answer" ? placeName(caret.place) : `over the ${placeName(caret.place)}`;
+    const marks = marksSpoken(item);
+    find("spoken").textContent = `Item ${item.id}: ${item.top} minus ${item.bottom}${marks ? `; ${marks}` : ""}; answer ${reads === "?" ? "cannot be read" : reads ?? "empty"}, at the ${where}`;
+    find("reads").textContent = `Item ${item.id} ${reads === null ? "is empty" : reads === "?" ? "cannot be read" : `reads ${reads}`}`;
+    find("direction").textContent = caret.fromLeft ? "→ from the left" : "← from the right";
+    showTurned();
+  }
+
+  function showState() {
+    find("saving").textContent = outbox.state;
+    find("saving").classList.toggle("trouble", !outbox.isSettled && outbox.state !== "Saving…");
+    showConflicts(root, outbox, render);
+  }
+
+  function takeMargin(margin) {
+    showMargin(root, margin);
+    turned = new Map(margin.turned.map((t) => [t.id, t]));
+    showTurned();
+  }
+
+  // An answer that only makes sense from the other side was probably typed in the wrong direction.
+  function showTurned() {
+    const at = [...turned.keys()].map((id) => items.find((item) => item.id === id)).find((item) => answerOf(item) === turned.get(item.id).answer);
+    find("turned").hidden = !at;
+    if (!at) return;
+    const { answer, other } = turned.get(at.id);
+    find("turned-text").textContent = `Item ${at.id} reads ${answer}. Typed from the other side it would be ${other}.`;
+    find("turn").onclick = () => {
+      goTo(items.indexOf(at));
+      change(turnRound);
+      toStart(current());
+      render();
+      paper.focus();
+    };
+    find("leave").onclick = () => {
+      turned.delete(at.id);
+      showTurned();
+      paper.focus();
+    };
+  }
+
+  // Going on to the reading: only when all of it is with the server.
+
+  find("finish").addEventListener("submit", async (event) => {
+    if (outbox.isSettled) return;
+    event.preventDefault();
+    const form = event.target;
+    find("not-yet").textContent = "Waiting until everything is saved…";
+    outbox.send();
+    for (const until = Date.now() + PATIENCE; !outbox.isSettled && Date.now() < until && outbox.refused.size === 0 && outbox.conflicts.size === 0;) await new Promise((wake) => setTimeout(wake, 50));
+    if (outbox.isSettled) form.submit();
+    else find("not-yet").textContent = `Not read yet. ${outbox.unsettled} ${/^Items/.test(outbox.unsettled) ? "are" : "is"} not saved.`;
+  });
+
+  for (const [name, isFromLeft] of [["from-left", true], ["from-right", false]])
+    find(name).addEventListener("click", () => {
+      setDirection(isFromLeft, true);
+      render();
+      paper.focus();
+    });
+  find("direction").addEventListener("click", () => { press("l"); paper.focus(); });
+
   outbox.restore();
-  items.forEach((_, index) => render(index));
-  const firstOpen = items.findIndex((item) => item.cells.size === 0 && !item.unreadable);
-  goTo(Math.max(0, firstOpen));
-  say();
-  paper.focus();
+  goTo(Math.max(0, items.findIndex(isOpen)));
+  render();
+  if (page.direction === "NotAsked") find("from-left").focus();
+  else paper.focus();
   paper.addEventListener("blur", () => outbox.refresh());
 }

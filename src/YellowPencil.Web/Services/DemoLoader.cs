@@ -51,11 +51,12 @@ public sealed class DemoLoader(PencilContext data, UserManager<Specialist> users
                 State = sheet.Items.Any(i => i.Answer is not null) ? PageState.Typed : PageState.Typing,
                 Content = SheetWriter.Write(sheet),
                 ItemVersions = sheet.Items.ToDictionary(i => i.Id, _ => 1),
+                ItemCount = sheet.Items.Count,
                 CreatedAt = now.AddDays(-page.DaysAgo),
                 ChangedAt = now.AddDays(-page.DaysAgo),
             };
             data.Pages.Add(kept);
-            if (page.IsRead) data.Readings.Add(PageDesk.Keep(kept, SheetDiagnosis.Read(sheet), demo.Word, now));
+            if (page.IsRead) data.Readings.Add(ReadingDesk.Keep(kept, SheetDiagnosis.Read(sheet), now));
         }
     }
 }

@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using YellowPencil.Core.Notation;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Services;
@@ -6,53 +7,69 @@ namespace YellowPencil.Web.Services;
 /// <summary>One pile on the desk.</summary>
 public sealed record Pile(string Name, string Empty, IReadOnlyList<PiledSheet> Sheets);
 
-/// <summary>One sheet of a pile.</summary>
-public sealed record PiledSheet(string Student, string What, string Address);
+/// <summary>One sheet of a pile: whose, which, its date and number of items, and what is to be known about it.</summary>
+public sealed record PiledSheet(string Code, string CallName, string Title, string When, int Items, string Note, string Address);
 
 /// <summary>One student in the list.</summary>
 public sealed record StudentLine(string Code, string CallName, int Pages, string? Latest, int Plans);
 
-/// <summary>What waits for the specialist.</summary>
-public sealed class Desk(PencilContext data)
+/// <summary>What waits for the specialist: every page that is not finished lies in exactly one pile.</summary>
+public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming names, SchoolTime time)
 {
     /// <summary>The students in the order of their codes, with what their latest reading came to.</summary>
     public async Task<IReadOnlyList<StudentLine>> StudentsAsync()
     {
-        var rows = await data.Students.OrderBy(s => s.Code).Select(s => new
+        await names.LoadAsync();
+        var rows = await data.Students.OrderBy(s => s.CodeKey).Select(s => new
         {
             s.Code,
             s.CallName,
+            s.Word,
             Pages = s.Pages.Count,
-            Latest = s.Pages.SelectMany(p => p.Readings).OrderByDescending(r => r.MadeAt).Select(r => r.Summary).FirstOrDefault(),
+            Latest = s.Pages.SelectMany(p => p.Readings).OrderByDescending(r => r.MadeAt).Select(r => new { r.Outcome, r.Rules }).FirstOrDefault(),
             Plans = s.Plans.Count,
         }).ToListAsync();
-        return [.. rows.Select(r => new StudentLine(r.Code, r.CallName, r.Pages, r.Latest, r.Plans))];
+        return [.. rows.Select(r => new StudentLine(r.Code, r.CallName, r.Pages, r.Latest is null ? null : readings.Summary(r.Latest.Outcome, r.Latest.Rules, r.Word), r.Plans))];
     }
 
     /// <summary>The piles in the order of the work.</summary>
     public async Task<IReadOnlyList<Pile>> PilesAsync()
     {
-        var pages = await data.Pages.OrderBy(p => p.CreatedAt).Select(p => new
-        {
-            p.Id,
-            p.State,
-            p.Title,
-            Student = p.Student!.CallName.Length > 0 ? p.Student.Code + " " + p.Student.CallName : p.Student.Code,
-            IsRead = p.Readings.Any(),
-            Outcome = p.Readings.OrderByDescending(r => r.MadeAt).Select(r => r.Outcome).FirstOrDefault(),
-            IsDecided = p.Decisions.Any(d => d.Kind == DecisionKind.Accepted || d.Kind == DecisionKind.Rejected),
-        }).ToListAsync();
-        var plans = await data.Plans.Where(p => p.PrintedAt == null).OrderBy(p => p.MadeAt).Select(p => new
-        {
-            p.Id,
-            Student = p.Student!.CallName.Length > 0 ? p.Student.Code + " " + p.Student.CallName : p.Student.Code,
-        }).ToListAsync();
+        var pages = await data.Pages.OrderBy(p => p.CreatedAt).Select(p => new WaitingPage(
+            p.Id, p.State, p.Title, p.Student!.Code, p.Student.CallName, p.WrittenOn, p.CreatedAt, p.ItemCount, p.Version,
+            p.Readings.OrderByDescending(r => r.MadeAt).Select(r => (int?)r.PageVersion).FirstOrDefault(),
+            p.Decisions.Where(d => d.Kind == DecisionKind.Accepted || d.Kind == DecisionKind.PutAside).OrderByDescending(d => d.At).Select(d => (int?)d.PageVersion).FirstOrDefault(),
+            p.Plans.Where(q => q.PrintedAt == null && q.PageVersion == p.Version).OrderBy(q => q.MadeAt).Select(q => (Guid?)q.Id).FirstOrDefault())).ToListAsync();
+        var lying = pages.ToLookup(StageOf);
         return
         [
-            new("To type in", "Nothing to type in.", [.. pages.Where(p => p.State == PageState.Typing).Select(p => new PiledSheet(p.Student, p.Title, $"/pages/{p.Id}"))]),
-            new("To read", "Nothing waits to be read.", [.. pages.Where(p => p.State == PageState.Typed && !p.IsRead).Select(p => new PiledSheet(p.Student, p.Title, $"/pages/{p.Id}/reading"))]),
-            new("To confirm", "No explanation waits for you.", [.. pages.Where(p => p is { State: PageState.Typed, IsRead: true, IsDecided: false, Outcome: "bug" or "not-told-apart" }).Select(p => new PiledSheet(p.Student, p.Title, $"/pages/{p.Id}/reading"))]),
-            new("To print", "No plan waits to be printed.", [.. plans.Select(p => new PiledSheet(p.Student, "plan", $"/plans/{p.Id}"))]),
+            Pile(Stage.TypeIn, "To type in", "Nothing to type in.", p => Addresses.Page(p.Id), p => p.ReadAt is null ? "" : "items were added"),
+            Pile(Stage.Read, "To read", "Nothing waits to be read.", p => Addresses.Reading(p.Id), p => p.ReadAt is null ? "" : "changed since it was read"),
+            Pile(Stage.Decide, "To decide", "No explanation waits for you.", p => Addresses.Reading(p.Id), p => p.DecidedAt is null ? "" : "changed since you decided"),
+            Pile(Stage.Print, "To print", "No plan waits to be printed.", p => Addresses.Plan(p.Plan!.Value), _ => "plan"),
         ];
+
+        Pile Pile(Stage stage, string name, string empty, Func<WaitingPage, string> address, Func<WaitingPage, string> note) => new(name, empty,
+            [.. lying[stage].Select(p => new PiledSheet(p.Code, p.CallName, p.Title, p.WrittenOn is { } on ? SchoolTime.Date(on) : time.Date(p.CreatedAt), p.Items, note(p), address(p)))]);
     }
+
+    private static Stage StageOf(WaitingPage page) =>
+        page.State == PageState.Typing ? Stage.TypeIn
+        : page.ReadAt != page.Version ? Stage.Read
+        : page.DecidedAt != page.Version ? Stage.Decide
+        : page.Plan is not null ? Stage.Print
+        : Stage.Finished;
+
+    private enum Stage
+    {
+        TypeIn,
+        Read,
+        Decide,
+        Print,
+        Finished,
+    }
+
+    private sealed record WaitingPage(
+        Guid Id, PageState State, string Title, string Code, string CallName, DateOnly? WrittenOn, DateTimeOffset CreatedAt, int Items, int Version,
+        int? ReadAt, int? DecidedAt, Guid? Plan);
 }

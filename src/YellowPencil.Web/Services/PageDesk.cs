@@ -1,18 +1,15 @@
 using System.Globalization;
 using Microsoft.EntityFrameworkCore;
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
 using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Remediation;
 using YellowPencil.Core.Working;
 using YellowPencil.Data;
+using YellowPencil.Web.Accounts;
 
 namespace YellowPencil.Web.Services;
 
-/// <summary>What can be done with pages of work: begun, typed into, read, decided about, planned from.</summary>
-public sealed class PageDesk(PencilContext data, TimeProvider clock, ICurrentOwner owner)
+/// <summary>Pages of work: begun, found, changed, typed in, asked further.</summary>
+public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpecialist who)
 {
     /// <summary>Begins a page with its items.</summary>
     public async Task<StudentPage> BeginAsync(Student student, string title, DateOnly? writtenOn, IReadOnlyList<WorkedItem> items)
@@ -27,6 +24,7 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, ICurrentOwn
             State = items.All(i => i.Answer is not null) ? PageState.Typed : PageState.Typing,
             Content = SheetWriter.Write(new WorkedSheet { Student = student.Code, Sheet = title.Length > 0 ? title : null, Date = writtenOn, Items = items }),
             ItemVersions = items.ToDictionary(i => i.Id, _ => 1),
+            ItemCount = items.Count,
             CreatedAt = now,
             ChangedAt = now,
         };
@@ -35,9 +33,16 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, ICurrentOwn
         return page;
     }
 
-    /// <summary>A page with its student and decisions; null when there is none of this owner.</summary>
+    /// <summary>A page with its student, decisions and plans; null when there is none of this owner.</summary>
     public Task<StudentPage?> FindAsync(Guid id) =>
-        data.Pages.Include(p => p.Student).Include(p => p.Decisions.OrderBy(d => d.At)).FirstOrDefaultAsync(p => p.Id == id);
+        data.Pages.Include(p => p.Student).Include(p => p.Decisions.OrderBy(d => d.At)).Include(p => p.Plans).FirstOrDefaultAsync(p => p.Id == id);
+
+    /// <summary>The same page, held until the transaction of the request ends, so that no autosave comes in between.</summary>
+    public async Task<StudentPage?> HoldAsync(Guid id)
+    {
+        await data.Database.ExecuteSqlAsync($"select 1 from pages where id = {id} for update");
+        return await FindAsync(id);
+    }
 
     /// <summary>The page's sheet as it is stored.</summary>
     public static WorkedSheet StoredSheet(StudentPage page) =>
@@ -50,110 +55,80 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, ICurrentOwn
         return page.MarksComplete ? sheet with { Items = [.. sheet.Items.Select(WithAllMarks)] } : sheet;
     }
 
-    /// <summary>Reads the page and keeps the reading, unless the same engine has read the same page before.</summary>
-    public async Task<Reading> ReadAsync(StudentPage page)
-    {
-        var reading = SheetDiagnosis.Read(Sheet(page));
-        var latest = await data.Readings.Where(r => r.PageId == page.Id).OrderByDescending(r => r.MadeAt).FirstOrDefaultAsync();
-        if (latest is null || latest.EngineVersion != EngineVersion.Current || latest.MadeAt < page.ChangedAt)
-        {
-            data.Readings.Add(Keep(page, reading, page.Student!.Word, clock.GetUtcNow()));
-            await data.SaveChangesAsync();
-        }
-
-        return reading;
-    }
-
-    /// <summary>A reading as it is kept.</summary>
-    internal static StoredReading Keep(StudentPage page, Reading reading, ClassroomWord word, DateTimeOffset at) => new()
-    {
-        Id = Guid.CreateVersion7(at),
-        OwnerId = page.OwnerId,
-        PageId = page.Id,
-        EngineVersion = EngineVersion.Current,
-        Outcome = ReadingWriter.Spell(reading.Outcome),
-        Summary = ReadingText.Summary(reading, word),
-        Content = ReadingWriter.Write(reading, NextItems.For(reading)),
-        MadeAt = at,
-    };
-
-    /// <summary>Puts further items on a page, to be answered by the student and typed in; the reading then covers old and new.</summary>
+    /// <summary>Puts further items on a held page, to be answered by the student and typed in; the reading then covers old and new.</summary>
     public async Task AskAsync(StudentPage page, IEnumerable<ItemTask> tasks)
     {
         var sheet = StoredSheet(page);
-        var added = tasks.Where(t => sheet.Items.All(i => i.Task.Text != t.Text)).ToList();
-        var number = sheet.Items.Count;
         var items = sheet.Items.ToList();
-        foreach (var task in added)
+        foreach (var task in tasks.Where(t => sheet.Items.All(i => i.Task.Text != t.Text))) items.Add(WorkedItem.Of(FreeId(items), task));
+        if (items.Count > sheet.Items.Count) Put(page, sheet with { Items = items }, items.Skip(sheet.Items.Count).Select(i => i.Id));
+        page.State = PageState.Typing;
+        await data.SaveChangesAsync();
+    }
+
+    /// <summary>
+    /// Changes a held page: name, date, and its items. An item that keeps its id keeps its answer and marks, also with another task; one that is
+    /// missing is taken off the page.
+    /// </summary>
+    /// <param name="page">The page.</param>
+    /// <param name="title">Its name.</param>
+    /// <param name="writtenOn">When it was written, if known.</param>
+    /// <param name="kept">The tasks of the items that stay, by their ids.</param>
+    /// <param name="added">Items that come to the end; their ids are given anew.</param>
+    public async Task EditAsync(StudentPage page, string title, DateOnly? writtenOn, IReadOnlyDictionary<string, ItemTask> kept, IReadOnlyList<WorkedItem> added)
+    {
+        var sheet = StoredSheet(page);
+        var items = sheet.Items.Where(i => kept.ContainsKey(i.Id)).Select(i => kept[i.Id].Text == i.Task.Text ? i : i with { Task = kept[i.Id], TaskAsWritten = kept[i.Id].Text }).ToList();
+        var changed = items.Where(i => !sheet.Items.Contains(i)).Select(i => i.Id).ToList();
+        foreach (var item in added)
         {
-            do number++;
-            while (items.Exists(i => i.Id == number.ToString(CultureInfo.InvariantCulture)));
-            items.Add(WorkedItem.Of(number.ToString(CultureInfo.InvariantCulture), task));
+            items.Add(item with { Id = FreeId([.. sheet.Items, .. items]) });
+            changed.Add(items[^1].Id);
         }
 
-        page.Content = SheetWriter.Write(sheet with { Items = items });
-        page.ItemVersions = new Dictionary<string, int>(page.ItemVersions);
-        foreach (var item in items.Skip(sheet.Items.Count)) page.ItemVersions[item.Id] = 1;
-        page.State = PageState.Typing;
-        page.ChangedAt = clock.GetUtcNow();
+        page.Title = title;
+        page.WrittenOn = writtenOn;
+        var isAsItWas = changed.Count == 0 && items.Count == sheet.Items.Count;
+        Put(page, sheet with { Sheet = title.Length > 0 ? title : null, Date = writtenOn, Items = items }, changed);
+        if (isAsItWas) page.Version--;
+        if (added.Any(i => i.Answer is null)) page.State = PageState.Typing;
         await data.SaveChangesAsync();
     }
 
     /// <summary>Says that a page is typed in.</summary>
     public async Task FinishTypingAsync(StudentPage page, bool marksComplete)
     {
+        if (page.MarksComplete != marksComplete) page.Version++;
         page.State = PageState.Typed;
         page.MarksComplete = marksComplete;
         page.ChangedAt = clock.GetUtcNow();
         await data.SaveChangesAsync();
     }
 
-    /// <summary>Keeps what was decided about an explanation.</summary>
-    public async Task DecideAsync(StudentPage page, string rules, DecisionKind kind, string text, string byName)
-    {
-        data.Decisions.Add(new Decision
-        {
-            Id = Guid.CreateVersion7(clock.GetUtcNow()),
-            PageId = page.Id,
-            Rules = rules,
-            Kind = kind,
-            Text = text,
-            ByName = byName,
-            At = clock.GetUtcNow(),
-        });
-        await data.SaveChangesAsync();
-    }
-
-    /// <summary>Makes a plan from an explanation of a page.</summary>
-    public async Task<Plan> PlanAsync(StudentPage page, Reading reading, Explanation explanation)
-    {
-        var plan = new Plan
-        {
-            Id = Guid.CreateVersion7(clock.GetUtcNow()),
-            StudentId = page.StudentId,
-            PageId = page.Id,
-            Rules = string.Join('+', explanation.Hypothesis.RuleIds),
-            AvoidedFacts = string.Join('|', reading.Facts.Select(f => f.Fact.ToString())),
-            Word = page.Student!.Word,
-            MostDigits = PlanMaker.DigitsOf(reading.Sheet),
-            Seed = 7,
-            MadeAt = clock.GetUtcNow(),
-        };
-        data.Plans.Add(plan);
-        await data.SaveChangesAsync();
-        return plan;
-    }
-
-    /// <summary>The plan as it was made.</summary>
-    public static RemediationPlan Remake(Plan plan) => PlanMaker.Make(
-        plan.Student!.Code, Hypothesis.Parse(plan.Rules) ?? throw new InvalidOperationException($"the rules {plan.Rules} are not known to this catalogue"),
-        Facts(plan.AvoidedFacts), plan.Word, plan.MostDigits, plan.Seed);
-
     /// <summary>Writes into the log that a student's file was looked at.</summary>
-    public async Task LogLookAsync(Guid studentId, string what, string byName)
+    public async Task LogLookAsync(Guid studentId, string what)
     {
-        data.Looks.Add(new Look { OwnerId = owner.Id ?? Guid.Empty, StudentId = studentId, What = what, ByName = byName, At = clock.GetUtcNow() });
+        data.Looks.Add(new Look { StudentId = studentId, What = what, ByName = who.Name, At = clock.GetUtcNow() });
         await data.SaveChangesAsync();
+    }
+
+    /// <summary>Puts changed content on a page and counts up its version and those of the items that changed.</summary>
+    internal void Put(StudentPage page, WorkedSheet sheet, IEnumerable<string> changed)
+    {
+        page.Content = SheetWriter.Write(sheet);
+        page.ItemVersions = sheet.Items.ToDictionary(i => i.Id, i => page.ItemVersions.GetValueOrDefault(i.Id, 0));
+        foreach (var id in changed) page.ItemVersions[id]++;
+        page.ItemCount = sheet.Items.Count;
+        page.Version++;
+        page.ChangedAt = clock.GetUtcNow();
+    }
+
+    private static string FreeId(List<WorkedItem> items)
+    {
+        var number = items.Count;
+        do number++;
+        while (items.Exists(i => i.Id == number.ToString(CultureInfo.InvariantCulture)));
+        return number.ToString(CultureInfo.InvariantCulture);
     }
 
     private static WorkedItem WithAllMarks(WorkedItem item) => item.Work.Marks.ContainsKey(MarkField.Rewritten) || !item.IsAnswered
@@ -165,7 +140,4 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, ICurrentOwn
                 Marks = new Dictionary<MarkField, PlaceMarks>(item.Work.Marks) { [MarkField.Rewritten] = new PlaceMarks() },
             },
         };
-
-    private static List<NumberFact> Facts(string text) =>
-        [.. text.Split('|', StringSplitOptions.RemoveEmptyEntries).Select(NumberFact.Parse)];
 }

@@ -4,34 +4,44 @@ using YellowPencil.Data;
 
 namespace YellowPencil.Web.Services;
 
-/// <summary>What came of saving typed items.</summary>
-/// <param name="Page">The page as it now stands; null with a fault.</param>
+/// <summary>What came of saving typed items: each one is taken, refused, or in conflict, by itself.</summary>
+/// <param name="Page">The page as it now stands.</param>
 /// <param name="Versions">The new version of every item that was taken.</param>
-/// <param name="Conflicts">Items that had been changed elsewhere, with the version and answer that stand.</param>
-/// <param name="Fault">Why nothing was taken, in a sentence.</param>
+/// <param name="Conflicts">Items that had been changed elsewhere, as they stand.</param>
+/// <param name="Refused">Items that cannot be taken, with the reason.</param>
 public sealed record TypingSaved(
-    StudentPage? Page, IReadOnlyDictionary<string, int> Versions, IReadOnlyList<ItemConflict> Conflicts, string? Fault);
+    StudentPage Page, IReadOnlyDictionary<string, int> Versions, IReadOnlyList<WorkedItem> Conflicts, IReadOnlyList<RefusedItem> Refused);
 
-/// <summary>An item that was changed elsewhere since the browser saw it.</summary>
-public sealed record ItemConflict(string Id, int Version, string? Answer);
+/// <summary>An item that cannot be taken.</summary>
+public sealed record RefusedItem(string Id, string Message);
 
-/// <summary>Saves items while they are typed. All of a request is taken, but for items that changed elsewhere, or nothing is.</summary>
-public sealed class PageTyping(PencilContext data, TimeProvider clock)
+/// <summary>Saves items while they are typed.</summary>
+public sealed class PageTyping(PencilContext data, PageDesk pages)
 {
     /// <summary>Saves items of a page; null when there is no such page of this owner.</summary>
     public async Task<TypingSaved?> SaveAsync(Guid id, IReadOnlyList<TypedItem> items)
     {
         await using var transaction = await data.Database.BeginTransactionAsync();
-        var page = await data.Pages.FromSql($"select * from pages where id = {id} for update").Include(p => p.Student).FirstOrDefaultAsync();
-        if (page is null) return null;
-        var sheet = SheetReader.TryRead(page.Content, out _)!;
+        if (await pages.HoldAsync(id) is not { } page) return null;
+        var sheet = PageDesk.StoredSheet(page);
         var known = sheet.Items.ToDictionary(i => i.Id);
         var versions = new Dictionary<string, int>();
-        var conflicts = new List<ItemConflict>();
+        var conflicts = new List<WorkedItem>();
+        var refused = new List<RefusedItem>();
         foreach (var typed in items)
         {
-            if (!known.TryGetValue(typed.Id, out var item)) return Refused($"there is no item {typed.Id} on this page");
-            if (WorkedItemReader.TryRead(item, typed.Answer, typed.Work, out var fault) is not { } changed) return Refused(fault!.ToString());
+            if (!known.TryGetValue(typed.Id, out var item))
+            {
+                refused.Add(new(typed.Id, "it is not on this page any more"));
+                continue;
+            }
+
+            if (WorkedItemReader.TryRead(item, typed.Answer, typed.Work, out var fault) is not { } changed)
+            {
+                refused.Add(new(typed.Id, fault!.ToString()));
+                continue;
+            }
+
             var version = page.ItemVersions.GetValueOrDefault(typed.Id, 1);
             if (version == typed.Version)
             {
@@ -45,24 +55,20 @@ public sealed class PageTyping(PencilContext data, TimeProvider clock)
             }
             else
             {
-                conflicts.Add(new ItemConflict(typed.Id, version, item.Answer));
+                conflicts.Add(item);
             }
         }
 
-        if (versions.Count > 0)
+        var taken = versions.Where(v => v.Value != page.ItemVersions.GetValueOrDefault(v.Key, 1)).Select(v => v.Key).ToList();
+        if (taken.Count > 0)
         {
-            page.Content = SheetWriter.Write(sheet with { Items = [.. sheet.Items.Select(i => known[i.Id])] });
-            page.ItemVersions = new Dictionary<string, int>(page.ItemVersions);
-            foreach (var (item, version) in versions) page.ItemVersions[item] = version;
-            page.ChangedAt = clock.GetUtcNow();
+            pages.Put(page, sheet with { Items = [.. sheet.Items.Select(i => known[i.Id])] }, taken);
             await data.SaveChangesAsync();
             await transaction.CommitAsync();
         }
 
-        return new TypingSaved(page, versions, conflicts, null);
+        return new TypingSaved(page, versions, conflicts, refused);
     }
 
     private static string Text(WorkedItem item) => SheetWriter.Write(new WorkedSheet { Student = "-", Items = [item] });
-
-    private static TypingSaved Refused(string fault) => new(null, new Dictionary<string, int>(), [], fault);
 }

@@ -12,30 +12,60 @@ public sealed partial class StudentFiles(PencilContext data, TimeProvider clock)
     /// <returns>What is wrong, in a sentence; null when the file was opened.</returns>
     public async Task<string?> AddAsync(string code, string callName, ClassroomWord word)
     {
-        code = code.Trim();
-        if (!CodeShape().IsMatch(code)) return "A code has 1 to 40 letters, digits, dashes or dots, without spaces: for example K-17.";
-        if (callName.Trim().Length > 40) return "The name has more than 40 characters; a first name or nickname is enough.";
-        if (!Enum.IsDefined(word)) return "Choose one of the words.";
-        if (await data.Students.AnyAsync(s => s.Code == code)) return $"There is already a student with the code {code}.";
-        data.Students.Add(new Student { Id = Guid.CreateVersion7(clock.GetUtcNow()), Code = code, CallName = callName.Trim(), Word = word, CreatedAt = clock.GetUtcNow() });
+        if (await FaultAsync(code, callName, word, null) is { } fault) return fault;
+        data.Students.Add(new Student { Id = Guid.CreateVersion7(clock.GetUtcNow()), Code = code.Trim(), CallName = callName.Trim(), Word = word, CreatedAt = clock.GetUtcNow() });
         await data.SaveChangesAsync();
         return null;
     }
 
-    /// <summary>A file with its pages, readings, decisions and plans; null when there is none of this owner.</summary>
-    public Task<Student?> FindAsync(string code) => data.Students
-        .Include(s => s.Pages).ThenInclude(p => p.Readings)
-        .Include(s => s.Pages).ThenInclude(p => p.Decisions)
-        .Include(s => s.Plans)
-        .AsSplitQuery().FirstOrDefaultAsync(s => s.Code == code);
-
-    /// <summary>Changes the classroom's word.</summary>
-    public async Task ChangeWordAsync(Student student, ClassroomWord word)
+    /// <summary>Changes what a file says on its cover.</summary>
+    /// <returns>What is wrong, in a sentence; null when it was changed.</returns>
+    public async Task<string?> EditAsync(Student student, string code, string callName, ClassroomWord word)
     {
-        student.Word = word;
+        if (await FaultAsync(code, callName, word, student.Id) is { } fault) return fault;
+        (student.Code, student.CallName, student.Word) = (code.Trim(), callName.Trim(), word);
         await data.SaveChangesAsync();
+        await data.Database.ExecuteSqlAsync($"update pages set content = jsonb_set(content, '{{student}}', to_jsonb({student.Code}::text)) where student_id = {student.Id}");
+        return null;
+    }
+
+    /// <summary>A student by code, in whatever case it is written; null when there is none of this owner.</summary>
+    public Task<Student?> FindAsync(string code)
+    {
+        var key = Student.KeyOf(code);
+        return data.Students.FirstOrDefaultAsync(s => s.CodeKey == key);
+    }
+
+    /// <summary>How many pages a student has.</summary>
+    public Task<int> CountPagesAsync(Student student) => data.Pages.CountAsync(p => p.StudentId == student.Id);
+
+    /// <summary>A file with the lines that its pages, readings, decisions and plans make; the work itself stays in the database.</summary>
+    public Task<List<FilePage>> PagesAsync(Student student) => data.Pages.Where(p => p.StudentId == student.Id).Select(p => new FilePage(
+        p.Id, p.Title, p.State, p.CreatedAt, p.WrittenOn, p.ItemCount, p.Version,
+        p.Readings.Select(r => new FileReading(r.MadeAt, r.Outcome, r.Rules, r.PageVersion)).ToList(),
+        p.Decisions.ToList(),
+        p.Plans.Select(q => new FilePlan(q.Id, q.MadeAt, q.Rules, q.PrintedAt, q.PageVersion)).ToList())).AsSplitQuery().ToListAsync();
+
+    private async Task<string?> FaultAsync(string code, string callName, ClassroomWord word, Guid? but)
+    {
+        var key = Student.KeyOf(code);
+        if (!CodeShape().IsMatch(code.Trim())) return "A code has 1 to 40 letters, digits, dashes or dots, without spaces: for example K-17.";
+        if (callName.Trim().Length > 40) return "The name has more than 40 characters; a first name or nickname is enough.";
+        if (!Enum.IsDefined(word)) return "Choose one of the words.";
+        return await data.Students.Where(s => s.CodeKey == key && s.Id != but).Select(s => s.Code).FirstOrDefaultAsync() is { } taken ? $"There is already a student with the code {taken}." : null;
     }
 
     [GeneratedRegex(@"^[\p{L}\p{Nd}][\p{L}\p{Nd}.\-_]{0,39}$")]
     private static partial Regex CodeShape();
 }
+
+/// <summary>A page as a file lists it.</summary>
+public sealed record FilePage(
+    Guid Id, string Title, PageState State, DateTimeOffset CreatedAt, DateOnly? WrittenOn, int Items, int Version,
+    List<FileReading> Readings, List<Decision> Decisions, List<FilePlan> Plans);
+
+/// <summary>A reading as a file lists it.</summary>
+public sealed record FileReading(DateTimeOffset MadeAt, string Outcome, string Rules, int PageVersion);
+
+/// <summary>A plan as a file lists it.</summary>
+public sealed record FilePlan(Guid Id, DateTimeOffset MadeAt, string Rules, DateTimeOffset? PrintedAt, int PageVersion);

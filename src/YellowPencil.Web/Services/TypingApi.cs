@@ -1,49 +1,69 @@
 using System.Text.Json;
 using Microsoft.AspNetCore.Antiforgery;
+using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
-using YellowPencil.Core.Working;
 using YellowPencil.Data;
+using YellowPencil.Web.Accounts;
+using YellowPencil.Web.Drawing;
 
 namespace YellowPencil.Web.Services;
 
-/// <summary>One item as the browser sends it while it is typed.</summary>
-/// <param name="Id">The item.</param>
-/// <param name="Version">The version that the browser last saw.</param>
-/// <param name="Answer">The answer; null is blank.</param>
-/// <param name="Work">The work, in the worked-sheet format, or null.</param>
-public sealed record TypedItem(string Id, int Version, string? Answer, JsonElement? Work);
-
-/// <summary>Takes in what is typed, item by item, and gives back the reading so far, without the item being typed.</summary>
+/// <summary>What the typing script asks for: saving items, a new token, and remembering the direction.</summary>
 internal static class TypingApi
 {
-    public static void Map(WebApplication app) => app.MapPut("/api/pages/{id:guid}/items", SaveAsync).RequireAuthorization();
-
-    private static async Task<IResult> SaveAsync(Guid id, TypedItem[] items, string? typing, HttpContext context, IAntiforgery antiforgery, PageTyping pages)
+    public static void Map(WebApplication app)
     {
-        if (!await antiforgery.IsRequestValidAsync(context))
-            return Results.Json(new { message = "This form has expired. Reload the page; what you typed is kept in this browser." }, statusCode: StatusCodes.Status400BadRequest);
-        var saved = await pages.SaveAsync(id, items);
-        if (saved is null) return Results.NotFound();
-        if (saved.Fault is not null) return Results.Json(new { message = saved.Fault }, statusCode: StatusCodes.Status422UnprocessableEntity);
-        return Results.Json(new { saved.Versions, saved.Conflicts, margin = Margin(saved.Page!, typing) });
+        app.MapPut("/api/pages/{id:guid}/items", SaveAsync).RequireAuthorization();
+        app.MapPut("/api/direction", SetDirectionAsync).RequireAuthorization();
+        app.MapGet("/api/token", (HttpContext context, IAntiforgery forms) => Results.Json(new { token = forms.GetAndStoreTokens(context).RequestToken })).RequireAuthorization();
     }
+
+    /// <summary>Takes in what is typed, item by item, and gives back the reading so far, without the item being typed.</summary>
+    private static async Task<IResult> SaveAsync(Guid id, string? typing, HttpContext context, IAntiforgery forms, PageTyping pages)
+    {
+        if (!await forms.IsRequestValidAsync(context)) return Expired();
+        var items = await TypedItem.ReadAsync(context.Request.Body, context.RequestAborted);
+        if (items.Fault is { } fault) return Refuse(fault);
+        if (await pages.SaveAsync(id, items.Items) is not { } saved) return Results.NotFound();
+        return Results.Json(new
+        {
+            saved.Versions,
+            conflicts = saved.Conflicts.Select(item => JsonDocument.Parse(TypingJson.Write(item, saved.Page.ItemVersions.GetValueOrDefault(item.Id, 1))).RootElement),
+            saved.Refused,
+            margin = Margin(saved.Page, typing),
+        });
+    }
+
+    private static async Task<IResult> SetDirectionAsync(HttpContext context, IAntiforgery forms, CurrentSpecialist who, PencilContext data)
+    {
+        if (!await forms.IsRequestValidAsync(context)) return Expired();
+        var text = await new StreamReader(context.Request.Body).ReadToEndAsync(context.RequestAborted);
+        if (!Enum.TryParse<TypingDirection>(text.Trim('"'), out var direction) || direction is not (TypingDirection.FromLeft or TypingDirection.FromRight))
+            return Refuse("the direction is \"FromLeft\" or \"FromRight\"");
+        await data.Users.Where(u => u.Id == who.Id).ExecuteUpdateAsync(set => set.SetProperty(u => u.TypingDirection, direction));
+        return Results.NoContent();
+    }
+
+    private static IResult Expired() => Refuse("this form has expired; reload the page: what you typed is kept in this browser");
+
+    private static IResult Refuse(string message) => Results.Json(new { message }, statusCode: StatusCodes.Status400BadRequest);
 
     // The item under the hand is half written, so it says nothing yet.
     private static object Margin(StudentPage page, string? typing)
     {
         var sheet = PageDesk.Sheet(page);
         var reading = SheetDiagnosis.Read(sheet with { Items = [.. sheet.Items.Select(i => i.Id == typing ? i with { Answer = null } : i)] });
-        var word = page.Student!.Word;
         return new
         {
             outcome = ReadingText.Say(reading.Outcome),
             enough = reading.Outcome is Outcome.Bug or Outcome.Sound,
             typed = sheet.Items.Count(i => i.Answer is not null),
             of = reading.Items.Count,
+            turned = TurnedAnswers.In(reading).Select(t => new { id = t.Id, answer = t.Answer, other = t.Other }),
             explanations = reading.Explanations.Where(e => e.Probability >= 0.05).Take(3)
-                .Select(e => new { sure = $"{Math.Floor(100 * e.Probability):0} %", text = e.Text.In(word) }),
+                .Select(e => new { sure = Shares.Percent(e.Probability), text = e.Text.In(page.Student!.Word) }),
         };
     }
 }

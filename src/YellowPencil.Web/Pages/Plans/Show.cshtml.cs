@@ -10,26 +10,46 @@ using YellowPencil.Web.Services;
 namespace YellowPencil.Web.Pages.Plans;
 
 /// <summary>A plan, on the screen and on paper.</summary>
-public sealed class ShowModel(PlanDesk plans, PageDesk pages) : PageModel
+public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, Removals removals) : PageModel
 {
     /// <summary>The plan as kept.</summary>
     public Data.Plan? Plan { get; private set; }
 
-    /// <summary>The plan itself.</summary>
+    /// <summary>The plan itself; null where its rules are of an earlier catalogue.</summary>
     public RemediationPlan? Remediation { get; private set; }
+
+    /// <summary>What its rules are called.</summary>
+    public string RuleNames => names.Of(Plan!.Rules, Plan.Word);
+
+    /// <summary>Whether the page was changed since the plan was made.</summary>
+    public bool IsOutOfDate => Plan!.Page is { } page && page.Version != Plan.PageVersion;
 
     /// <summary>Shows the plan.</summary>
     public async Task<IActionResult> OnGetAsync(Guid id)
     {
         Plan = await plans.FindAsync(id);
         if (Plan is null) return NotFound();
-        await pages.LogLookAsync(Plan.StudentId, "plan", User.FindFirst("name")?.Value ?? "");
-        Remediation = PageDesk.Remake(Plan);
+        await pages.LogLookAsync(Plan.StudentId, "plan");
+        Remediation = await plans.RemakeAsync(Plan);
+        await names.LoadAsync();
         return Page();
     }
 
-    /// <summary>Says that it was printed, which takes it off the desk.</summary>
-    public async Task<IActionResult> OnPostAsync(Guid id) => await plans.MarkPrintedAsync(id) ? RedirectToPage(new { id }) : NotFound();
+    /// <summary>Says that it was printed, which takes it off the desk, or that it was not after all.</summary>
+    public async Task<IActionResult> OnPostAsync(Guid id, bool printed = true)
+    {
+        if (await plans.FindAsync(id) is not { } plan) return NotFound();
+        await plans.MarkPrintedAsync(plan, printed);
+        return Redirect(Addresses.Plan(id));
+    }
+
+    /// <summary>Throws the plan away.</summary>
+    public async Task<IActionResult> OnPostThrowAwayAsync(Guid id)
+    {
+        if (await plans.FindAsync(id) is not { } plan) return NotFound();
+        TempData["Thrown"] = (await removals.ThrowAsync(plan)).ToString();
+        return Redirect(Addresses.Student(plan.Student!.Code));
+    }
 
     /// <summary>A task with a proper minus sign.</summary>
     public static string Minus(PlanItem item) => item.Task.Text.Replace('-', '−');
@@ -38,7 +58,7 @@ public sealed class ShowModel(PlanDesk plans, PageDesk pages) : PageModel
     public static string Old(PlanItem item) => item.OldAnswer.Length == 0 ? "a blank" : item.OldAnswer;
 
     /// <summary>An item to be worked.</summary>
-    public static ColumnPicture Blank(PlanItem item) => ColumnPicture.Blank((ColumnDifference)item.Task);
+    public static ColumnPicture Blank(PlanItem item) => ColumnPicture.WithRoom((ColumnDifference)item.Task);
 
     /// <summary>An item worked as taught, with every mark.</summary>
     public static ColumnPicture Solved(PlanItem item)

@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
 using YellowPencil.Core.Working;
+using YellowPencil.Data;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Sheets;
@@ -10,9 +11,11 @@ namespace YellowPencil.Web.Pages.Sheets;
 /// <summary>Beginning a page: the set items.</summary>
 public sealed class NewModel(StudentFiles files, PageDesk pages) : PageModel
 {
-    /// <summary>The student's code.</summary>
-    [BindProperty(SupportsGet = true)]
-    public string Code { get; set; } = "";
+    /// <summary>The families that these pages take.</summary>
+    internal static readonly IReadOnlyCollection<Family> Families = [Family.Subtraction];
+
+    /// <summary>The student.</summary>
+    public Student? Student { get; private set; }
 
     /// <summary>The items as typed.</summary>
     [BindProperty]
@@ -30,25 +33,25 @@ public sealed class NewModel(StudentFiles files, PageDesk pages) : PageModel
     public IReadOnlyList<string> Faults { get; private set; } = [];
 
     /// <summary>Shows the form, with designed items if asked for.</summary>
-    public async Task<IActionResult> OnGetAsync(int? designed)
+    public async Task<IActionResult> OnGetAsync(string code, int? designed)
     {
-        if (await files.FindAsync(Code) is not { } student) return NotFound();
+        Student = await files.FindAsync(code);
+        if (Student is null) return NotFound();
         if (designed is { } count)
-            Items = string.Join('\n', SheetDesign.Of(Family.Subtraction, Math.Clamp(count, 1, 30), seed: 7 + student.Pages.Count).Select(t => t.Text));
+            Items = string.Join('\n', SheetDesign.Of(Family.Subtraction, Math.Clamp(count, 1, 30), seed: 7 + await files.CountPagesAsync(Student)).Select(t => t.Text));
         return Page();
     }
 
     /// <summary>Begins the page.</summary>
-    public async Task<IActionResult> OnPostAsync()
+    public async Task<IActionResult> OnPostAsync(string code)
     {
-        if (await files.FindAsync(Code) is not { } student) return NotFound();
-        var items = ItemList.TryParse(Items ?? "", [Family.Subtraction], out var faults);
+        Student = await files.FindAsync(code);
+        if (Student is null) return NotFound();
+        var items = ItemList.TryParse(Items ?? "", Families, out var faults);
         if (PageTitle is { Length: > 200 }) faults = [.. faults, "The name of the page has more than 200 characters."];
         if (!ModelState.IsValid) faults = [.. faults, "The date cannot be read."];
         Faults = faults;
         if (faults.Count > 0) return Page();
-        var page = await pages.BeginAsync(student, PageTitle?.Trim() ?? "", WrittenOn, items);
-        TempData["Taken"] = $"new-page-{Code}";
-        return Redirect($"/pages/{page.Id}");
+        return Redirect(Addresses.Page((await pages.BeginAsync(Student, PageTitle?.Trim() ?? "", WrittenOn, items)).Id));
     }
 }

@@ -2,13 +2,14 @@ using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Working;
 using YellowPencil.Data;
+using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Sheets;
 
 /// <summary>Typing in what stands on the paper.</summary>
-public sealed class TypeModel(PageDesk pages) : PageModel
+public sealed class TypeModel(PageDesk pages, CurrentSpecialist who) : PageModel
 {
     /// <summary>The page.</summary>
     public StudentPage? StudentPage { get; private set; }
@@ -16,8 +17,11 @@ public sealed class TypeModel(PageDesk pages) : PageModel
     /// <summary>Its sheet.</summary>
     public WorkedSheet? Sheet { get; private set; }
 
+    /// <summary>From which side this specialist types.</summary>
+    public TypingDirection Direction => who.Account!.TypingDirection;
+
     /// <summary>The page as the typing script takes it.</summary>
-    public string Json => TypingJson.Write(StudentPage!, Sheet!);
+    public string Json => TypingJson.Write(StudentPage!, Sheet!, Direction);
 
     /// <summary>Shows the page.</summary>
     public async Task<IActionResult> OnGetAsync(Guid id)
@@ -25,16 +29,16 @@ public sealed class TypeModel(PageDesk pages) : PageModel
         StudentPage = await pages.FindAsync(id);
         if (StudentPage is null) return NotFound();
         Sheet = PageDesk.StoredSheet(StudentPage);
-        await pages.LogLookAsync(StudentPage.StudentId, "page", User.FindFirst("name")?.Value ?? "");
+        await pages.LogLookAsync(StudentPage.StudentId, "page");
         return Page();
     }
 
     /// <summary>Ends the typing and goes to the reading.</summary>
     public async Task<IActionResult> OnPostAsync(Guid id, bool marksComplete)
     {
-        StudentPage = await pages.FindAsync(id);
+        StudentPage = await pages.HoldAsync(id);
         if (StudentPage is null) return NotFound();
         await pages.FinishTypingAsync(StudentPage, marksComplete);
-        return RedirectToPage("/Sheets/Reading", new { id });
+        return Redirect(Addresses.Reading(id));
     }
 }

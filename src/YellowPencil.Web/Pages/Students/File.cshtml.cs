@@ -1,17 +1,15 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Notation;
 using YellowPencil.Data;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Students;
 
 /// <summary>A line of the file.</summary>
-public sealed record FileLine(DateTimeOffset When, string What, string Address, string Result);
+public sealed record FileLine(DateTimeOffset When, string What, string Address, string Result, bool IsOutOfDate = false);
 
 /// <summary>A student's file: pages, readings and plans in order of time.</summary>
-public sealed class FileModel(StudentFiles files, PageDesk pages) : PageModel
+public sealed class FileModel(StudentFiles files, PageDesk pages, ReadingDesk readings, RuleNaming names, SchoolTime time) : PageModel
 {
     /// <summary>The student.</summary>
     public Student? Student { get; private set; }
@@ -24,37 +22,24 @@ public sealed class FileModel(StudentFiles files, PageDesk pages) : PageModel
     {
         Student = await files.FindAsync(code);
         if (Student is null) return NotFound();
-        await pages.LogLookAsync(Student.Id, "file", User.FindFirst("name")?.Value ?? "");
-        Events = [.. Lines(Student).OrderByDescending(l => l.When)];
+        await pages.LogLookAsync(Student.Id, "file");
+        await names.LoadAsync();
+        Events = [.. (await files.PagesAsync(Student)).SelectMany(Lines).OrderByDescending(l => l.When)];
         return Page();
     }
 
-    /// <summary>Changes the classroom's word.</summary>
-    public async Task<IActionResult> OnPostAsync(string code, ClassroomWord word)
+    private IEnumerable<FileLine> Lines(FilePage page)
     {
-        Student = await files.FindAsync(code);
-        if (Student is null || !Enum.IsDefined(word)) return NotFound();
-        await files.ChangeWordAsync(Student, word);
-        return RedirectToPage(new { code });
+        var word = Student!.Word;
+        var name = page.Title.Length > 0 ? page.Title : "a page of subtraction";
+        var written = page.WrittenOn is { } on ? $", written {SchoolTime.Date(on)}" : "";
+        var items = page.Items == 1 ? "1 item" : $"{page.Items} items";
+        yield return new FileLine(page.CreatedAt, $"Page: {name}", Addresses.Page(page.Id), $"{items}{written}, {(page.State == PageState.Typing ? "to be typed in" : "typed in")}");
+        foreach (var reading in page.Readings)
+            yield return new FileLine(reading.MadeAt, $"Reading of {name}", Addresses.Reading(page.Id), readings.Summary(reading.Outcome, reading.Rules, word), reading.PageVersion != page.Version);
+        foreach (var decision in page.Decisions)
+            yield return new FileLine(decision.At, $"{DecisionText.Did(decision.Kind)} by {decision.ByName}: {names.Of(decision.Rules, word)}", Addresses.Reading(page.Id), decision.Text, decision.PageVersion != page.Version);
+        foreach (var plan in page.Plans)
+            yield return new FileLine(plan.MadeAt, $"Plan: {names.Of(plan.Rules, word)}", Addresses.Plan(plan.Id), plan.PrintedAt is { } at ? $"printed {time.Date(at)}" : "to be printed", plan.PageVersion != page.Version);
     }
-
-    private static IEnumerable<FileLine> Lines(Student student)
-    {
-        foreach (var page in student.Pages)
-        {
-            var name = page.Title.Length > 0 ? page.Title : "a page of subtraction";
-            yield return new FileLine(page.CreatedAt, $"Page: {name}", $"/pages/{page.Id}", page.State == PageState.Typing ? "to be typed in" : "typed in");
-            foreach (var reading in page.Readings)
-                yield return new FileLine(reading.MadeAt, $"Reading of {name}", $"/pages/{page.Id}/reading", reading.Summary);
-            foreach (var decision in page.Decisions)
-                yield return new FileLine(decision.At, $"{decision.Kind} by {decision.ByName}: {Names(decision.Rules)}", $"/pages/{page.Id}/reading", decision.Text);
-        }
-
-        foreach (var plan in student.Plans)
-            yield return new FileLine(plan.MadeAt, "Plan", $"/plans/{plan.Id}", plan.PrintedAt is { } at ? $"printed {at:d MMM yyyy}" : "to be printed");
-    }
-
-    private static string Names(string rules) => rules.Length == 0
-        ? "no systematic bug"
-        : string.Join(" and ", rules.Split('+').Select(id => (Catalogue.Find(id)?.Name ?? "a rule that is not in the catalogue").In(ClassroomWord.Rename)));
 }

@@ -1,0 +1,43 @@
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Inference;
+
+/// <summary>Finds how a student with given rules came to what stands under one item.</summary>
+public sealed class ProcedureSearch
+{
+    private readonly MethodRun run = new();
+
+    /// <summary>
+    /// The procedure by which an explanation leads to what was written: its rules followed or not, or followed with one slip. Where none does, or
+    /// nothing was written, the explanation followed throughout, which is then what the student would do by it, not what was done.
+    /// </summary>
+    /// <param name="item">The item as written.</param>
+    /// <param name="explanation">The explanation.</param>
+    public ItemReplay Find(WorkedItem item, Explanation explanation)
+    {
+        var unexplained = new ItemReplay(explanation.Hypothesis, 0, null, false);
+        if (!item.IsAnswered) return unexplained;
+        var evidence = new ItemEvidence(0, item);
+        if (LikeliestWay(evidence, explanation.Hypothesis, explanation.Consistency) is { } declined) return unexplained with { Declined = declined, IsExplained = true };
+        var slips = new SlipSearch(run).Explain(evidence, explanation.Hypothesis.Deviations);
+        return slips.Count > 0 ? unexplained with { Slip = slips[0].Slip, IsExplained = true } : unexplained;
+    }
+
+    /// <summary>The chances that were not followed, in the likeliest way that gives what was written; null where no way gives it.</summary>
+    internal ulong? LikeliestWay(ItemEvidence item, Hypothesis hypothesis, double consistency)
+    {
+        ulong? best = null;
+        var highest = -1.0;
+        run.KeepsMarks = item.HasMarks;
+        WayEnumeration.Visit(item.Task, run, hypothesis.Deviations, declined =>
+        {
+            if (!item.Matches(run)) return;
+            var weight = item.MarkLikelihood(run) * ItemLikelihood.Power(consistency, run.Followed)
+                * ItemLikelihood.Power(1 - consistency, run.Chances - run.Followed);
+            if (weight <= highest) return;
+            (best, highest) = (declined, weight);
+        });
+        return best;
+    }
+}

@@ -1,0 +1,66 @@
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+
+namespace YellowPencil.Core.Probes;
+
+/// <summary>
+/// Items for a page whose explanations leave nothing to tell apart: those on which most of the rules would show that had no chance to show
+/// so far, common ones first.
+/// </summary>
+public static class ShowingItems
+{
+    private const int PoolSize = 80;
+
+    /// <summary>The items, each chosen given that those before it are asked too.</summary>
+    /// <param name="reading">The reading.</param>
+    /// <param name="count">How many.</param>
+    /// <param name="seed">The seed of the pool.</param>
+    public static IReadOnlyList<ItemTask> For(Reading reading, int count = 3, int seed = 7)
+    {
+        var run = new MethodRun();
+        var pool = StudentSize.Fitting(reading, [.. Families(reading).SelectMany(f => ItemPool.Of(f, PoolSize, seed))]).ToList();
+        var open = Families(reading).SelectMany(Catalogue.Of).Distinct().Select(bug => (Set: new DeviationSet([bug.Deviations]), Weight: Priors.Weight(bug.Commonness))).ToList();
+        open.RemoveAll(bug => reading.Items.Any(i => i.Item.IsAnswered && Shows(bug.Set, i.Item.Task)));
+        if (open.Count == 0) open = [.. Families(reading).SelectMany(Catalogue.Of).Distinct().Select(bug => (new DeviationSet([bug.Deviations]), Priors.Weight(bug.Commonness)))];
+        var shows = pool.ToDictionary(task => task, task => open.Where(bug => Shows(bug.Set, task)).ToList());
+        var chosen = new List<ItemTask>();
+        while (chosen.Count < count && pool.Count > 0)
+        {
+            var best = pool.OrderByDescending(t => shows[t].Where(open.Contains).Sum(b => b.Weight)).ThenBy(t => t.Text.Length).ThenBy(t => t.Text, StringComparer.Ordinal).First();
+            chosen.Add(best);
+            pool.Remove(best);
+            open.RemoveAll(shows[best].Contains);
+        }
+
+        return chosen;
+
+        bool Shows(DeviationSet set, ItemTask task)
+        {
+            Method.Run(task, run, set);
+            return !run.Answer.SequenceEqual(task.RightAnswer);
+        }
+    }
+
+    private static IEnumerable<Family> Families(Reading reading) => reading.Sheet.Items.Select(i => i.Task.Family).Distinct().Order();
+}
+
+/// <summary>Keeps items that are asked to the size of those the student has met.</summary>
+internal static class StudentSize
+{
+    /// <summary>Fewer items than this do not leave enough to choose from.</summary>
+    private const int LeastLeft = 12;
+
+    /// <summary>The tasks that are not on the page and whose numbers are no longer than the longest on it; all others where too few are.</summary>
+    public static IEnumerable<ItemTask> Fitting(Reading reading, IReadOnlyList<ItemTask> pool)
+    {
+        var asked = reading.Sheet.Items.Select(i => i.Task.Text).ToHashSet();
+        var longest = reading.Sheet.Items.Select(i => LongestNumber(i.Task)).DefaultIfEmpty(3).Max();
+        var open = pool.Where(t => t.Form is null && !asked.Contains(t.Text)).ToList();
+        var fitting = open.Where(t => LongestNumber(t) <= longest).ToList();
+        return fitting.Count >= LeastLeft ? fitting : open;
+    }
+
+    private static int LongestNumber(ItemTask task) => task.Text.Split(' ').Max(part => part.Count(char.IsAsciiDigit));
+}

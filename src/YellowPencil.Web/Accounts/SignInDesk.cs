@@ -1,0 +1,79 @@
+using System.Net.Mail;
+using System.Security.Claims;
+using Microsoft.AspNetCore.Identity;
+using Microsoft.EntityFrameworkCore;
+using YellowPencil.Data;
+
+namespace YellowPencil.Web.Accounts;
+
+/// <summary>What came of an attempt to sign in.</summary>
+public enum SignInOutcome
+{
+    /// <summary>Signed in.</summary>
+    SignedIn,
+
+    /// <summary>E-mail and password do not go together; also said where there is no such account, or where it is locked.</summary>
+    NotTogether,
+
+    /// <summary>Too many attempts from this network address.</summary>
+    TooMany,
+}
+
+/// <summary>Signing in and out.</summary>
+public sealed class SignInDesk(SignInManager<Specialist> signIn, PencilContext data, AttemptLimits limits, TimeProvider clock)
+{
+    // What the password of an account that does not exist is compared with, so that it takes as long as one that does.
+    private static readonly string Nobodys = new PasswordHasher<Specialist>().HashPassword(new Specialist(), Guid.NewGuid().ToString());
+
+    private UserManager<Specialist> Users => signIn.UserManager;
+
+    /// <summary>Tries to sign in. A locked account and one that does not exist answer alike, in words and in time.</summary>
+    /// <param name="email">As typed.</param>
+    /// <param name="password">As typed.</param>
+    /// <param name="from">The network address of the browser.</param>
+    public async Task<SignInOutcome> TryAsync(string email, string password, string from)
+    {
+        if (!limits.IsOpen(from, email)) return SignInOutcome.TooMany;
+        var account = await Users.FindByEmailAsync(email.Trim());
+        var matches = Users.PasswordHasher.VerifyHashedPassword(account ?? new Specialist(), account?.PasswordHash ?? Nobodys, password) != PasswordVerificationResult.Failed;
+        if (account?.PasswordHash is null || !matches || account.LockoutEnd > clock.GetUtcNow())
+        {
+            limits.Failed(from, email);
+            return SignInOutcome.NotTogether;
+        }
+
+        await SignInAsync(account);
+        return SignInOutcome.SignedIn;
+    }
+
+    /// <summary>Signs this browser in.</summary>
+    public async Task SignInAsync(Specialist account)
+    {
+        var browser = new SignedInBrowser { Id = Guid.NewGuid(), SpecialistId = account.Id, Since = clock.GetUtcNow() };
+        data.SignedInBrowsers.Add(browser);
+        await data.SaveChangesAsync();
+        await signIn.SignInWithClaimsAsync(account, isPersistent: false, [new Claim(BrowserCookie.Claim, browser.Id.ToString())]);
+    }
+
+    /// <summary>Signs this browser out; a copy of its cookie is worth nothing from now on.</summary>
+    public async Task SignOutAsync(ClaimsPrincipal who)
+    {
+        if (Guid.TryParse(who.FindFirstValue(BrowserCookie.Claim), out var browser)) await data.SignedInBrowsers.Where(b => b.Id == browser).ExecuteDeleteAsync();
+        await signIn.SignOutAsync();
+    }
+
+    /// <summary>Changes a password and signs every other browser out.</summary>
+    /// <returns>What is wrong, in sentences; empty when it was changed.</returns>
+    public async Task<IReadOnlyList<string>> ChangePasswordAsync(Guid id, ClaimsPrincipal who, string now, string then)
+    {
+        var account = await Users.FindByIdAsync(id.ToString());
+        var result = await Users.ChangePasswordAsync(account!, now, then);
+        if (!result.Succeeded) return AccountDesk.Say(result);
+        var browser = Guid.Parse(who.FindFirstValue(BrowserCookie.Claim)!);
+        await data.SignedInBrowsers.Where(b => b.SpecialistId == id && b.Id != browser).ExecuteDeleteAsync();
+        return [];
+    }
+
+    /// <summary>Whether text has the shape of an e-mail address.</summary>
+    internal static bool IsEmail(string text) => MailAddress.TryCreate(text, out var address) && address.Address == text && text.Length <= 200;
+}

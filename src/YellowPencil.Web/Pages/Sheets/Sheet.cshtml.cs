@@ -1,0 +1,35 @@
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working;
+using YellowPencil.Data;
+using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Services;
+
+namespace YellowPencil.Web.Pages.Sheets;
+
+/// <summary>The page on paper, for the student: the items that are still open, all of them where none is.</summary>
+public sealed class SheetModel(PageDesk pages) : PageModel
+{
+    /// <summary>The page.</summary>
+    public StudentPage? StudentPage { get; private set; }
+
+    /// <summary>The items with the room that they need.</summary>
+    public IReadOnlyList<(WorkedItem Item, ColumnPicture Picture)> Items { get; private set; } = [];
+
+    /// <summary>How many items the page has.</summary>
+    public int All { get; private set; }
+
+    /// <summary>Shows the sheet.</summary>
+    public async Task<IActionResult> OnGetAsync(Guid id)
+    {
+        StudentPage = await pages.FindAsync(id);
+        if (StudentPage is null) return NotFound();
+        await pages.LogLookAsync(StudentPage.StudentId, "sheet");
+        var items = PageDesk.StoredSheet(StudentPage).Items;
+        All = items.Count;
+        var open = items.Where(i => i.Answer is null).ToList();
+        Items = [.. (open.Count > 0 ? open : items).Select(i => (i, ColumnPicture.WithRoom((ColumnDifference)i.Task)))];
+        return Page();
+    }
+}

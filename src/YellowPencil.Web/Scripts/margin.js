@@ -1,0 +1,48 @@
+// The margin beside the paper: the reading so far, and what has to be decided about items that were changed in another tab.
+import { draw } from "./drawing.js";
+import { open, restore } from "./working.js";
+
+export function showMargin(root, margin) {
+  const place = (name) => root.querySelector(`[data-margin-${name}]`);
+  place("outcome").textContent = margin.typed === 0 ? "Nothing typed yet." : margin.outcome;
+  place("count").textContent = `${margin.typed} of ${margin.of} items typed${margin.enough ? ": enough to know." : "."}`;
+  place("list").replaceChildren(...(margin.typed === 0 ? [] : margin.explanations).map(({ sure, text }) => {
+    const line = document.createElement("li");
+    line.append(element("strong", `${sure} `), text);
+    return line;
+  }));
+}
+
+function element(name, text) {
+  const made = document.createElement(name);
+  made.textContent = text;
+  return made;
+}
+
+/** Shows every item in conflict as it stands here and there, with its marks. */
+export function showConflicts(root, outbox, settled) {
+  const shown = root.querySelector("[data-conflicts]");
+  shown.hidden = outbox.conflicts.size === 0;
+  shown.querySelector("[data-list]").replaceChildren(...[...outbox.conflicts].map(([item, theirs]) => {
+    const line = document.createElement("li");
+    const there = open(theirs);
+    line.append(element("h3", `Item ${item.id}`), side("Typed here", item, () => outbox.settle(item, true)), side("Saved elsewhere", there, () => {
+      restore(item, there);
+      outbox.settle(item, false);
+      settled(item);
+    }));
+    return line;
+  }));
+}
+
+function side(title, item, choose) {
+  const shown = document.createElement("div");
+  const picture = document.createElement("div");
+  const button = element("button", title === "Typed here" ? "Keep what is typed here" : "Take what was saved elsewhere");
+  picture.innerHTML = draw(item, null);
+  button.type = "button";
+  button.className = "button";
+  button.onclick = choose;
+  shown.append(element("p", title), picture, button);
+  return shown;
+}

@@ -1,0 +1,72 @@
+using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.Identity;
+using YellowPencil.Data;
+using YellowPencil.Web.Accounts;
+using YellowPencil.Web.Forms;
+
+namespace YellowPencil.Web.Services;
+
+/// <summary>What the application is made of; the same for the pages and for the command line of accounts.</summary>
+internal static class AppServices
+{
+    /// <summary>The data, the accounts, and what is done with them.</summary>
+    public static void AddCore(this WebApplicationBuilder builder, string connection)
+    {
+        var services = builder.Services;
+        services.AddHttpContextAccessor();
+        services.AddSingleton(TimeProvider.System);
+        services.AddScoped<CurrentSpecialist>();
+        services.AddScoped<ICurrentOwner>(s => s.GetRequiredService<CurrentSpecialist>());
+        services.AddPencilData(connection);
+        services.AddDataProtection().SetApplicationName("yellow-pencil").PersistKeysToDbContext<PencilContext>();
+        services.AddIdentity<Specialist, IdentityRole<Guid>>(options =>
+        {
+            options.User.RequireUniqueEmail = true;
+            options.User.AllowedUserNameCharacters = "";
+            options.Password.RequiredLength = 12;
+            options.Password.RequireNonAlphanumeric = options.Password.RequireUppercase = options.Password.RequireLowercase = options.Password.RequireDigit = false;
+        }).AddEntityFrameworkStores<PencilContext>().AddDefaultTokenProviders();
+        services.Configure<DataProtectionTokenProviderOptions>(options => options.TokenLifespan = TimeSpan.FromHours(builder.Configuration.GetValue("Invitations:Hours", 72.0)));
+        services.AddScoped<AccountDesk>();
+        services.AddScoped<SignInDesk>();
+        services.AddSingleton<AttemptLimits>();
+        services.AddScoped<RuleNaming>();
+        services.AddScoped<SchoolTime>();
+        services.AddScoped<StudentFiles>();
+        services.AddScoped<PageDesk>();
+        services.AddScoped<PageTyping>();
+        services.AddScoped<ReadingDesk>();
+        services.AddScoped<PlanDesk>();
+        services.AddScoped<Desk>();
+        services.AddScoped<Removals>();
+        services.AddScoped<DemoLoader>();
+    }
+
+    /// <summary>The pages, their cookies and forms, and what runs beside them.</summary>
+    public static void AddPages(this IServiceCollection services)
+    {
+        services.ConfigureApplicationCookie(BrowserCookie.Configure);
+        services.AddAntiforgery(options =>
+        {
+            options.HeaderName = "X-Antiforgery";
+            options.Cookie.Name = "pencil-form";
+            options.Cookie.SameSite = SameSiteMode.Strict;
+            options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
+        });
+        services.Configure<Microsoft.AspNetCore.Mvc.CookieTempDataProviderOptions>(options =>
+        {
+            options.Cookie.Name = "pencil-once";
+            options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
+        });
+        services.AddScoped<OnceFilter>();
+        services.AddRazorPages(options =>
+        {
+            options.Conventions.AuthorizeFolder("/");
+            options.Conventions.AllowAnonymousToPage("/SignIn");
+            options.Conventions.AllowAnonymousToPage("/Invitation");
+            options.Conventions.AllowAnonymousToPage("/Status");
+        }).AddMvcOptions(options => options.Filters.AddService<OnceFilter>());
+        services.AddHostedService<EngineWarmUp>();
+        services.AddHostedService<Eraser>();
+    }
+}

@@ -1,0 +1,93 @@
+using Microsoft.EntityFrameworkCore;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Probes;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Remediation;
+using YellowPencil.Data;
+using YellowPencil.Web.Accounts;
+
+namespace YellowPencil.Web.Services;
+
+/// <summary>Readings of pages, what was decided about them, and the plans made from them.</summary>
+public sealed class ReadingDesk(PencilContext data, RuleNaming names, CurrentSpecialist who, TimeProvider clock)
+{
+    /// <summary>Reads the page and keeps the reading, unless the same engine has read the same page before.</summary>
+    public async Task<Reading> ReadAsync(StudentPage page)
+    {
+        var reading = SheetDiagnosis.Read(PageDesk.Sheet(page));
+        if (await data.Readings.AnyAsync(r => r.PageId == page.Id && r.PageVersion == page.Version && r.EngineVersion == EngineVersion.Current)) return reading;
+
+        // Two requests may read the same page at once: the first one's reading stays.
+        var kept = Keep(page, reading, clock.GetUtcNow());
+        await data.Database.ExecuteSqlAsync(
+            $"""
+            insert into readings (id, owner_id, page_id, page_version, engine_version, outcome, rules, content, made_at)
+            values ({kept.Id}, {kept.OwnerId}, {kept.PageId}, {kept.PageVersion}, {kept.EngineVersion}, {kept.Outcome}, {kept.Rules}, {kept.Content}::jsonb, {kept.MadeAt})
+            on conflict do nothing
+            """);
+        return reading;
+    }
+
+    /// <summary>A reading as it is kept.</summary>
+    internal static StoredReading Keep(StudentPage page, Reading reading, DateTimeOffset at) => new()
+    {
+        Id = Guid.CreateVersion7(at),
+        OwnerId = page.OwnerId,
+        PageId = page.Id,
+        PageVersion = page.Version,
+        EngineVersion = EngineVersion.Current,
+        Outcome = ReadingWriter.Spell(reading.Outcome),
+        Rules = reading.Outcome is Outcome.Bug or Outcome.NotToldApart && reading.BestBug is { } best ? RulesOf(best) : "",
+        Content = ReadingWriter.Write(reading, NextItems.For(reading)),
+        MadeAt = at,
+    };
+
+    /// <summary>The rules of an explanation as they are kept: joined by +, none for "no systematic bug".</summary>
+    public static string RulesOf(Explanation explanation) => string.Join('+', explanation.Hypothesis.RuleIds);
+
+    /// <summary>What a stored reading came to, in a line for lists.</summary>
+    public string Summary(string outcome, string rules, ClassroomWord word) =>
+        ReadingText.Summary(Enum.GetValues<Outcome>().First(o => ReadingWriter.Spell(o) == outcome), rules.Length == 0 ? "" : names.Of(rules, word));
+
+    /// <summary>Keeps what was decided about an explanation of a held page.</summary>
+    public async Task DecideAsync(StudentPage page, string rules, DecisionKind kind, string text)
+    {
+        data.Decisions.Add(new Decision
+        {
+            Id = Guid.CreateVersion7(clock.GetUtcNow()),
+            PageId = page.Id,
+            PageVersion = page.Version,
+            Rules = rules,
+            Kind = kind,
+            Text = text,
+            ByName = who.Name,
+            At = clock.GetUtcNow(),
+        });
+        if (kind == DecisionKind.Renamed) await names.GiveAsync(rules, text, who.Name);
+        await data.SaveChangesAsync();
+    }
+
+    /// <summary>Makes the plan from an explanation of a held page; the one that is there, where it was made before.</summary>
+    public async Task<Plan> PlanAsync(StudentPage page, Reading reading, Explanation explanation)
+    {
+        var rules = RulesOf(explanation);
+        if (page.Plans.Find(p => p.Rules == rules && p.PageVersion == page.Version) is { } made) return made;
+        var plan = new Plan
+        {
+            Id = Guid.CreateVersion7(clock.GetUtcNow()),
+            StudentId = page.StudentId,
+            PageId = page.Id,
+            PageVersion = page.Version,
+            Rules = rules,
+            AvoidedFacts = string.Join('|', reading.Facts.Select(f => f.Fact.ToString())),
+            Word = page.Student!.Word,
+            MostDigits = PlanMaker.DigitsOf(reading.Sheet),
+            Seed = 7,
+            MadeAt = clock.GetUtcNow(),
+        };
+        data.Plans.Add(plan);
+        await data.SaveChangesAsync();
+        return plan;
+    }
+}

@@ -1,0 +1,98 @@
+using Microsoft.EntityFrameworkCore;
+using YellowPencil.Data;
+using YellowPencil.Web.Accounts;
+
+namespace YellowPencil.Web.Services;
+
+/// <summary>Throwing things away, with ten minutes to think again, and a log.</summary>
+public sealed class Removals(PencilContext data, CurrentSpecialist who, TimeProvider clock)
+{
+    /// <summary>Throws a student's file away, with pages and plans.</summary>
+    public async Task<Guid> ThrowAsync(Student student)
+    {
+        var removal = Add("student", student.Code);
+        student.RemovalId = removal.Id;
+        await data.SaveChangesAsync();
+        await data.Pages.Where(p => p.StudentId == student.Id).ExecuteUpdateAsync(set => set.SetProperty(p => p.RemovalId, removal.Id));
+        await data.Plans.Where(p => p.StudentId == student.Id).ExecuteUpdateAsync(set => set.SetProperty(p => p.RemovalId, removal.Id));
+        return removal.Id;
+    }
+
+    /// <summary>Throws a page away, with its readings and plans.</summary>
+    public async Task<Guid> ThrowAsync(StudentPage page)
+    {
+        var removal = Add("page", page.Student!.Code);
+        page.RemovalId = removal.Id;
+        await data.SaveChangesAsync();
+        await data.Plans.Where(p => p.PageId == page.Id).ExecuteUpdateAsync(set => set.SetProperty(p => p.RemovalId, removal.Id));
+        return removal.Id;
+    }
+
+    /// <summary>Throws a plan away.</summary>
+    public async Task<Guid> ThrowAsync(Plan plan)
+    {
+        var removal = Add("plan", plan.Student!.Code);
+        plan.RemovalId = removal.Id;
+        await data.SaveChangesAsync();
+        return removal.Id;
+    }
+
+    /// <summary>The log, newest first.</summary>
+    public async Task<IReadOnlyList<Removal>> LogAsync() => await data.Removals.OrderByDescending(r => r.At).Take(200).ToListAsync();
+
+    /// <summary>Whether a removal can still be undone.</summary>
+    public bool CanUndo(Removal removal) => removal is { UndoneAt: null, ErasedAt: null } && removal.At > clock.GetUtcNow() - Removal.TimeToUndo;
+
+    /// <summary>Takes a removal back.</summary>
+    /// <returns>What is wrong, in a sentence; null when everything is back.</returns>
+    public async Task<string?> UndoAsync(Guid id)
+    {
+        if (await data.Removals.FirstOrDefaultAsync(r => r.Id == id) is not { } removal) return "There is nothing to take back.";
+        if (removal.UndoneAt is not null) return null;
+        if (!CanUndo(removal)) return "The ten minutes are over; it has been erased.";
+        var student = await Thrown(data.Students, id).FirstOrDefaultAsync();
+        if (student is not null && await data.Students.AnyAsync(s => s.CodeKey == student.CodeKey)) return $"There is another student with the code {student.Code} by now. Give that one another code first.";
+        if (removal.What != "student" && await IsWithoutHomeAsync(removal)) return "What it belonged to was thrown away too. Take that back first.";
+        removal.UndoneAt = clock.GetUtcNow();
+        await data.SaveChangesAsync();
+        await Thrown(data.Students, id).ExecuteUpdateAsync(set => set.SetProperty(s => s.RemovalId, (Guid?)null));
+        await Thrown(data.Pages, id).ExecuteUpdateAsync(set => set.SetProperty(p => p.RemovalId, (Guid?)null));
+        await Thrown(data.Plans, id).ExecuteUpdateAsync(set => set.SetProperty(p => p.RemovalId, (Guid?)null));
+        return null;
+    }
+
+    /// <summary>Erases for good what was thrown away longer ago than can be undone, of all owners.</summary>
+    public async Task EraseAsync()
+    {
+        var now = clock.GetUtcNow();
+        var over = await data.Removals.IgnoreQueryFilters().Where(r => r.UndoneAt == null && r.ErasedAt == null && r.At <= now - Removal.TimeToUndo).ToListAsync();
+        foreach (var removal in over)
+        {
+            await using var transaction = await data.Database.BeginTransactionAsync();
+            await data.Plans.IgnoreQueryFilters().Where(p => p.RemovalId == removal.Id).ExecuteDeleteAsync();
+            await data.Pages.IgnoreQueryFilters().Where(p => p.RemovalId == removal.Id).ExecuteDeleteAsync();
+            await data.Students.IgnoreQueryFilters().Where(s => s.RemovalId == removal.Id).ExecuteDeleteAsync();
+            removal.ErasedAt = now;
+            await data.SaveChangesAsync();
+            await transaction.CommitAsync();
+        }
+    }
+
+    private IQueryable<T> Thrown<T>(DbSet<T> rows, Guid removal)
+        where T : class, IOwned, IRemovable => rows.IgnoreQueryFilters().Where(r => r.OwnerId == who.Id && r.RemovalId == removal);
+
+    // A page whose student, or a plan whose page, lies under another removal would come back to nowhere.
+    private async Task<bool> IsWithoutHomeAsync(Removal removal)
+    {
+        var pages = await Thrown(data.Pages, removal.Id).Select(p => p.StudentId).ToListAsync();
+        var plans = await Thrown(data.Plans, removal.Id).Where(p => p.Page!.RemovalId != removal.Id).Select(p => p.PageId).ToListAsync();
+        return await data.Students.CountAsync(s => pages.Contains(s.Id)) < pages.Distinct().Count() || await data.Pages.CountAsync(p => plans.Contains(p.Id)) < plans.Distinct().Count();
+    }
+
+    private Removal Add(string what, string code)
+    {
+        var removal = new Removal { Id = Guid.CreateVersion7(clock.GetUtcNow()), What = what, Code = code, ByName = who.Name, At = clock.GetUtcNow() };
+        data.Removals.Add(removal);
+        return removal;
+    }
+}

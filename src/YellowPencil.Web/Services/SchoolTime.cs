@@ -1,0 +1,32 @@
+using System.Globalization;
+using NodaTime;
+using NodaTime.Extensions;
+using YellowPencil.Web.Accounts;
+
+namespace YellowPencil.Web.Services;
+
+/// <summary>Dates and times as the clock on the school's wall shows them.</summary>
+public sealed class SchoolTime(CurrentSpecialist who, TimeProvider clock)
+{
+    /// <summary>The names of all zones, as the tz database has them.</summary>
+    public static IReadOnlyList<string> Zones { get; } = [.. DateTimeZoneProviders.Tzdb.Ids.Where(id => id.Contains('/') && !id.StartsWith("Etc/", StringComparison.Ordinal)).Order(StringComparer.Ordinal)];
+
+    /// <summary>Whether the school's zone is known; if not, times are UTC and say so.</summary>
+    public bool HasZone => who.Account is { TimeZone.Length: > 0 };
+
+    private DateTimeZone Zone => DateTimeZoneProviders.Tzdb.GetZoneOrNull(who.Account?.TimeZone ?? "") ?? DateTimeZone.Utc;
+
+    /// <summary>Today.</summary>
+    public DateOnly Today => Local(clock.GetUtcNow()).Date.ToDateOnly();
+
+    /// <summary>The date, such as "9 Mar 2026".</summary>
+    public string Date(DateTimeOffset at) => Date(Local(at).Date.ToDateOnly());
+
+    /// <summary>The date, such as "9 Mar 2026".</summary>
+    public static string Date(DateOnly day) => day.ToString("d MMM yyyy", CultureInfo.InvariantCulture);
+
+    /// <summary>Date and time of day, such as "9 Mar 2026, 14:05".</summary>
+    public string Moment(DateTimeOffset at) => $"{Date(at)}, {Local(at).ToDateTimeUnspecified().ToString("HH:mm", CultureInfo.InvariantCulture)}{(HasZone ? "" : " UTC")}";
+
+    private LocalDateTime Local(DateTimeOffset at) => at.ToInstant().InZone(Zone).LocalDateTime;
+}

@@ -1,0 +1,63 @@
+using System.Text.Json;
+
+namespace YellowPencil.Web.Services;
+
+/// <summary>One item as the browser sends it while it is typed.</summary>
+/// <param name="Id">The item.</param>
+/// <param name="Version">The version that the browser last saw.</param>
+/// <param name="Answer">The answer; null is blank.</param>
+/// <param name="Work">The work, in the worked-sheet format, or null.</param>
+public sealed record TypedItem(string Id, int Version, string? Answer, JsonElement? Work)
+{
+    /// <summary>The most items of one request.</summary>
+    private const int Most = 500;
+
+    /// <summary>Reads a list of items; what is wrong with it is said with the number of the item.</summary>
+    public static async Task<(IReadOnlyList<TypedItem> Items, string? Fault)> ReadAsync(Stream body, CancellationToken cancellation)
+    {
+        try
+        {
+            using var document = await JsonDocument.ParseAsync(body, default, cancellation);
+            var root = document.RootElement;
+            if (root.ValueKind != JsonValueKind.Array) return ([], "a list of items is expected");
+            if (root.GetArrayLength() > Most) return ([], $"at most {Most} items come in one request");
+            var items = new List<TypedItem>();
+            foreach (var element in root.EnumerateArray())
+            {
+                if (TryRead(element, out var item) is { } fault) return ([], $"items[{items.Count + 1}]: {fault}");
+                items.Add(item!);
+            }
+
+            return (items, null);
+        }
+        catch (JsonException)
+        {
+            return ([], "this is not JSON");
+        }
+        catch (InvalidOperationException)
+        {
+            // The platform's reader says so of text with half a surrogate pair.
+            return ([], "the text holds characters that are not valid Unicode");
+        }
+    }
+
+    private static string? TryRead(JsonElement element, out TypedItem? item)
+    {
+        item = null;
+        if (element.ValueKind != JsonValueKind.Object) return "an item is an object";
+        if (!element.TryGetProperty("id", out var id) || id.ValueKind != JsonValueKind.String) return "its id is missing";
+        if (!element.TryGetProperty("version", out var number) || number.ValueKind != JsonValueKind.Number || !number.TryGetInt32(out var version)) return "its version is missing or no whole number";
+        if (element.TryGetProperty("answer", out var answer) && answer.ValueKind is not (JsonValueKind.String or JsonValueKind.Null)) return "its answer is neither a text nor null";
+        JsonElement? work = element.TryGetProperty("work", out var found) && found.ValueKind != JsonValueKind.Null ? found.Clone() : null;
+        item = new TypedItem(id.GetString()!, version, answer.ValueKind == JsonValueKind.String ? answer.GetString() : null, work);
+        return HoldsNul(element) ? "it holds a NUL character, which cannot be kept" : null;
+    }
+
+    private static bool HoldsNul(JsonElement element) => element.ValueKind switch
+    {
+        JsonValueKind.String => element.GetString()!.Contains('\0'),
+        JsonValueKind.Array => element.EnumerateArray().Any(HoldsNul),
+        JsonValueKind.Object => element.EnumerateObject().Any(p => p.Name.Contains('\0') || HoldsNul(p.Value)),
+        _ => false,
+    };
+}
