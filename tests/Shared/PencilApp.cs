@@ -10,7 +10,19 @@ public sealed class PencilApp : WebApplicationFactory<Program>
 {
     private readonly string database = $"test_{Guid.NewGuid():N}";
 
-    public PencilApp() => UseKestrel(0);
+    private readonly (string Name, string Value)[] settings;
+
+    public PencilApp()
+        : this([])
+    {
+    }
+
+    /// <summary>The application with settings of its own.</summary>
+    internal PencilApp(params (string Name, string Value)[] settings)
+    {
+        this.settings = settings;
+        UseKestrel(0);
+    }
 
     private static string Postgres => Environment.GetEnvironmentVariable("YELLOWPENCIL_TEST_DB")
         ?? throw new InvalidOperationException("YELLOWPENCIL_TEST_DB is not set: run ./test, which starts a throw-away PostgreSQL");
@@ -46,5 +58,6 @@ public sealed class PencilApp : WebApplicationFactory<Program>
         builder.UseSetting("ConnectionStrings:Pencil", $"{Postgres};Database={database}");
         builder.UseSetting("Migrate", "true");
         builder.UseSetting("Demo", "true");
+        foreach (var (name, value) in settings) builder.UseSetting(name, value);
     }
 }

@@ -19,8 +19,8 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
     private static async Task<string> NewPageAsync(Visitor visitor, string items)
     {
         var code = "T-" + Guid.NewGuid().ToString("N")[..8];
-        await visitor.GetAsync("/students/new");
-        await visitor.PostAsync("/students/new", ("code", code), ("callName", ""), ("word", "Borrow"));
+        await visitor.GetAsync("/add-student");
+        await visitor.PostAsync("/add-student", ("code", code), ("callName", ""), ("word", "Borrow"));
         await visitor.GetAsync($"/students/{code}/pages/new");
         await visitor.PostAsync($"/students/{code}/pages/new", ("items", items), ("title", "Test"));
         visitor.Last!.StatusCode.ShouldBe(HttpStatusCode.OK);
@@ -42,7 +42,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
     public async Task Without_signing_in_every_page_asks_for_it()
     {
         using var visitor = new Visitor(app);
-        foreach (var address in new[] { "/", "/students/K-01", "/students/new", $"/pages/{Guid.NewGuid()}", $"/plans/{Guid.NewGuid()}" })
+        foreach (var address in new[] { "/", "/students/K-01", "/add-student", $"/pages/{Guid.NewGuid()}", $"/plans/{Guid.NewGuid()}" })
         {
             await visitor.GetAsync(address);
             visitor.Address.ShouldStartWith("/sign-in");
@@ -65,7 +65,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
     {
         using var visitor = await DemoAsync();
         var desk = await visitor.GetAsync("/");
-        desk.QuerySelectorAll(".pile h2").Select(h => h.TextContent.Trim().Split(' ')[1]).ShouldBe(["type", "read", "confirm", "print"]);
+        desk.QuerySelectorAll(".pile h2").Select(h => h.TextContent.Trim().Split(' ')[1]).ShouldBe(["type", "read", "decide", "print"]);
         desk.QuerySelectorAll("table.ledger a").Select(a => a.TextContent).Where(c => c.StartsWith("K-")).ShouldBe(["K-01", "K-02", "K-03", "K-04", "K-05", "K-06", "K-07", "K-08"]);
     }
 
@@ -75,7 +75,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         using var demo = await DemoAsync();
         var page = await NewPageAsync(demo, "604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66");
         await demo.GetAsync($"/pages/{page}/reading");
-        await demo.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.turns-column-round"), ("kind", "Accepted"), ("text", ""));
+        await demo.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", "subtraction.turns-column-round"));
         var plan = demo.Address;
         plan.ShouldStartWith("/plans/");
 
@@ -114,9 +114,9 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         using var visitor = await DemoAsync();
         await visitor.GetAsync("/no-such-page");
         using var fresh = await DemoAsync();
-        var answer = await fresh.PostAsync("/students/new", ("__RequestVerificationToken", "forged"), ("code", "X-1"));
+        var answer = await fresh.PostAsync("/add-student", ("__RequestVerificationToken", "forged"), ("code", "X-1"));
         fresh.Last!.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
-        answer.QuerySelector("h1")!.TextContent.ShouldBe("This form has expired");
+        answer.QuerySelector("h1")!.TextContent.ShouldBe("This form was not taken in");
     }
 
     [Fact]
@@ -155,22 +155,45 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         var conflict = other.RootElement.GetProperty("conflicts")[0];
         conflict.GetProperty("version").GetInt32().ShouldBe(2);
         conflict.GetProperty("answer").GetString().ShouldBe("474");
+        conflict.GetProperty("cells").GetProperty("2").GetString().ShouldBe("4");
     }
 
     [Fact]
-    public async Task Bad_typed_items_change_nothing_and_say_what_is_wrong()
+    public async Task A_refused_item_says_why_and_holds_nothing_else_back()
     {
         using var visitor = await DemoAsync();
         var page = await NewPageAsync(visitor, "604 - 278\n52 - 38");
-        var bad = await visitor.PutAsync($"/api/pages/{page}/items", new object[]
+        using var answer = JsonDocument.Parse(await (await visitor.PutAsync($"/api/pages/{page}/items", new object[]
         {
             new { id = "1", version = 1, answer = "474" },
             new { id = "2", version = 1, answer = "26", work = new { rewritten = new Dictionary<string, object> { ["tens"] = "4" } } },
-        });
-        bad.StatusCode.ShouldBe(HttpStatusCode.UnprocessableEntity);
-        (await bad.Content.ReadAsStringAsync()).ShouldContain("items[2].work.rewritten.tens");
-        ((string)(await app.SqlAsync($"select content::text from pages where id = '{page}'"))!).ShouldNotContain("474");
+            new { id = "77", version = 1, answer = "26" },
+        })).Content.ReadAsStringAsync());
+        answer.RootElement.GetProperty("versions").GetProperty("1").GetInt32().ShouldBe(2);
+        var refused = answer.RootElement.GetProperty("refused");
+        refused[0].GetProperty("message").GetString()!.ShouldContain("work.rewritten.tens");
+        refused[1].GetProperty("id").GetString().ShouldBe("77");
+        ((string)(await app.SqlAsync($"select content::text from pages where id = '{page}'"))!).ShouldContain("474");
         (await visitor.PutAsync($"/api/pages/{page}/items", Array.Empty<object>(), withToken: false)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
+
+    [Theory]
+    [InlineData("[null]", "items[1]: an item is an object")]
+    [InlineData("[{\"id\": null, \"version\": 1}]", "items[1]: its id is missing")]
+    [InlineData("[{\"id\": \"1\", \"version\": 1, \"answer\": \"4\\u00007\"}]", "items[1]: it holds a NUL character")]
+    [InlineData("[{\"id\": \"1\", \"version\": 1, \"answer\": \"4\"}, {\"id\": \"1\", \"version\": 1e40}]", "items[2]: its version")]
+    [InlineData("[{\"id\": \"1\", \"version\": 1, \"answer\": 4}]", "items[1]: its answer")]
+    [InlineData("[{\"id\": \"1\", \"version\": 1, \"answer\": \"\\ud800\"}]", "not valid Unicode")]
+    [InlineData("{}", "a list of items")]
+    [InlineData("[", "not JSON")]
+    [InlineData("", "not JSON")]
+    public async Task Whatever_is_sent_to_the_typing_api_gets_a_message_and_never_a_fault(string body, string message)
+    {
+        using var visitor = await DemoAsync();
+        var page = await NewPageAsync(visitor, "604 - 278");
+        using var answer = await visitor.SendAsync(new HttpRequestMessage(HttpMethod.Put, $"/api/pages/{page}/items") { Content = new StringContent(body, System.Text.Encoding.UTF8, "application/json") });
+        answer.StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await answer.Content.ReadAsStringAsync()).ShouldContain(message);
     }
 
     [Fact]
@@ -196,7 +219,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         reading.QuerySelectorAll(".explanations li:first-child .strip span").Select(s => s.ClassName).ShouldBe(["agrees", "agrees", "agrees", "silent"]);
         ((string)(await app.SqlAsync($"select outcome from readings where page_id = '{page}'"))!).ShouldBe("bug");
 
-        await visitor.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.turns-column-round"), ("kind", "Noted"), ("text", "said it aloud"));
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Note", ("rules", "subtraction.turns-column-round"), ("text", "said it aloud"));
         var again = await visitor.GetAsync($"/pages/{page}/reading");
         again.QuerySelector(".note.key")!.TextContent.ShouldContain("said it aloud");
         ((long)(await app.SqlAsync($"select count(*) from readings where page_id = '{page}'"))!).ShouldBe(1);
@@ -208,7 +231,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         using var visitor = await DemoAsync();
         var page = await NewPageAsync(visitor, "604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66");
         await visitor.GetAsync($"/pages/{page}/reading");
-        var plan = await visitor.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.turns-column-round"), ("kind", "Accepted"), ("text", ""));
+        var plan = await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", "subtraction.turns-column-round"));
         var address = visitor.Address;
         plan.QuerySelector("article")!.TextContent.ShouldContain("so borrow.");
         plan.QuerySelectorAll("article table tbody tr").Length.ShouldBe(12);
@@ -242,14 +265,15 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         (await visitor.PutAsync($"/api/pages/{page}/items", answers)).StatusCode.ShouldBe(HttpStatusCode.OK);
         var again = await visitor.GetAsync($"/pages/{page}/reading");
         again.QuerySelector(".sentence")!.TextContent.ShouldContain("Turns the zero next door into 9");
-        again.QuerySelector(".together").ShouldBeNull();
+        again.QuerySelector(".explanations li:first-child .together").ShouldBeNull();
     }
 
     [Fact]
     public async Task Text_that_looks_like_markup_is_shown_as_text()
     {
         using var visitor = await DemoAsync();
-        var page = await NewPageAsync(visitor, "604 - 278 = \"><script>alert(1)</script>");
+        var page = await NewPageAsync(visitor, "604 - 278");
+        (await visitor.PutAsync($"/api/pages/{page}/items", new[] { new { id = "1", version = 1, answer = "\"><script>alert(1)</script>" } })).StatusCode.ShouldBe(HttpStatusCode.OK);
         var reading = await visitor.GetAsync($"/pages/{page}/reading");
         reading.QuerySelectorAll("script:not([src])").ShouldBeEmpty();
         visitor.Last!.StatusCode.ShouldBe(HttpStatusCode.OK);
@@ -282,7 +306,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         using var visitor = await DemoAsync();
         var page = await NewPageAsync(visitor, "604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66");
         var reading = await visitor.GetAsync($"/pages/{page}/reading");
-        await visitor.PostAsync($"/pages/{page}/reading", ("rules", "subtraction.turns-column-round"), ("kind", "Accepted"), ("text", ""));
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", "subtraction.turns-column-round"));
         var code = reading.QuerySelectorAll("nav a").Select(a => a.TextContent).First(t => t.StartsWith("T-"));
         var file = await visitor.GetAsync($"/students/{code}");
         file.QuerySelectorAll("tbody tr td:nth-child(2)").Select(c => c.TextContent.Split(':')[0])

@@ -40,7 +40,7 @@ public class DrawingTests
         svg.QuerySelectorAll("line.rule").Length.ShouldBe(1);
         svg.QuerySelectorAll("text.hand").ShouldBeEmpty();
         svg.GetAttribute("aria-label").ShouldBe("604 minus 78");
-        (svg.GetAttribute("width"), svg.GetAttribute("height")).ShouldBe(("112", "112"));
+        (svg.GetAttribute("width"), svg.GetAttribute("height")).ShouldBe(("7rem", "7rem"));
     }
 
     [Fact]
@@ -50,7 +50,7 @@ public class DrawingTests
         var hand = svg.QuerySelectorAll("text.hand").ToList();
         hand.Select(t => t.TextContent).ShouldBe(["4", "7", "4"]);
         hand.Select(t => t.GetAttribute("x")).ShouldBe(["98", "70", "42"]);
-        svg.GetAttribute("aria-label").ShouldBe("604 minus 278, written 474");
+        svg.GetAttribute("aria-label").ShouldBe("604 minus 278; written 474");
     }
 
     [Fact]
@@ -60,6 +60,7 @@ public class DrawingTests
         var svg = Svg(ColumnPicture.Of(ColumnDifference.Of(604, 278), marks));
         Texts(svg, "small").ShouldBe(["10", "9", "5"], ignoreOrder: true);
         svg.QuerySelectorAll("line.strike").Length.ShouldBe(3);
+        svg.GetAttribute("aria-label").ShouldBe("604 minus 278; 6 struck out, 5 above; 0 struck out, 10 struck out, 9 above");
     }
 
     [Fact]
@@ -90,7 +91,7 @@ public class DrawingTests
     public void Pictures_in_a_row_can_be_made_the_same_height()
     {
         var plain = Svg(ColumnPicture.Of(Item("604 - 278", "326")).WithRowsAbove(2).WithRowBelow(true));
-        plain.GetAttribute("height").ShouldBe((6 * 28).ToString());
+        plain.GetAttribute("height").ShouldBe("10.5rem");
     }
 
     [Fact]
@@ -105,7 +106,8 @@ public class DrawingTests
     public void A_replay_begins_each_column_on_both_sides_together()
     {
         var sheet = new WorkedSheet { Student = "K", Items = ItemList.TryParse("604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66", null, out _) };
-        var frames = ItemFrames.Of(SheetDiagnosis.Read(sheet).Items[0], ClassroomWord.Exchange);
+        var reading = SheetDiagnosis.Read(sheet);
+        var frames = ItemFrames.Of(reading.Items[0], new ProcedureSearch().Find(reading.Items[0].Item, reading.Best), "K", ClassroomWord.Exchange);
         frames.Taught.Count.ShouldBe(frames.Students.Count);
         var tens = frames.Taught.ToList().FindIndex(f => f.Caption.StartsWith("Tens"));
         frames.Students[tens].Caption.ShouldStartWith("Tens");
@@ -120,7 +122,7 @@ public class DrawingTests
         var work = Work.Of([new Mark(MarkField.Rewritten, 1, "10"), new Mark(MarkField.Rewritten, 1, "9")], MarkField.Rewritten);
         var sheet = new WorkedSheet { Student = "K", Items = [Item("1,604 - 278", "1326", work)] };
         var page = new Data.StudentPage { Id = Guid.Empty, Content = "{}", ItemVersions = new() { ["1"] = 4 } };
-        TypingJson.Write(page, sheet).ShouldBe(
-            """{"id":"00000000-0000-0000-0000-000000000000","items":[{"id":"1","top":"1604","bottom":"278","version":4,"answer":"1326","cells":{"0":"6","1":"2","2":"3","3":"1"},"rewritten":{"1":["10","9"]}}]}""");
+        TypingJson.Write(page, sheet, Data.TypingDirection.FromLeft).ShouldBe(
+            """{"id":"00000000-0000-0000-0000-000000000000","code":"K","title":"","direction":"FromLeft","items":[{"id":"1","top":"1604","bottom":"278","version":4,"answer":"1326","cells":{"0":"6","1":"2","2":"3","3":"1"},"rewritten":{"1":["10","9"]}}]}""");
     }
 }

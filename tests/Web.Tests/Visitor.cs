@@ -11,12 +11,16 @@ public sealed class Visitor : IDisposable
 {
     private readonly HttpClient client;
     private string token = "";
+    private string once = "";
+    private string lastAddress = "";
+    private List<KeyValuePair<string, string>> lastForm = [];
+    private readonly CookieContainer cookies = new();
 
     public Visitor(PencilApp app)
     {
         app.StartServer();
         var address = new Uri(app.ClientOptions.BaseAddress.ToString());
-        client = new HttpClient(new HttpClientHandler { AllowAutoRedirect = true, CookieContainer = new CookieContainer() }) { BaseAddress = address };
+        client = new HttpClient(new HttpClientHandler { AllowAutoRedirect = true, CookieContainer = cookies }) { BaseAddress = address };
     }
 
     public HttpResponseMessage? Last { get; private set; }
@@ -31,8 +35,9 @@ public sealed class Visitor : IDisposable
 
     public async Task<IHtmlDocument> PostAsync(string address, params (string Name, string Value)[] fields)
     {
-        var form = fields.Append(("__RequestVerificationToken", token)).Select(f => KeyValuePair.Create(f.Item1, f.Item2));
-        Last = await client.PostAsync(address, new FormUrlEncodedContent(form));
+        var form = fields.Append(("__RequestVerificationToken", token)).Append(("once", once)).Select(f => KeyValuePair.Create(f.Item1, f.Item2));
+        (lastAddress, lastForm) = (address, [.. form]);
+        Last = await client.PostAsync(address, new FormUrlEncodedContent(lastForm));
         return await ReadAsync();
     }
 
@@ -50,6 +55,22 @@ public sealed class Visitor : IDisposable
         return this;
     }
 
+    /// <summary>Sends the last form again as it was, as a double click or a repeated request does.</summary>
+    public async Task<HttpResponseMessage> PostAgainAsync() => await client.PostAsync(lastAddress, new FormUrlEncodedContent(lastForm));
+
+    /// <summary>The value of a cookie, as somebody could copy it.</summary>
+    public string Cookie(string name) => cookies.GetAllCookies().First(c => c.Name == name).Value;
+
+    /// <summary>A visitor who sets a cookie that was copied.</summary>
+    public void SetCookie(string name, string value) => cookies.Add(client.BaseAddress!, new Cookie(name, value));
+
+    /// <summary>Sends a request as it is.</summary>
+    public Task<HttpResponseMessage> SendAsync(HttpRequestMessage request)
+    {
+        request.Headers.Add("X-Antiforgery", token);
+        return client.SendAsync(request);
+    }
+
     public void Dispose() => client.Dispose();
 
     private async Task<IHtmlDocument> ReadAsync()
@@ -57,6 +78,9 @@ public sealed class Visitor : IDisposable
         var page = await new HtmlParser().ParseDocumentAsync(await Last!.Content.ReadAsStringAsync());
         token = page.QuerySelector("input[name=__RequestVerificationToken]")?.GetAttribute("value")
             ?? page.QuerySelector("[data-token]")?.GetAttribute("data-token") ?? token;
+
+        // A form of a page just shown has a key that was not sent yet; what a page says of one form holds for all of them.
+        once = page.QuerySelector("input[name=once]") is null ? once : Guid.NewGuid().ToString();
         return page;
     }
 }

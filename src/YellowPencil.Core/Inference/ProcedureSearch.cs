@@ -6,10 +6,12 @@ namespace YellowPencil.Core.Inference;
 /// <summary>Finds how a student with given rules came to what stands under one item.</summary>
 public sealed class ProcedureSearch
 {
+    private const ulong NoneFollowed = ulong.MaxValue;
+
     private readonly MethodRun run = new();
 
     /// <summary>
-    /// The procedure by which an explanation leads to what was written: its rules followed or not, or followed with one slip. Where none does, or
+    /// The procedure by which an explanation leads to what was written: its rules followed or not; or all followed, or none, with one slip. Where none does, or
     /// nothing was written, the explanation followed throughout, which is then what the student would do by it, not what was done.
     /// </summary>
     /// <param name="item">The item as written.</param>
@@ -20,8 +22,9 @@ public sealed class ProcedureSearch
         if (!item.IsAnswered) return unexplained;
         var evidence = new ItemEvidence(0, item);
         if (LikeliestWay(evidence, explanation.Hypothesis, explanation.Consistency) is { } declined) return unexplained with { Declined = declined, IsExplained = true };
-        var slips = new SlipSearch(run).Explain(evidence, explanation.Hypothesis.Deviations);
-        return slips.Count > 0 ? unexplained with { Slip = slips[0].Slip, IsExplained = true } : unexplained;
+        foreach (var chances in (ulong[])[0, NoneFollowed])
+            if (new SlipSearch(run).Explain(evidence, explanation.Hypothesis.Deviations, chances) is [{ } slip, ..]) return unexplained with { Declined = chances, Slip = slip.Slip, IsExplained = true };
+        return unexplained;
     }
 
     /// <summary>The chances that were not followed, in the likeliest way that gives what was written; null where no way gives it.</summary>

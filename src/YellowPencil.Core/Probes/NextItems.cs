@@ -25,6 +25,9 @@ public static class NextItems
     private const int MostExplanations = 8;
     private const double LeastGain = 0.01;
 
+    /// <summary>Items longer than the student has met are asked only for more than this.</summary>
+    private const double LeastGainOfLonger = 0.1;
+
     /// <summary>The best items, each chosen given that those before it are asked too.</summary>
     /// <param name="reading">The reading.</param>
     /// <param name="count">At most so many.</param>
@@ -37,18 +40,26 @@ public static class NextItems
         var weights = explanations.Select(e => e.Probability / total).ToArray();
         var run = new MethodRun();
         var families = reading.Sheet.Items.Select(i => i.Task.Family).Distinct().Order();
-        var pool = StudentSize.Fitting(reading, [.. families.SelectMany(f => ItemPool.Of(f, PoolSize, seed))])
-            .Select(task => (Task: task, Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.IsSound ? 1 : Math.Max(0.9, e.Consistency), run)).ToArray()))
+        var open = StudentSize.New(reading, families.SelectMany(f => ItemPool.Of(f, PoolSize, seed))).ToList();
+        var pool = open.Select(task => (Task: task, Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.IsSound ? 1 : Math.Max(0.9, e.Consistency), run)).ToArray()))
             .ToList();
 
         var chosen = new List<NextItem>();
         var told = explanations.Select(_ => "").ToArray();
-        while (chosen.Count < count && pool.Count > 0)
+        var isLonger = false;
+        while (chosen.Count < count)
         {
-            var best = pool
+            var best = pool.Where(p => StudentSize.Fits(reading, p.Task) || isLonger)
                 .Select(p => (p.Task, p.Answers, Gain: JointGain(told, p.Answers, weights), Alone: Gain(p.Answers, weights)))
-                .OrderByDescending(p => Math.Round(p.Gain, 6)).ThenBy(p => p.Task.Text.Length).ThenBy(p => p.Task.Text, StringComparer.Ordinal).First();
-            if (best.Alone < LeastGain || best.Gain < LeastGain / 2) break;
+                .OrderByDescending(p => Math.Round(p.Gain, 6)).ThenBy(p => p.Task.Text.Length).ThenBy(p => p.Task.Text, StringComparer.Ordinal).FirstOrDefault();
+            if (best.Task is null || best.Alone < LeastGain || best.Gain < (isLonger ? LeastGainOfLonger : LeastGain / 2))
+            {
+                // What items of the student's size cannot tell apart, longer ones may.
+                if (isLonger) break;
+                isLonger = true;
+                continue;
+            }
+
             chosen.Add(new NextItem(best.Task, best.Alone, [.. explanations.Select((e, i) => new PredictedAnswer(e.Hypothesis.RuleIds, Likeliest(best.Answers[i])))]));
             for (var i = 0; i < told.Length; i++) told[i] += "|" + Likeliest(best.Answers[i]);
             pool.RemoveAll(p => p.Task == best.Task);

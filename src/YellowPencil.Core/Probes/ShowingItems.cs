@@ -13,6 +13,9 @@ public static class ShowingItems
 {
     private const int PoolSize = 80;
 
+    /// <summary>Where fewer items than this are of the student's size, longer ones are taken too.</summary>
+    private const int LeastLeft = 12;
+
     /// <summary>The items, each chosen given that those before it are asked too.</summary>
     /// <param name="reading">The reading.</param>
     /// <param name="count">How many.</param>
@@ -20,7 +23,8 @@ public static class ShowingItems
     public static IReadOnlyList<ItemTask> For(Reading reading, int count = 3, int seed = 7)
     {
         var run = new MethodRun();
-        var pool = StudentSize.Fitting(reading, [.. Families(reading).SelectMany(f => ItemPool.Of(f, PoolSize, seed))]).ToList();
+        var pool = StudentSize.New(reading, Families(reading).SelectMany(f => ItemPool.Of(f, PoolSize, seed))).ToList();
+        if (pool.Count(t => StudentSize.Fits(reading, t)) >= LeastLeft) pool.RemoveAll(t => !StudentSize.Fits(reading, t));
         var open = Families(reading).SelectMany(Catalogue.Of).Distinct().Select(bug => (Set: new DeviationSet([bug.Deviations]), Weight: Priors.Weight(bug.Commonness))).ToList();
         open.RemoveAll(bug => reading.Items.Any(i => i.Item.IsAnswered && Shows(bug.Set, i.Item.Task)));
         if (open.Count == 0) open = [.. Families(reading).SelectMany(Catalogue.Of).Distinct().Select(bug => (new DeviationSet([bug.Deviations]), Priors.Weight(bug.Commonness)))];
@@ -49,18 +53,15 @@ public static class ShowingItems
 /// <summary>Keeps items that are asked to the size of those the student has met.</summary>
 internal static class StudentSize
 {
-    /// <summary>Fewer items than this do not leave enough to choose from.</summary>
-    private const int LeastLeft = 12;
-
-    /// <summary>The tasks that are not on the page and whose numbers are no longer than the longest on it; all others where too few are.</summary>
-    public static IEnumerable<ItemTask> Fitting(Reading reading, IReadOnlyList<ItemTask> pool)
+    /// <summary>The tasks that are not on the page yet.</summary>
+    public static IEnumerable<ItemTask> New(Reading reading, IEnumerable<ItemTask> pool)
     {
         var asked = reading.Sheet.Items.Select(i => i.Task.Text).ToHashSet();
-        var longest = reading.Sheet.Items.Select(i => LongestNumber(i.Task)).DefaultIfEmpty(3).Max();
-        var open = pool.Where(t => t.Form is null && !asked.Contains(t.Text)).ToList();
-        var fitting = open.Where(t => LongestNumber(t) <= longest).ToList();
-        return fitting.Count >= LeastLeft ? fitting : open;
+        return pool.Where(t => t.Form is null && !asked.Contains(t.Text));
     }
+
+    /// <summary>Whether the numbers of a task are no longer than the longest on the page.</summary>
+    public static bool Fits(Reading reading, ItemTask task) => LongestNumber(task) <= reading.Sheet.Items.Select(i => LongestNumber(i.Task)).DefaultIfEmpty(3).Max();
 
     private static int LongestNumber(ItemTask task) => task.Text.Split(' ').Max(part => part.Count(char.IsAsciiDigit));
 }

@@ -11,8 +11,12 @@ internal static class AccountCommands
     public static bool AreMeant(string[] args) => args is ["accounts", ..];
 
     /// <summary>Runs a command.</summary>
+    /// <param name="args">The arguments, the word accounts first.</param>
+    /// <param name="services">The application.</param>
+    /// <param name="output">Takes links and lists.</param>
+    /// <param name="errors">Takes messages.</param>
     /// <returns>0 when it was done, 2 when it could not be.</returns>
-    public static Task<int> RunAsync(string[] args, IServiceProvider services)
+    public static Task<int> RunAsync(string[] args, IServiceProvider services, TextWriter output, TextWriter errors)
     {
         var email = new Argument<string>("EMAIL") { Description = "the e-mail address of the account" };
         var name = new Option<string>("--name") { Description = "the name that stands beside decisions", DefaultValueFactory = _ => "" };
@@ -36,10 +40,11 @@ internal static class AccountCommands
         open.SetAction((call, _) => Do(desk => Lock(desk, call.GetValue(email)!, false)));
         list.SetAction((_, _) => Do(async desk =>
         {
-            foreach (var line in await desk.ListAsync()) Console.WriteLine($"{line.Email}\t{line.Name}\t{line.State}");
+            foreach (var line in await desk.ListAsync()) output.WriteLine($"{line.Email}\t{line.Name}\t{line.State}");
             return 0;
         }));
-        return new RootCommand("Yellow Pencil’s accounts") { new Command("accounts", "makes, invites, locks and lists accounts") { add, invite, close, open, list } }.Parse(args).InvokeAsync();
+        return new RootCommand("Yellow Pencil’s accounts") { new Command("accounts", "makes, invites, locks and lists accounts") { add, invite, close, open, list } }
+            .Parse(args).InvokeAsync(new InvocationConfiguration { Output = output, Error = errors });
 
         async Task<int> Do(Func<AccountDesk, Task<int>> act)
         {
@@ -51,22 +56,22 @@ internal static class AccountCommands
         {
             if (await desk.InviteAsync(to) is not { } path) return Refuse([$"There is no account {to}."]);
             var lifespan = services.GetRequiredService<IOptions<DataProtectionTokenProviderOptions>>().Value.TokenLifespan;
-            Console.WriteLine($"{at.TrimEnd('/')}{path}");
-            Console.Error.WriteLine($"Give this link to {to} by a safe way. It works once, within {lifespan.TotalHours:0} hours.");
+            output.WriteLine($"{at.TrimEnd('/')}{path}");
+            errors.WriteLine($"Give this link to {to} by a safe way. It works once, within {lifespan.TotalHours:0} hours.");
             return 0;
         }
-    }
 
-    private static async Task<int> Lock(AccountDesk desk, string email, bool isLocked)
-    {
-        if (!await desk.LockAsync(email, isLocked)) return Refuse([$"There is no account {email}."]);
-        Console.Error.WriteLine(isLocked ? $"{email} is locked and signed out." : $"{email} is unlocked.");
-        return 0;
-    }
+        async Task<int> Lock(AccountDesk desk, string whose, bool isLocked)
+        {
+            if (!await desk.LockAsync(whose, isLocked)) return Refuse([$"There is no account {whose}."]);
+            errors.WriteLine(isLocked ? $"{whose} is locked and signed out." : $"{whose} is unlocked.");
+            return 0;
+        }
 
-    private static int Refuse(IEnumerable<string> faults)
-    {
-        foreach (var fault in faults) Console.Error.WriteLine($"! {fault}");
-        return 2;
+        int Refuse(IEnumerable<string> faults)
+        {
+            foreach (var fault in faults) errors.WriteLine($"! {fault}");
+            return 2;
+        }
     }
 }

@@ -57,7 +57,7 @@ public class ReadingTests
         using var json = JsonDocument.Parse(ReadingWriter.Write(reading, NextItems.For(reading)));
         json.RootElement.GetProperty("outcome").GetString().ShouldBe(outcome);
         json.RootElement.GetProperty("predictions").EnumerateArray().Select(p => p.GetProperty("answer").GetString()).ShouldBe(["348", "13"]);
-        ReadingText.Write(reading, []).ShouldStartWith("K-17: Not enough on this page to say.");
+        ReadingText.Write(reading, []).ShouldStartWith("K-17: Too little on this page to say; more items are needed.");
     }
 
     [Fact]

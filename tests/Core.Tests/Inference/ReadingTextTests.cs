@@ -1,8 +1,10 @@
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
+using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Tests.Inference;
@@ -17,7 +19,7 @@ public class ReadingTextTests
     public void A_held_explanation_is_told_with_its_chances_and_steps()
     {
         var text = ReadingText.Write(Read("604 - 278 = 474", "52 - 38 = 26", "415 - 203 = 212", "81 - 27 = 66"), [], ClassroomWord.Borrow);
-        text.ShouldStartWith("K-17: One explanation is held.");
+        text.ShouldStartWith("K-17: A rule is held.");
         text.ShouldContain("Turns the column round wherever the top digit is too small, and takes the top digit from the bottom one. 4 of 4 chances.");
         text.ShouldContain("2. 52 - 38 = 26: wrong, should be 14; Ones: turns the column round, 8 − 2.");
         text.ShouldContain("3. 415 - 203 = 212: right");
@@ -26,10 +28,33 @@ public class ReadingTextTests
     [Fact]
     public void A_summary_is_the_name_of_the_rule_or_the_outcome()
     {
-        ReadingText.Summary(Read("604 - 278 = 474", "52 - 38 = 26", "81 - 27 = 66"), ClassroomWord.Rename).ShouldBe("Turns the column round");
-        ReadingText.Summary(Read("86 - 42 = 44"), ClassroomWord.Rename).ShouldBe("Not enough on this page to say.");
-        ReadingText.Summary(Read("604 - 278 = 426", "703 - 245 = 558", "805 - 347 = 558", "902 - 456 = 546", "586 - 243 = 343"), ClassroomWord.Rename)
-            .ShouldEndWith(", or another: not told apart yet");
+        ReadingText.Summary(Outcome.Bug, "Turns the column round").ShouldBe("Turns the column round");
+        ReadingText.Summary(Outcome.TooFewChances, "").ShouldBe("Too little on this page to say; more items are needed.");
+        ReadingText.Summary(Outcome.NotToldApart, "Lender stays as it was").ShouldBe("Lender stays as it was, or another: not told apart yet");
+    }
+
+    private static string Headline(params string[] lines) =>
+        ReadingText.Headline(Read(lines), "Merrin", ClassroomWord.Borrow, e => string.Join(" and ", e.Hypothesis.Bugs.Select(b => b.Name.In(ClassroomWord.Borrow))));
+
+    [Fact]
+    public void The_headline_says_in_one_sentence_what_the_student_does()
+    {
+        Headline("604 - 278 = 474", "52 - 38 = 26", "81 - 27 = 66").ShouldBe("Merrin turns the column round wherever the top digit is too small, and takes the top digit from the bottom one.");
+        Headline("604 - 278 = 426", "703 - 245 = 558", "805 - 347 = 558", "902 - 456 = 546", "586 - 243 = 343").ShouldStartWith("Merrin follows a rule, and this page cannot tell which: “Lender stays as it was”, or “");
+        Headline("86 - 42 = 44").ShouldBe("Merrin has the one item right, on which few rules could have shown.");
+        Headline("52 - 38 = 26", "86 - 42 = 44").ShouldBe("Merrin has one wrong item, too little to know why.");
+        Headline("604 - 278 = 88888", "523 - 168 = 7777", "80 - 36 = 1", "703 - 245 = 99999", "952 - 367 = 3").ShouldBe("Merrin does something that no rule found fits: items 1, 2, 3, 4 and 5.");
+        Headline("604 - 278 = 326", "523 - 168 = 356", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 458", "952 - 367 = 575", "500 - 123 = 377", "867 - 452 = 415", "731 - 480 = 251",
+            "640 - 58 = 582", "7004 - 1586 = 5418", "340 - 127 = 213").ShouldBe("Merrin works as taught; items 2 and 6 are slips.");
+        Headline("604 - 278").ShouldBe("Nothing of Merrin’s is typed in that can be read.");
+    }
+
+    [Fact]
+    public void Every_rule_of_the_catalogue_makes_a_headline_that_begins_with_the_student()
+    {
+        var texts = Method.Families.SelectMany(Catalogue.DeclaredFor).Select(b => b.Text).ToList();
+        texts.Where(t => !ReadingText.BeginsWithDoing(t)).Select(t => t.Split(' ')[0]).Distinct().Order()
+            .ShouldBe(["A", "Every", "In", "Products", "Sums", "The", "Where", "With"]);
     }
 
     [Fact]
@@ -37,7 +62,7 @@ public class ReadingTextTests
     {
         var reading = Read("52 - 39 = 22", "673 - 194 = 569", "845 - 29 = 825", "761 - 590 = 261", "340 - 19 = 330", "604 - 278 = 326", "523 - 168 = 355", "80 - 36 = 44", "952 - 367 = 585");
         reading.Best.Text.ShouldStartWith("A rule that is not in the catalogue. Writes the top digit when the bottom digit is 9.");
-        ReadingText.Summary(reading, ClassroomWord.Rename).ShouldBe("A rule that is not in the catalogue");
+        ReadingText.Headline(reading, "Jory", ClassroomWord.Rename, _ => "").ShouldBe("Jory follows a rule that is not in the catalogue: writes the top digit when the bottom digit is 9.");
     }
 
     [Fact]

@@ -1,0 +1,57 @@
+using Shouldly;
+using Xunit;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Tests.Working;
+
+/// <summary>Items as people write them.</summary>
+public class ItemListTests
+{
+    private static readonly IReadOnlyCollection<Family> Subtraction = [Family.Subtraction];
+
+    [Theory]
+    [InlineData("604 - 278", "604 - 278", null)]
+    [InlineData("1) 604 - 278", "604 - 278", null)]
+    [InlineData("(12)604-278", "604 - 278", null)]
+    [InlineData("2. 523 − 168", "523 - 168", null)]
+    [InlineData("523 – 168", "523 - 168", null)]
+    [InlineData("523 — 168 = 355", "523 - 168", "355")]
+    [InlineData("6 0 4 - 2 7 8 = 4 7 4", "604 - 278", "4 7 4")]
+    [InlineData("12 604 - 5 278 = 7,326", "12604 - 5278", "7,326")]
+    [InlineData("604 - 278\t474", "604 - 278", "474")]
+    [InlineData("3\t604 - 278\t474", "604 - 278", "474")]
+    [InlineData("3\t604 - 278 = 474", "604 - 278", "474")]
+    [InlineData("3\t604\t-\t278\t=\t474", "604 - 278", "474")]
+    [InlineData("604\t−\t278", "604 - 278", null)]
+    [InlineData("604 - 278 = ?", "604 - 278", "?")]
+    [InlineData("604 - 278 =", "604 - 278", null)]
+    public void A_line_is_read_as_it_is_meant(string line, string task, string? answer)
+    {
+        var items = ItemList.TryParse(line, Subtraction, out var faults);
+        faults.ShouldBeEmpty();
+        (items[0].Task.Text, items[0].Answer).ShouldBe((task, answer));
+    }
+
+    [Theory]
+    [InlineData("52 - 38 = 47x", "the answer “47x” holds “x”")]
+    [InlineData("52 - 38 = no", "the answer “no” holds “n”")]
+    [InlineData("52 - 38 = , ", "the answer “,” has no digit")]
+    [InlineData("604 - 1278", "the larger number stands below")]
+    [InlineData("36 + 27", "this page takes subtraction only, so far")]
+    [InlineData("604\t278", "a sign is missing")]
+    public void What_cannot_be_taken_is_named_with_its_line_and_what_to_do(string line, string message)
+    {
+        ItemList.TryParse("81 - 27\n" + line, Subtraction, out var faults);
+        faults.Single().ShouldStartWith("Line 2, “");
+        faults.Single().ShouldContain(message);
+    }
+
+    [Fact]
+    public void Where_all_families_are_taken_any_answer_is_kept_as_it_was_written()
+    {
+        var items = ItemList.TryParse("52 - 38 = 47x\n20 - 35 = -15", null, out var faults);
+        faults.ShouldBeEmpty();
+        items.Select(i => i.Answer).ShouldBe(["47x", "-15"]);
+    }
+}

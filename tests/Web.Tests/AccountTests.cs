@@ -1,0 +1,205 @@
+using System.Net;
+using Microsoft.AspNetCore.Identity;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.DependencyInjection;
+using Shouldly;
+using Xunit;
+using YellowPencil.Data;
+using YellowPencil.Tests.Shared;
+using YellowPencil.Web.Accounts;
+
+namespace YellowPencil.Web.Tests;
+
+/// <summary>Accounts: made from the command line, invited, locked; sessions that end when they are ended.</summary>
+public sealed class AccountTests(PencilApp app) : IClassFixture<PencilApp>
+{
+    private const string Password = "rope over the harbour wall";
+
+    private static async Task<(int Status, string Output, string Errors)> CommandAsync(PencilApp on, params string[] words)
+    {
+        on.StartServer();
+        using var output = new StringWriter();
+        using var errors = new StringWriter();
+        var status = await AccountCommands.RunAsync(["accounts", .. words], on.Services, output, errors);
+        return (status, output.ToString().Trim(), errors.ToString().Trim());
+    }
+
+    private static async Task<string> InvitedAsync(PencilApp on, string email)
+    {
+        var (status, link, _) = await CommandAsync(on, "add", email, "--name", "Somebody", "--address", "http://here");
+        status.ShouldBe(0);
+        link.ShouldStartWith("http://here/invitation/");
+        return link["http://here".Length..];
+    }
+
+    private static (string, string)[] NewPassword(string link, string password = Password) =>
+        [("token", Uri.UnescapeDataString(link.Split("token=")[1])), ("password", password), ("again", password)];
+
+    [Fact]
+    public async Task The_first_account_is_made_from_the_command_line_and_its_owner_sets_the_password_once()
+    {
+        var link = await InvitedAsync(app, "first@kite-workshop.example");
+        using var visitor = new Visitor(app);
+        (await visitor.GetAsync(link)).QuerySelector("main")!.TextContent.ShouldContain("first@kite-workshop.example");
+        (await visitor.PostAsync(link.Split('?')[0], NewPassword(link, "short"))).QuerySelector(".fault")!.TextContent.ShouldContain("12 characters");
+        (await visitor.PostAsync(link.Split('?')[0], NewPassword(link))).QuerySelector("h1")!.TextContent.ShouldBe("Your desk");
+        using var later = new Visitor(app);
+        (await later.GetAsync(link)).QuerySelector("h1")!.TextContent.ShouldBe("This invitation is over");
+        await later.SignInAsync("first@kite-workshop.example", Password);
+        later.Address.ShouldBe("/");
+    }
+
+    [Fact]
+    public async Task An_invitation_expires()
+    {
+        await using var brief = new PencilApp(("Invitations:Hours", "0.0001"));
+        var link = await InvitedAsync(brief, "late@kite-workshop.example");
+        await Task.Delay(1000);
+        using var visitor = new Visitor(brief);
+        (await visitor.GetAsync(link)).QuerySelector("h1")!.TextContent.ShouldBe("This invitation is over");
+        (await visitor.PostAsync(link.Split('?')[0], NewPassword(link))).QuerySelector("h1")!.TextContent.ShouldNotBe("Your desk");
+    }
+
+    [Fact]
+    public async Task A_locked_account_is_signed_out_at_once_and_let_in_again_when_it_is_unlocked()
+    {
+        var link = await InvitedAsync(app, "locked@kite-workshop.example");
+        using var visitor = new Visitor(app);
+        await visitor.GetAsync(link);
+        await visitor.PostAsync(link.Split('?')[0], NewPassword(link));
+        visitor.Address.ShouldBe("/");
+        (await CommandAsync(app, "lock", "locked@kite-workshop.example")).Status.ShouldBe(0);
+        await visitor.GetAsync("/");
+        visitor.Address.ShouldStartWith("/sign-in");
+        var told = await visitor.SignInAsync("locked@kite-workshop.example", Password);
+        (await told.GetAsync("/")).QuerySelector("h1")!.TextContent.ShouldBe("Sign in");
+        (await CommandAsync(app, "list")).Output.ShouldContain("locked@kite-workshop.example\tSomebody\tlocked");
+        await CommandAsync(app, "unlock", "locked@kite-workshop.example");
+        await visitor.SignInAsync("locked@kite-workshop.example", Password);
+        visitor.Address.ShouldBe("/");
+    }
+
+    [Theory]
+    [InlineData("lock", "nobody@kite-workshop.example")]
+    [InlineData("invite", "nobody@kite-workshop.example")]
+    [InlineData("add", "not-an-address")]
+    [InlineData("add", "demo@kite-workshop.example")]
+    public async Task What_cannot_be_done_is_said_with_status_2(string command, string email)
+    {
+        var (status, output, errors) = await CommandAsync(app, command, email);
+        status.ShouldBe(2);
+        output.ShouldBeEmpty();
+        errors.ShouldStartWith("! ");
+    }
+
+    [Fact]
+    public async Task Changing_the_password_signs_other_browsers_out()
+    {
+        var link = await InvitedAsync(app, "changing@kite-workshop.example");
+        using var here = new Visitor(app);
+        await here.GetAsync(link);
+        await here.PostAsync(link.Split('?')[0], NewPassword(link));
+        using var elsewhere = await new Visitor(app).SignInAsync("changing@kite-workshop.example", Password);
+        await here.GetAsync("/account");
+        (await here.PostAsync("/account?handler=Password", ("now", "wrong"), ("then", "another long one here"))).QuerySelector(".fault")!.TextContent.ShouldContain("is another one");
+        (await here.PostAsync("/account?handler=Password", ("now", Password), ("then", "another long one here"))).QuerySelector(".note")!.TextContent.ShouldContain("other browsers are signed out");
+        await elsewhere.GetAsync("/");
+        elsewhere.Address.ShouldStartWith("/sign-in");
+        (await here.GetAsync("/")).QuerySelector("h1")!.TextContent.ShouldBe("Your desk");
+    }
+
+    [Fact]
+    public async Task A_cookie_that_was_copied_before_signing_out_is_worth_nothing_afterwards()
+    {
+        using var visitor = await new Visitor(app).SignInAsync();
+        var cookie = visitor.Cookie("pencil");
+        using var thief = new Visitor(app);
+        thief.SetCookie("pencil", cookie);
+        (await thief.GetAsync("/")).QuerySelector("h1")!.TextContent.ShouldBe("Your desk");
+        await visitor.GetAsync("/");
+        await visitor.PostAsync("/sign-out");
+        thief.SetCookie("pencil", cookie);
+        await thief.GetAsync("/");
+        thief.Address.ShouldStartWith("/sign-in");
+    }
+
+    [Fact]
+    public async Task Failing_tells_nothing_of_which_addresses_exist_in_words_or_in_time()
+    {
+        await using var open = new PencilApp(("SignIn:FailuresFromOneAddress", "1000"), ("SignIn:FailuresForOneEmail", "1000"));
+        var (known, unknown) = (new List<double>(), new List<double>());
+        var texts = new HashSet<string>();
+        for (var i = 0; i < 12; i++)
+            foreach (var (email, times) in new[] { ("demo@kite-workshop.example", known), ("nobody@kite-workshop.example", unknown) })
+            {
+                using var visitor = new Visitor(open);
+                await visitor.GetAsync("/sign-in");
+                var clock = System.Diagnostics.Stopwatch.StartNew();
+                var page = await visitor.PostAsync("/sign-in", ("email", email), ("password", "wrong"));
+                times.Add(clock.Elapsed.TotalMilliseconds);
+                texts.Add(page.QuerySelector(".fault")!.TextContent);
+            }
+
+        texts.Count.ShouldBe(1);
+
+        // Comparing a password takes tens of milliseconds; a request that skipped it would be several times as fast.
+        unknown.Min().ShouldBeGreaterThan(known.Min() * 0.6, $"{unknown.Min():0} ms beside {known.Min():0} ms");
+    }
+
+    [Fact]
+    public async Task Attempts_are_limited_by_where_they_come_from_and_lock_nobody_else_out()
+    {
+        await using var strict = new PencilApp(("SignIn:FailuresForOneEmail", "3"));
+        foreach (var email in new[] { "demo@kite-workshop.example", "nobody@kite-workshop.example" })
+        {
+            using var stranger = new Visitor(strict);
+            for (var i = 0; i < 3; i++) await stranger.SignInAsync(email, "wrong");
+            await stranger.GetAsync("/sign-in");
+            (await stranger.PostAsync("/sign-in", ("email", email.ToUpperInvariant()), ("password", "against the wind"))).QuerySelector(".fault")!.TextContent.ShouldContain("Too many tries from here");
+        }
+
+        // The account itself is as open as before: whoever comes from elsewhere gets in.
+        await using var scope = strict.Services.CreateAsyncScope();
+        var desk = ActivatorUtilities.CreateInstance<AttemptLimits>(scope.ServiceProvider);
+        desk.IsOpen("10.0.0.7", "demo@kite-workshop.example").ShouldBeTrue();
+        scope.ServiceProvider.GetRequiredService<AttemptLimits>().IsOpen("10.0.0.7", "demo@kite-workshop.example").ShouldBeTrue();
+        (await scope.ServiceProvider.GetRequiredService<UserManager<Specialist>>().FindByEmailAsync("demo@kite-workshop.example"))!.LockoutEnd.ShouldBeNull();
+    }
+
+    [Fact]
+    public async Task Another_host_than_the_configured_ones_is_refused()
+    {
+        using var client = new HttpClient { BaseAddress = app.ClientOptions.BaseAddress };
+        app.StartServer();
+        client.BaseAddress = app.ClientOptions.BaseAddress;
+        var request = new HttpRequestMessage(HttpMethod.Get, "/sign-in");
+        request.Headers.Host = "elsewhere.example";
+        (await client.SendAsync(request)).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+    }
+
+    [Fact]
+    public async Task Name_zone_direction_and_name_line_are_kept_and_used()
+    {
+        var link = await InvitedAsync(app, "settings@kite-workshop.example");
+        using var visitor = new Visitor(app);
+        await visitor.GetAsync(link);
+        await visitor.PostAsync(link.Split('?')[0], NewPassword(link));
+        await visitor.GetAsync("/account");
+        (await visitor.PostAsync("/account", ("name", ""), ("zone", "Pacific/Auckland"), ("direction", "FromLeft"))).QuerySelector(".fault")!.TextContent.ShouldContain("1 to 100");
+        await visitor.PostAsync("/account", ("name", "Ms Tern"), ("zone", "Pacific/Auckland"), ("direction", "FromLeft"), ("nameLine", "true"));
+        var account = await visitor.GetAsync("/account");
+        account.QuerySelector("#zone option[selected]")!.TextContent.ShouldBe("Pacific/Auckland");
+        account.QuerySelector(".who")!.TextContent.ShouldBe("Ms Tern");
+
+        // Noon UTC on 30 June is already 1 July, shortly after midnight, in Auckland.
+        await using var scope = app.Services.CreateAsyncScope();
+        var data = scope.ServiceProvider.GetRequiredService<PencilContext>();
+        var specialist = await data.Users.AsNoTracking().FirstAsync(u => u.Email == "settings@kite-workshop.example");
+        var accessor = new Microsoft.AspNetCore.Http.HttpContextAccessor { HttpContext = new Microsoft.AspNetCore.Http.DefaultHttpContext() };
+        CurrentSpecialist.Remember(accessor.HttpContext, specialist);
+        var time = new YellowPencil.Web.Services.SchoolTime(new CurrentSpecialist(accessor), TimeProvider.System);
+        time.Moment(new DateTimeOffset(2026, 6, 30, 12, 5, 0, TimeSpan.Zero)).ShouldBe("1 Jul 2026, 00:05");
+        specialist.TimeZone = "";
+        time.Moment(new DateTimeOffset(2026, 6, 30, 12, 5, 0, TimeSpan.Zero)).ShouldBe("30 Jun 2026, 12:05 UTC");
+    }
+}
