@@ -24,7 +24,7 @@ public static class DataServices
     }
 
     internal static void Configure(DbContextOptionsBuilder options, NpgsqlDataSource source) =>
-        options.UseNpgsql(source).UseSnakeCaseNamingConvention();
+        options.UseNpgsql(source, npgsql => npgsql.UseQuerySplittingBehavior(QuerySplittingBehavior.SplitQuery)).UseSnakeCaseNamingConvention();
 }
 
 /// <summary>Makes a context for the migration tool, which needs no database.</summary>

@@ -27,10 +27,13 @@ public sealed class PencilApp : WebApplicationFactory<Program>
     private static string Postgres => Environment.GetEnvironmentVariable("YELLOWPENCIL_TEST_DB")
         ?? throw new InvalidOperationException("YELLOWPENCIL_TEST_DB is not set: run ./test, which starts a throw-away PostgreSQL");
 
+    /// <summary>The connection to the application's database.</summary>
+    public string ConnectionString => $"{Postgres};Database={database}";
+
     /// <summary>Runs SQL on the application's database.</summary>
     public async Task<object?> SqlAsync(string sql)
     {
-        await using var connection = new NpgsqlConnection($"{Postgres};Database={database}");
+        await using var connection = new NpgsqlConnection(ConnectionString);
         await connection.OpenAsync();
         await using var command = new NpgsqlCommand(sql, connection);
         return await command.ExecuteScalarAsync();
@@ -55,7 +58,7 @@ public sealed class PencilApp : WebApplicationFactory<Program>
             ["Serilog:MinimumLevel:Default"] = "Fatal",
             ["Serilog:MinimumLevel:Override:YellowPencil"] = "Fatal",
         }));
-        builder.UseSetting("ConnectionStrings:Pencil", $"{Postgres};Database={database}");
+        builder.UseSetting("ConnectionStrings:Pencil", ConnectionString);
         builder.UseSetting("Migrate", "true");
         builder.UseSetting("Demo", "true");
         foreach (var (name, value) in settings) builder.UseSetting(name, value);

@@ -17,9 +17,12 @@ public sealed class Visitor : IDisposable
     private readonly CookieContainer cookies = new();
 
     public Visitor(PencilApp app)
+        : this(AddressOf(app))
     {
-        app.StartServer();
-        var address = new Uri(app.ClientOptions.BaseAddress.ToString());
+    }
+
+    public Visitor(Uri address)
+    {
         client = new HttpClient(new HttpClientHandler { AllowAutoRedirect = true, CookieContainer = cookies }) { BaseAddress = address };
     }
 
@@ -33,10 +36,17 @@ public sealed class Visitor : IDisposable
         return await ReadAsync();
     }
 
+    /// <summary>Fills a form in without sending it; <see cref="PostAgainAsync"/> does.</summary>
+    public Task PrepareAsync(string address, params (string Name, string Value)[] fields)
+    {
+        var form = fields.Append(("__RequestVerificationToken", token)).Append(("once", fields.FirstOrDefault(f => f.Name == "once").Value ?? once)).DistinctBy(f => f.Item1).Select(f => KeyValuePair.Create(f.Item1, f.Item2));
+        (lastAddress, lastForm) = (address, [.. form]);
+        return Task.CompletedTask;
+    }
+
     public async Task<IHtmlDocument> PostAsync(string address, params (string Name, string Value)[] fields)
     {
-        var form = fields.Append(("__RequestVerificationToken", token)).Append(("once", once)).Select(f => KeyValuePair.Create(f.Item1, f.Item2));
-        (lastAddress, lastForm) = (address, [.. form]);
+        await PrepareAsync(address, fields);
         Last = await client.PostAsync(address, new FormUrlEncodedContent(lastForm));
         return await ReadAsync();
     }
@@ -58,6 +68,9 @@ public sealed class Visitor : IDisposable
     /// <summary>Sends the last form again as it was, as a double click or a repeated request does.</summary>
     public async Task<HttpResponseMessage> PostAgainAsync() => await client.PostAsync(lastAddress, new FormUrlEncodedContent(lastForm));
 
+    /// <summary>The key of the form that was sent last.</summary>
+    public string SentKey => lastForm.Last(f => f.Key == "once").Value;
+
     /// <summary>The value of a cookie, as somebody could copy it.</summary>
     public string Cookie(string name) => cookies.GetAllCookies().First(c => c.Name == name).Value;
 
@@ -72,6 +85,12 @@ public sealed class Visitor : IDisposable
     }
 
     public void Dispose() => client.Dispose();
+
+    private static Uri AddressOf(PencilApp app)
+    {
+        app.StartServer();
+        return new Uri(app.ClientOptions.BaseAddress.ToString());
+    }
 
     private async Task<IHtmlDocument> ReadAsync()
     {

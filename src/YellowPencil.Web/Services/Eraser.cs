@@ -13,22 +13,31 @@ internal sealed class Eraser(IServiceScopeFactory scopes, TimeProvider clock, IL
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         using var timer = new PeriodicTimer(Pause, clock);
-        while (await timer.WaitForNextTickAsync(stoppingToken))
+        try
         {
-            try
-            {
-                await using var scope = scopes.CreateAsyncScope();
-                var data = scope.ServiceProvider.GetRequiredService<PencilContext>();
-                await scope.ServiceProvider.GetRequiredService<Removals>().EraseAsync();
-                var (forms, browsers) = (clock.GetUtcNow() - FormsKept, clock.GetUtcNow() - BrowserCookie.Longest);
-                await data.SentForms.IgnoreQueryFilters().Where(f => f.At < forms).ExecuteDeleteAsync(stoppingToken);
-                await data.SignedInBrowsers.Where(b => b.Since < browsers).ExecuteDeleteAsync(stoppingToken);
-            }
-            catch (Exception e) when (e is Npgsql.NpgsqlException or InvalidOperationException or DbUpdateException)
-            {
-                // The database may be restarting; the next minute tries again.
-                log.LogWarning("What was thrown away could not be erased: {Reason}", e.Message);
-            }
+            while (await timer.WaitForNextTickAsync(stoppingToken)) await EraseAsync(stoppingToken);
+        }
+        catch (OperationCanceledException) when (stoppingToken.IsCancellationRequested)
+        {
+            // The application ends.
+        }
+    }
+
+    private async Task EraseAsync(CancellationToken stoppingToken)
+    {
+        try
+        {
+            await using var scope = scopes.CreateAsyncScope();
+            var data = scope.ServiceProvider.GetRequiredService<PencilContext>();
+            await scope.ServiceProvider.GetRequiredService<Removals>().EraseAsync();
+            var (forms, browsers) = (clock.GetUtcNow() - FormsKept, clock.GetUtcNow() - BrowserCookie.Longest);
+            await data.SentForms.IgnoreQueryFilters().Where(f => f.At < forms).ExecuteDeleteAsync(stoppingToken);
+            await data.SignedInBrowsers.Where(b => b.Since < browsers).ExecuteDeleteAsync(stoppingToken);
+        }
+        catch (Exception e) when (e is Npgsql.NpgsqlException or InvalidOperationException or DbUpdateException)
+        {
+            // The database may be restarting; the next minute tries again.
+            log.LogWarning("What was thrown away could not be erased: {Reason}", e.Message);
         }
     }
 }

@@ -123,13 +123,9 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
         page.ChangedAt = clock.GetUtcNow();
     }
 
-    private static string FreeId(List<WorkedItem> items)
-    {
-        var number = items.Count;
-        do number++;
-        while (items.Exists(i => i.Id == number.ToString(CultureInfo.InvariantCulture)));
-        return number.ToString(CultureInfo.InvariantCulture);
-    }
+    // An id is never given twice, also where the item that had it was taken off.
+    private static string FreeId(List<WorkedItem> items) =>
+        (items.Select(i => int.TryParse(i.Id, CultureInfo.InvariantCulture, out var number) ? number : 0).Append(0).Max() + 1).ToString(CultureInfo.InvariantCulture);
 
     private static WorkedItem WithAllMarks(WorkedItem item) => item.Work.Marks.ContainsKey(MarkField.Rewritten) || !item.IsAnswered
         ? item

@@ -44,7 +44,7 @@ public sealed partial class StudentFiles(PencilContext data, TimeProvider clock)
         p.Id, p.Title, p.State, p.CreatedAt, p.WrittenOn, p.ItemCount, p.Version,
         p.Readings.Select(r => new FileReading(r.MadeAt, r.Outcome, r.Rules, r.PageVersion)).ToList(),
         p.Decisions.ToList(),
-        p.Plans.Select(q => new FilePlan(q.Id, q.MadeAt, q.Rules, q.PrintedAt, q.PageVersion)).ToList())).AsSplitQuery().ToListAsync();
+        p.Plans.Select(q => new FilePlan(q.Id, q.MadeAt, q.Rules, q.PrintedAt, q.PageVersion)).ToList())).ToListAsync();
 
     private async Task<string?> FaultAsync(string code, string callName, ClassroomWord word, Guid? but)
     {
