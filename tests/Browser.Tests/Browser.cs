@@ -26,6 +26,27 @@ public sealed class Browser : IAsyncDisposable
 
     public ChromeDriver Driver { get; }
 
+    /// <summary>The text of an element.</summary>
+    public string TextOf(string selector) => Driver.FindElement(By.CssSelector(selector)).Text;
+
+    /// <summary>What a script gives back.</summary>
+    public T Script<T>(string script, params object[] arguments) => (T)Driver.ExecuteScript(script, arguments)!;
+
+    /// <summary>Makes the window so large, in pixels of the page, while something is done.</summary>
+    public void Sized(int width, int height, Action act)
+    {
+        var size = new Dictionary<string, object?> { ["width"] = width, ["height"] = height, ["deviceScaleFactor"] = 1, ["mobile"] = false };
+        Driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", size);
+        try
+        {
+            act();
+        }
+        finally
+        {
+            Driver.ExecuteCdpCommand("Emulation.clearDeviceMetricsOverride", []);
+        }
+    }
+
     public string Text => Driver.FindElement(By.TagName("body")).Text;
 
     public Uri Base => App.ClientOptions.BaseAddress;
@@ -50,6 +71,55 @@ public sealed class Browser : IAsyncDisposable
         }
     }
 
+    /// <summary>Begins a page of K-06 with its items and goes to where it is typed in.</summary>
+    public void BeginPage(string items, string direction = "FromRight")
+    {
+        Go("/students/K-06/pages/new");
+        if (Driver.Url.Contains("/sign-in")) SignIn();
+        App.SqlAsync($"update \"AspNetUsers\" set typing_direction = '{direction}'").GetAwaiter().GetResult();
+        Script<object?>("localStorage.clear()");
+        Go("/students/K-06/pages/new");
+        Keys(items);
+        Driver.FindElement(By.CssSelector("form button.next")).Click();
+        Until(b => b.Driver.Url.Contains("/pages/") && b.TextOf("[data-saving]") == "Saved.", "the typing page");
+    }
+
+    /// <summary>The path of the page that is open, without what stands behind it.</summary>
+    public string PagePath => string.Join('/', new Uri(Driver.Url).AbsolutePath.Split('/').Take(3));
+
+    /// <summary>The content of the page that is open, as it is stored.</summary>
+    public string Stored() => (string)App.SqlAsync($"select content::text from pages where id = '{PagePath.Split('/')[^1]}'").GetAwaiter().GetResult()!;
+
+    /// <summary>Shows the page as on paper, or with other media features, while something is looked at.</summary>
+    public void As(string media, string? feature, Action act)
+    {
+        var features = feature is null ? [] : new[] { new Dictionary<string, object?> { ["name"] = feature.Split(':')[0], ["value"] = feature.Split(':')[1] } };
+        Driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new Dictionary<string, object?> { ["media"] = media, ["features"] = features });
+        try
+        {
+            act();
+        }
+        finally
+        {
+            Driver.ExecuteCdpCommand("Emulation.setEmulatedMedia", new Dictionary<string, object?> { ["media"] = "", ["features"] = Array.Empty<object>() });
+        }
+    }
+
+    /// <summary>Does something while what is typed does not reach the server, though pages do load.</summary>
+    public void WithoutTyping(Action act)
+    {
+        Driver.ExecuteCdpCommand("Network.enable", []);
+        Driver.ExecuteCdpCommand("Network.setBlockedURLs", new Dictionary<string, object?> { ["urls"] = new[] { "*/api/*" } });
+        try
+        {
+            act();
+        }
+        finally
+        {
+            Driver.ExecuteCdpCommand("Network.setBlockedURLs", new Dictionary<string, object?> { ["urls"] = Array.Empty<string>() });
+        }
+    }
+
     /// <summary>Presses Tab until the element has the focus.</summary>
     public void TabTo(string selector)
     {
@@ -69,8 +139,10 @@ public sealed class Browser : IAsyncDisposable
         wait.Until(_ => holds(this));
     }
 
-    public void SignIn()
+    /// <summary>Signs the demo's specialist in, who types from the given side.</summary>
+    public void SignIn(string direction = "FromRight")
     {
+        App.SqlAsync($"update \"AspNetUsers\" set typing_direction = '{direction}'").GetAwaiter().GetResult();
         Go("/sign-in");
         Keys("demo@kite-workshop.example" + OpenQA.Selenium.Keys.Tab + "against the wind" + OpenQA.Selenium.Keys.Enter);
         Until(b => b.Text.Contains("Your desk"), "signed in");

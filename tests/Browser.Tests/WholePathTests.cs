@@ -7,17 +7,9 @@ namespace YellowPencil.Browser.Tests;
 
 public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
 {
-    private void BeginPage(string items)
-    {
-        browser.SignIn();
-        browser.Go("/students/K-06/pages/new");
-        browser.Keys(items);
-        browser.TabTo("button.next");
-        browser.Keys(K.Enter);
-        browser.Until(b => b.Driver.Url.Contains("/pages/") && b.Text.Contains("Saved."), "the typing page");
-    }
+    private void BeginPage(string items) => browser.BeginPage(items);
 
-    private string Stored() => (string)browser.App.SqlAsync($"select content::text from pages where id = '{browser.Driver.Url.Split('/')[^1]}'").GetAwaiter().GetResult()!;
+    private string Stored() => browser.Stored();
 
     [Fact]
     public void The_whole_way_by_keyboard_from_signing_in_to_a_printed_plan()
@@ -32,9 +24,9 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
 
         browser.TabTo("[data-done]");
         browser.Keys(K.Enter);
-        browser.Until(b => b.Text.Contains("One explanation is held."), "the reading");
+        browser.Until(b => b.TextOf("h1").StartsWith("Perrick turns the column round"), "the reading");
         browser.Driver.FindElements(By.CssSelector("ellipse.circle")).Count.ShouldBe(3);
-        browser.TabTo("button[value=Accepted]");
+        browser.TabTo("form[action*=Accept] button.next");
         browser.Keys(K.Enter);
         browser.Until(b => b.Driver.Url.Contains("/plans/"), "the plan");
         browser.Text.ShouldContain("Worked example, with the why");
@@ -89,7 +81,7 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
         });
         browser.Driver.Navigate().Refresh();
         browser.Until(b => b.Text.Contains("Saved.") && Stored().Contains("474"), "sent after the reload");
-        browser.Until(b => (long)b.Driver.ExecuteScript("return Object.keys(localStorage).filter(k => k.startsWith('pencil:item')).length")! == 0, "nothing is left to send");
+        browser.Until(b => (long)b.Driver.ExecuteScript("return Object.keys(localStorage).filter(k => k.includes(':item:')).length")! == 0, "nothing is left to send");
     }
 
     [Fact]
@@ -107,8 +99,8 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
         browser.Driver.SwitchTo().Window(first);
         browser.Driver.ExecuteScript("document.querySelector('[data-paper]').focus()");
         browser.Keys("474");
-        browser.Until(b => b.Text.Contains("was changed in another tab"), "the conflict is shown");
-        browser.Driver.FindElement(By.CssSelector("[data-mine]")).Click();
+        browser.Until(b => b.TextOf("[data-conflicts]").Contains("Item 1"), "the conflict is shown");
+        browser.Driver.FindElement(By.CssSelector("[data-conflicts] button")).Click();
         browser.Until(_ => Stored().Contains("474"), "the choice is kept");
         browser.Driver.SwitchTo().Window(second).Close();
         browser.Driver.SwitchTo().Window(first);
@@ -130,7 +122,7 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
     public void Signing_out_leaves_nothing_of_a_student_in_the_browser()
     {
         BeginPage("604 - 278");
-        browser.Driver.ExecuteScript("localStorage.setItem('pencil:field:x', '\"y\"')");
+        browser.Driver.ExecuteScript("localStorage.setItem('pencil:somebody:field:x', '\"y\"')");
         browser.TabTo("form[data-sign-out] button");
         browser.Keys(K.Enter);
         browser.Until(b => b.Text.Contains("Sign in"), "signed out");
@@ -143,14 +135,14 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
         BeginPage("604 - 278 = 426\n703 - 245 = 558\n805 - 347 = 558");
         var page = new Uri(browser.Driver.Url).AbsolutePath;
         Check("typing");
-        foreach (var address in new[] { "/", "/students/new", "/students/K-01", "/students/K-01/pages/new", page + "/reading", page + "/items/1", "/no-such-page" })
+        foreach (var address in new[] { "/", "/add-student", "/students/K-01", "/students/K-01/pages/new", page + "/reading", page + "/items/1", "/no-such-page" })
         {
             browser.Go(address);
             Check(address);
         }
 
         browser.Go(page + "/reading");
-        browser.TabTo("button[value=Accepted]");
+        browser.TabTo("form[action*=Accept] button");
         browser.Keys(K.Enter);
         browser.Until(b => b.Driver.Url.Contains("/plans/"), "the plan");
         Check("plan");
@@ -164,25 +156,22 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
     }
 
     [Fact]
-    public void An_explanation_is_rejected_renamed_and_noted_by_keyboard_and_all_of_it_is_kept()
+    public async Task An_explanation_is_rejected_renamed_and_noted_by_keyboard_and_all_of_it_is_kept()
     {
         BeginPage("604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66");
         browser.Go(new Uri(browser.Driver.Url).AbsolutePath + "/reading");
-        Decide("Noted", "said it aloud");
-        Decide("Renamed", "the turner");
-        Decide("Rejected", "");
-        browser.Text.ShouldContain("said it aloud");
-        browser.Text.ShouldContain("“the turner”");
-        browser.Text.ShouldContain("Rejected by Demo specialist");
-
-        void Decide(string kind, string text)
-        {
-            browser.TabTo("#text");
-            if (text.Length > 0) browser.Keys(text);
-            browser.TabTo($"button[value={kind}]");
-            browser.Keys(K.Enter);
-            browser.Until(b => b.Text.Contains($"{kind} by"), kind);
-        }
+        // Enter in the note keeps the note and never accepts; the name is a field of its own.
+        browser.TabTo("#note");
+        browser.Keys("said it aloud" + K.Enter);
+        browser.Until(b => b.Text.Contains("Noted by") && b.Text.Contains("said it aloud"), "the note");
+        browser.Driver.Url.ShouldContain("/reading");
+        browser.TabTo("#ownName");
+        browser.Keys("the turner" + K.Enter);
+        browser.Until(b => b.TextOf("h1").StartsWith("“the turner”"), "the name");
+        browser.TabTo("form[action*=Reject] button");
+        browser.Keys(K.Enter);
+        browser.Until(b => b.Text.Contains("Rejected by Demo specialist"), "rejected");
+        await browser.App.SqlAsync("delete from rule_names");
     }
 
     [Fact]
@@ -194,8 +183,7 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
         browser.TabTo("form[action*=Ask] button");
         browser.Keys(K.Enter);
         browser.Until(b => b.Text.Contains("Saved.") && b.Driver.FindElements(By.CssSelector("[data-item]")).Count > 5, "the new items");
-        browser.Driver.FindElement(By.CssSelector("li.current [data-drawing]")).ShouldNotBeNull();
-        browser.Driver.FindElements(By.CssSelector("li.answered")).Count.ShouldBe(5);
+        browser.TextOf("[data-reads]").ShouldBe("Item 6 is empty");
     }
 
     [Fact]
@@ -203,9 +191,9 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
     {
         BeginPage("604 - 278 = 426\n703 - 245 = 558\n586 - 243 = 343");
         browser.Go(new Uri(browser.Driver.Url).AbsolutePath + "/reading");
-        browser.TabTo("a[href*='explanation=1']:not(.itemlink)");
+        browser.TabTo(".sentence a");
         browser.Keys(K.Enter);
-        browser.Until(b => b.Driver.Url.Contains("explanation=1"), "the second explanation");
+        browser.Until(b => b.Driver.Url.Contains("rules="), "the second explanation");
         browser.Driver.FindElements(By.CssSelector(".explanations .chosen")).Count.ShouldBe(1);
     }
 
@@ -228,23 +216,27 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
     [Theory]
     [InlineData(1280)]
     [InlineData(1024)]
+    [InlineData(640)]
+    [InlineData(360)]
     public void No_page_is_wider_than_the_window(int width)
     {
         BeginPage("604 - 278 = 426\n703 - 245 = 558\n5003 - 1248 = 3755\n8214 - 5060 = 3154\n586 - 243 = 343");
         var page = new Uri(browser.Driver.Url).AbsolutePath;
-        var before = browser.Driver.Manage().Window.Size;
-        browser.Driver.Manage().Window.Size = new System.Drawing.Size(width, 900);
-        try
+        var edit = page + "/edit";
+        browser.Go(edit);
+        browser.Driver.FindElement(By.Id("title")).SendKeys(new string('W', 120));
+        browser.TabTo("form button.next");
+        browser.Keys(K.Enter);
+        browser.Go(page + "/reading");
+        browser.Driver.FindElement(By.Id("note")).SendKeys(new string('m', 150) + K.Enter);
+        browser.Until(b => b.Text.Contains("Noted by"), "the note");
+        browser.Sized(width, 900, () =>
         {
-            foreach (var address in new[] { "/", "/students/K-01", "/students/K-01/pages/new", page, page + "/reading", page + "/items/1" })
+            foreach (var address in new[] { "/", "/account", "/thrown-away", "/students/K-06", "/students/K-06/edit", "/students/K-06/pages/new", page, edit, page + "/sheet", page + "/reading", page + "/items/1" })
             {
                 browser.Go(address);
-                ((bool)browser.Driver.ExecuteScript("return document.documentElement.scrollWidth <= window.innerWidth")!).ShouldBeTrue(address);
+                browser.Script<bool>("return document.documentElement.scrollWidth <= window.innerWidth").ShouldBeTrue($"{address} at {width}");
             }
-        }
-        finally
-        {
-            browser.Driver.Manage().Window.Size = before;
-        }
+        });
     }
 }

@@ -42,7 +42,8 @@ public sealed class OnceFilter(PencilContext data, CurrentSpecialist who, TimePr
         }
         else
         {
-            if ((await next()).Result is not RedirectResult { Url: var address }) return;
+            var address = (await next()).Result switch { RedirectResult redirect => redirect.Url, LocalRedirectResult redirect => redirect.Url, _ => null };
+            if (address is null) return;
             await data.Database.ExecuteSqlAsync($"update sent_forms set address = {address} where id = {key} and owner_id = {owner}");
             await transaction.CommitAsync();
         }

@@ -1,6 +1,6 @@
 // The margin beside the paper: the reading so far, and what has to be decided about items that were changed in another tab.
 import { draw } from "./drawing.js";
-import { open, restore } from "./working.js";
+import { copy, open, restore } from "./working.js";
 
 export function showMargin(root, margin) {
   const place = (name) => root.querySelector(`[data-margin-${name}]`);
@@ -27,7 +27,7 @@ export function showConflicts(root, outbox, settled) {
     const line = document.createElement("li");
     const there = open(theirs);
     line.append(element("h3", `Item ${item.id}`), side("Typed here", item, () => outbox.settle(item, true)), side("Saved elsewhere", there, () => {
-      restore(item, there);
+      restore(item, copy(there));
       outbox.settle(item, false);
       settled(item);
     }));

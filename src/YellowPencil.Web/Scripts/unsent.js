@@ -3,7 +3,7 @@ import { forgetPage, unsentPages } from "./keeping.js";
 
 export function showUnsent(place) {
   const { student, page } = place.dataset;
-  const pages = unsentPages().filter((kept) => (student === undefined || kept.code === student) && kept.page !== page);
+  const pages = unsentPages().filter((kept) => (!student || kept.code === student) && kept.page !== page);
   place.hidden = pages.length === 0;
   place.replaceChildren(...pages.map(({ page: id, code, title, ids }) => {
     const line = document.createElement("p");
