@@ -23,6 +23,9 @@ public static class Place
         _ => $"place 10^{place}",
     };
 
+    /// <summary>So many of a place, for example "7 tens" or "1 one".</summary>
+    public static string Counted(int count, int place) => $"{count} {(count == 1 ? UnitName(place) : Name(place))}";
+
     /// <summary>The name of a place for one unit of it, for example "hundred".</summary>
     public static string UnitName(int place) => Name(place) is var name && name.EndsWith('s') ? name[..^1] : name;
 }

@@ -106,6 +106,14 @@ public sealed class ColumnPicture
         return this;
     }
 
+    /// <summary>Gives all pictures as much room above as the one that needs most, so that they stand in lines.</summary>
+    public static void LineUp(IEnumerable<ColumnPicture> pictures)
+    {
+        var all = pictures.ToList();
+        var rows = all.Select(p => p.RowsAbove).DefaultIfEmpty(1).Max();
+        foreach (var picture in all) picture.WithRowsAbove(rows);
+    }
+
     /// <summary>Draws it.</summary>
     public IHtmlContent Draw()
     {

@@ -36,9 +36,7 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
             ? NotKnown(item, task)
             : Columns(task, procedure.Hypothesis.Deviations, procedure.Declined, procedure.Slip, word);
         KeepInStep(taught, students);
-        var frames = taught.Concat(students).SelectMany(c => c).Select(f => f.Picture).ToList();
-        var rows = frames.Max(f => f.RowsAbove);
-        foreach (var frame in frames) frame.WithRowsAbove(rows);
+        ColumnPicture.LineUp(taught.Concat(students).SelectMany(c => c).Select(f => f.Picture));
         var title = !isWritten ? $"{who} would, by this explanation" : procedure.IsExplained ? who : $"{who}: how is not known";
         return new ItemFrames(task.Text.Replace('-', '−'), Summarize(item, word), title, [.. taught.SelectMany(c => c)], [.. students.SelectMany(c => c)]);
     }

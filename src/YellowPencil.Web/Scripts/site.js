@@ -36,4 +36,4 @@ for (const button of document.querySelectorAll("[data-print]")) button.addEventL
 
 // A plan that was printed leaves the desk; the page then says so, and how to put it back.
 const printed = document.querySelector("form[data-printed]");
-if (printed) window.addEventListener("afterprint", () => printed.requestSubmit());
+if (printed) window.addEventListener("afterprint", () => setTimeout(() => printed.requestSubmit(), 500));

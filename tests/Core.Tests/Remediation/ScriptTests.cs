@@ -105,4 +105,23 @@ public class ScriptTests
         plan.Fails.OldAnswer.ShouldNotBe(plan.Fails.Right);
         plan.Works.Task.Text.Length.ShouldBe(plan.Fails.Task.Text.Length);
     }
+
+    [Fact]
+    public void Sentences_count_one_as_one_and_nothing_as_nothing()
+    {
+        var questions = SubtractionScripts.All.SelectMany(s => Enumerable.Range(0, 200).SelectMany(seed => s.FirstQuestions(new Random(seed)))).Select(q => q.Question).ToList();
+        questions.ShouldContain(q => q.Contains("and 1 one, with"));
+        questions.ShouldContain(q => q.Contains("= 1 hundred and"));
+        questions.ShouldAllBe(q => !System.Text.RegularExpressions.Regex.IsMatch(q, @"\b1 (ones|tens|hundreds)\b|\b0 are\b| :"));
+        Caption("140 - 60").ShouldContain("Strike 1 in the hundreds: nothing is left.");
+        Caption("52 - 38").ShouldContain("Strike 5 in the tens: 4 are left.");
+        Caption("24 - 8").ShouldContain("Strike 2 in the tens: 1 is left.");
+
+        static List<string> Caption(string task)
+        {
+            var run = new Core.Procedures.MethodRun { Recording = true };
+            Core.Procedures.Method.Run(Core.Notation.TaskText.TryParse(task).Value!, run, Core.Procedures.DeviationSet.Taught);
+            return [.. run.Steps.Select(s => s.MadeText)];
+        }
+    }
 }

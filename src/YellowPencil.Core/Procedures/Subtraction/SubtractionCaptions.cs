@@ -49,7 +49,7 @@ internal static class SubtractionCaptions
 
     public static string LenderValue(LendingContext c, LenderValue choice) => choice switch
     {
-        Subtraction.LenderValue.OneLess => $"Strike {c.Digit} in the {Place.Name(c.Column)}: {c.Digit - 1} {(c.Digit == 2 ? "is" : "are")} left.",
+        Subtraction.LenderValue.OneLess => $"Strike {c.Digit} in the {Place.Name(c.Column)}: {c.Digit switch { 1 => "nothing is", 2 => "1 is", _ => $"{c.Digit - 1} are" }} left.",
         Subtraction.LenderValue.Unchanged => $"The {Place.Name(c.Column)} stay at {c.Digit}, though they lend.",
         Subtraction.LenderValue.TwoLess => $"Makes {c.Digit} in the {Place.Name(c.Column)} two less.",
         Subtraction.LenderValue.OneMore => $"Makes {c.Digit} in the {Place.Name(c.Column)} one more.",

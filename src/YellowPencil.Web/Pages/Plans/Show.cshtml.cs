@@ -57,8 +57,13 @@ public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, 
     /// <summary>What the old rule gives.</summary>
     public static string Old(PlanItem item) => item.OldAnswer.Length == 0 ? "a blank" : item.OldAnswer;
 
-    /// <summary>An item to be worked.</summary>
-    public static ColumnPicture Blank(PlanItem item) => ColumnPicture.WithRoom((ColumnDifference)item.Task);
+    /// <summary>Items to be worked, with room for their marks, in one line.</summary>
+    public static IReadOnlyList<ColumnPicture> Blanks(IReadOnlyList<PlanItem> items)
+    {
+        var pictures = items.Select(i => ColumnPicture.WithRoom((ColumnDifference)i.Task)).ToList();
+        ColumnPicture.LineUp(pictures);
+        return pictures;
+    }
 
     /// <summary>An item worked as taught, with every mark.</summary>
     public static ColumnPicture Solved(PlanItem item)

@@ -30,6 +30,7 @@ public sealed class SheetModel(PageDesk pages) : PageModel
         All = items.Count;
         var open = items.Where(i => i.Answer is null).ToList();
         Items = [.. (open.Count > 0 ? open : items).Select(i => (i, ColumnPicture.WithRoom((ColumnDifference)i.Task)))];
+        ColumnPicture.LineUp(Items.Select(i => i.Picture));
         return Page();
     }
 }
