@@ -234,7 +234,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         var plan = await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", "subtraction.turns-column-round"));
         var address = visitor.Address;
         plan.QuerySelector("article")!.TextContent.ShouldContain("so borrow.");
-        plan.QuerySelectorAll("article table tbody tr").Length.ShouldBe(12);
+        plan.QuerySelectorAll("article table:not(.writein) tbody tr").Length.ShouldBe(12);
         (await visitor.GetAsync("/")).QuerySelectorAll($"a[href='{address}']").Length.ShouldBe(1);
         await visitor.GetAsync(address);
         await visitor.PostAsync(address);

@@ -99,6 +99,19 @@ public sealed class KeepingTests(PencilApp app) : IClassFixture<PencilApp>
     }
 
     [Fact]
+    public async Task Accepting_that_there_is_no_bug_accepts_just_that()
+    {
+        var (visitor, code, page) = await PageAsync();
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading?rules=sound");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", ""));
+        visitor.Address.ShouldBe($"/pages/{page}/reading");
+        ((string)(await app.SqlAsync($"select rules from decisions where page_id = '{page}'"))!).ShouldBeEmpty();
+        (await CountAsync($"select count(*) from plans where page_id = '{page}'")).ShouldBe(0);
+        (await PilesOfAsync(visitor, code)).ShouldBeEmpty();
+    }
+
+    [Fact]
     public async Task A_fault_keeps_the_explanation_that_was_chosen()
     {
         var (visitor, _, page) = await PageAsync("604 - 278 = 426\n703 - 245 = 558\n805 - 347 = 558\n902 - 456 = 546\n586 - 243 = 343");

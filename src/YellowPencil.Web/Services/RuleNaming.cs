@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Data;
 
@@ -23,6 +24,10 @@ public sealed class RuleNaming(PencilContext data, TimeProvider clock)
 
     /// <summary>The specialist's own name; null where none was given.</summary>
     public string? Own(string rules) => (own ?? throw new InvalidOperationException("the names have not been loaded")).GetValueOrDefault(rules);
+
+    /// <summary>An explanation in a sentence, behind the specialist's own name where there is one.</summary>
+    public string Told(Explanation explanation, ClassroomWord word) =>
+        Own(ReadingDesk.RulesOf(explanation)) is { } name ? $"“{name}”: {explanation.Text.In(word)}" : explanation.Text.In(word);
 
     /// <summary>Gives a name, which counts everywhere from now on.</summary>
     public async Task GiveAsync(string rules, string name, string byName)

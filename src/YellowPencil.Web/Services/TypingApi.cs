@@ -21,18 +21,19 @@ internal static class TypingApi
     }
 
     /// <summary>Takes in what is typed, item by item, and gives back the reading so far, without the item being typed.</summary>
-    private static async Task<IResult> SaveAsync(Guid id, string? typing, HttpContext context, IAntiforgery forms, PageTyping pages)
+    private static async Task<IResult> SaveAsync(Guid id, string? typing, HttpContext context, IAntiforgery forms, PageTyping pages, RuleNaming names)
     {
         if (!await forms.IsRequestValidAsync(context)) return Expired();
         var items = await TypedItem.ReadAsync(context.Request.Body, context.RequestAborted);
         if (items.Fault is { } fault) return Refuse(fault);
         if (await pages.SaveAsync(id, items.Items) is not { } saved) return Results.NotFound();
+        await names.LoadAsync();
         return Results.Json(new
         {
             saved.Versions,
             conflicts = saved.Conflicts.Select(item => JsonDocument.Parse(TypingJson.Write(item, saved.Page.ItemVersions.GetValueOrDefault(item.Id, 1))).RootElement),
             saved.Refused,
-            margin = Margin(saved.Page, typing),
+            margin = Margin(saved.Page, typing, names),
         });
     }
 
@@ -51,7 +52,7 @@ internal static class TypingApi
     private static IResult Refuse(string message) => Results.Json(new { message }, statusCode: StatusCodes.Status400BadRequest);
 
     // The item under the hand is half written, so it says nothing yet.
-    private static object Margin(StudentPage page, string? typing)
+    private static object Margin(StudentPage page, string? typing, RuleNaming names)
     {
         var sheet = PageDesk.Sheet(page);
         var reading = SheetDiagnosis.Read(sheet with { Items = [.. sheet.Items.Select(i => i.Id == typing ? i with { Answer = null } : i)] });
@@ -63,7 +64,7 @@ internal static class TypingApi
             of = reading.Items.Count,
             turned = TurnedAnswers.In(reading).Select(t => new { id = t.Id, answer = t.Answer, other = t.Other }),
             explanations = reading.Explanations.Where(e => e.Probability >= 0.05).Take(3)
-                .Select(e => new { sure = Shares.Percent(e.Probability), text = e.Text.In(page.Student!.Word) }),
+                .Select(e => new { sure = Shares.Percent(e.Probability), text = names.Told(e, page.Student!.Word) }),
         };
     }
 }

@@ -1,0 +1,124 @@
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Probes;
+using YellowPencil.Data;
+using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Services;
+
+namespace YellowPencil.Web.Pages.Sheets;
+
+/// <summary>A decision as it is told: what, by whom, about which explanation; the note or name.</summary>
+public sealed record DecisionLine(string What, string Text, bool IsOutOfDate);
+
+/// <summary>A reading as it is shown: the page, the explanations with one of them chosen, what was decided, and the next step.</summary>
+public sealed class ReadingView
+{
+    private const double LeastShown = 0.01;
+    private const int MostShown = 6;
+    private readonly RuleNaming names;
+    private readonly SchoolTime time;
+
+    /// <summary>Puts the view together.</summary>
+    /// <param name="page">The page with its student, decisions and plans.</param>
+    /// <param name="reading">Its reading.</param>
+    /// <param name="rules">The rules of the explanation to be drawn over the page; null, or none of them, for the likeliest.</param>
+    /// <param name="names">The names of rules, loaded.</param>
+    /// <param name="time">The school's clock.</param>
+    public ReadingView(StudentPage page, Reading reading, string? rules, RuleNaming names, SchoolTime time)
+    {
+        (Page, Reading, this.names, this.time) = (page, reading, names, time);
+        Chosen = reading.Explanations.FirstOrDefault(e => ReadingDesk.RulesOf(e) == rules) ?? reading.Best;
+        Shown = [.. reading.Explanations.Where(e => e.Probability >= LeastShown).Take(MostShown)];
+        if (!Shown.Contains(Chosen)) Shown = [.. Shown, Chosen];
+        Step = NextStep.After(reading, NextItems.For(reading));
+    }
+
+    /// <summary>The page.</summary>
+    public StudentPage Page { get; }
+
+    /// <summary>The student.</summary>
+    public Student Student => Page.Student!;
+
+    /// <summary>The reading.</summary>
+    public Reading Reading { get; }
+
+    /// <summary>The explanations shown.</summary>
+    public IReadOnlyList<Explanation> Shown { get; }
+
+    /// <summary>The explanations shown, those together that say the same on every item of the page.</summary>
+    public IReadOnlyList<IReadOnlyList<Explanation>> Classes =>
+        [.. Shown.GroupBy(e => string.Join('|', e.Predictions.OrderBy(p => p.Key, StringComparer.Ordinal).Select(p => p.Value))).Select(g => (IReadOnlyList<Explanation>)[.. g])];
+
+    /// <summary>The explanation drawn over the page.</summary>
+    public Explanation Chosen { get; }
+
+    /// <summary>Its rules, joined by +.</summary>
+    public string ChosenRules => ReadingDesk.RulesOf(Chosen);
+
+    /// <summary>The one thing to do next.</summary>
+    public NextStep Step { get; }
+
+    /// <summary>Whether the chosen explanation can be accepted beside the next step: not where that step says so already, nor where nothing could show.</summary>
+    public bool CanAcceptAside => Settled is null && Step.Kind is not (NextStepKind.Plan or NextStepKind.TypeIn) && !(Chosen.IsSound && Step.Kind is NextStepKind.FileAsSound or NextStepKind.SetLonger);
+
+    /// <summary>The student's name or code.</summary>
+    public string Who => Student.CallName.Length > 0 ? Student.CallName : Student.Code;
+
+    /// <summary>What the student does, in one sentence.</summary>
+    public string Headline => $"{(Reading.Outcome == Outcome.Bug && names.Own(ReadingDesk.RulesOf(Reading.Best)) is { } own ? $"“{own}”: " : "")}{ReadingText.Headline(Reading, Who, Word, NameOf)}";
+
+    /// <summary>The decision that settles the page as it stands now; null while it waits.</summary>
+    public Decision? Settled => Page.Decisions.LastOrDefault(d => d.Kind is DecisionKind.Accepted or DecisionKind.PutAside && d.PageVersion == Page.Version);
+
+    /// <summary>Whether it was decided on before the page was changed, and not since.</summary>
+    public bool IsDecisionOutOfDate => Settled is null && Page.Decisions.Exists(d => d.Kind is DecisionKind.Accepted or DecisionKind.PutAside or DecisionKind.Rejected && d.PageVersion != Page.Version);
+
+    /// <summary>The plan of the explanation that was accepted.</summary>
+    public Plan? Plan => Page.Plans.Find(p => p.Rules == Settled?.Rules && p.PageVersion == Page.Version);
+
+    /// <summary>Decisions about explanations that are no longer among those shown, and about the page.</summary>
+    public IReadOnlyList<Decision> Earlier => [.. Page.Decisions.Where(d => d.Kind == DecisionKind.PutAside || Shown.All(e => ReadingDesk.RulesOf(e) != d.Rules))];
+
+    /// <summary>What was tried to explain the page, in a phrase.</summary>
+    public string Tried => $"{Reading.Tried.Rules} listed rules, {Reading.Tried.Weighed} of them and of their combinations weighed item by item{(Reading.Tried.Unlisted > 0 ? $", {Reading.Tried.Unlisted} rules outside the catalogue" : "")}, and one slip an item.";
+
+    private ClassroomWord Word => Student.Word;
+
+    /// <summary>The picture of an item, with the circle and with what the chosen explanation predicts.</summary>
+    public ColumnPicture Picture(ItemReading item)
+    {
+        var picture = ColumnPicture.Of(item.Item).WithCircle(item.FirstWrongStep);
+        return !Chosen.IsSound && Chosen.Predictions.TryGetValue(item.Item.Id, out var answer) && answer != item.Item.Task.RightAnswer
+            ? picture.WithPrediction(answer)
+            : picture;
+    }
+
+    /// <summary>A word beside the number of an item.</summary>
+    public static string Mark(ItemReading item) => item.Verdict switch
+    {
+        Verdict.Right => "right",
+        Verdict.Blank => "blank",
+        Verdict.Unreadable => "unreadable",
+        _ => item.Cause switch { Cause.Slip => "slip", Cause.Fact => "fact", Cause.Unexplained => "unexplained", _ => "bug" },
+    };
+
+    /// <summary>The explanation in a sentence, behind the specialist's own name where there is one.</summary>
+    public string Text(Explanation e) => names.Told(e, Word);
+
+    /// <summary>The name of an explanation.</summary>
+    public string NameOf(Explanation e) => names.Of(ReadingDesk.RulesOf(e), Word);
+
+    /// <summary>The specialist's own name for the chosen explanation.</summary>
+    public string? OwnName => names.Own(ChosenRules);
+
+    /// <summary>The strip in words.</summary>
+    public static string StripText(Explanation e) => string.Join("; ", e.Stands.GroupBy(s => s.Value).OrderBy(g => g.Key)
+        .Select(g => $"{(g.Key == Stand.Agrees ? "agrees on" : g.Key == Stand.Against ? "against it" : "silent")} {string.Join(", ", g.Select(s => s.Key))}"));
+
+    /// <summary>What was decided about an explanation.</summary>
+    public IEnumerable<Decision> DecisionsOn(Explanation e) => Page.Decisions.Where(d => d.Kind != DecisionKind.PutAside && d.Rules == ReadingDesk.RulesOf(e));
+
+    /// <summary>A decision as it is told.</summary>
+    public DecisionLine Line(Decision decision) => new(
+        $"{DecisionText.Did(decision.Kind)} by {decision.ByName}, {time.Moment(decision.At)}{(decision.Kind == DecisionKind.PutAside ? "" : $": “{names.Of(decision.Rules, Word)}”")}", decision.Text, decision.PageVersion != Page.Version);
+}
