@@ -264,6 +264,33 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
         stored.ShouldContain("\"answer\": \"26\"");
     }
 
+    [Theory]
+    [InlineData("FromRight", 11)]
+    [InlineData("FromLeft", 12)]
+    public void Whatever_keys_are_pressed_what_is_drawn_is_what_is_stored(string direction, int seed)
+    {
+        string[] keys = ["0", "1", "2", "7", "9", "4", "5", K.Enter, K.ArrowLeft, K.ArrowRight, K.ArrowUp, K.ArrowDown, K.Backspace, K.Delete, " ", ".", "?", "l", K.Home, K.End, "undo"];
+        browser.BeginPage("604 - 278\n52 - 38\n8214 - 5060\n3 - 1", direction);
+        var random = new Random(seed);
+        var pressed = new List<string>();
+        for (var i = 0; i < 150; i++)
+        {
+            pressed.Add(keys[random.Next(keys.Length)]);
+            browser.Script<object?>("document.querySelector('[data-paper]').focus()");
+            if (pressed[^1] == "undo") browser.Undo();
+            else browser.Keys(pressed[^1]);
+        }
+
+        Saved();
+        var before = Drawn();
+        browser.Driver.Navigate().Refresh();
+        browser.Until(b => b.TextOf("[data-saving]") == "Saved.", "loaded again");
+        Drawn().ShouldBe(before, string.Join(' ', pressed));
+        browser.ConsoleErrors().Where(e => !e.Contains("/api/")).ShouldBeEmpty();
+
+        string Drawn() => browser.Script<string>("return JSON.stringify([...document.querySelectorAll('[data-drawing] svg')].map(s => [...s.querySelectorAll('text')].map(t => t.textContent + ' ' + t.getAttribute('x') + ' ' + t.getAttribute('y')).sort()))");
+    }
+
     [Fact]
     public async Task After_signing_in_again_in_another_tab_the_page_goes_on_by_itself()
     {

@@ -22,6 +22,9 @@ function element(name, text) {
 /** Shows every item in conflict as it stands here and there, with its marks. */
 export function showConflicts(root, outbox, settled) {
   const shown = root.querySelector("[data-conflicts]");
+  const drawn = [...outbox.conflicts].map(([item, theirs]) => draw(item, null) + JSON.stringify(theirs)).join();
+  if (shown.drawn === drawn) return;
+  shown.drawn = drawn;
   shown.hidden = outbox.conflicts.size === 0;
   shown.querySelector("[data-list]").replaceChildren(...[...outbox.conflicts].map(([item, theirs]) => {
     const line = document.createElement("li");

@@ -297,7 +297,7 @@ export function startTyping(root) {
     const form = event.target;
     find("not-yet").textContent = "Waiting until everything is saved…";
     outbox.send();
-    for (const until = Date.now() + PATIENCE; !outbox.isSettled && Date.now() < until && outbox.refused.size === 0 && outbox.conflicts.size === 0;) await new Promise((wake) => setTimeout(wake, 50));
+    for (const until = Date.now() + PATIENCE; !outbox.isSettled && Date.now() < until && !outbox.trouble && outbox.refused.size === 0 && outbox.conflicts.size === 0;) await new Promise((wake) => setTimeout(wake, 50));
     if (outbox.isSettled) form.submit();
     else find("not-yet").textContent = `Not read yet. ${outbox.unsettled} ${/^Items/.test(outbox.unsettled) ? "are" : "is"} not saved.`;
   });
