@@ -219,6 +219,8 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
             foreach (var what in new[] { "[data-saving]", "[data-reads]", "li.current rect.caret" })
                 browser.Script<bool>("const b = document.querySelector(arguments[0]).getBoundingClientRect(); return b.top >= 0 && b.bottom <= innerHeight", what).ShouldBeTrue(what);
 
+            browser.Script<bool>("return document.documentElement.scrollWidth <= innerWidth").ShouldBeTrue();
+
             // The caret is not under the bar at the bottom either.
             browser.Script<bool>("return document.querySelector('li.current rect.caret').getBoundingClientRect().bottom <= document.querySelector('.statusbar').getBoundingClientRect().top + 1").ShouldBeTrue();
         });

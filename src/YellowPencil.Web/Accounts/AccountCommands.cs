@@ -1,6 +1,6 @@
 using System.CommandLine;
-using Microsoft.Extensions.Options;
 using Microsoft.AspNetCore.Identity;
+using Microsoft.Extensions.Options;
 
 namespace YellowPencil.Web.Accounts;
 
