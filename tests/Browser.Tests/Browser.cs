@@ -78,6 +78,7 @@ public sealed class Browser : IAsyncDisposable
         if (Driver.Url.Contains("/sign-in")) SignIn();
         App.SqlAsync($"update \"AspNetUsers\" set typing_direction = '{direction}'").GetAwaiter().GetResult();
         Script<object?>("localStorage.clear()");
+        ConsoleErrors(); // What another test left there is none of this one's.
         Go("/students/K-06/pages/new");
         Keys(items);
         Driver.FindElement(By.CssSelector("form button.next")).Click();

@@ -134,6 +134,17 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
     }
 
     [Fact]
+    public void Tab_goes_from_the_paper_by_the_direction_and_the_box_to_reading_the_page()
+    {
+        browser.BeginPage("604 - 278");
+        foreach (var next in new[] { "[data-direction]", "[name=marksComplete]", "[data-done]" })
+        {
+            browser.Keys(K.Tab);
+            browser.Script<bool>("return document.activeElement.matches(arguments[0])", next).ShouldBeTrue(next);
+        }
+    }
+
+    [Fact]
     public void Digits_typed_beside_the_paper_land_on_it()
     {
         browser.BeginPage("604 - 278\n52 - 38");

@@ -308,7 +308,7 @@ public sealed class KeepingTests(PencilApp app) : IClassFixture<PencilApp>
         await visitor.PostAsync($"{form}?handler=ThrowAway");
         await app.SqlAsync($"update removals set at = at - interval '11 minutes' where undone_at is null and code = '{code}'");
         await using (var scope = app.Services.CreateAsyncScope()) await scope.ServiceProvider.GetRequiredService<Removals>().EraseAsync();
-        (await CountAsync($"select count(*) from {what}s where removal_id is not null")).ShouldBe(0);
+        (await CountAsync($"select count(*) from {what}s x join removals r on r.id = x.removal_id where r.code = '{code}'")).ShouldBe(0);
         log = await visitor.GetAsync("/thrown-away");
         log.QuerySelectorAll("tbody tr").ShouldContain(r => r.TextContent.Contains(code) && r.TextContent.Contains("erased"));
         if (what == "student") (await CountAsync($"select count(*) from pages where id = '{page}'")).ShouldBe(0);
@@ -328,6 +328,41 @@ public sealed class KeepingTests(PencilApp app) : IClassFixture<PencilApp>
         var sheet = PageDesk.StoredSheet(new StudentPage { Content = (string)(await app.SqlAsync($"select content::text from pages where id = '{page}'"))! });
         sheet.Items.Count.ShouldBeGreaterThan(6);
         ((int)(await app.SqlAsync($"select (item_versions->>'6')::int from pages where id = '{page}'"))!).ShouldBe(saved + 1);
+    }
+
+    [Fact]
+    public async Task A_change_made_on_an_old_page_takes_off_nothing_that_came_since()
+    {
+        var (visitor, _, page) = await PageAsync("604 - 278 = 426\n703 - 245 = 558\n805 - 347 = 558\n902 - 456 = 546\n586 - 243 = 343");
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Ask");
+        await visitor.GetAsync($"/pages/{page}/edit");
+        await visitor.PostAsync($"/pages/{page}/edit", ("task.1", "604 - 278"), ("task.2", "703 - 245"), ("task.3", "805 - 347"), ("task.4", ""), ("task.5", "586 - 243"), ("title", ""), ("more", ""));
+        var ids = PageDesk.StoredSheet(new StudentPage { Content = (string)(await app.SqlAsync($"select content::text from pages where id = '{page}'"))! }).Items.Select(i => i.Id).ToList();
+        ids.ShouldNotContain("4");
+        ids.ShouldContain("6");
+    }
+
+    [Fact]
+    public async Task A_plan_that_was_thrown_away_can_be_made_again_and_another_explanation_accepted_instead()
+    {
+        var (visitor, code, page) = await PageAsync();
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", Turns));
+        var first = visitor.Address;
+        await visitor.GetAsync(first);
+        var id = (await visitor.PostAsync(first + "?handler=ThrowAway")).QuerySelector("main form input[name=id]")!.GetAttribute("value")!;
+        (await visitor.GetAsync($"/pages/{page}/reading")).QuerySelector(".next")!.TextContent.ShouldBe("Make the plan again");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", Turns));
+        visitor.Address.ShouldNotBe(first);
+        await visitor.GetAsync("/thrown-away");
+        (await visitor.PostAsync("/thrown-away", ("id", id))).QuerySelector(".fault")!.TextContent.ShouldContain("made again since");
+        var sound = await visitor.GetAsync($"/pages/{page}/reading?rules=sound");
+        sound.QuerySelectorAll(".decide form[action*=Accept]").Length.ShouldBe(1);
+        sound.QuerySelectorAll(".next").Length.ShouldBe(1);
+        (await PilesOfAsync(visitor, code)).ShouldBe(["print"]);
     }
 
     [Fact]

@@ -39,7 +39,7 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
             p.Id, p.State, p.Title, p.Student!.Code, p.Student.CallName, p.WrittenOn, p.CreatedAt, p.ItemCount, p.Version,
             p.Readings.OrderByDescending(r => r.MadeAt).Select(r => (int?)r.PageVersion).FirstOrDefault(),
             p.Decisions.Where(d => d.Kind == DecisionKind.Accepted || d.Kind == DecisionKind.PutAside).OrderByDescending(d => d.At).Select(d => (int?)d.PageVersion).FirstOrDefault(),
-            p.Plans.Where(q => q.PrintedAt == null && q.PageVersion == p.Version).OrderBy(q => q.MadeAt).Select(q => (Guid?)q.Id).FirstOrDefault())).ToListAsync();
+            p.Plans.Where(q => q.PrintedAt == null && q.PageVersion == p.Version).OrderByDescending(q => q.MadeAt).Select(q => (Guid?)q.Id).FirstOrDefault())).ToListAsync();
         var lying = pages.ToLookup(StageOf);
         return
         [

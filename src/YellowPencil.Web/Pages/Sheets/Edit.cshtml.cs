@@ -50,7 +50,8 @@ public sealed class EditModel(PageDesk pages, Removals removals) : PageModel
         StudentPage = await pages.HoldAsync(id);
         if (StudentPage is null) return NotFound();
         var items = PageDesk.StoredSheet(StudentPage).Items;
-        Lines = [.. items.Select(i => Line(i, Request.Form[$"task.{i.Id}"].ToString().Trim()))];
+        // An item that the form did not know, as one that was asked meanwhile, stays as it is; one that was emptied goes.
+        Lines = [.. items.Select(i => Line(i, Request.Form.TryGetValue($"task.{i.Id}", out var task) ? task.ToString().Trim() : i.TaskAsWritten))];
         var faults = new List<string>();
         var kept = new Dictionary<string, ItemTask>();
         foreach (var line in Lines.Where(l => l.Task.Length > 0))

@@ -58,8 +58,17 @@ public sealed class ReadingView
     /// <summary>The one thing to do next.</summary>
     public NextStep Step { get; }
 
-    /// <summary>Whether the chosen explanation can be accepted beside the next step: not where that step says so already, nor where nothing could show.</summary>
-    public bool CanAcceptAside => Settled is null && Step.Kind is not (NextStepKind.Plan or NextStepKind.TypeIn) && !(Chosen.IsSound && Step.Kind is NextStepKind.FileAsSound or NextStepKind.SetLonger);
+    /// <summary>
+    /// Whether the chosen explanation can be accepted beside the next step: not where that step does so already, where it is accepted, or where
+    /// hardly a rule could show and it says that there is none.
+    /// </summary>
+    public bool CanAcceptAside =>
+        !(Chosen.IsSound && Reading.Outcome == Outcome.TooFewChances)
+        && (Settled is { } settled ? settled.Kind != DecisionKind.Accepted || settled.Rules != ChosenRules
+            : Step.Kind is not (NextStepKind.Plan or NextStepKind.TypeIn) && !(Chosen.IsSound && Step.Kind == NextStepKind.FileAsSound));
+
+    /// <summary>Whether the rules that were accepted have no plan, as it was thrown away.</summary>
+    public bool IsPlanMissing => Settled is { Kind: DecisionKind.Accepted, Rules.Length: > 0 } && Plan is null;
 
     /// <summary>The student's name or code.</summary>
     public string Who => Student.CallName.Length > 0 ? Student.CallName : Student.Code;
