@@ -173,5 +173,9 @@ public sealed class LookTests(Browser browser) : IClassFixture<Browser>
         browser.Until(b => b.Driver.Url.Contains("/plans/"), "the plan");
         browser.Script<object?>("window.dispatchEvent(new Event('afterprint'))");
         browser.Until(b => b.Text.Contains("Not printed: put it back on the desk"), "it says so");
+        browser.Driver.Navigate().Refresh();
+        browser.Text.ShouldContain("Not printed: put it back on the desk");
+        browser.Driver.FindElement(By.CssSelector("form[data-unprinted] button")).Click();
+        browser.Until(b => b.Text.Contains("Take it off the desk"), "it is back");
     }
 }

@@ -6,6 +6,7 @@ using Shouldly;
 using Xunit;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
 using YellowPencil.Web.Drawing;
 
@@ -56,11 +57,23 @@ public class DrawingTests
     [Fact]
     public void A_struck_digit_keeps_its_place_and_the_new_values_stand_above_it()
     {
-        var marks = new[] { new Mark(MarkField.Rewritten, 2, "5"), new Mark(MarkField.Rewritten, 1, "10"), new Mark(MarkField.Rewritten, 1, "9") };
-        var svg = Svg(ColumnPicture.Of(ColumnDifference.Of(604, 278), marks));
+        var work = Work.Of([new Mark(MarkField.Rewritten, 2, "5"), new Mark(MarkField.Rewritten, 1, "10"), new Mark(MarkField.Rewritten, 1, "9")], MarkField.Rewritten);
+        var svg = Svg(ColumnPicture.Of(Item("604 - 278", null, work)));
         Texts(svg, "small").ShouldBe(["10", "9", "5"], ignoreOrder: true);
         svg.QuerySelectorAll("line.strike").Length.ShouldBe(3);
-        svg.GetAttribute("aria-label").ShouldBe("604 minus 278; 6 struck out, 5 above; 0 struck out, 10 struck out, 9 above");
+        svg.GetAttribute("aria-label").ShouldBe("604 minus 278; 6 struck out, 5 above; 0 struck out, 10 struck out, 9 above; nothing written");
+    }
+
+    [Theory]
+    [InlineData("321 - 300", "21")]
+    [InlineData("57 - 57", "0")]
+    [InlineData("604 - 278", "326")]
+    public void A_zero_in_front_of_a_worked_answer_is_not_written(string task, string written)
+    {
+        var run = new MethodRun { Recording = true };
+        Method.Run(TaskText.TryParse(task).Value!, run, DeviationSet.Taught);
+        Svg(ColumnPicture.Of((ColumnDifference)TaskText.TryParse(task).Value!, run)).QuerySelectorAll("text.hand:not(.small)").OrderBy(t => double.Parse(t.GetAttribute("x")!, System.Globalization.CultureInfo.InvariantCulture))
+            .Select(t => t.TextContent).ShouldBe(written.Select(d => d.ToString()));
     }
 
     [Fact]

@@ -57,18 +57,26 @@ public sealed class ColumnPicture
         return picture.Settled();
     }
 
-    /// <summary>The page as a run has left it after so many marks.</summary>
-    public static ColumnPicture Of(ColumnDifference task, IEnumerable<Mark> marks)
+    /// <summary>The page as a run has left it after so many marks. A zero that stands in front of the finished answer is not written.</summary>
+    /// <param name="task">The task.</param>
+    /// <param name="run">The whole run.</param>
+    /// <param name="count">How many of its marks are there; null for all.</param>
+    public static ColumnPicture Of(ColumnDifference task, MethodRun run, int? count = null)
     {
-        var all = marks.ToList();
+        var all = run.Marks.Take(count ?? run.Marks.Count).ToList();
         var picture = new ColumnPicture(task);
-        foreach (var mark in all.Where(m => m.Field == MarkField.Cells)) picture.cells[mark.Place] = mark.Text;
+        var inFront = ZerosInFront(run);
+        foreach (var mark in all.Where(m => m.Field == MarkField.Cells && !inFront.Contains(m.Place))) picture.cells[mark.Place] = mark.Text;
         var work = Work.Of(all, MarkField.Rewritten, MarkField.RewrittenBelow);
         Take(work, MarkField.Rewritten, picture.rewritten);
         Take(work, MarkField.RewrittenBelow, picture.rewrittenBelow);
         if (picture.cells.Count > 0) picture.written = $"written {string.Concat(picture.cells.OrderByDescending(c => c.Key).Select(c => c.Value))}";
         return picture.Settled();
     }
+
+    /// <summary>The places in which a run comes to a zero in front of its answer.</summary>
+    public static IReadOnlySet<int> ZerosInFront(MethodRun run) => run.Marks.Where(m => m.Field == MarkField.Cells).OrderByDescending(m => m.Place)
+        .SkipLast(1).TakeWhile(m => m.Text == "0").Select(m => m.Place).ToHashSet();
 
     /// <summary>Adds the circle round the first step that went wrong.</summary>
     public ColumnPicture WithCircle(WrongStep? step)

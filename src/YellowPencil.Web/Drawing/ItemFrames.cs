@@ -84,11 +84,11 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
             var step = told[i];
             var marks = i + 1 < told.Count ? told[i + 1].MarksBefore : run.Marks.Count;
             if (step.Point == SubtractionPoints.Column || step.Point == SubtractionPoints.OpenColumn) columns.Add([]);
-            columns[^1].Add(new ReplayFrame(step.MadeText.In(word), ColumnPicture.Of(task, run.Marks.Take(marks)), step.Cause != StepCause.AsTaught));
+            columns[^1].Add(new ReplayFrame(step.MadeText.In(word), ColumnPicture.Of(task, run, marks), step.Cause != StepCause.AsTaught));
         }
 
-        var answer = run.Answer.Length > 0 ? $"The answer: {run.Answer}." : "No answer is written.";
-        columns.Add([new ReplayFrame(answer.Replace('-', '−'), ColumnPicture.Of(task, run.Marks), false)]);
+        var answer = run.Answer.Length > 0 ? $"The answer: {run.Answer}.{(ColumnPicture.ZerosInFront(run).Count > 0 ? " A zero in front is not written." : "")}" : "No answer is written.";
+        columns.Add([new ReplayFrame(answer.Replace('-', '−'), ColumnPicture.Of(task, run), false)]);
         return columns;
     }
 }

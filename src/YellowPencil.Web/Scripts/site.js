@@ -35,5 +35,11 @@ for (const form of document.querySelectorAll("form[data-confirm]"))
 for (const button of document.querySelectorAll("[data-print]")) button.addEventListener("click", () => window.print());
 
 // A plan that was printed leaves the desk; the page then says so, and how to put it back.
-const printed = document.querySelector("form[data-printed]");
-if (printed) window.addEventListener("afterprint", () => setTimeout(() => printed.requestSubmit(), 500));
+const printed = document.querySelector("form[data-printed]:not([hidden])");
+if (printed)
+  window.addEventListener("afterprint", async () => {
+    const answer = await fetch(printed.action, { method: "POST", body: new URLSearchParams(new FormData(printed)) }).catch(() => null);
+    if (!answer?.ok) return;
+    printed.hidden = true;
+    document.querySelector("form[data-unprinted]").hidden = false;
+  });

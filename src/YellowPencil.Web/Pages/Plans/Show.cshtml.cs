@@ -70,7 +70,7 @@ public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, 
     {
         var run = new MethodRun { Recording = true };
         Method.Run(item.Task, run, DeviationSet.Taught);
-        return ColumnPicture.Of((ColumnDifference)item.Task, run.Marks);
+        return ColumnPicture.Of((ColumnDifference)item.Task, run);
     }
 
     /// <summary>A list of items with its key.</summary>
