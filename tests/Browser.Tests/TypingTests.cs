@@ -181,6 +181,16 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
         browser.TextOf("[data-reads]").ShouldBe("Item 1 is empty");
     }
 
+    [Fact]
+    public void A_third_digit_over_a_struck_one_is_not_taken_and_said()
+    {
+        browser.BeginPage("604 - 278");
+        browser.Keys(K.ArrowUp + "147");
+        browser.TextOf("[data-reads]").ShouldStartWith("A new value has one or two digits");
+        Saved();
+        browser.Stored().ShouldContain("\"rewritten\": {\"0\": \"14\"}");
+    }
+
     [Theory]
     [InlineData("FromRight", "4.11")]
     [InlineData("FromLeft", "11.4")]

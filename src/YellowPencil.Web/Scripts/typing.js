@@ -19,6 +19,7 @@ export function startTyping(root) {
   const past = [], future = [];
   let sameSquare = false;
   let turned = new Map();
+  let notice = "";
   const outbox = new Outbox(page, root.dataset.token, { typing: () => (paper.contains(document.activeElement) ? current().id : ""), changed: showState, margin: takeMargin });
   const current = () => items[caret.item];
   const topPlaces = (item) => item.top.length - 1;
@@ -72,6 +73,7 @@ export function startTyping(root) {
   function overTop(item, key) {
     const marks = item.rewritten.get(caret.place) ?? [];
     if (marks.length === 0 || caret.fresh) marks.push(key);
+    else if (marks[marks.length - 1].length === 2) notice = "A new value has one or two digits; ↑ strikes it out for another.";
     else marks[marks.length - 1] += key;
     caret.fresh = false;
     item.rewritten.set(caret.place, marks);
@@ -251,7 +253,8 @@ export function startTyping(root) {
     const where = caret.row === "answer" ? placeName(caret.place) : `over the ${placeName(caret.place)}`;
     const marks = marksSpoken(item);
     find("spoken").textContent = `Item ${item.id}: ${item.top} minus ${item.bottom}${marks ? `; ${marks}` : ""}; answer ${reads === "?" ? "cannot be read" : reads ?? "empty"}, at the ${where}`;
-    find("reads").textContent = `Item ${item.id} ${reads === null ? "is empty" : reads === "?" ? "cannot be read" : `reads ${reads}`}`;
+    find("reads").textContent = notice || `Item ${item.id} ${reads === null ? "is empty" : reads === "?" ? "cannot be read" : `reads ${reads}`}`;
+    notice = "";
     find("direction").textContent = caret.fromLeft ? "→ from the left" : "← from the right";
     showTurned();
   }

@@ -1,0 +1,177 @@
+using Shouldly;
+using Xunit;
+using YellowPencil.Tests.Shared;
+
+namespace YellowPencil.Web.Tests;
+
+/// <summary>What is decided about a page, where it lies on the desk, and what is said when the page changes.</summary>
+public sealed class DecidingTests(PencilApp app) : PageTests(app), IClassFixture<PencilApp>
+{
+    [Fact]
+    public async Task After_accepting_the_reading_shows_the_plan_and_no_second_accept()
+    {
+        var (visitor, _, page) = await PageAsync();
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", Turns));
+        var plan = visitor.Address;
+        var reading = await visitor.GetAsync($"/pages/{page}/reading");
+        reading.QuerySelector(".nextstep a.next")!.GetAttribute("href").ShouldBe(plan);
+        reading.QuerySelectorAll("form[action*=Accept]").ShouldBeEmpty();
+        reading.QuerySelectorAll(".next").Length.ShouldBe(1);
+    }
+
+    [Fact]
+    public async Task Accepting_that_there_is_no_bug_accepts_just_that()
+    {
+        var (visitor, code, page) = await PageAsync();
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading?rules=sound");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", ""));
+        visitor.Address.ShouldBe($"/pages/{page}/reading");
+        ((string)(await App.SqlAsync($"select rules from decisions where page_id = '{page}'"))!).ShouldBeEmpty();
+        (await CountAsync($"select count(*) from plans where page_id = '{page}'")).ShouldBe(0);
+        (await PilesOfAsync(visitor, code)).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_fault_keeps_the_explanation_that_was_chosen()
+    {
+        var (visitor, _, page) = await PageAsync("604 - 278 = 426\n703 - 245 = 558\n805 - 347 = 558\n902 - 456 = 546\n586 - 243 = 343");
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        var back = await visitor.PostAsync($"/pages/{page}/reading?handler=Name", ("rules", "subtraction.zero-becomes-nine-alone"), ("text", " "));
+        back.QuerySelector(".fault")!.TextContent.ShouldBe("Write the name first.");
+        back.QuerySelector(".decide h2")!.TextContent.ShouldContain("Zero becomes nine, nobody lends");
+        back.QuerySelector(".sentence:has(span.ink)")!.TextContent.ShouldContain("Turns the zero next door into 9");
+    }
+
+    [Fact]
+    public async Task Rejecting_one_of_several_says_which_and_leaves_the_page_waiting()
+    {
+        var (visitor, code, page) = await PageAsync("604 - 278 = 426\n703 - 245 = 558\n805 - 347 = 558\n902 - 456 = 546\n586 - 243 = 343");
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        var after = await visitor.PostAsync($"/pages/{page}/reading?handler=Reject", ("rules", "subtraction.zero-becomes-nine-alone"));
+        after.QuerySelector(".note.key")!.TextContent.ShouldContain("Rejected by Demo specialist");
+        after.QuerySelector(".note.key")!.TextContent.ShouldContain("“Zero becomes nine, nobody lends”");
+        (await PilesOfAsync(visitor, code)).ShouldBe(["decide"]);
+    }
+
+    [Fact]
+    public async Task Every_page_that_is_not_finished_lies_in_exactly_one_pile_until_its_plan_is_printed()
+    {
+        var (visitor, code, page) = await PageAsync("604 - 278\n52 - 38\n81 - 27");
+        using var __ = visitor;
+        (await PilesOfAsync(visitor, code)).ShouldBe(["type"]);
+        await visitor.GetAsync($"/pages/{page}");
+        await visitor.PutAsync($"/api/pages/{page}/items", new object[] { new { id = "1", version = 1, answer = "474" }, new { id = "2", version = 1, answer = "26" }, new { id = "3", version = 1, answer = "66" } });
+        await visitor.PostAsync($"/pages/{page}", ("marksComplete", "false"));
+        (await PilesOfAsync(visitor, code)).ShouldBe(["decide"]);
+        await visitor.GetAsync($"/pages/{page}/reading");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", Turns));
+        var plan = visitor.Address;
+        (await PilesOfAsync(visitor, code)).ShouldBe(["print"]);
+        (await visitor.GetAsync("/")).QuerySelectorAll(".pile li").Single(li => li.TextContent.Contains(code)).TextContent.ShouldContain("3 items");
+        await visitor.GetAsync(plan);
+        (await visitor.PostAsync(plan, ("printed", "true"))).QuerySelector("main")!.TextContent.ShouldContain("Not printed: put it back on the desk");
+        (await PilesOfAsync(visitor, code)).ShouldBeEmpty();
+        await visitor.PostAsync(plan, ("printed", "false"));
+        (await PilesOfAsync(visitor, code)).ShouldBe(["print"]);
+    }
+
+    [Fact]
+    public async Task After_answers_were_corrected_reading_desk_plan_and_file_say_so_and_no_decision_disappears()
+    {
+        var (visitor, code, page) = await PageAsync();
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", Turns));
+        var plan = visitor.Address;
+        await visitor.GetAsync($"/pages/{page}");
+        await visitor.PutAsync($"/api/pages/{page}/items", new object[] { new { id = "1", version = 1, answer = "326" }, new { id = "2", version = 1, answer = "14" }, new { id = "3", version = 1, answer = "54" } });
+
+        (await visitor.GetAsync("/")).QuerySelectorAll(".pile li").Single(li => li.TextContent.Contains(code)).TextContent.ShouldContain("changed since it was read");
+        (await visitor.GetAsync(plan)).QuerySelector(".fault")!.TextContent.ShouldContain("The page was changed after this plan was made.");
+        var reading = await visitor.GetAsync($"/pages/{page}/reading");
+        reading.QuerySelector(".fault")!.TextContent.ShouldContain("changed after it was decided on");
+        reading.QuerySelectorAll(".note.key").ShouldContain(n => n.TextContent.Contains("Accepted by Demo specialist") && n.TextContent.Contains("“Turns the column round”") && n.TextContent.Contains("before the page was changed"));
+        (await PilesOfAsync(visitor, code)).ShouldBe(["decide"]);
+        (await visitor.GetAsync($"/students/{code}")).QuerySelector("tbody")!.TextContent.ShouldContain("before the page was changed");
+    }
+
+    [Fact]
+    public async Task The_specialists_own_name_for_a_rule_is_used_everywhere()
+    {
+        var (visitor, code, page) = await PageAsync();
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        try
+        {
+            (await visitor.PostAsync($"/pages/{page}/reading?handler=Name", ("rules", Turns), ("text", "the turner"))).QuerySelector("h1")!.TextContent.ShouldStartWith("“the turner”: Pim turns");
+            await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", Turns));
+            var plan = visitor.Address;
+            (await visitor.GetAsync(plan)).QuerySelector("article")!.TextContent.ShouldContain("“the turner”:");
+            (await visitor.GetAsync($"/students/{code}")).QuerySelector("tbody")!.TextContent.ShouldContain("Plan: the turner");
+            (await visitor.GetAsync("/")).QuerySelectorAll("table.ledger tr").Single(r => r.TextContent.Contains(code)).TextContent.ShouldContain("the turner");
+            (await visitor.GetAsync($"/pages/{page}/items/1")).QuerySelector("main")!.TextContent.ShouldContain("Played by: the turner");
+
+            // Also on the page of another student.
+            var (other, _, otherPage) = await PageAsync();
+            using var ___ = other;
+            (await other.GetAsync($"/pages/{otherPage}/reading")).QuerySelector("h1")!.TextContent.ShouldStartWith("“the turner”");
+        }
+        finally
+        {
+            await App.SqlAsync("delete from rule_names");
+        }
+    }
+
+    [Fact]
+    public async Task A_name_and_a_note_are_two_fields_and_neither_accepts()
+    {
+        var (visitor, _, page) = await PageAsync();
+        using var __ = visitor;
+        var reading = await visitor.GetAsync($"/pages/{page}/reading");
+        reading.QuerySelector("#note")!.Closest("form")!.GetAttribute("action").ShouldEndWith("handler=Note");
+        reading.QuerySelector("#ownName")!.Closest("form")!.GetAttribute("action").ShouldEndWith("handler=Name");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Note", ("rules", Turns), ("text", "a note"));
+        (await CountAsync($"select count(*) from decisions where page_id = '{page}' and kind = 'Accepted'")).ShouldBe(0);
+    }
+
+    [Fact]
+    public async Task An_unexplained_page_has_a_next_step_a_note_items_and_what_was_tried()
+    {
+        var (visitor, code, page) = await PageAsync("604 - 278 = 88888\n523 - 168 = 7777\n80 - 36 = 1\n703 - 245 = 99999\n952 - 367 = 3");
+        using var __ = visitor;
+        var reading = await visitor.GetAsync($"/pages/{page}/reading");
+        reading.QuerySelectorAll(".next").Single().TextContent.ShouldBe("Keep what was said");
+        reading.QuerySelector("aside")!.TextContent.ShouldContain("Tried: 72 listed rules");
+        reading.QuerySelectorAll("form[action*=Ask]").Length.ShouldBe(1);
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Note", ("rules", ""), ("text", "counts on the fingers"), ("item", "1"));
+        (await visitor.GetAsync($"/pages/{page}/reading")).QuerySelector(".note.key")!.TextContent.ShouldContain("item 1: counts on the fingers");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=PutAside");
+        (await PilesOfAsync(visitor, code)).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_plan_that_was_thrown_away_can_be_made_again_and_another_explanation_accepted_instead()
+    {
+        var (visitor, code, page) = await PageAsync();
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", Turns));
+        var first = visitor.Address;
+        await visitor.GetAsync(first);
+        var id = (await visitor.PostAsync(first + "?handler=ThrowAway")).QuerySelector("main form input[name=id]")!.GetAttribute("value")!;
+        (await visitor.GetAsync($"/pages/{page}/reading")).QuerySelector(".next")!.TextContent.ShouldBe("Make the plan again");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", Turns));
+        visitor.Address.ShouldNotBe(first);
+        await visitor.GetAsync("/thrown-away");
+        (await visitor.PostAsync("/thrown-away", ("id", id))).QuerySelector(".fault")!.TextContent.ShouldContain("made again since");
+        var sound = await visitor.GetAsync($"/pages/{page}/reading?rules=sound");
+        sound.QuerySelectorAll(".decide form[action*=Accept]").Length.ShouldBe(1);
+        sound.QuerySelectorAll(".next").Length.ShouldBe(1);
+        (await PilesOfAsync(visitor, code)).ShouldBe(["print"]);
+    }
+}
