@@ -227,6 +227,7 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
         browser.Driver.FindElement(By.Id("title")).SendKeys(new string('W', 120));
         browser.TabTo("form button.next");
         browser.Keys(K.Enter);
+        browser.Until(b => b.Driver.Url.EndsWith(page), "saved");
         browser.Go(page + "/reading");
         browser.Driver.FindElement(By.Id("note")).SendKeys(new string('m', 150) + K.Enter);
         browser.Until(b => b.Text.Contains("Noted by"), "the note");
