@@ -81,6 +81,11 @@ public sealed record Explanation
     /// <summary>The probability after the evidence, 0 to 1.</summary>
     public required double Probability { get; init; }
 
+    /// <summary>
+    /// The probability that these rules are all: without another one besides that had no chance to show on this page. What people are shown.
+    /// </summary>
+    public double Alone { get; init; }
+
     /// <summary>The expected share of chances that are followed.</summary>
     public required double Consistency { get; init; }
 

@@ -35,7 +35,8 @@ public static class SheetDiagnosis
         var weighed = new ExplanationSearch(likelihood).Search();
         var candidates = Weigh(weighed, evidence, unseen, out var somethingElse, out var noChance);
         var classes = candidates.GroupBy(c => c.Signature).Select(g => g.ToList()).ToList();
-        var explanations = Explanations(candidates, classes, likelihood);
+        var explanations = Explanations(candidates, classes, likelihood)
+            .ConvertAll(e => e with { Alone = e.Probability * (1 - (e.IsSound ? 0 : AnotherBeside(e.Hypothesis.RuleCount, unseen))) });
         var items = new ItemReader(likelihood, candidates).Read(sheet.Items);
 
         return new Reading
@@ -76,15 +77,13 @@ public static class SheetDiagnosis
     /// The probability that a student with the rules that are held has another besides, which had no chance on this page: how often students have
     /// one rule more, times the share of rules that could not show.
     /// </summary>
-    private static double ShareOfAnother(List<Candidate> candidates, double unseen)
-    {
-        return candidates.Where(c => c.Hypothesis.RuleCount > 0).Sum(c => c.Probability * OneMore(c.Hypothesis.RuleCount));
+    private static double ShareOfAnother(List<Candidate> candidates, double unseen) =>
+        candidates.Where(c => c.Hypothesis.RuleCount > 0).Sum(c => c.Probability * AnotherBeside(c.Hypothesis.RuleCount, unseen));
 
-        double OneMore(int rules)
-        {
-            var odds = Priors.Number(rules + 1) / Priors.Number(rules) * unseen;
-            return odds / (1 + odds);
-        }
+    private static double AnotherBeside(int rules, double unseen)
+    {
+        var odds = Priors.Number(rules + 1) / Priors.Number(rules) * unseen;
+        return odds / (1 + odds);
     }
 
     private static List<Explanation> Explanations(List<Candidate> candidates, List<List<Candidate>> classes, SheetLikelihood sheet)

@@ -76,6 +76,8 @@ public class NextStepTests
         var reading = Read("52 - 38 = 26", "63 - 47 = 24", "91 - 56 = 45");
         reading.Outcome.ShouldBe(Outcome.Bug);
         reading.AnotherHidden.ShouldBeInRange(0.05, 0.5);
+        reading.Best.Alone.ShouldBeLessThan(reading.Best.Probability - 0.05);
+        (reading.Explanations.Sum(e => e.Alone) + reading.AnotherHidden + reading.NoChance + reading.SomethingElse).ShouldBeLessThanOrEqualTo(1.000001);
         Read("86 - 42 = 44", "57 - 23 = 34", "95 - 71 = 24").NoChance.ShouldBeGreaterThan(0.1);
     }
 
