@@ -42,7 +42,7 @@ internal static class Distinctness
             string[] Answers(DeviationSet set) => [.. pool.Select(task =>
             {
                 Method.Run(task, run, set);
-                return run.Answer.ToString();
+                return run.Page.Answer.ToString();
             })];
         }
     }

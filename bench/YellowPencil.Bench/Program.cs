@@ -64,7 +64,7 @@ static bool ShowsOn(Bug bug, Family family)
     return ItemPool.Of(family, 200, seed: 5).Any(task =>
     {
         Method.Run(task, run, new DeviationSet([bug.Deviations]));
-        return !run.Answer.SequenceEqual(task.RightAnswer);
+        return !run.Page.Answer.SequenceEqual(task.RightAnswer);
     });
 }
 

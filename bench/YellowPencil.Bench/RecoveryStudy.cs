@@ -56,9 +56,9 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
                 for (var i = 0; i < fresh.Count; i++)
                 {
                     Method.Run(fresh[i], run, new DeviationSet([bug.Deviations]));
-                    if (run.Answer.SequenceEqual(fresh[i].RightAnswer)) continue;
+                    if (run.Page.Answer.SequenceEqual(fresh[i].RightAnswer)) continue;
                     wrong++;
-                    if (run.Answer.SequenceEqual(reading.Predictions[i].Answer)) predicted++;
+                    if (run.Page.Answer.SequenceEqual(reading.Predictions[i].Answer)) predicted++;
                 }
             }
 
@@ -123,13 +123,13 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
         for (var i = 0; i < fresh.Count; i++)
         {
             Method.Run(fresh[i], run, truth.Deviations);
-            var answer = run.Answer.ToString();
+            var answer = run.Page.Answer.ToString();
             if (answer == fresh[i].RightAnswer) continue;
             tally.FreshWrong++;
             if (reading.Predictions[i].Answer == answer) tally.FreshPredicted++;
             else tally.NotPredicted[string.Join('+', ids)] = tally.NotPredicted.GetValueOrDefault(string.Join('+', ids)) + 1;
             Method.Run(fresh[i], run, plain.Deviations);
-            if (run.Answer.SequenceEqual(answer)) tally.PlainPredicted++;
+            if (run.Page.Answer.SequenceEqual(answer)) tally.PlainPredicted++;
         }
     }
 
@@ -140,7 +140,7 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
         return reading.Sheet.Items.Where(i => i.IsAnswered).All(i =>
         {
             Method.Run(i.Task, run, truth.Deviations);
-            return run.Answer.SequenceEqual(reading.Best.Predictions[i.Id]);
+            return run.Page.Answer.SequenceEqual(reading.Best.Predictions[i.Id]);
         });
     }
 
@@ -171,7 +171,7 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
         return Catalogue.Of(family).Select(b => Hypothesis.Sound.With(b)).Prepend(Hypothesis.Sound).MaxBy(h => sheet.Items.Count(i =>
         {
             Method.Run(i.Task, run, h.Deviations);
-            return run.Answer.SequenceEqual(i.Answer ?? "");
+            return run.Page.Answer.SequenceEqual(i.Answer ?? "");
         }))!;
     }
 }

@@ -260,7 +260,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         var answers = SheetReader.TryRead(content, out _)!.Items.Skip(5).Select(item =>
         {
             Method.Run(item.Task, run, student);
-            return (object)new { id = item.Id, version = 1, answer = run.Answer.ToString() };
+            return (object)new { id = item.Id, version = 1, answer = run.Page.Answer.ToString() };
         }).ToArray();
         (await visitor.PutAsync($"/api/pages/{page}/items", answers)).StatusCode.ShouldBe(HttpStatusCode.OK);
         var again = await visitor.GetAsync($"/pages/{page}/reading");

@@ -8,6 +8,7 @@ using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 using YellowPencil.Web.Drawing;
 
 namespace YellowPencil.Web.Tests;
@@ -57,7 +58,7 @@ public class DrawingTests
     [Fact]
     public void A_struck_digit_keeps_its_place_and_the_new_values_stand_above_it()
     {
-        var work = Work.Of([new Mark(MarkField.Rewritten, 2, "5"), new Mark(MarkField.Rewritten, 1, "10"), new Mark(MarkField.Rewritten, 1, "9")], MarkField.Rewritten);
+        var work = Work.Of([new Mark(WorkFields.Rewritten, new Spot(Place: 2), "5"), new Mark(WorkFields.Rewritten, new Spot(Place: 1), "10"), new Mark(WorkFields.Rewritten, new Spot(Place: 1), "9")], WorkFields.Rewritten);
         var svg = Svg(ColumnPicture.Of(Item("604 - 278", null, work)));
         Texts(svg, "small").ShouldBe(["10", "9", "5"], ignoreOrder: true);
         svg.QuerySelectorAll("line.strike").Length.ShouldBe(3);
@@ -79,16 +80,16 @@ public class DrawingTests
     [Fact]
     public void Two_digits_in_one_square_are_written_small()
     {
-        var svg = Svg(ColumnPicture.Of(Item("47 - 23", "114", Work.Of([new Mark(MarkField.Cells, 0, "14"), new Mark(MarkField.Cells, 1, "1")], MarkField.Cells))));
+        var svg = Svg(ColumnPicture.Of(Item("47 - 23", "114", Work.Of([new Mark(WorkFields.Cells, new Spot(Place: 0), "14"), new Mark(WorkFields.Cells, new Spot(Place: 1), "1")], WorkFields.Cells))));
         Texts(svg, "tight").ShouldBe(["14"]);
     }
 
     [Fact]
     public void The_first_wrong_step_is_circled_where_it_shows()
     {
-        var answer = Svg(ColumnPicture.Of(Item("604 - 278", "474")).WithCircle(new WrongStep("x", 0, MarkField.Cells, "6", "4", "")));
+        var answer = Svg(ColumnPicture.Of(Item("604 - 278", "474")).WithCircle(new WrongStep("x", WorkFields.Cells, null, 0, "6", "4", "")));
         (answer.QuerySelector("ellipse")!.GetAttribute("cx"), answer.QuerySelector("ellipse")!.GetAttribute("cy")).ShouldBe(("98", "98"));
-        var lender = Svg(ColumnPicture.Of(Item("604 - 278", "426")).WithCircle(new WrongStep("x", 2, MarkField.Rewritten, "5", "no mark", "")));
+        var lender = Svg(ColumnPicture.Of(Item("604 - 278", "426")).WithCircle(new WrongStep("x", WorkFields.Rewritten, null, 2, "5", "no mark", "")));
         (lender.QuerySelector("ellipse")!.GetAttribute("cx"), lender.QuerySelector("ellipse")!.GetAttribute("cy")).ShouldBe(("42", "42"));
         Svg(ColumnPicture.Of(Item("604 - 278", "326")).WithCircle(null)).QuerySelectorAll("ellipse").ShouldBeEmpty();
     }
@@ -132,10 +133,10 @@ public class DrawingTests
     [Fact]
     public void The_typing_script_gets_digits_by_place_and_versions()
     {
-        var work = Work.Of([new Mark(MarkField.Rewritten, 1, "10"), new Mark(MarkField.Rewritten, 1, "9")], MarkField.Rewritten);
+        var work = Work.Of([new Mark(WorkFields.Rewritten, new Spot(Place: 1), "10"), new Mark(WorkFields.Rewritten, new Spot(Place: 1), "9")], WorkFields.Rewritten);
         var sheet = new WorkedSheet { Student = "K", Items = [Item("1,604 - 278", "1326", work)] };
         var page = new Data.StudentPage { Id = Guid.Empty, Content = "{}", ItemVersions = new() { ["1"] = 4 } };
         TypingJson.Write(page, sheet, Data.TypingDirection.FromLeft).ShouldBe(
-            """{"id":"00000000-0000-0000-0000-000000000000","code":"K","title":"","direction":"FromLeft","items":[{"id":"1","top":"1604","bottom":"278","version":4,"answer":"1326","cells":{"0":"6","1":"2","2":"3","3":"1"},"rewritten":{"1":["10","9"]}}]}""");
+            """{"id":"00000000-0000-0000-0000-000000000000","code":"K","title":"","direction":"FromLeft","items":[{"id":"1","top":"1604","bottom":"278","version":4,"answer":"1326","cells":{"0":"6","1":"2","2":"3","3":"1"},"recorded":true,"rewritten":{"1":["10","9"]}}]}""");
     }
 }

@@ -17,7 +17,7 @@ public sealed record BugExample(ItemTask Task, string Answer)
         foreach (var task in ItemPool.Of(bug.Family, 600, seed: 5).OrderBy(t => t.Form is not null).ThenBy(t => t.Text.Length).ThenBy(t => t.Text, StringComparer.Ordinal))
         {
             Method.Run(task, run, set);
-            if (!run.Answer.IsEmpty && !run.Answer.SequenceEqual(task.RightAnswer)) return new BugExample(task, run.Answer.ToString());
+            if (!run.Page.Answer.IsEmpty && !run.Page.Answer.SequenceEqual(task.RightAnswer)) return new BugExample(task, run.Page.Answer.ToString());
         }
 
         throw new InvalidOperationException($"{bug.Id} shows on no item of the pool");

@@ -19,7 +19,7 @@ public static class AnswerPrediction
         var answers = new Dictionary<string, double>();
         WayEnumeration.Visit(task, run, hypothesis.Deviations, _ =>
         {
-            var answer = run.Answer.ToString();
+            var answer = run.Page.Answer.ToString();
             var weight = ItemLikelihood.Power(consistency, run.Followed) * ItemLikelihood.Power(1 - consistency, run.Chances - run.Followed);
             answers[answer] = answers.GetValueOrDefault(answer) + weight;
         });

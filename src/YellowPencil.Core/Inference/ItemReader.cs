@@ -1,6 +1,7 @@
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Inference;
 
@@ -58,50 +59,75 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     };
 
     /// <summary>
-    /// Says what should stand where the wrong step shows, and what stands there. Where the marks happen to be the same, as when
-    /// a wrong way gives the right digit, the steps themselves are told.
+    /// Says what should stand where the wrong step shows, and what stands there, of what was recorded. Where that is the same, as when a wrong way gives
+    /// the right digit, or was not recorded, the steps themselves are told.
     /// </summary>
     private WrongStep Describe(ItemEvidence item, ItemReplay replay, Step wrong)
     {
         Method.Run(item.Task, mended, DeviationSet.Taught);
         var text = (wrong.Cause == StepCause.Slip ? "This once: " : "") + wrong.MadeText;
-        var field = wrong.Point?.ShowsIn ?? MarkField.Cells;
-        if (wrong.Place is null && MarkTexts.IsInColumns(field)) return new WrongStep(wrong.Name, null, field, item.Task.RightAnswer, item.Item.Answer!, text);
-        var elsewhere = Method.Of(item.Task.Family).Fields.Where(f => f != field && f != MarkField.Cells).SelectMany(f => Spots(f, wrong.Place)).OrderBy(s => s.Row);
-        foreach (var (shown, row, place) in Spots(field, wrong.Place).Concat(Spots(MarkField.Cells, wrong.Place)).Concat(elsewhere))
+        var shows = wrong.Point?.ShowsIn ?? WorkFields.Cells;
+        if (wrong.Place is null && shows.Field is PlaceField) return new WrongStep(wrong.Name, shows.Field, null, null, item.Task.RightAnswer, item.Item.Answer!, text);
+        var elsewhere = Method.Of(item.Task.Family).Fields.Where(f => f != shows.Field && f != WorkFields.Cells);
+        (WorkField Field, Spot At)? unrecorded = null;
+        foreach (var spot in Spots(shows.Field, wrong).OrderBy(s => s.At.Part != shows.Part).Concat(Spots(WorkFields.Cells, wrong)).Concat(elsewhere.SelectMany(f => Spots(f, wrong)).OrderBy(s => s.At.Line)))
         {
-            var (expected, written) = (Standing(mended, shown, row, place), Standing(trace, shown, row, place));
-            if (expected != written && (place == wrong.Place || shown != MarkField.Cells))
-                return new WrongStep(wrong.Name, MarkTexts.IsInColumns(shown) ? place : null, shown, expected, written, text);
+            var (due, done) = (Standing(mended, spot), Standing(trace, spot));
+            var isAnswer = spot.Field == WorkFields.Cells;
+            if (due == done || (isAnswer && spot.At.Place != wrong.Place)) continue;
+            if (!isAnswer && !item.Item.Work.Records(spot.Field, spot.At))
+            {
+                unrecorded ??= spot;
+                continue;
+            }
+
+            if (isAnswer && unrecorded is not null) break;
+            var stands = isAnswer ? done : item.Item.Work.At(spot.Field, spot.At);
+            if (stands == due) continue;
+            return At(spot, due, stands, Say(due, spot), Say(stands, spot));
         }
 
-        return new WrongStep(wrong.Name, wrong.Place, field, wrong.TaughtText, wrong.MadeText, text);
+        if (unrecorded is { } open) return At(open, Standing(mended, open), Standing(trace, open), wrong.TaughtText, wrong.MadeText);
+        return new WrongStep(wrong.Name, shows.Field, shows.Field.StandsInLines ? wrong.Line + 1 : null, wrong.Place, wrong.TaughtText, wrong.MadeText, text);
+
+        WrongStep At((WorkField Field, Spot At) spot, string? due, string? stands, string expected, string written) => new(
+            wrong.Name, spot.Field, spot.Field.StandsInLines ? spot.At.Line + 1 : null, spot.Field.FirstDifference(spot.At, due ?? "", stands ?? ""), expected, written, text);
+
+        static string Say(string? mark, (WorkField Field, Spot At) spot) => mark is null ? "no mark" : spot.Field.Say(spot.At, mark);
     }
 
-    /// <summary>Where marks of a field stand on either page: top row first, in it the place of the wrong step.</summary>
-    private IEnumerable<(MarkField Field, int Row, int Place)> Spots(MarkField field, int? first) => mended.Marks.Concat(trace.Marks).Where(m => m.Field == field)
-        .Select(m => (m.Field, m.Row, Place: MarkTexts.IsInColumns(field) ? m.Place : 0)).Distinct().OrderBy(s => s.Row).ThenBy(s => s.Place != first);
+    /// <summary>Where marks of a field stand on either page: top line first, in it the place of the wrong step.</summary>
+    private IEnumerable<(WorkField Field, Spot At)> Spots(WorkField field, Step wrong) => mended.Page.Marks.Concat(trace.Page.Marks).Where(m => m.Field == field)
+        .Select(m => (m.Field, At: field is PlaceField || m.Kind == WorkFields.Rows.Carry ? m.At : m.At with { Place = null })).Distinct()
+        .OrderBy(s => s.At.Line).ThenBy(s => s.At.Place != wrong.Place)
+        .Select(s => s.At.Place is null ? (s.Field, mended.Page.Marks.Concat(trace.Page.Marks).Last(m => m.Field == field && m.At.Line == s.At.Line && m.At.Part == s.At.Part).At) : s);
 
-    private static string Standing(MethodRun page, MarkField field, int row, int place)
-    {
-        var marks = page.Marks.Where(m => m.Field == field && m.Row == row && (m.Place == place || !MarkTexts.IsInColumns(field))).ToList();
-        return marks.Count == 0 ? "no mark" : MarkTexts.Of(marks[^1]);
-    }
+    private static string? Standing(MethodRun run, (WorkField Field, Spot At) spot) => run.Page.Marks
+        .LastOrDefault(m => m.Field == spot.Field && m.At.Line == spot.At.Line && m.At.Part == spot.At.Part && (m.At.Place == spot.At.Place || !(spot.Field is PlaceField || m.Kind == WorkFields.Rows.Carry))).Text;
 
     private static WrongStep FirstWrongDigit(ItemEvidence item)
     {
         var (right, written) = (DecimalNumber.TryParse(item.Task.RightAnswer).Value, DecimalNumber.TryParse(item.Answer).Value);
-        if (right is null || written is null)
-            return new WrongStep("answer", null, MarkField.Cells, item.Task.RightAnswer, item.Answer, "No rule or single slip that was tried gives this answer.");
-        for (var place = -Math.Max(right.Places, written.Places); place < Math.Max(right.Length, written.Length); place++)
+        if (right is null || written is null) return OfAnswer(item, null, item.Task.RightAnswer, item.Answer, "No rule or single slip that was tried gives this answer.");
+        if (right.Places != written.Places && right.Magnitude.Replace(".", "") == written.Magnitude.Replace(".", ""))
         {
-            var (should, does) = (DigitAt(right, place), DigitAt(written, place));
-            if (should != does)
-                return new WrongStep("answer", place, MarkField.Cells, should, does, $"The {Place.Name(place)} of the answer should be {(should.Length > 0 ? should : "empty")}; no rule or single slip that was tried gives {(does.Length > 0 ? does : "a blank")}.");
+            // The same digits: the point is told by the place before which it stands.
+            var before = written.Places - 1 - right.Places;
+            return OfAnswer(item, before, item.Task.RightAnswer, item.Answer, $"The digits are right and the point stands in the wrong place; no rule or single slip that was tried puts it there.");
         }
 
-        return new WrongStep("answer", null, MarkField.Cells, item.Task.RightAnswer, item.Answer, "The answer is not the right one.");
+        for (var place = -Math.Max(right.Places, written.Places); place < Math.Max(right.Length, written.Length); place++)
+        {
+            var (should, does) = (right.Digit(place), written.Digit(place));
+            if (should != does)
+                return OfAnswer(item, place, Digit(should), Digit(does), $"The {Place.Name(place)} of the answer should be {(should >= 0 ? should : "empty")}; no rule or single slip that was tried gives {(does >= 0 ? does : "a blank")}.");
+        }
+
+        return OfAnswer(item, null, item.Task.RightAnswer, item.Answer, "The answer is not the right one.");
+
+        static string Digit(int digit) => digit >= 0 ? digit.ToString() : "no digit";
     }
 
-    private static string DigitAt(DecimalNumber number, int place) => number.Digit(place) is >= 0 and var digit ? digit.ToString() : "";
+    private static WrongStep OfAnswer(ItemEvidence item, int? place, string expected, string written, string text) =>
+        new("answer", WorkFields.Cells, null, place, expected, written.Length > 0 ? written : item.Item.Answer!, text);
 }

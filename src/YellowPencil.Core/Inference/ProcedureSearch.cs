@@ -32,7 +32,7 @@ public sealed class ProcedureSearch
     {
         ulong? best = null;
         var highest = -1.0;
-        run.KeepsMarks = item.HasMarks;
+        run.Page.KeepsMarks = item.HasMarks;
         WayEnumeration.Visit(item.Task, run, hypothesis.Deviations, declined =>
         {
             if (!item.Matches(run)) return;

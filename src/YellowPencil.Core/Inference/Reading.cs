@@ -2,6 +2,7 @@ using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Inference;
 
@@ -55,12 +56,13 @@ public enum Stand
 
 /// <summary>The first step that went wrong.</summary>
 /// <param name="Step">The decision point, or <c>fact</c>, or <c>answer</c> where only the answer is known to differ.</param>
-/// <param name="Place">The place concerned; null where the whole item is.</param>
 /// <param name="Field">The marks on which it shows.</param>
+/// <param name="Row">The row, cycle or line, from 1; null where the work has none.</param>
+/// <param name="Place">The column, as a power of ten: in a row that of its digit, in a cycle that of the digit of the quotient, of a point the place before which it stands; null where the whole item is concerned.</param>
 /// <param name="Expected">What should stand there.</param>
 /// <param name="Written">What stands there.</param>
 /// <param name="Text">In a sentence.</param>
-public sealed record WrongStep(string Step, int? Place, MarkField Field, string Expected, string Written, string Text);
+public sealed record WrongStep(string Step, WorkField Field, int? Row, int? Place, string Expected, string Written, string Text);
 
 /// <summary>One item as read.</summary>
 public sealed record ItemReading(WorkedItem Item, Verdict Verdict, Cause? Cause, WrongStep? FirstWrongStep, ItemReplay Replay);

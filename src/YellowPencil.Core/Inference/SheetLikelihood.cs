@@ -58,7 +58,7 @@ internal sealed class SheetLikelihood
     /// <summary>Whether a hypothesis, followed throughout, gives the answer of an item.</summary>
     public bool Gives(Hypothesis hypothesis, ItemEvidence item)
     {
-        run.KeepsMarks = false;
+        run.Page.KeepsMarks = false;
         Method.Run(item.Task, run, hypothesis.Deviations);
         return item.Matches(run);
     }
@@ -75,7 +75,7 @@ internal sealed class SheetLikelihood
         foreach (var item in Items.Where(i => !IsSilent(hypothesis, i)))
         {
             first[item.Index] = Followed(hypothesis, item);
-            predictions[item.Index] = run.Answer.ToString();
+            predictions[item.Index] = run.Page.Answer.ToString();
             explains |= !item.IsRight && first[item.Index].Match > 0;
         }
 
@@ -124,7 +124,7 @@ internal sealed class SheetLikelihood
     /// <summary>The way that follows every chance but the declined ones. The answer is left in the run.</summary>
     private Way Followed(Hypothesis hypothesis, ItemEvidence item, ulong declined = 0)
     {
-        run.KeepsMarks = false;
+        run.Page.KeepsMarks = false;
         Method.Run(item.Task, run, hypothesis.Deviations, declined);
         return WayRun(hypothesis, item, declined);
     }
@@ -134,23 +134,23 @@ internal sealed class SheetLikelihood
     {
         var way = new Way(run.Chances, run.Followed, item.Matches(run) ? 1 : 0, 0);
         if (way.Match == 0 || !item.HasMarks) return way;
-        run.KeepsMarks = true;
+        run.Page.KeepsMarks = true;
         Method.Run(item.Task, run, hypothesis.Deviations, declined);
-        run.KeepsMarks = false;
+        run.Page.KeepsMarks = false;
         return way with { Match = item.MarkLikelihood(run) };
     }
 
     private ItemLikelihood Exact(Hypothesis hypothesis, ItemEvidence item)
     {
         if (IsSilent(hypothesis, item)) return ExactlyAsTaught(item);
-        run.KeepsMarks = false;
+        run.Page.KeepsMarks = false;
         var ways = new List<Way>();
         string? prediction = null;
         WayEnumeration.Visit(
             item.Task, run, hypothesis.Deviations,
             declined =>
             {
-                prediction ??= run.Answer.ToString();
+                prediction ??= run.Page.Answer.ToString();
                 ways.Add(WayRun(hypothesis, item, declined));
             },
             () => ways[0].Chances > ChancesOfEveryWay && ways.Exists(w => w.Match > 0));
@@ -178,7 +178,7 @@ internal sealed class SheetLikelihood
     private string RulesShown(Hypothesis hypothesis, ItemEvidence item)
     {
         if (IsSilent(hypothesis, item)) return "";
-        run.KeepsMarks = false;
+        run.Page.KeepsMarks = false;
         Method.Run(item.Task, run, hypothesis.Deviations);
         if (run.Chances == 0) return "";
         var ids = hypothesis.RuleIds;

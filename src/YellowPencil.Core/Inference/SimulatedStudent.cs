@@ -31,7 +31,7 @@ public sealed class SimulatedStudent(Hypothesis hypothesis, double consistency, 
             if (random.NextDouble() >= consistency) declined |= 1UL << i;
         Method.Run(task, run, hypothesis.Deviations, declined);
         if (random.NextDouble() < slipRate) Method.Run(task, run, hypothesis.Deviations, declined, Slip());
-        return item with { Answer = run.Answer.IsEmpty ? null : run.Answer.ToString(), Work = Page(task), Seconds = null };
+        return item with { Answer = run.Page.Answer.IsEmpty ? null : run.Page.Answer.ToString(), Work = PageOf(task), Seconds = null };
     }
 
     private Slip Slip()
@@ -43,28 +43,10 @@ public sealed class SimulatedStudent(Hypothesis hypothesis, double consistency, 
         return steps[^1].Slip;
     }
 
-    /// <summary>The marks, without what a page tells anyway: cells that are the answer's digits, numbers that stand where they should, empty fields that a student rarely fills.</summary>
-    private Work Page(ItemTask task)
+    /// <summary>The marks, without what a page tells anyway.</summary>
+    private Work PageOf(ItemTask task)
     {
-        var fields = Method.Of(task.Family).Fields.Where(f => f switch
-        {
-            MarkField.Cells => !IsPlain(run.Marks),
-            MarkField.Operands => IsMisplaced(run.Marks),
-            MarkField.Order => run.Marks.Any(m => m.Field == f && m.Text == Work.LeftToRight),
-            MarkField.Rewritten or MarkField.Carries or MarkField.StepQuotient => true,
-            _ => run.Marks.Any(m => m.Field == f),
-        });
-        return Work.Of(run.Marks, [.. fields]);
+        var marks = run.Page.Marks.ToLookup(m => m.Field);
+        return Work.Of(run.Page.Marks, [.. Method.Of(task.Family).Fields.Where(f => f.IsWorthRecording([.. marks[f]]))]);
     }
-
-    private static bool IsPlain(IReadOnlyList<Mark> marks)
-    {
-        var cells = marks.Where(m => m.Field == MarkField.Cells).ToList();
-        return cells.All(c => c.Text.Length == 1) && cells.Select(c => c.Place).Order().Zip(Enumerable.Range(cells.Min(c => (int?)c.Place) ?? 0, cells.Count)).All(p => p.First == p.Second);
-    }
-
-    private static bool IsMisplaced(IReadOnlyList<Mark> marks) =>
-        marks.Any(m => m.Field == MarkField.Operands && m.Place != -DecimalPlaces(m.Text));
-
-    private static int DecimalPlaces(string text) => text.IndexOf('.') is >= 0 and var point ? text.Length - point - 1 : 0;
 }

@@ -1,7 +1,7 @@
 using System.Buffers;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Inference;
 
@@ -25,7 +25,7 @@ internal sealed class SlipReach
     {
         target = item.Answer;
         this.trace = trace;
-        reached = trace.Answer.ToString();
+        reached = trace.Page.Answer.ToString();
         var family = item.Task.Family;
         isQuotient = family is Family.Division or Family.DecimalDivision && IsNumber(target) && Digits(reached).StartsWith(QuotientBefore(int.MaxValue), StringComparison.Ordinal);
         isFromRight = IsNumber(target) && IsNumber(reached) && !trace.InConflict
@@ -43,7 +43,7 @@ internal sealed class SlipReach
     public bool AllowsValue(int off, int place) => lowestDue is not { } due || (off % 10 == 0 ? due == place + 1 : due == place);
 
     private string QuotientBefore(int marks) => string.Concat(
-        trace.Marks.Take(marks).Where(m => m.Field == MarkField.StepQuotient).Select(m => m.Text)).TrimStart('0');
+        trace.Page.Marks.Take(marks).Where(m => m.Kind == WorkFields.Cycles.Quotient).Select(m => m.Text)).TrimStart('0');
 
     private static string Digits(string answer) => answer.Replace("-", "", StringComparison.Ordinal).Replace(".", "", StringComparison.Ordinal).TrimStart('0');
 

@@ -24,7 +24,7 @@ internal sealed class SlipSearch(MethodRun run)
     {
         Method.Run(item.Task, trace, set, declined);
         var reach = new SlipReach(item, trace);
-        run.KeepsMarks = item.HasMarks;
+        run.Page.KeepsMarks = item.HasMarks;
         var found = new List<SlipExplanation>();
         var total = 0.0;
         foreach (var step in trace.Steps)
@@ -36,7 +36,7 @@ internal sealed class SlipSearch(MethodRun run)
                 total += weight;
                 if (!isOpen || (step.Fact is not null && probed is { } place && !reach.AllowsValue(slip.Choice - step.Made, place))) continue;
                 Method.Run(item.Task, run, set, declined, slip);
-                if (step.Fact is not null) probed ??= reach.LowestChange(run.Answer);
+                if (step.Fact is not null) probed ??= reach.LowestChange(run.Page.Answer);
                 if (item.Matches(run)) found.Add(new SlipExplanation(slip, step, weight * item.MarkLikelihood(run)));
             }
         }

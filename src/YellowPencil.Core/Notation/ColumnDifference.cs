@@ -21,11 +21,14 @@ public sealed class ColumnDifference : ItemTask
     public WholeNumber Bottom { get; }
 
     /// <inheritdoc/>
+    public override int Steps => 3 * Math.Max(Top.Length, Bottom.Length);
+
+    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>The task "top - bottom" for two values that are not negative.</summary>
     public static ColumnDifference Of(BigInteger top, BigInteger bottom) => new(WholeNumber.Of(top), WholeNumber.Of(bottom));
 
     /// <inheritdoc/>
-    public override string Canonical(string answer) => WholeNumber.Canonical(answer);
+    public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 }

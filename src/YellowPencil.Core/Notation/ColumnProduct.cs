@@ -21,11 +21,14 @@ public sealed class ColumnProduct : ItemTask
     public WholeNumber Second { get; }
 
     /// <inheritdoc/>
+    public override int Steps => 3 * First.Length * Second.Length + First.Length + Second.Length;
+
+    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>The product of two values that are not negative.</summary>
     public static ColumnProduct Of(BigInteger first, BigInteger second) => new(WholeNumber.Of(first), WholeNumber.Of(second));
 
     /// <inheritdoc/>
-    public override string Canonical(string answer) => WholeNumber.Canonical(answer);
+    public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 }

@@ -22,6 +22,9 @@ public sealed class ColumnSum : ItemTask
     public IReadOnlyList<WholeNumber> Addends { get; }
 
     /// <inheritdoc/>
+    public override int Steps => Addends.Count * (Addends.Max(a => a.Length) + 1);
+
+    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>The sum of values that are not negative.</summary>
@@ -33,5 +36,5 @@ public sealed class ColumnSum : ItemTask
     }
 
     /// <inheritdoc/>
-    public override string Canonical(string answer) => WholeNumber.Canonical(answer);
+    public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 }

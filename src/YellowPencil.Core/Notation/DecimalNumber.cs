@@ -1,11 +1,13 @@
 using System.Numerics;
-using System.Text;
 
 namespace YellowPencil.Core.Notation;
 
 /// <summary>A decimal number as somebody wrote it, with or without a sign and a point: the text is kept, <c>0.50</c> and <c>.5</c> included.</summary>
 public sealed class DecimalNumber
 {
+    // Answers can be longer than the numbers of a task.
+    private const int MostAnswerDigits = 200;
+
     private readonly sbyte[] digits;
 
     private DecimalNumber(string text, bool isNegative, bool hasPoint, sbyte[] digits, int places)
@@ -87,39 +89,32 @@ public sealed class DecimalNumber
     }
 
     /// <summary>
-    /// One spelling for all answers of the same value: commas, spaces, leading zeros and last zeros after the point go. What is no
-    /// decimal number stays as it was written.
+    /// One spelling for all answers of the same value: commas, spaces, a plus sign, leading zeros and last zeros after the point go. What is no
+    /// number stays as it was written, outer spaces and the spelling of a dash apart.
     /// </summary>
     public static string Canonical(string answer)
     {
-        var text = answer.Trim().Replace('−', '-').Replace('–', '-');
-        var number = TryParse(text.StartsWith('+') ? text[1..] : text);
+        var text = Signs.Plain(answer).Trim();
+        var number = TryParse(NumberText.WithoutSpaces(text.StartsWith('+') ? text[1..] : text), MostAnswerDigits);
         return number.Succeeded ? Exact(number.Value.Unscaled, number.Value.Places) : text;
     }
 
     /// <summary>Reads an optional minus sign and digits with optional thousands commas and at most one point. Spaces round the number are allowed.</summary>
-    public static Parsed<DecimalNumber> TryParse(string text)
+    public static Parsed<DecimalNumber> TryParse(string text) => TryParse(text, WholeNumber.MaxDigits);
+
+    private static Parsed<DecimalNumber> TryParse(string text, int mostDigits)
     {
         var start = 0;
         var end = text.Length;
         while (start < end && char.IsWhiteSpace(text[start])) start++;
         while (end > start && char.IsWhiteSpace(text[end - 1])) end--;
-        var isNegative = start < end && text[start] is '-' or '−' or '–';
+        var isNegative = start < end && Signs.Plain(text[start]) == '-';
         var first = isNegative ? start + 1 : start;
         if (first == end) return Parsed<DecimalNumber>.Failed("a number is missing here", first);
 
-        var found = new StringBuilder();
-        var point = -1;
-        for (var i = first; i < end; i++)
-        {
-            if (char.IsAsciiDigit(text[i])) found.Append(text[i]);
-            else if (text[i] == '.' && point < 0) point = found.Length;
-            else if (text[i] != ',' || point >= 0 || found.Length == 0 || i + 1 == end || !char.IsAsciiDigit(text[i + 1]))
-                return Parsed<DecimalNumber>.Failed($"'{text[i]}' does not belong in a number", i);
-        }
-
+        if (NumberText.Scan(text, first, end, allowsPoint: true, out var found, out var point) is { } fault) return Parsed<DecimalNumber>.Failed(fault.Message, fault.Position);
         if (found.Length == 0) return Parsed<DecimalNumber>.Failed("a number has at least one digit", first);
-        if (found.Length > WholeNumber.MaxDigits) return Parsed<DecimalNumber>.Failed($"numbers of more than {WholeNumber.MaxDigits} digits are not read", first + WholeNumber.MaxDigits);
+        if (found.Length > mostDigits) return Parsed<DecimalNumber>.Failed($"numbers of more than {mostDigits} digits are not read", first + mostDigits);
         var digits = new sbyte[found.Length];
         for (var i = 0; i < digits.Length; i++) digits[i] = (sbyte)(found[digits.Length - 1 - i] - '0');
         return Parsed<DecimalNumber>.Of(new DecimalNumber(

@@ -29,6 +29,9 @@ public sealed class DecimalSum : ItemTask
     public bool IsNegative { get; }
 
     /// <inheritdoc/>
+    public override int Steps => Numbers.Count * (Numbers.Max(n => n.Length - n.Places) + Numbers.Max(n => n.Places) + 1);
+
+    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <inheritdoc/>
@@ -54,6 +57,9 @@ public sealed class DecimalProduct : ItemTask
     public DecimalNumber Second { get; }
 
     /// <inheritdoc/>
+    public override int Steps => 3 * First.Length * Second.Length + First.Length + Second.Length;
+
+    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <inheritdoc/>
@@ -76,6 +82,9 @@ public sealed class DecimalQuotient : ItemTask
 
     /// <summary>The number divided by.</summary>
     public DecimalNumber Divisor { get; }
+
+    /// <inheritdoc/>
+    public override int Steps => (Dividend.Length + Divisor.Places + RightAnswer.Length) * (3 * Divisor.Length + 6);
 
     /// <inheritdoc/>
     public override string RightAnswer { get; }

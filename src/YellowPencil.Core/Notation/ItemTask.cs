@@ -38,6 +38,11 @@ public abstract class ItemTask
     /// <summary>The form of answer asked for, as the worked-sheet format names it; null for the usual one of the family.</summary>
     public string? Form { get; }
 
+    /// <summary>
+    /// About how many steps the taught method takes: what a reading of the item costs grows with it. The limits of a sheet are in these steps.
+    /// </summary>
+    public abstract int Steps { get; }
+
     /// <summary>The exact answer in its canonical spelling.</summary>
     public abstract string RightAnswer { get; }
 
@@ -48,9 +53,9 @@ public abstract class ItemTask
     public abstract string Canonical(string answer);
 
     /// <summary>Judges an answer as written; null is blank and "?" unreadable.</summary>
-    public virtual Verdict Judge(string? answer) => answer switch
+    public virtual Verdict Judge(string? answer) => answer?.Trim() switch
     {
-        null => Verdict.Blank,
+        null or "" => Verdict.Blank,
         "?" => Verdict.Unreadable,
         _ => Canonical(answer) == RightAnswer ? Verdict.Right : Verdict.Wrong,
     };

@@ -41,6 +41,9 @@ public sealed class LongDivision : ItemTask
     public QuotientForm AnswerForm { get; }
 
     /// <inheritdoc/>
+    public override int Steps => (Dividend.Length + (AnswerForm == QuotientForm.AsDecimal ? RightAnswer.Length : 0)) * (3 * Divisor.Length + 6);
+
+    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>Makes the task; fails where nothing can be divided, or where a decimal is asked for that never ends. Positions are those in the divisor.</summary>
@@ -71,7 +74,7 @@ public sealed class LongDivision : ItemTask
     /// <inheritdoc/>
     public override string Canonical(string answer)
     {
-        var text = answer.Trim();
+        var text = Signs.Plain(answer).Trim();
         var mark = text.IndexOfAny(['r', 'R']);
         if (mark > 0)
         {

@@ -5,10 +5,11 @@ namespace YellowPencil.Core.Notation;
 /// <summary>What is wrong with a piece of text, and where.</summary>
 /// <param name="Message">One sentence for the person who typed it.</param>
 /// <param name="Position">Index, from 0, of the first character that cannot be read.</param>
-public readonly record struct TextFault(string Message, int Position)
+/// <param name="Field">The name of the field beside the text that is at fault; null where it is the text itself.</param>
+public readonly record struct TextFault(string Message, int Position, string? Field = null)
 {
     /// <inheritdoc/>
-    public override string ToString() => $"{Message} (at character {Position + 1})";
+    public override string ToString() => Field is null ? $"{Message} (at character {Position + 1})" : Message;
 }
 
 /// <summary>The result of reading text that a person typed: a value, or what is wrong with the text. Never an exception.</summary>
@@ -33,5 +34,8 @@ public readonly struct Parsed<T>
 
     internal static Parsed<T> Of(T value) => new(value, default);
 
-    internal static Parsed<T> Failed(string message, int position) => new(null, new TextFault(message, position));
+    internal static Parsed<T> Failed(string message, int position, string? field = null) => new(null, new TextFault(message, position, field));
+
+    /// <summary>The same result of text that begins at a position of a longer one.</summary>
+    internal Parsed<T> At(int position) => Succeeded ? this : Failed(Fault.Message, position + Fault.Position, Fault.Field);
 }

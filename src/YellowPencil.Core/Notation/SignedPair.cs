@@ -21,10 +21,10 @@ public enum PairOperation
 /// <summary>One operation on two whole numbers with signs.</summary>
 public sealed class SignedPair : ItemTask
 {
-    private static readonly string[] Signs = ["+", "-", "*", "/"];
+    private static readonly string[] OperationSigns = ["+", "-", "*", "/"];
 
     private SignedPair(BigInteger first, PairOperation operation, BigInteger second, BigInteger right)
-        : base($"{first} {Signs[(int)operation]} {second}", Family.Integers)
+        : base($"{first} {OperationSigns[(int)operation]} {second}", Family.Integers)
     {
         First = first;
         Operation = operation;
@@ -42,6 +42,9 @@ public sealed class SignedPair : ItemTask
     public BigInteger Second { get; }
 
     /// <inheritdoc/>
+    public override int Steps => (First.ToString().Length + Second.ToString().Length) * (Operation is PairOperation.Times or PairOperation.DividedBy ? 3 * Math.Min(First.ToString().Length, Second.ToString().Length) : 3);
+
+    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>Makes the task; fails where a division cannot be done or leaves a remainder. Positions are those in the second number.</summary>
@@ -49,7 +52,7 @@ public sealed class SignedPair : ItemTask
     {
         if (operation == PairOperation.DividedBy && second.IsZero) return Parsed<ItemTask>.Failed("nothing can be divided by 0", 0);
         if (operation == PairOperation.DividedBy && !(first % second).IsZero)
-            return Parsed<ItemTask>.Failed("a division of numbers with signs has to come out even", 0);
+            return Parsed<ItemTask>.Failed("a division of numbers with signs has to come out even, for schools differ about remainders of negative numbers; with a point, as in -24.0 / 5, it is a division of decimals", 0);
         return Parsed<ItemTask>.Of(new SignedPair(first, operation, second, operation switch
         {
             PairOperation.Plus => first + second,
@@ -60,9 +63,5 @@ public sealed class SignedPair : ItemTask
     }
 
     /// <inheritdoc/>
-    public override string Canonical(string answer)
-    {
-        var text = answer.Trim();
-        return WholeNumber.Canonical(text is ['+', >= '0' and <= '9', ..] ? text[1..] : text);
-    }
+    public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 }

@@ -1,110 +1,67 @@
+using YellowPencil.Core.Notation.Grammars;
+
 namespace YellowPencil.Core.Notation;
 
-/// <summary>Reads the task grammar of the worked-sheet format.</summary>
+/// <summary>Reads the task grammar of the worked-sheet format: each family has a small grammar of its own, found by the word in front of the task.</summary>
 public static class TaskText
 {
-    private const int MaxLength = 400;
+    /// <summary>The longest task that is read, in characters.</summary>
+    public const int MaxLength = 400;
+
+    /// <summary>The grammars of tasks without a word in front; the first that claims a calculation reads it.</summary>
+    private static readonly CalculationGrammar[] Calculations =
+        [new IntegerGrammar(), new SumGrammar(), new DifferenceGrammar(), new ProductGrammar(), new DivisionGrammar(), new DecimalProductGrammar(), new DecimalDivisionGrammar(), new DecimalSumGrammar()];
+
+    private static readonly Dictionary<string, TaskGrammar> ByHeadWord = new(StringComparer.OrdinalIgnoreCase)
+    {
+        ["simplify"] = new LaterGrammar(Family.Polynomials),
+        ["expand"] = new LaterGrammar(Family.Expanding),
+        ["factor"] = new LaterGrammar(Family.Factoring),
+        ["sqrt"] = new LaterGrammar(Family.Roots),
+        ["solve"] = new LaterGrammar(Family.Equations),
+    };
+
+    /// <summary>Reads one task that asks for a given form of answer, or for the usual one.</summary>
+    public static Parsed<ItemTask> TryParse(string text, string? form = null) => TryParse(text, new Asked(form));
 
     /// <summary>
     /// Reads one task. Families whose methods are not in the product yet are refused with a message that says so.
     /// </summary>
-    /// <param name="text">For example <c>604 - 278</c>; a typed dash of any kind counts as minus, × and ÷ as * and /.</param>
-    /// <param name="form">The form of answer asked for, where the grammar names one.</param>
-    public static Parsed<ItemTask> TryParse(string text, string? form = null)
+    /// <param name="text">For example <c>604 - 278</c>; any dash counts as minus, ×, · and x as *, ÷ and : as /.</param>
+    /// <param name="asked">What kind of answer is asked for.</param>
+    public static Parsed<ItemTask> TryParse(string text, Asked asked)
     {
         if (string.IsNullOrWhiteSpace(text)) return Failed("the task is empty", 0);
         if (text.Length > MaxLength) return Failed($"a task has at most {MaxLength} characters", MaxLength);
-
-        var terms = new List<Term>();
-        var fault = Terms(text, terms);
-        if (fault is { } wrong) return Failed(wrong.Message, wrong.Position);
-        if (terms.Count < 2) return Failed("a sign is missing: write what is to be done, such as 604 - 278", text.Length);
-        foreach (var later in terms.Skip(2).Where(t => t.Sign != terms[1].Sign || t.Sign != '+'))
-            return Failed("one operation an item: only sums have more than two numbers", later.SignAt);
-        if (terms.Count > ColumnSum.MaxAddends) return Failed($"a sum has at most {ColumnSum.MaxAddends} addends", terms[ColumnSum.MaxAddends].At);
-        return Task(terms, form);
-    }
-
-    private static Parsed<ItemTask> Task(List<Term> terms, string? form)
-    {
-        var sign = terms[1].Sign;
-        var (first, second) = (terms[0].Number, terms[1].Number);
-        var hasPoint = terms.Exists(t => t.Number.HasPoint);
-        if (terms.Find(t => t.Number.IsNegative) is { } negative && (sign is '+' or '-' || !hasPoint))
+        var plain = Signs.Plain(text);
+        var start = plain.Length - plain.TrimStart().Length;
+        var word = string.Concat(plain.Skip(start).TakeWhile(char.IsAsciiLetter));
+        if (word.Length > 0)
         {
-            if (hasPoint) return Failed("sums of decimals with signs are not read: decimals with signs come in products and quotients", negative.At);
-            if (terms.Count > 2) return Failed("with signs, an item has two numbers", terms[2].At);
-            return Placed(SignedPair.TryMake(first.Unscaled, Operation(sign), second.Unscaled), terms[1].At);
+            return ByHeadWord.TryGetValue(word, out var named)
+                ? Asks(named, asked) ?? named.Read(plain, start + word.Length, asked)
+                : Failed($"no task begins with \"{word}\": write numbers with a sign between them, such as 604 - 278", start);
         }
 
-        if (!hasPoint)
-        {
-            var numbers = terms.ConvertAll(t => WholeNumber.TryParse(t.Number.Text).Value!);
-            return sign switch
-            {
-                '+' => Parsed<ItemTask>.Of(new ColumnSum(numbers)),
-                '-' => Parsed<ItemTask>.Of(new ColumnDifference(numbers[0], numbers[1])),
-                '*' => Parsed<ItemTask>.Of(new ColumnProduct(numbers[0], numbers[1])),
-                _ => Division(numbers[0], numbers[1], form, terms[1].At),
-            };
-        }
-
-        return sign switch
-        {
-            '*' => Parsed<ItemTask>.Of(new DecimalProduct(first, second)),
-            '/' => Placed(DecimalQuotient.TryMake(first, second), terms[1].At),
-            _ => Parsed<ItemTask>.Of(new DecimalSum(terms.ConvertAll(t => t.Number), sign == '-')),
-        };
+        var calculation = Calculation.TryParse(plain);
+        if (!calculation.Succeeded) return Failed(calculation.Fault.Message, calculation.Fault.Position);
+        foreach (var grammar in Calculations)
+            if (grammar.Claims(calculation.Value)) return Asks(grammar, asked) ?? grammar.Read(calculation.Value, asked);
+        return Failed(calculation.Value.Terms.Count > 2 ? "one operation an item: only sums have more than two numbers" : "numbers like these cannot be put together so", calculation.Value.Terms[^1].At);
     }
 
-    private static Parsed<ItemTask> Division(WholeNumber dividend, WholeNumber divisor, string? form, int at) => form switch
+    /// <summary>What is asked for and does not belong to the family, if anything.</summary>
+    private static Parsed<ItemTask>? Asks(TaskGrammar grammar, Asked asked)
     {
-        null or "remainder" => Placed(LongDivision.TryMake(dividend, divisor, QuotientForm.WithRemainder), at),
-        "fraction" => Placed(LongDivision.TryMake(dividend, divisor, QuotientForm.WithFraction), at),
-        "decimal" => Placed(LongDivision.TryMake(dividend, divisor, QuotientForm.AsDecimal), at),
-        _ => Failed("the form of a division is \"remainder\", \"fraction\" or \"decimal\"", at),
-    };
-
-    /// <summary>Takes the text apart into numbers with the sign of operation before each; the fault, where there is one.</summary>
-    private static TextFault? Terms(string text, List<Term> terms)
-    {
-        var sign = ' ';
-        var signAt = 0;
-        var i = 0;
-        while (true)
+        foreach (var (name, value, values) in new[] { ("form", asked.Form, grammar.Forms), ("over", asked.Over, grammar.Overs), ("to", asked.To, grammar.Places) })
         {
-            while (i < text.Length && char.IsWhiteSpace(text[i])) i++;
-            var start = i;
-            if (i < text.Length && IsMinus(text[i])) i++;
-            while (i < text.Length && (char.IsAsciiDigit(text[i]) || text[i] is '.' or ',')) i++;
-            if (i == start || (i == start + 1 && IsMinus(text[start]))) return new TextFault(i < text.Length ? Unknown(text[i]) : "a number is missing here", i);
-            var number = DecimalNumber.TryParse(text[start..i]);
-            if (!number.Succeeded) return new TextFault(number.Fault.Message, start + number.Fault.Position);
-            terms.Add(new Term(sign, signAt, number.Value, start));
-
-            var afterNumber = i;
-            while (i < text.Length && char.IsWhiteSpace(text[i])) i++;
-            if (i == text.Length) return null;
-            signAt = i;
-            sign = text[i] switch { '+' => '+', '*' or '×' => '*', '÷' => '/', '/' => '/', _ when IsMinus(text[i]) => '-', _ => ' ' };
-            if (sign == ' ') return new TextFault(char.IsAsciiDigit(text[i]) ? "a sign is missing between the numbers" : Unknown(text[i]), i);
-            if (text[i] == '/' && afterNumber == i) return new TextFault("fractions cannot be read so far; a slash that divides has a space on both sides", i);
-            i++;
+            if (value is null || values.Contains(value)) continue;
+            return Parsed<ItemTask>.Failed(
+                values.Count == 0 ? $"\"{name}\" does not belong to {grammar.Family.Title()}" : $"\"{name}\" must be one of {string.Join(", ", values)}", 0, name);
         }
+
+        return null;
     }
-
-    private static string Unknown(char sign) => char.IsAsciiLetter(sign) || sign is '(' or '=' or '^'
-        ? "only numbers with + - * / between them can be read so far, such as 604 - 278"
-        : $"'{sign}' does not belong in a task";
-
-    private static bool IsMinus(char sign) => sign is '-' or '−' or '–' or '—' or '‐' or '‑' or '‒' or '﹣' or '－';
-
-    private static PairOperation Operation(char sign) => sign switch { '+' => PairOperation.Plus, '-' => PairOperation.Minus, '*' => PairOperation.Times, _ => PairOperation.DividedBy };
-
-    private static Parsed<ItemTask> Placed(Parsed<ItemTask> task, int at) => task.Succeeded ? task : Failed(task.Fault.Message, at + task.Fault.Position);
 
     private static Parsed<ItemTask> Failed(string message, int position) => Parsed<ItemTask>.Failed(message, position);
-
-    /// <summary>A number of a task with the sign of operation before it.</summary>
-    private sealed record Term(char Sign, int SignAt, DecimalNumber Number, int At);
 }

@@ -1,5 +1,4 @@
 using System.Numerics;
-using System.Text;
 
 namespace YellowPencil.Core.Notation;
 
@@ -38,19 +37,6 @@ public sealed class WholeNumber
         return TryParse(value.ToString()).Value!;
     }
 
-    /// <summary>
-    /// One spelling for all answers of the same whole value: commas, spaces and leading zeros go; a minus sign in front stays.
-    /// What is no whole number stays as it was written.
-    /// </summary>
-    public static string Canonical(string answer)
-    {
-        var text = answer.Trim().Replace('−', '-');
-        var negative = text.StartsWith('-');
-        var number = TryParse(negative ? text[1..] : text);
-        if (!number.Succeeded) return text;
-        return (negative ? -number.Value.Value : number.Value.Value).ToString();
-    }
-
     /// <summary>Reads digits with optional thousands commas. Spaces round the number are allowed.</summary>
     public static Parsed<WholeNumber> TryParse(string text)
     {
@@ -60,14 +46,7 @@ public sealed class WholeNumber
         while (end > start && char.IsWhiteSpace(text[end - 1])) end--;
         if (start == end) return Parsed<WholeNumber>.Failed("a whole number is missing here", start);
 
-        var found = new StringBuilder();
-        for (var i = start; i < end; i++)
-        {
-            if (char.IsAsciiDigit(text[i])) found.Append(text[i]);
-            else if (text[i] != ',' || found.Length == 0 || i + 1 == end || text[i - 1] == ',')
-                return Parsed<WholeNumber>.Failed($"'{text[i]}' does not belong in a whole number", i);
-        }
-
+        if (NumberText.Scan(text, start, end, allowsPoint: false, out var found, out _) is { } fault) return Parsed<WholeNumber>.Failed(fault.Message, fault.Position);
         if (found.Length > MaxDigits)
             return Parsed<WholeNumber>.Failed($"numbers of more than {MaxDigits} digits are not read", start + MaxDigits);
         var digits = new sbyte[found.Length];

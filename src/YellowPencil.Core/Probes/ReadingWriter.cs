@@ -72,6 +72,7 @@ public static class ReadingWriter
         {
             json.WriteStartObject("firstWrongStep");
             json.WriteString("step", step.Step);
+            if (step.Row is { } row) json.WriteNumber("row", row);
             if (step.Place is { } place) json.WriteString("place", place.ToString());
             json.WriteString("expected", step.Expected.In(word));
             json.WriteString("written", step.Written.In(word));

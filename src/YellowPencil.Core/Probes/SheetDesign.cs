@@ -75,7 +75,7 @@ public static class SheetDesign
             return students.Select(student =>
             {
                 Method.Run(task, run, student);
-                var answer = run.Answer.ToString();
+                var answer = run.Page.Answer.ToString();
                 return known.TryGetValue(answer, out var number) ? number : known[answer] = known.Count;
             }).ToArray();
         })];

@@ -43,7 +43,7 @@ public static class ShowingItems
         bool Shows(DeviationSet set, ItemTask task)
         {
             Method.Run(task, run, set);
-            return !run.Answer.SequenceEqual(task.RightAnswer);
+            return !run.Page.Answer.SequenceEqual(task.RightAnswer);
         }
     }
 

@@ -1,5 +1,6 @@
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures;
 
@@ -35,7 +36,7 @@ public abstract class DecisionPoint
     public double SlipWeight { get; init; } = 1;
 
     /// <summary>The marks on which a wrong choice is seen first.</summary>
-    public MarkField ShowsIn { get; init; } = MarkField.Cells;
+    public MarkKind ShowsIn { get; init; } = WorkFields.Cells;
 
     /// <summary>How many choices there are, the taught ones included.</summary>
     public abstract int ChoiceCount { get; }

@@ -71,6 +71,9 @@ public readonly record struct NumberFact(FactKind Kind, int First, int Second)
         ? 4
         : off switch { 1 => Kind == FactKind.Times ? 2 : 4, 2 => 2, 10 => 1, _ => 0.5 };
 
+    /// <summary>The fact in the order in which it is named: 7 * 8 and 8 * 7 are one fact, and so are sums.</summary>
+    public NumberFact Ordered => Kind is FactKind.Plus or FactKind.Times && First > Second ? new NumberFact(Kind, Second, First) : this;
+
     /// <summary>Reads what <see cref="ToString"/> writes.</summary>
     /// <exception cref="FormatException">The text is no fact.</exception>
     public static NumberFact Parse(string text)
@@ -90,9 +93,12 @@ public sealed class FactDeviation(NumberFact fact, int written) : Deviation
     /// <inheritdoc/>
     public override DecisionPoint? Point => null;
 
-    /// <summary>The fact.</summary>
-    public NumberFact Fact { get; } = fact;
+    /// <summary>The fact, in the order in which it is named.</summary>
+    public NumberFact Fact { get; } = fact.Ordered;
 
     /// <summary>What the student takes it to be.</summary>
     public int Written { get; } = written;
+
+    /// <summary>Whether a fact, either way round, is this one.</summary>
+    public bool IsAbout(NumberFact fact) => fact.Kind == Fact.Kind && fact.Ordered == Fact;
 }

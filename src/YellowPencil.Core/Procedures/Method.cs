@@ -8,6 +8,7 @@ using YellowPencil.Core.Procedures.Integers;
 using YellowPencil.Core.Procedures.Multiplication;
 using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures;
 
@@ -40,7 +41,7 @@ public abstract class Method
     public abstract IReadOnlyList<DecisionPoint> Points { get; }
 
     /// <summary>The fields of a page that this method can fill, beside the answer.</summary>
-    public abstract IReadOnlyList<MarkField> Fields { get; }
+    public abstract IReadOnlyList<WorkField> Fields { get; }
 
     /// <summary>A source of items as a teacher would set them; the same seed gives the same items.</summary>
     public abstract Func<ItemTask> Items(int seed);

@@ -1,5 +1,4 @@
 using System.Runtime.CompilerServices;
-using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Procedures;
 
@@ -13,40 +12,38 @@ public readonly record struct Slip(int Step, int Choice)
 }
 
 /// <summary>
-/// A walk through one item with the deviations of one imagined student. Methods ask it at every decision point and for
-/// every number fact, and write marks and the answer into it. It is used again for the next run, so that a run that only
-/// wants the answer allocates next to nothing; not to be shared between threads.
+/// A walk through one item with the deviations of one imagined student: methods ask it at every decision point and for every number
+/// fact, and it keeps account of chances and slips. What is written goes on its <see cref="Page"/>. It is used again for the next run, so that a run
+/// that only wants the answer allocates next to nothing; not to be shared between threads.
 /// </summary>
 public sealed class MethodRun
 {
     /// <summary>The most chances of one item that can be followed or not one by one; later ones are always followed.</summary>
     public const int MaxChances = 60;
 
-    private readonly List<Mark> marks = [];
     private readonly List<Step> steps = [];
+    private readonly List<IScratch> scratch = [];
     private readonly int[] chances = new int[DeviationSet.MaxOwners];
     private readonly int[] followed = new int[DeviationSet.MaxOwners];
     private DeviationSet deviations = DeviationSet.Taught;
     private ulong declined;
     private Slip slip;
     private int stepNumber;
-    private char[] answer = new char[64];
-    private int answerLength;
     private ChanceWatch? watch;
-    private int[] scratch = new int[1024];
-    private int scratchTaken;
 
-    /// <summary>Whether steps are kept, with captions; slower, for one run at a time.</summary>
-    public bool Recording { get; init; }
+    /// <summary>Whether steps are kept, with captions, and the marks of the page; slower, for one run at a time.</summary>
+    public bool Recording
+    {
+        get;
+        init
+        {
+            field = value;
+            Page.KeepsMarks |= value;
+        }
+    }
 
-    /// <summary>Whether marks are kept; always the case while recording.</summary>
-    public bool KeepsMarks { get; set; }
-
-    /// <summary>The answer that the run came to; empty when nothing was written.</summary>
-    public ReadOnlySpan<char> Answer => answer.AsSpan(0, answerLength);
-
-    /// <summary>The marks left on the page, in the order of writing.</summary>
-    public IReadOnlyList<Mark> Marks => marks;
+    /// <summary>The page that the run leaves.</summary>
+    public WrittenPage Page { get; } = new();
 
     /// <summary>The steps taken, where they are kept.</summary>
     public IReadOnlyList<Step> Steps => steps;
@@ -81,14 +78,11 @@ public sealed class MethodRun
         declined = declinedChances;
         slip = once ?? Slip.None;
         stepNumber = 0;
-        answerLength = 0;
         Chances = 0;
         Followed = 0;
         InConflict = false;
-        scratchTaken = 0;
-        Row = 0;
-        IsAside = false;
-        marks.Clear();
+        Page.Clear();
+        foreach (var room in scratch) room.Clear();
         steps.Clear();
         Array.Clear(chances);
         Array.Clear(followed);
@@ -130,7 +124,7 @@ public sealed class MethodRun
         }
 
         if (Recording)
-            steps.Add(new Step(stepNumber, point, context.Place, ChoiceIndex(taught), ChoiceIndex(made), cause, point.Say(context, taught), point.Say(context, made), marks.Count, null));
+            steps.Add(new Step(stepNumber, point, Page.Line, context.Place, ChoiceIndex(taught), ChoiceIndex(made), cause, point.Say(context, taught), point.Say(context, made), Page.Marks.Count, null));
         stepNumber++;
         return made;
 
@@ -139,13 +133,13 @@ public sealed class MethodRun
 
     /// <summary>Recalls a number fact; the answer is what this student takes it to be.</summary>
     /// <param name="fact">The fact.</param>
-    /// <param name="place">The place it is needed for.</param>
-    public int Recall(NumberFact fact, int place)
+    /// <param name="place">The place it is needed for; null where there are no columns.</param>
+    public int Recall(NumberFact fact, int? place = null)
     {
         var value = fact.Value;
         var cause = StepCause.AsTaught;
         foreach (var (deviation, owner) in deviations.Facts)
-            if (deviation.Fact == fact && Follows(owner))
+            if (deviation.IsAbout(fact) && Follows(owner))
             {
                 value = deviation.Written;
                 cause = StepCause.Fact;
@@ -158,118 +152,20 @@ public sealed class MethodRun
         }
 
         if (Recording)
-            steps.Add(new Step(stepNumber, null, place, fact.Value, value, cause, $"{fact} = {fact.Value}".Replace('-', '−'), $"{fact} = {value}".Replace('-', '−'), marks.Count, fact));
+            steps.Add(new Step(stepNumber, null, Page.Line, place, fact.Value, value, cause, $"{fact} = {fact.Value}".Replace('-', '−'), $"{fact} = {value}".Replace('-', '−'), Page.Marks.Count, fact));
         stepNumber++;
         return value;
     }
 
-    /// <summary>Whether marks are kept in this run at all: texts that only a mark needs are not made otherwise.</summary>
-    public bool WritesMarks => KeepsMarks || Recording;
-
-    /// <summary>The row, cycle or line in which marks stand from now on.</summary>
-    public int Row { get; set; }
-
-    /// <summary>Set while a part works whose columns do not stand on the page as such: its marks are not kept.</summary>
-    public bool IsAside { get; set; }
-
-    /// <summary>Leaves a mark on the page.</summary>
-    public void Write(MarkField field, int place, int value)
+    /// <summary>Working room of a kind that some methods need, made once and cleared for every run.</summary>
+    public T Scratch<T>()
+        where T : class, IScratch, new()
     {
-        if (WritesMarks && !IsAside) marks.Add(new Mark(field, place, SmallNumbers.Text(value), Row));
-    }
-
-    /// <summary>Leaves a mark on the page.</summary>
-    public void Write(MarkField field, int place, string text)
-    {
-        if (WritesMarks && !IsAside) marks.Add(new Mark(field, place, text, Row));
-    }
-
-    /// <summary>Room for so many digits or cells, valid until the next run begins.</summary>
-    /// <param name="length">How many.</param>
-    /// <param name="filledWith">What stands there at first; -1 is blank.</param>
-    public Span<int> Take(int length, int filledWith = -1)
-    {
-        if (scratchTaken + length > scratch.Length)
-        {
-            // Room that was given out before stays with those who hold it.
-            scratch = new int[2 * (scratch.Length + length)];
-            scratchTaken = 0;
-        }
-
-        var room = scratch.AsSpan(scratchTaken, length);
-        scratchTaken += length;
-        room.Fill(filledWith);
-        return room;
-    }
-
-    /// <summary>Adds to the answer.</summary>
-    public void Append(ReadOnlySpan<char> text)
-    {
-        if (answerLength + text.Length > answer.Length) Array.Resize(ref answer, 2 * (answerLength + text.Length));
-        text.CopyTo(answer.AsSpan(answerLength));
-        answerLength += text.Length;
-    }
-
-    /// <summary>Reads the answer off the cells of a column layout, ones first, -1 being blank: blanks close up, leading zeros are not written.</summary>
-    public void AppendCells(ReadOnlySpan<int> cells)
-    {
-        var begun = false;
-        var written = false;
-        for (var place = cells.Length - 1; place >= 0; place--)
-        {
-            if (cells[place] < 0) continue;
-            written = true;
-            begun |= cells[place] > 0;
-            if (begun) Append(SmallNumbers.Text(cells[place]));
-        }
-
-        if (written && !begun) Append("0");
-    }
-
-    /// <summary>
-    /// Adds a decimal to the answer in its canonical spelling. What was cleared of its sign before is written without one.
-    /// </summary>
-    /// <param name="digits">The digits, smallest place first; none is a blank answer.</param>
-    /// <param name="places">How many of them stand after the point; may be more than there are, then zeros are filled in, or less than none, then zeros follow.</param>
-    /// <param name="isNegative">Whether a minus sign goes in front; not written before 0.</param>
-    public void AppendDecimal(ReadOnlySpan<int> digits, int places, bool isNegative = false)
-    {
-        if (digits.IsEmpty) return;
-        var first = 0;
-        while (places > 0 && first < digits.Length && digits[first] == 0)
-        {
-            first++;
-            places--;
-        }
-
-        digits = digits[first..];
-        var length = digits.Length;
-        while (length > Math.Max(places, 0) && digits[length - 1] == 0) length--;
-        if (length == 0)
-        {
-            Append("0");
-            return;
-        }
-
-        if (isNegative) Append("-");
-        if (length <= places) Append("0.");
-        for (var zeros = places - length; zeros > 0; zeros--) Append("0");
-        for (var i = length - 1; i >= 0; i--)
-        {
-            Append(SmallNumbers.Text(digits[i]));
-            if (i == places && i > 0) Append(".");
-        }
-
-        for (; places < 0; places++) Append("0");
-    }
-
-    /// <summary>Adds what is left over to the answer, behind an r.</summary>
-    public void AppendRemainder(long rest)
-    {
-        Span<char> digits = stackalloc char[20];
-        rest.TryFormat(digits, out var length);
-        Append(" r ");
-        Append(digits[..length]);
+        foreach (var one in scratch)
+            if (one is T known) return known;
+        var made = new T();
+        scratch.Add(made);
+        return made;
     }
 
     private bool Follows(int owner)
@@ -283,10 +179,9 @@ public sealed class MethodRun
     }
 }
 
-/// <summary>The texts of small whole numbers, made once.</summary>
-internal static class SmallNumbers
+/// <summary>Working room of a run, for methods of one kind.</summary>
+public interface IScratch
 {
-    private static readonly string[] Texts = [.. Enumerable.Range(0, 200).Select(n => n.ToString())];
-
-    public static string Text(int value) => (uint)value < Texts.Length ? Texts[value] : value.ToString();
+    /// <summary>Takes back what was given out.</summary>
+    void Clear();
 }

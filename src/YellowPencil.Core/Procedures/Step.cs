@@ -19,6 +19,7 @@ public enum StepCause
 /// <summary>One decision or number fact of a recorded run.</summary>
 /// <param name="Number">The number of the step, from 0.</param>
 /// <param name="Point">The decision point; null for a number fact.</param>
+/// <param name="Line">The row, cycle or line in which the run stood, from 0.</param>
 /// <param name="Place">The place concerned; null where the whole item is.</param>
 /// <param name="Taught">The index of the taught choice, or the value of the fact.</param>
 /// <param name="Made">The index of the choice made, or the value taken.</param>
@@ -28,7 +29,7 @@ public enum StepCause
 /// <param name="MarksBefore">How many marks stood on the page before the step.</param>
 /// <param name="Fact">The number fact, for a step that recalls one.</param>
 public sealed record Step(
-    int Number, DecisionPoint? Point, int? Place, int Taught, int Made, StepCause Cause,
+    int Number, DecisionPoint? Point, int Line, int? Place, int Taught, int Made, StepCause Cause,
     string TaughtText, string MadeText, int MarksBefore, NumberFact? Fact)
 {
     /// <summary>The name of the kind of step.</summary>

@@ -1,6 +1,7 @@
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Remediation;
 
@@ -20,10 +21,10 @@ internal sealed class PlanItems
         foreach (var task in pool)
         {
             Method.Run(task, taught, DeviationSet.Taught);
-            if (taught.Steps.Any(s => s.Fact is { } fact && avoided.Contains(fact))) continue;
-            var rewritten = taught.Marks.Count(m => m.Field == MarkField.Rewritten);
+            if (taught.Steps.Any(s => s.Fact is { } fact && avoided.Contains(fact.Ordered))) continue;
+            var rewritten = taught.Page.Marks.Count(m => m.Field == WorkFields.Rewritten);
             Method.Run(task, old, set);
-            sorted.Add((new PlanItem(task, old.Answer.ToString()), task.Text.Length + 2 * rewritten, rewritten > 0));
+            sorted.Add((new PlanItem(task, old.Page.Answer.ToString()), task.Text.Length + 2 * rewritten, rewritten > 0));
         }
 
         foreach (var (item, _, renames) in sorted.OrderBy(s => s.Effort).ThenBy(s => s.Item.Task.Text, StringComparer.Ordinal))

@@ -99,7 +99,7 @@ public static class PlanMaker
         return ItemPool.Of(Family.Subtraction, Share, seed: 2).Count(task =>
         {
             Method.Run(task, run, set);
-            return !run.Answer.SequenceEqual(task.RightAnswer);
+            return !run.Page.Answer.SequenceEqual(task.RightAnswer);
         });
     }
 

@@ -1,81 +1,48 @@
+using YellowPencil.Core.Working.Fields;
+
 namespace YellowPencil.Core.Working;
 
-/// <summary>Where on the page a mark stands. Most are the fields of the worked-sheet format; those of rows, steps and pairs are their parts.</summary>
-public enum MarkField
+/// <summary>Where a mark stands on the page.</summary>
+/// <param name="Line">The row, cycle or line, from 0, where the field has several.</param>
+/// <param name="Place">The column, as a power of ten; in a cycle that of the digit of the quotient; null where there are no columns.</param>
+/// <param name="Part">Which part of the row, cycle or pair, as the field counts them.</param>
+public readonly record struct Spot(int Line = 0, int? Place = null, int Part = 0);
+
+/// <summary>A kind of mark: a field of the format, or one part of its rows, cycles or pairs.</summary>
+/// <param name="Field">The field.</param>
+/// <param name="Part">The part, as the field counts them.</param>
+public readonly record struct MarkKind(WorkField Field, int Part = 0)
 {
-    /// <summary>What stands under a place in the answer.</summary>
-    Cells,
-
-    /// <summary>A carry mark.</summary>
-    Carries,
-
-    /// <summary>A new value written over a digit of the top number, which is struck out.</summary>
-    Rewritten,
-
-    /// <summary>A new value written over a digit of the bottom number, which is struck out.</summary>
-    RewrittenBelow,
-
-    /// <summary>A number as it was set out: its row, the place of its last digit, and its text.</summary>
-    Operands,
-
-    /// <summary>The order in which the columns were worked.</summary>
-    Order,
-
-    /// <summary>A partial product: its row, the place of its last digit, and its text.</summary>
-    Rows,
-
-    /// <summary>A carry mark of a partial product, in the column that it was carried to.</summary>
-    RowCarries,
-
-    /// <summary>A digit of the quotient, by the cycle in which it was found.</summary>
-    StepQuotient,
-
-    /// <summary>What is taken away in a cycle of a division.</summary>
-    StepProduct,
-
-    /// <summary>What is left in a cycle of a division.</summary>
-    StepDifference,
-
-    /// <summary>What is brought down at the end of a cycle of a division.</summary>
-    StepBroughtDown,
-
-    /// <summary>The sign noted beside the work.</summary>
-    Sign,
-
-    /// <summary>The count of decimal places noted beside the work.</summary>
-    Places,
-
-    /// <summary>The divisor after its point was moved.</summary>
-    ScaledDivisor,
-
-    /// <summary>The dividend after its point was moved.</summary>
-    ScaledDividend,
-
-    /// <summary>A line of the working.</summary>
-    Lines,
+    /// <summary>The first, or only, part of a field.</summary>
+    public static implicit operator MarkKind(WorkField field) => new(field);
 }
 
 /// <summary>One mark on the page.</summary>
-/// <param name="Field">Where it stands.</param>
-/// <param name="Place">The column, as a power of ten; 0 where there are no columns.</param>
+/// <param name="Field">What kind of mark it is.</param>
+/// <param name="At">Where it stands.</param>
 /// <param name="Text">What is written.</param>
-/// <param name="Row">The row, cycle or line, from 0, where there are several.</param>
-public readonly record struct Mark(MarkField Field, int Place, string Text, int Row = 0);
-
-/// <summary>The marks that stand in the places of one field, each place with its marks in the order of writing.</summary>
-public sealed class PlaceMarks
+public readonly record struct Mark(WorkField Field, Spot At, string Text)
 {
-    private readonly SortedDictionary<int, List<string>> byPlace = [];
+    /// <summary>The field with the part of it.</summary>
+    public MarkKind Kind => new(Field, At.Part);
 
-    /// <summary>The places that carry a mark, smallest first.</summary>
-    public IEnumerable<int> Places => byPlace.Keys;
+    /// <summary>The mark with where it stands, in words.</summary>
+    public override string ToString() => Field.Say(At, Text);
+}
 
-    /// <summary>The marks in a place, in the order of writing; empty where there are none.</summary>
-    public IReadOnlyList<string> At(int place) => byPlace.TryGetValue(place, out var marks) ? marks : [];
+/// <summary>How the marks of one field on a page agree with those that are due.</summary>
+/// <param name="Same">Marks that are as they are due.</param>
+/// <param name="Differ">Marks that stand where one is due, and are another.</param>
+/// <param name="Missing">Marks that are due and do not stand there.</param>
+/// <param name="Extra">Marks that stand where none is due.</param>
+public readonly record struct FieldMatch(int Same, int Differ, int Missing, int Extra)
+{
+    /// <summary>How many marks are not as they are due.</summary>
+    public int Off => Differ + Missing + Extra;
 
-    internal void Add(int place, string text)
-    {
-        if (!byPlace.TryGetValue(place, out var marks)) byPlace[place] = marks = [];
-        marks.Add(text);
-    }
+    /// <summary>One mark that is as it is due, or not.</summary>
+    public static FieldMatch Of(bool isSame) => isSame ? new FieldMatch(1, 0, 0, 0) : new FieldMatch(0, 1, 0, 0);
+
+    /// <summary>Both together.</summary>
+    public static FieldMatch operator +(FieldMatch a, FieldMatch b) => new(a.Same + b.Same, a.Differ + b.Differ, a.Missing + b.Missing, a.Extra + b.Extra);
 }

@@ -17,17 +17,10 @@ internal readonly struct SheetField(JsonElement? element, string path)
 
     public Unreadable Wrong(string message) => new(new SheetFault(path, message));
 
-    public void MustBe(JsonValueKind kind, string what)
+    /// <summary>Refuses an object with a field that the format does not have there, or has twice: it would be lost.</summary>
+    public void MustHaveOnly(params IReadOnlyList<string> known)
     {
-        if (Kind == JsonValueKind.Undefined) throw Wrong("is missing");
-        if (Kind != kind) throw Wrong($"must be {what}");
-    }
-
-    /// <summary>Refuses an object with a field that the format does not have there: it would be lost.</summary>
-    public void MustHaveOnly(params string[] known)
-    {
-        MustBe(JsonValueKind.Object, "an object");
-        foreach (var (name, value) in OptionalProperties())
+        foreach (var (name, value) in Properties())
             if (!known.Contains(name)) throw value.Wrong($"is not known here; there are {string.Join(", ", known)}");
     }
 
@@ -54,10 +47,8 @@ internal readonly struct SheetField(JsonElement? element, string path)
     public double Number()
     {
         MustBe(JsonValueKind.Number, "a number");
-        return element!.Value.TryGetDouble(out var number) ? number : throw Wrong("is not a usable number");
+        return element!.Value.TryGetDouble(out var number) && double.IsFinite(number) ? number : throw Wrong("is not a usable number");
     }
-
-    public double? OptionalNumber() => IsAbsent ? null : Number();
 
     public int WholeNumber()
     {
@@ -69,30 +60,52 @@ internal readonly struct SheetField(JsonElement? element, string path)
     {
         MustBe(JsonValueKind.Array, "a list");
         var here = path;
-        var list = element!.Value.EnumerateArray().Select((e, i) => new SheetField(e, $"{here}[{i}]")).ToList();
-        return list.Count <= most ? list : throw Wrong($"has more than {most} entries");
+        var count = element!.Value.GetArrayLength();
+        return count <= most ? [.. element.Value.EnumerateArray().Select((e, i) => new SheetField(e, $"{here}[{i}]"))] : throw Wrong($"has {count} entries, more than {most}");
     }
 
     public List<SheetField> OptionalElements(int most) => IsAbsent ? [] : Elements(most);
 
-    public List<(string Name, SheetField Value)> OptionalProperties()
+    /// <summary>The entries of a list of objects that have the given fields only.</summary>
+    public List<SheetField> Objects(int most, params IReadOnlyList<string> known)
     {
-        if (IsAbsent) return [];
+        var entries = Elements(most);
+        foreach (var entry in entries) entry.MustHaveOnly(known);
+        return entries;
+    }
+
+    /// <summary>The fields of an object, none of which may stand there twice.</summary>
+    public List<(string Name, SheetField Value)> Properties()
+    {
         MustBe(JsonValueKind.Object, "an object");
-        var found = new List<(string, SheetField)>();
+        var found = new List<(string Name, SheetField Value)>();
+        var names = new HashSet<string>();
         foreach (var property in element!.Value.EnumerateObject())
         {
+            string name;
             try
             {
-                found.Add((property.Name, new SheetField(property.Value, $"{path}.{property.Name}")));
+                name = property.Name;
             }
             catch (InvalidOperationException)
             {
                 throw Wrong("has a field name that is not valid Unicode");
             }
+
+            var value = new SheetField(property.Value, path.Length == 0 ? name : $"{path}.{name}");
+            if (!names.Add(name)) throw value.Wrong("stands here twice");
+            found.Add((name, value));
         }
 
         return found;
+    }
+
+    public List<(string Name, SheetField Value)> OptionalProperties() => IsAbsent ? [] : Properties();
+
+    private void MustBe(JsonValueKind kind, string what)
+    {
+        if (Kind == JsonValueKind.Undefined) throw Wrong("is missing");
+        if (Kind != kind) throw Wrong($"must be {what}");
     }
 
     /// <summary>Leaves the reading of a sheet; caught where the reading began.</summary>

@@ -42,7 +42,12 @@ public static class SheetWriter
         json.WriteString("id", item.Id);
         WriteSet(json, item);
         json.WriteString("answer", item.Answer);
-        if (!item.Work.IsEmpty) WriteWork(json, item.Work);
+        if (!item.Work.IsEmpty)
+        {
+            json.WritePropertyName("work");
+            item.Work.Write(json);
+        }
+
         if (item.Seconds is { } seconds) json.WriteNumber("seconds", seconds);
         json.WriteEndObject();
     }
@@ -66,96 +71,6 @@ public static class SheetWriter
         if (set.Form is not null) json.WriteString("form", set.Form);
         if (set.Over is not null) json.WriteString("over", set.Over);
         if (set.To is not null) json.WriteString("to", set.To);
-    }
-
-    private static void WriteWork(Utf8JsonWriter json, Work work)
-    {
-        json.WriteStartObject("work");
-        WriteList(json, "operands", work.Operands, operand =>
-        {
-            json.WriteString("text", operand.Text);
-            json.WriteNumber("lastPlace", operand.LastPlace);
-        });
-        foreach (var (field, marks) in work.Marks.OrderBy(m => m.Key)) WritePlaces(json, WorkReader.FieldName(field), marks);
-        WriteText(json, "order", work.Order);
-        WriteList(json, "rows", work.Rows, row =>
-        {
-            json.WriteString("text", row.Text);
-            if (row.Carries is not null) WritePlaces(json, "carries", row.Carries);
-            if (row.LastPlace is { } place) json.WriteNumber("lastPlace", place);
-        });
-        WriteList(json, "steps", work.Steps, cycle =>
-        {
-            WriteText(json, "quotient", cycle.Quotient);
-            WriteText(json, "product", cycle.Product);
-            WriteText(json, "difference", cycle.Difference);
-            WriteText(json, "broughtDown", cycle.BroughtDown);
-            if (cycle.Place is { } place) json.WriteString("place", place.ToString());
-        });
-        if (work.Lines is not null)
-        {
-            json.WriteStartArray("lines");
-            foreach (var line in work.Lines) json.WriteStringValue(line);
-            json.WriteEndArray();
-        }
-
-        WriteText(json, "sign", work.Sign);
-        WriteText(json, "places", work.Places);
-        if (work.Scaled is not null)
-        {
-            json.WriteStartObject("scaled");
-            WriteText(json, "divisor", work.Scaled.Divisor);
-            WriteText(json, "dividend", work.Scaled.Dividend);
-            json.WriteEndObject();
-        }
-
-        foreach (var (name, value) in work.Kept.OrderBy(k => k.Key, StringComparer.Ordinal))
-        {
-            json.WritePropertyName(name);
-            value.WriteTo(json);
-        }
-
-        json.WriteEndObject();
-    }
-
-    private static void WriteText(Utf8JsonWriter json, string name, string? text)
-    {
-        if (text is not null) json.WriteString(name, text);
-    }
-
-    private static void WriteList<T>(Utf8JsonWriter json, string name, IReadOnlyList<T>? entries, Action<T> write)
-    {
-        if (entries is null) return;
-        json.WriteStartArray(name);
-        foreach (var entry in entries)
-        {
-            json.WriteStartObject();
-            write(entry);
-            json.WriteEndObject();
-        }
-
-        json.WriteEndArray();
-    }
-
-    private static void WritePlaces(Utf8JsonWriter json, string name, PlaceMarks marks)
-    {
-        json.WriteStartObject(name);
-        foreach (var place in marks.Places) WriteMarks(json, place, marks.At(place));
-        json.WriteEndObject();
-    }
-
-    private static void WriteMarks(Utf8JsonWriter json, int place, IReadOnlyList<string> marks)
-    {
-        json.WritePropertyName(place.ToString());
-        if (marks.Count == 1)
-        {
-            json.WriteStringValue(marks[0]);
-            return;
-        }
-
-        json.WriteStartArray();
-        foreach (var mark in marks) json.WriteStringValue(mark);
-        json.WriteEndArray();
     }
 }
 

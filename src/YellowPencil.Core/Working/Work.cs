@@ -1,140 +1,97 @@
 using System.Text.Json;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Working;
 
-/// <summary>Where one number of a column layout was put.</summary>
-/// <param name="Text">The number as written.</param>
-/// <param name="LastPlace">The column, by the first number's places, in which its last digit stands.</param>
-public sealed record Operand(string Text, int LastPlace);
-
-/// <summary>One partial product of a long multiplication.</summary>
-/// <param name="Text">The row as written, placeholder zeros included.</param>
-/// <param name="Carries">Its carry marks, or null where they were not recorded.</param>
-/// <param name="LastPlace">The column of its last digit, where the row was shifted instead of filled with zeros.</param>
-public sealed record PartialProduct(string Text, PlaceMarks? Carries = null, int? LastPlace = null);
-
-/// <summary>One cycle of a long division; what was not written is null.</summary>
-/// <param name="Quotient">The digit of the quotient.</param>
-/// <param name="Product">What is taken away.</param>
-/// <param name="Difference">What is left.</param>
-/// <param name="BroughtDown">The digit brought down after it.</param>
-/// <param name="Place">Over which digit of the dividend the digit of the quotient stands, by its place, or null where that was not seen.</param>
-public sealed record DivisionCycle(string? Quotient, string? Product, string? Difference, string? BroughtDown, int? Place = null);
-
-/// <summary>Both numbers of a division of decimals after their points were moved.</summary>
-public sealed record ScaledPair(string? Divisor, string? Dividend);
-
 /// <summary>
-/// What stands on the page beside one answer. A field that is null, or a key that is absent, was not recorded and says
-/// nothing; one that is there but empty says that no such mark was made.
+/// What stands on the page beside one answer, field by field. A field that is absent was not recorded and says nothing; one that is there but empty says
+/// that no such mark was made.
 /// </summary>
-public sealed record Work
+public sealed class Work
 {
-    /// <summary>Works from the ones to the left.</summary>
-    public const string RightToLeft = "right-to-left";
+    private readonly SortedList<string, object> values;
 
-    /// <summary>Works from the left to the ones.</summary>
-    public const string LeftToRight = "left-to-right";
-
-    /// <summary>The orders in which columns can be seen to have been worked.</summary>
-    public static readonly IReadOnlyList<string> Orders = [RightToLeft, LeftToRight, "both"];
+    private Work(SortedList<string, object> values) => this.values = values;
 
     /// <summary>Nothing was recorded.</summary>
-    public static Work None { get; } = new();
+    public static Work None { get; } = new([]);
 
-    /// <summary>Where each number was put, or null.</summary>
-    public IReadOnlyList<Operand>? Operands { get; init; }
-
-    /// <summary>The order of the columns, one of <see cref="Orders"/>, or null.</summary>
-    public string? Order { get; init; }
-
-    /// <summary>The recorded marks of the fields that hold them by place: cells, carries and rewritten digits.</summary>
-    public IReadOnlyDictionary<MarkField, PlaceMarks> Marks { get; init; } = new Dictionary<MarkField, PlaceMarks>();
-
-    /// <summary>The partial products from the top, or null.</summary>
-    public IReadOnlyList<PartialProduct>? Rows { get; init; }
-
-    /// <summary>The cycles of a division in the order in which they were done, or null.</summary>
-    public IReadOnlyList<DivisionCycle>? Steps { get; init; }
-
-    /// <summary>The lines of the working from the top, or null.</summary>
-    public IReadOnlyList<string>? Lines { get; init; }
-
-    /// <summary>The sign noted beside the work, or null.</summary>
-    public string? Sign { get; init; }
-
-    /// <summary>The count of decimal places noted beside the work, or null.</summary>
-    public string? Places { get; init; }
-
-    /// <summary>Divisor and dividend after their points were moved, or null.</summary>
-    public ScaledPair? Scaled { get; init; }
-
-    /// <summary>Fields of the format that no family in the product reads yet, kept as they came, by name.</summary>
-    public IReadOnlyDictionary<string, JsonElement> Kept { get; init; } = new Dictionary<string, JsonElement>();
+    /// <summary>The fields that were recorded, by name.</summary>
+    public IEnumerable<WorkField> Fields => values.Keys.Select(name => WorkFields.Find(name)!);
 
     /// <summary>Whether nothing was recorded.</summary>
-    public bool IsEmpty => Operands is null && Order is null && Marks.Count == 0 && Rows is null && Steps is null && Lines is null
-        && Sign is null && Places is null && Scaled is null && Kept.Count == 0;
+    public bool IsEmpty => values.Count == 0;
 
     /// <summary>Whether a field was recorded.</summary>
-    public bool Has(MarkField field) => field switch
-    {
-        MarkField.Operands => Operands is not null,
-        MarkField.Order => Order is not null,
-        MarkField.Rows => Rows is not null,
-        MarkField.RowCarries => Rows?.Any(r => r.Carries is not null) ?? false,
-        MarkField.StepQuotient or MarkField.StepProduct or MarkField.StepDifference or MarkField.StepBroughtDown => Steps is not null,
-        MarkField.Lines => Lines is not null,
-        MarkField.Sign => Sign is not null,
-        MarkField.Places => Places is not null,
-        MarkField.ScaledDivisor => Scaled?.Divisor is not null,
-        MarkField.ScaledDividend => Scaled?.Dividend is not null,
-        _ => Marks.ContainsKey(field),
-    };
+    public bool Has(WorkField field) => values.ContainsKey(field.Name);
+
+    /// <summary>What was recorded in a field; null where it was not.</summary>
+    public T? Get<T>(WorkField<T> field)
+        where T : class => (T?)ValueOf(field);
+
+    /// <summary>The same page with another value in a field.</summary>
+    public Work With<T>(WorkField<T> field, T value)
+        where T : class => With(field, (object)value);
+
+    /// <summary>The same page without what was recorded in a field: it says nothing any more.</summary>
+    public Work Without(WorkField field) => With(field, null);
 
     /// <summary>The page that a list of marks leaves, with every one of the given fields recorded.</summary>
-    public static Work Of(IEnumerable<Mark> marks, params ReadOnlySpan<MarkField> recorded)
+    public static Work Of(IEnumerable<Mark> marks, params ReadOnlySpan<WorkField> recorded)
     {
-        var fields = recorded.ToArray().ToHashSet();
-        var kept = marks.Where(m => fields.Contains(m.Field)).ToList();
-        var places = new Dictionary<MarkField, PlaceMarks>();
-        foreach (var field in fields.Where(WorkReader.IsByPlace)) places[field] = PlacesOf(kept.Where(m => m.Field == field));
-        return new Work
+        var byField = marks.ToLookup(m => m.Field);
+        var values = new SortedList<string, object>(StringComparer.Ordinal);
+        foreach (var field in recorded)
+            if (field.ValueOf([.. byField[field]]) is { } value) values[field.Name] = value;
+        return new Work(values);
+    }
+
+    /// <summary>The mark that stands at a spot; null where none stands, or none was recorded.</summary>
+    public string? At(WorkField field, Spot at) => ValueOf(field) is not { } value ? null
+        : field.MarksOf(value).Where(m => m.At.Line == at.Line && m.At.Part == at.Part && (m.At.Place == at.Place || m.At.Place is null || at.Place is null)).Select(m => m.Text).LastOrDefault();
+
+    /// <summary>Whether it is known what stands, or does not stand, at a spot.</summary>
+    public bool Records(WorkField field, Spot at) => ValueOf(field) is { } value && field.Records(value, at);
+
+    internal object? ValueOf(WorkField field) => values.GetValueOrDefault(field.Name);
+
+    internal static Work Read(SheetField json)
+    {
+        var work = None;
+        foreach (var (name, value) in json.OptionalProperties())
+            if (!value.IsAbsent) work = work.With(FieldOf(name, value), FieldOf(name, value).Read(value));
+        return work;
+    }
+
+    /// <summary>The same page after a change: a field that is there takes the place of the one before, one that is null is erased, one that is absent stays.</summary>
+    internal Work Changed(SheetField json)
+    {
+        var work = this;
+        foreach (var (name, value) in json.OptionalProperties())
+            work = work.With(FieldOf(name, value), value.IsAbsent ? null : FieldOf(name, value).Read(value));
+        return work;
+    }
+
+    internal void Write(Utf8JsonWriter json)
+    {
+        json.WriteStartObject();
+        foreach (var (name, value) in values)
         {
-            Marks = places,
-            Operands = fields.Contains(MarkField.Operands) ? [.. kept.Where(m => m.Field == MarkField.Operands).Select(m => new Operand(m.Text, m.Place))] : null,
-            Order = Last(MarkField.Order),
-            Rows = fields.Contains(MarkField.Rows) ? [.. kept.Where(m => m.Field == MarkField.Rows).Select(RowOf)] : null,
-            Steps = fields.Contains(MarkField.StepQuotient) ? [.. kept.Where(m => IsOfCycle(m.Field)).GroupBy(m => m.Row).OrderBy(g => g.Key).Select(CycleOf)] : null,
-            Lines = fields.Contains(MarkField.Lines) ? [.. kept.Where(m => m.Field == MarkField.Lines).Select(m => m.Text)] : null,
-            Sign = Last(MarkField.Sign),
-            Places = Last(MarkField.Places),
-            Scaled = Last(MarkField.ScaledDivisor) is { } divisor ? new ScaledPair(divisor, Last(MarkField.ScaledDividend)) : null,
-        };
+            json.WritePropertyName(name);
+            WorkFields.Find(name)!.Write(json, value);
+        }
 
-        string? Last(MarkField field) => kept.LastOrDefault(m => m.Field == field).Text;
-
-        PartialProduct RowOf(Mark row) => new(
-            row.Text,
-            fields.Contains(MarkField.RowCarries) ? PlacesOf(kept.Where(m => m.Field == MarkField.RowCarries && m.Row == row.Row)) : null,
-            row.Place == 0 ? null : row.Place);
+        json.WriteEndObject();
     }
 
-    private static bool IsOfCycle(MarkField field) =>
-        field is MarkField.StepQuotient or MarkField.StepProduct or MarkField.StepDifference or MarkField.StepBroughtDown;
+    private static WorkField FieldOf(string name, SheetField at) =>
+        WorkFields.Find(name) ?? throw at.Wrong($"is not known here; there are {string.Join(", ", WorkFields.All)}");
 
-    private static DivisionCycle CycleOf(IEnumerable<Mark> marks)
+    private Work With(WorkField field, object? value)
     {
-        var written = marks.ToLookup(m => m.Field, m => m.Text);
-        return new DivisionCycle(
-            written[MarkField.StepQuotient].LastOrDefault(), written[MarkField.StepProduct].LastOrDefault(),
-            written[MarkField.StepDifference].LastOrDefault(), written[MarkField.StepBroughtDown].LastOrDefault());
-    }
-
-    private static PlaceMarks PlacesOf(IEnumerable<Mark> marks)
-    {
-        var places = new PlaceMarks();
-        foreach (var mark in marks) places.Add(mark.Place, mark.Text);
-        return places;
+        var changed = new SortedList<string, object>(values, StringComparer.Ordinal);
+        if (value is null) changed.Remove(field.Name);
+        else changed[field.Name] = value;
+        return changed.Count == 0 ? None : new Work(changed);
     }
 }

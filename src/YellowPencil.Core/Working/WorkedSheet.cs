@@ -11,6 +11,12 @@ public sealed record WorkedSheet
     /// <summary>The most items that one sheet holds.</summary>
     public const int MaxItems = 500;
 
+    /// <summary>The most steps (<see cref="ItemTask.Steps"/>) that the tasks of one sheet take together: what is more is not read in two seconds.</summary>
+    public const int MaxSteps = 6_000;
+
+    /// <summary>The longest code of a student, in characters.</summary>
+    public const int LongestCode = 80;
+
     /// <summary>The code under which the student is kept.</summary>
     public required string Student { get; init; }
 
@@ -55,6 +61,9 @@ public record SetItem
 /// <summary>One item with what the student wrote.</summary>
 public sealed record WorkedItem : SetItem
 {
+    /// <summary>The longest answer that is read, in characters.</summary>
+    public const int LongestAnswer = 200;
+
     /// <summary>The name of the item, unique in the sheet.</summary>
     public required string Id { get; init; }
 
@@ -71,5 +80,5 @@ public sealed record WorkedItem : SetItem
     public static WorkedItem Of(string id, ItemTask task) => new() { Id = id, Task = task, TaskAsWritten = task.Text, Form = task.Form };
 
     /// <summary>Whether there is an answer that can be read.</summary>
-    public bool IsAnswered => Answer is not null and not "?";
+    public bool IsAnswered => !string.IsNullOrWhiteSpace(Answer) && Answer.Trim() != "?";
 }

@@ -5,6 +5,7 @@ using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Web.Drawing;
 
@@ -41,17 +42,17 @@ public sealed class ColumnPicture
     /// <summary>The task alone, with as much room above as the taught method needs for its marks.</summary>
     public static ColumnPicture WithRoom(ColumnDifference task)
     {
-        var run = new MethodRun { KeepsMarks = true };
+        var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(task, run, DeviationSet.Taught);
-        return Blank(task).WithRowsAbove(run.Marks.Where(m => m.Field == MarkField.Rewritten).GroupBy(m => m.Place).Select(g => g.Count()).DefaultIfEmpty(1).Max());
+        return Blank(task).WithRowsAbove(run.Page.Marks.Where(m => m.Field == WorkFields.Rewritten).GroupBy(m => m.At.Place).Select(g => g.Count()).DefaultIfEmpty(1).Max());
     }
 
     /// <summary>What a student wrote.</summary>
     public static ColumnPicture Of(WorkedItem item)
     {
         var picture = new ColumnPicture((ColumnDifference)item.Task) { written = item.Answer switch { null => "nothing written", "?" => "written, but it cannot be read", var answer => $"written {answer}" } };
-        Take(item.Work, MarkField.Rewritten, picture.rewritten);
-        Take(item.Work, MarkField.RewrittenBelow, picture.rewrittenBelow);
+        Take(item.Work, WorkFields.Rewritten, picture.rewritten);
+        Take(item.Work, WorkFields.RewrittenBelow, picture.rewrittenBelow);
         foreach (var (place, text) in AnswerCells.Of(item)) picture.cells[place] = text;
         if (item.Answer == "?") picture.cells[0] = "?";
         return picture.Settled();
@@ -63,20 +64,20 @@ public sealed class ColumnPicture
     /// <param name="count">How many of its marks are there; null for all.</param>
     public static ColumnPicture Of(ColumnDifference task, MethodRun run, int? count = null)
     {
-        var all = run.Marks.Take(count ?? run.Marks.Count).ToList();
+        var all = run.Page.Marks.Take(count ?? run.Page.Marks.Count).ToList();
         var picture = new ColumnPicture(task);
         var inFront = ZerosInFront(run);
-        foreach (var mark in all.Where(m => m.Field == MarkField.Cells && !inFront.Contains(m.Place))) picture.cells[mark.Place] = mark.Text;
-        var work = Work.Of(all, MarkField.Rewritten, MarkField.RewrittenBelow);
-        Take(work, MarkField.Rewritten, picture.rewritten);
-        Take(work, MarkField.RewrittenBelow, picture.rewrittenBelow);
+        foreach (var mark in all.Where(m => m.Field == WorkFields.Cells && !inFront.Contains(m.At.Place!.Value))) picture.cells[mark.At.Place!.Value] = mark.Text;
+        var work = Work.Of(all, WorkFields.Rewritten, WorkFields.RewrittenBelow);
+        Take(work, WorkFields.Rewritten, picture.rewritten);
+        Take(work, WorkFields.RewrittenBelow, picture.rewrittenBelow);
         if (picture.cells.Count > 0) picture.written = $"written {string.Concat(picture.cells.OrderByDescending(c => c.Key).Select(c => c.Value))}";
         return picture.Settled();
     }
 
     /// <summary>The places in which a run comes to a zero in front of its answer.</summary>
-    public static IReadOnlySet<int> ZerosInFront(MethodRun run) => run.Marks.Where(m => m.Field == MarkField.Cells).OrderByDescending(m => m.Place)
-        .SkipLast(1).TakeWhile(m => m.Text == "0").Select(m => m.Place).ToHashSet();
+    public static IReadOnlySet<int> ZerosInFront(MethodRun run) => run.Page.Marks.Where(m => m.Field == WorkFields.Cells).OrderByDescending(m => m.At.Place)
+        .SkipLast(1).TakeWhile(m => m.Text == "0").Select(m => m.At.Place!.Value).ToHashSet();
 
     /// <summary>Adds the circle round the first step that went wrong.</summary>
     public ColumnPicture WithCircle(WrongStep? step)
@@ -145,7 +146,7 @@ public sealed class ColumnPicture
             Text(svg, text.Length > 1 ? "hand tight" : "hand", X(columns, place), Y(answer), text);
         foreach (var (place, text) in predicted) Text(svg, "inkmark", X(columns, place), Y(answer + 1), text);
         if (isForetold) Text(svg, "inkmark", X(columns, columns - 1), Y(answer), "✓");
-        if (circled is not null) Circle(svg, X(columns, circled.Place ?? 0), Y(circled.Field == MarkField.Rewritten ? top : answer));
+        if (circled is not null) Circle(svg, X(columns, circled.Place ?? 0), Y(circled.Field == WorkFields.Rewritten ? top : answer));
         return new HtmlString(svg.Append("</svg>").ToString());
 
         void PutNumber(StringBuilder to, WholeNumber number, int row, Dictionary<int, IReadOnlyList<string>> struck)
@@ -168,9 +169,9 @@ public sealed class ColumnPicture
         if (struck) Strike(svg, X(columns, place), Y(row) + 4);
     }
 
-    private static void Take(Work work, MarkField field, Dictionary<int, IReadOnlyList<string>> to)
+    private static void Take(Work work, PlaceField field, Dictionary<int, IReadOnlyList<string>> to)
     {
-        if (!work.Marks.TryGetValue(field, out var marks)) return;
+        if (work.Get(field) is not { } marks) return;
         foreach (var place in marks.Places) to[place] = marks.At(place);
     }
 

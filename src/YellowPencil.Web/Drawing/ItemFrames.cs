@@ -82,12 +82,12 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
         for (var i = 0; i < told.Count; i++)
         {
             var step = told[i];
-            var marks = i + 1 < told.Count ? told[i + 1].MarksBefore : run.Marks.Count;
+            var marks = i + 1 < told.Count ? told[i + 1].MarksBefore : run.Page.Marks.Count;
             if (step.Point == SubtractionPoints.Column || step.Point == SubtractionPoints.OpenColumn) columns.Add([]);
             columns[^1].Add(new ReplayFrame(step.MadeText.In(word), ColumnPicture.Of(task, run, marks), step.Cause != StepCause.AsTaught));
         }
 
-        var answer = run.Answer.Length > 0 ? $"The answer: {run.Answer}.{(ColumnPicture.ZerosInFront(run).Count > 0 ? " A zero in front is not written." : "")}" : "No answer is written.";
+        var answer = run.Page.Answer.Length > 0 ? $"The answer: {run.Page.Answer}.{(ColumnPicture.ZerosInFront(run).Count > 0 ? " A zero in front is not written." : "")}" : "No answer is written.";
         columns.Add([new ReplayFrame(answer.Replace('-', '−'), ColumnPicture.Of(task, run), false)]);
         return columns;
     }

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text.Json;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Drawing;
@@ -37,8 +38,9 @@ internal static class TypingJson
         json.WriteStartObject("cells");
         foreach (var (place, text) in AnswerCells.Of(item)) json.WriteString(Name(place), text);
         json.WriteEndObject();
+        json.WriteBoolean("recorded", item.Work.Has(WorkFields.Rewritten));
         json.WriteStartObject("rewritten");
-        if (item.Work.Marks.TryGetValue(MarkField.Rewritten, out var rewritten))
+        if (item.Work.Get(WorkFields.Rewritten) is { } rewritten)
         {
             foreach (var place in rewritten.Places)
             {
@@ -63,7 +65,7 @@ internal static class AnswerCells
     /// <summary>The squares as they were recorded; else one sign of the answer to a square. Nothing where nothing can be read.</summary>
     public static IEnumerable<(int Place, string Text)> Of(WorkedItem item)
     {
-        if (item.Work.Marks.TryGetValue(MarkField.Cells, out var cells)) return cells.Places.Select(place => (place, cells.At(place)[^1]));
+        if (item.Work.Get(WorkFields.Cells) is { } cells) return cells.Places.Select(place => (place, cells.At(place)[^1]));
         return item.IsAnswered ? Of(item.Answer!) : [];
     }
 

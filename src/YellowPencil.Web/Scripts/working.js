@@ -3,7 +3,7 @@
 /** The item as the server gives it out. */
 export function open(set) {
   return {
-    id: set.id, top: set.top, bottom: set.bottom, version: set.version, unreadable: set.answer === "?",
+    id: set.id, top: set.top, bottom: set.bottom, version: set.version, unreadable: set.answer === "?", recorded: set.recorded,
     cells: new Map(Object.entries(set.cells).map(([place, text]) => [Number(place), text])),
     rewritten: new Map(Object.entries(set.rewritten).map(([place, marks]) => [Number(place), marks])),
   };
@@ -17,14 +17,13 @@ export function answerOf(item) {
   return item.unreadable ? "?" : places.length === 0 ? null : places.map((place) => item.cells.get(place)).join("");
 }
 
-/** The item as the format has it: answer, and what stands beside it. */
+/** The item as the format has it: answer, and the fields beside it that are typed here; null erases one, an empty one says that no mark was made. */
 export function written(item) {
   const places = descending(item);
-  const work = {};
   const plain = places.every((place, i) => item.cells.get(place).length === 1 && place === places.length - 1 - i);
-  if (!plain) work.cells = Object.fromEntries(places.map((place) => [place, item.cells.get(place)]));
-  if (item.rewritten.size > 0) work.rewritten = Object.fromEntries([...item.rewritten].map(([place, marks]) => [place, marks.length === 1 ? marks[0] : marks]));
-  return { answer: answerOf(item), work };
+  const cells = plain ? null : Object.fromEntries(places.map((place) => [place, item.cells.get(place)]));
+  const marks = Object.fromEntries([...item.rewritten].map(([place, marks]) => [place, marks.length === 1 ? marks[0] : marks]));
+  return { answer: answerOf(item), work: { cells, rewritten: item.rewritten.size > 0 || item.recorded ? marks : null } };
 }
 
 /** Puts back what was kept in this browser and had not reached the server. */

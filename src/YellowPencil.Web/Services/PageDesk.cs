@@ -3,6 +3,7 @@ using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
 
@@ -127,13 +128,6 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
     private static string FreeId(List<WorkedItem> items) =>
         (items.Select(i => int.TryParse(i.Id, CultureInfo.InvariantCulture, out var number) ? number : 0).Append(0).Max() + 1).ToString(CultureInfo.InvariantCulture);
 
-    private static WorkedItem WithAllMarks(WorkedItem item) => item.Work.Marks.ContainsKey(MarkField.Rewritten) || !item.IsAnswered
-        ? item
-        : item with
-        {
-            Work = item.Work with
-            {
-                Marks = new Dictionary<MarkField, PlaceMarks>(item.Work.Marks) { [MarkField.Rewritten] = new PlaceMarks() },
-            },
-        };
+    private static WorkedItem WithAllMarks(WorkedItem item) =>
+        item.Work.Has(WorkFields.Rewritten) || !item.IsAnswered ? item : item with { Work = item.Work.With(WorkFields.Rewritten, new PlaceMarks()) };
 }

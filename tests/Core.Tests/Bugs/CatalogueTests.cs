@@ -23,7 +23,7 @@ public class CatalogueTests
         return [.. ItemPool.Of(family, 500, seed: 11).Select(task =>
         {
             Method.Run(task, run, set);
-            return run.Answer.ToString();
+            return run.Page.Answer.ToString();
         })];
     }
 

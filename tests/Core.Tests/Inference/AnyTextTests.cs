@@ -8,6 +8,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Tests.Inference;
 
@@ -27,22 +28,20 @@ public class AnyTextTests
 
     private static Gen<PlaceMarks> Places => Gen.Select(Gen.Int[-3, 5], Text).Array[0, 3].Select(marks =>
     {
-        var work = Work.Of(marks.Select(m => new Mark(MarkField.Carries, m.Item1, m.Item2)), MarkField.Carries);
-        return work.Marks[MarkField.Carries];
+        var work = Work.Of(marks.Select(m => new Mark(WorkFields.Carries, new Spot(Place: m.Item1), m.Item2)), WorkFields.Carries);
+        return work.Get(WorkFields.Carries)!;
     });
 
-    private static Gen<Work> AnyWork => Gen.Select(Text.Array[0, 3], Places, Gen.Int[-3, 5], Text).Select((texts, places, place, text) => new Work
-    {
-        Marks = new Dictionary<MarkField, PlaceMarks> { [MarkField.Carries] = places, [MarkField.Cells] = places, [MarkField.Rewritten] = places },
-        Operands = [.. texts.Select(t => new Operand(t, place))],
-        Order = Work.Orders[Math.Abs(place) % 3],
-        Rows = [.. texts.Select(t => new PartialProduct(t, places, place))],
-        Steps = [.. texts.Select(t => new DivisionCycle(t, text, t, text, place))],
-        Lines = texts,
-        Sign = text,
-        Places = text,
-        Scaled = new ScaledPair(text, texts.FirstOrDefault()),
-    });
+    private static Gen<Work> AnyWork => Gen.Select(Text.Array[0, 3], Places, Gen.Int[-3, 5], Text).Select((texts, places, place, text) => Work.None
+        .With(WorkFields.Carries, places).With(WorkFields.Cells, places).With(WorkFields.Rewritten, places)
+        .With(WorkFields.Operands, [.. texts.Select(t => new Operand(t, place))])
+        .With(WorkFields.Order, OrderField.Values[Math.Abs(place) % 3])
+        .With(WorkFields.Rows, [.. texts.Select(t => new PartialProduct(t, places, place))])
+        .With(WorkFields.Cycles, [.. texts.Select(t => new DivisionCycle(t, text, t, text, place))])
+        .With(WorkFields.Lines, texts)
+        .With(WorkFields.Sign, text)
+        .With(WorkFields.Places, text)
+        .With(WorkFields.Scaled, new ScaledPair(text, texts.FirstOrDefault())));
 
     [Fact]
     public void Any_text_is_judged_and_compared() => Gen.Select(Gen.Int[0, 11], Text, AnyWork).Sample((number, answer, work) =>
@@ -50,7 +49,7 @@ public class AnyTextTests
         var task = Tasks[number];
         task.Judge(answer);
         var evidence = new ItemEvidence(0, new WorkedItem { Id = "1", Task = task, TaskAsWritten = task.Text, Answer = answer, Work = work });
-        var run = new MethodRun { KeepsMarks = true };
+        var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(task, run, DeviationSet.Taught);
         return task.Canonical(evidence.Answer) == evidence.Answer && evidence.MarkLikelihood(run) is > 0 and <= 1;
     }, iter: 100_000);
@@ -71,18 +70,18 @@ public class AnyTextTests
     [MemberData(nameof(Families))]
     public void A_recorded_field_that_differs_makes_the_marks_less_probable(Family family)
     {
-        var run = new MethodRun { KeepsMarks = true };
+        var run = new MethodRun { Page = { KeepsMarks = true } };
         foreach (var task in ItemPool.Of(family, 40, seed: 6))
         {
             Method.Run(task, run, DeviationSet.Taught);
-            var answer = run.Answer.ToString();
-            var fields = Method.Of(family).Fields.Where(f => run.Marks.Any(m => m.Field == f)).ToArray();
+            var answer = run.Page.Answer.ToString();
+            var fields = Method.Of(family).Fields.Where(f => run.Page.Marks.Any(m => m.Field == f)).ToArray();
             if (fields.Length == 0) continue;
-            var marks = run.Marks.ToList();
+            var marks = run.Page.Marks.ToList();
             Likelihood(marks).ShouldBe(Math.Pow(Priors.MarksAgree, Math.Round(Math.Log(Likelihood(marks), Priors.MarksAgree))), 1e-9, task.Text);
-            var last = marks.FindLastIndex(m => fields.Contains(m.Field) && m.Field != MarkField.StepBroughtDown);
-            marks[last] = marks[last] with { Text = marks[last].Field switch { MarkField.Order => "both", MarkField.Sign => "x", MarkField.Lines => "99 + 98", _ => marks[last].Text + "7" } };
-            if (marks[last].Field != MarkField.Operands) Likelihood(marks).ShouldBeLessThan(Likelihood([.. run.Marks]), $"{task} {marks[last]}");
+            var last = marks.FindLastIndex(m => fields.Contains(m.Field) && m.Kind != WorkFields.Cycles.BroughtDown);
+            marks[last] = marks[last] with { Text = marks[last].Field.Name switch { "order" => "both", "sign" => "x", "lines" => "99 + 98", _ => marks[last].Text + "7" } };
+            if (marks[last].Field != WorkFields.Operands) Likelihood(marks).ShouldBeLessThan(Likelihood([.. run.Page.Marks]), $"{task} {marks[last]}");
 
             double Likelihood(List<Mark> page) =>
                 new ItemEvidence(0, WorkedItem.Of("1", task) with { Answer = answer, Work = Work.Of(page, fields) }).MarkLikelihood(run);

@@ -15,9 +15,9 @@ public class MarkComparisonTests
     {
         var sheet = $$"""{"format":"yellow-pencil.worked-sheet","version":1,"student":"M","items":[{"id":"1","task":"{{task}}","answer":"0","work":{{work}}}]}""";
         var item = (SheetReader.TryRead(sheet, out var fault) ?? throw new InvalidOperationException(fault!.ToString())).Items[0];
-        var run = new MethodRun { KeepsMarks = true };
+        var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(item.Task, run, new DeviationSet([.. bugs.Select(b => Catalogue.Find(b)!.Deviations)]));
-        return [.. MarkComparison.Differing(item.Task, item.Work, Method.Of(item.Task.Family).Fields, run.Marks)];
+        return [.. new ItemEvidence(0, item).Matches(run.Page.Marks).Select(m => m.Off)];
     }
 
     [Theory]

@@ -49,7 +49,7 @@ public class PosteriorTests
             var predictions = string.Join('|', items.Select(i =>
             {
                 Method.Run(i.Task, run, hypothesis.Deviations);
-                return run.Answer.ToString();
+                return run.Page.Answer.ToString();
             }));
             var copies = set.Any(b => signatures.Contains(string.Join('+', new Hypothesis([.. set.Where(x => x != b)], null, []).RuleIds) + ":" + predictions));
             signatures.Add(hypothesis.Key + ":" + predictions);
@@ -94,13 +94,13 @@ public class PosteriorTests
             }
 
             var weight = Math.Pow(consistency, run.Followed) * Math.Pow(1 - consistency, run.Chances - run.Followed);
-            if (run.Answer.SequenceEqual(item.Answer)) sum += weight * (1 - slipRate);
+            if (run.Page.Answer.SequenceEqual(item.Answer)) sum += weight * (1 - slipRate);
             double all = 0, meeting = 0;
             foreach (var (slip, slipWeight) in run.Steps.SelectMany(SlipSearch.Alterations).ToList())
             {
                 all += slipWeight;
                 Method.Run(item.Task, slipped, student, declined, slip);
-                if (slipped.Answer.SequenceEqual(item.Answer)) meeting += slipWeight;
+                if (slipped.Page.Answer.SequenceEqual(item.Answer)) meeting += slipWeight;
             }
 
             sum += weight * slipRate * Priors.SlipIsOneStep * meeting / all;

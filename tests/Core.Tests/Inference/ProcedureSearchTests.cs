@@ -23,7 +23,7 @@ public class ProcedureSearchTests
     {
         var run = new MethodRun();
         Method.Run(Page.Items[item].Item.Task, run, replay.Hypothesis.Deviations, replay.Declined, replay.Slip);
-        return run.Answer.ToString();
+        return run.Page.Answer.ToString();
     }
 
     [Theory]

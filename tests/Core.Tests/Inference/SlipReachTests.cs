@@ -45,6 +45,6 @@ public class SlipReachTests
     {
         var run = new MethodRun();
         Method.Run(task, run, student, slip: slip);
-        return run.Answer.ToString();
+        return run.Page.Answer.ToString();
     }
 }

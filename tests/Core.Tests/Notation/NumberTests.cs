@@ -48,7 +48,15 @@ public class NumberTests
     [InlineData("-0.0", "0")]
     [InlineData("+3.5", "3.5")]
     [InlineData("−1,250.0", "-1250")]
-    [InlineData("3,5", "35")]
+    [InlineData("3,5", "3,5")]
+    [InlineData("1,204", "1204")]
+    [InlineData("12,04", "12,04")]
+    [InlineData("1,20,4", "1,20,4")]
+    [InlineData("0,125", "0,125")]
+    [InlineData("1,204.50", "1204.5")]
+    [InlineData("3 26", "326")]
+    [InlineData("+326.0", "326")]
+    [InlineData("—7", "-7")]
     [InlineData("about 3", "about 3")]
     public void Decimals_of_the_same_value_have_one_spelling(string written, string canonical) => DecimalNumber.Canonical(written).ShouldBe(canonical);
 

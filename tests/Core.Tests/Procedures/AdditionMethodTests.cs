@@ -7,6 +7,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Addition;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Tests.Procedures;
 
@@ -14,7 +15,7 @@ public class AdditionMethodTests
 {
     private static MethodRun Run(string task, params string[] bugs)
     {
-        var run = new MethodRun { KeepsMarks = true };
+        var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(TaskText.TryParse(task).Value!, run, new DeviationSet([.. bugs.Select(b => Catalogue.Find("addition." + b)!.Deviations)]));
         return run;
     }
@@ -22,7 +23,7 @@ public class AdditionMethodTests
     [Fact]
     public void Without_deviations_the_answer_is_exact() =>
         Gen.ULong[0, 99_999_999].List[2, 5].Sample(addends =>
-            Run(string.Join(" + ", addends)).Answer.SequenceEqual(addends.Aggregate(BigInteger.Zero, (sum, a) => sum + a).ToString()), iter: 10_000);
+            Run(string.Join(" + ", addends)).Page.Answer.SequenceEqual(addends.Aggregate(BigInteger.Zero, (sum, a) => sum + a).ToString()), iter: 10_000);
 
     [Theory]
     [InlineData("36 + 27", "writes-both-digits", "513")]
@@ -66,14 +67,14 @@ public class AdditionMethodTests
     [InlineData("36 + 27", "subtracts-instead", "9")]
     [InlineData("36 + 27", "counts-start-number-past-ten", "62")]
     [InlineData("31 + 42", "counts-one-too-far", "84")]
-    public void A_bug_gives_the_answer_worked_by_hand(string task, string bug, string answer) => Run(task, bug).Answer.ToString().ShouldBe(answer);
+    public void A_bug_gives_the_answer_worked_by_hand(string task, string bug, string answer) => Run(task, bug).Page.Answer.ToString().ShouldBe(answer);
 
     [Fact]
     public void Carries_stand_where_they_go()
     {
         var run = Run("386 + 75 + 259");
-        run.Answer.ToString().ShouldBe("720");
-        run.Marks.Where(m => m.Field == MarkField.Carries).ShouldBe([new Mark(MarkField.Carries, 1, "2"), new Mark(MarkField.Carries, 2, "2")]);
+        run.Page.Answer.ToString().ShouldBe("720");
+        run.Page.Marks.Where(m => m.Field == WorkFields.Carries).ShouldBe([new Mark(WorkFields.Carries, new Spot(Place: 1), "2"), new Mark(WorkFields.Carries, new Spot(Place: 2), "2")]);
     }
 
     [Fact]
@@ -84,7 +85,7 @@ public class AdditionMethodTests
             {
                 var run = new MethodRun();
                 Method.Run(task, run, new DeviationSet([bug.Deviations]), declined: ulong.MaxValue);
-                run.Answer.ToString().ShouldBe(task.RightAnswer);
+                run.Page.Answer.ToString().ShouldBe(task.RightAnswer);
             }
     }
 
@@ -96,7 +97,7 @@ public class AdditionMethodTests
             foreach (var task in ItemPool.Of(Family.Addition, 30, seed: 2))
             {
                 Method.Run(task, run, new DeviationSet([[unlisted.Deviation]]));
-                foreach (var sign in run.Answer) char.IsAsciiDigit(sign).ShouldBeTrue(unlisted.Id);
+                foreach (var sign in run.Page.Answer) char.IsAsciiDigit(sign).ShouldBeTrue(unlisted.Id);
             }
     }
 
@@ -115,8 +116,8 @@ public class AdditionMethodTests
     public void Items_are_worked_with_the_marks_of_the_hand(string task, string carries, string answer)
     {
         var run = Run(task);
-        string.Join(' ', run.Marks.Where(m => m.Field == MarkField.Carries).Select(m => $"{m.Place}:{m.Text}")).ShouldBe(carries);
-        run.Answer.ToString().ShouldBe(answer);
+        string.Join(' ', run.Page.Marks.Where(m => m.Field == WorkFields.Carries).Select(m => $"{m.At.Place}:{m.Text}")).ShouldBe(carries);
+        run.Page.Answer.ToString().ShouldBe(answer);
     }
 
     [Fact]

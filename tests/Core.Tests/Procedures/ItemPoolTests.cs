@@ -4,6 +4,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Tests.Procedures;
 
@@ -16,9 +17,9 @@ public class ItemPoolTests
 
     private static bool Renames(ColumnDifference task)
     {
-        var run = new MethodRun { KeepsMarks = true };
+        var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(task, run, DeviationSet.Taught);
-        return run.Marks.Any(m => m.Field == MarkField.Rewritten);
+        return run.Page.Marks.Any(m => m.Field == WorkFields.Rewritten);
     }
 
     [Fact]
@@ -64,11 +65,11 @@ public class ItemPoolTests
     {
         var tasks = Sums();
         tasks.Select(t => t.Addends.Count).Distinct().Order().ShouldBe([2, 3, 4]);
-        var run = new MethodRun { KeepsMarks = true };
+        var run = new MethodRun { Page = { KeepsMarks = true } };
         var carried = tasks.Count(t =>
         {
             Method.Run(t, run, DeviationSet.Taught);
-            return run.Marks.Any(m => m.Field == MarkField.Carries);
+            return run.Page.Marks.Any(m => m.Field == WorkFields.Carries);
         });
         carried.ShouldBeInRange(900, 1_850);
         tasks.Count(t => t.Addends.Select(a => a.Length).Distinct().Count() > 1).ShouldBeGreaterThan(300);

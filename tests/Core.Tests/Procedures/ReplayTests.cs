@@ -124,7 +124,7 @@ public class ReplayTests
                 {
                     Method.Run(task, recorded, new DeviationSet([bug.Deviations]));
                     Method.Run(task, plain, new DeviationSet([bug.Deviations]));
-                    plain.Answer.ToString().ShouldBe(recorded.Answer.ToString());
+                    plain.Page.Answer.ToString().ShouldBe(recorded.Page.Answer.ToString());
                     plain.StepCount.ShouldBe(recorded.Steps.Count);
                 }
     }

@@ -7,6 +7,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Tests.Procedures;
 
@@ -16,7 +17,7 @@ public class SubtractionMethodTests
     {
         var run = new MethodRun();
         Method.Run(TaskText.TryParse(task).Value!, run, Students(bugs));
-        return run.Answer.ToString();
+        return run.Page.Answer.ToString();
     }
 
     private static DeviationSet Students(params string[] bugs) =>
@@ -24,9 +25,9 @@ public class SubtractionMethodTests
 
     private static Work Page(string task, params string[] bugs)
     {
-        var run = new MethodRun { KeepsMarks = true };
+        var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(TaskText.TryParse(task).Value!, run, Students(bugs));
-        return Work.Of(run.Marks, MarkField.Rewritten, MarkField.Cells, MarkField.RewrittenBelow);
+        return Work.Of(run.Page.Marks, WorkFields.Rewritten, WorkFields.Cells, WorkFields.RewrittenBelow);
     }
 
     [Fact]
@@ -37,11 +38,11 @@ public class SubtractionMethodTests
     public void A_bug_that_never_fires_changes_nothing() => Gen.Select(Gen.Int[0, 9999], Gen.Int[0, Catalogue.All.Count - 1]).Sample((top, index) =>
     {
         var task = ColumnDifference.Of(top, top / 3);
-        var run = new MethodRun { KeepsMarks = true };
-        var taught = new MethodRun { KeepsMarks = true };
+        var run = new MethodRun { Page = { KeepsMarks = true } };
+        var taught = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(task, run, new DeviationSet([Catalogue.All[index].Deviations]));
         Method.Run(task, taught, DeviationSet.Taught);
-        return run.Chances > 0 || (run.Answer.SequenceEqual(taught.Answer) && run.Marks.SequenceEqual(taught.Marks));
+        return run.Chances > 0 || (run.Page.Answer.SequenceEqual(taught.Page.Answer) && run.Page.Marks.SequenceEqual(taught.Page.Marks));
     }, iter: 5_000);
 
     [Fact]
@@ -49,17 +50,17 @@ public class SubtractionMethodTests
     {
         var run = new MethodRun();
         Method.Run(ColumnDifference.Of(top, top / 7), run, new DeviationSet([Catalogue.All[index].Deviations]), declined: ulong.MaxValue);
-        return run.Followed == 0 && run.Answer.SequenceEqual((top - (top / 7)).ToString());
+        return run.Followed == 0 && run.Page.Answer.SequenceEqual((top - (top / 7)).ToString());
     }, iter: 5_000);
 
     [Fact]
     public void The_marks_of_a_run_rebuild_its_answer() => Gen.Select(Gen.Int[10, 99999], Gen.Int[0, Catalogue.All.Count - 1]).Sample((top, index) =>
     {
-        var run = new MethodRun { KeepsMarks = true };
+        var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(ColumnDifference.Of(top, top / 2), run, new DeviationSet([Catalogue.All[index].Deviations]));
-        var cells = run.Marks.Where(m => m.Field == MarkField.Cells).OrderByDescending(m => m.Place).Select(m => m.Text);
+        var cells = run.Page.Marks.Where(m => m.Field == WorkFields.Cells).OrderByDescending(m => m.At.Place).Select(m => m.Text);
         var text = string.Concat(cells).TrimStart('0');
-        return run.Marks.Count == 0 || (text.Length == 0 ? "0" : text) == run.Answer.ToString();
+        return run.Page.Marks.Count == 0 || (text.Length == 0 ? "0" : text) == run.Page.Answer.ToString();
     }, iter: 5_000);
 
     [Theory]
@@ -148,16 +149,16 @@ public class SubtractionMethodTests
     public void Renaming_across_zeros_leaves_the_marks_as_taught()
     {
         var page = Page("5003 - 1248");
-        page.Marks[MarkField.Rewritten].At(3).ShouldBe(["4"]);
-        page.Marks[MarkField.Rewritten].At(2).ShouldBe(["10", "9"]);
-        page.Marks[MarkField.Rewritten].At(1).ShouldBe(["10", "9"]);
-        page.Marks[MarkField.Rewritten].At(0).ShouldBe(["13"]);
-        page.Marks[MarkField.Cells].At(0).ShouldBe(["5"]);
+        page.Get(WorkFields.Rewritten)!.At(3).ShouldBe(["4"]);
+        page.Get(WorkFields.Rewritten)!.At(2).ShouldBe(["10", "9"]);
+        page.Get(WorkFields.Rewritten)!.At(1).ShouldBe(["10", "9"]);
+        page.Get(WorkFields.Rewritten)!.At(0).ShouldBe(["13"]);
+        page.Get(WorkFields.Cells)!.At(0).ShouldBe(["5"]);
     }
 
     [Fact]
     public void A_made_bottom_digit_is_a_mark_below() =>
-        Page("752 - 338", "bottom-lends").Marks[MarkField.RewrittenBelow].At(1).ShouldBe(["2"]);
+        Page("752 - 338", "bottom-lends").Get(WorkFields.RewrittenBelow)!.At(1).ShouldBe(["2"]);
 
     [Fact]
     public void Chances_are_counted_where_the_bug_could_show()
@@ -167,7 +168,7 @@ public class SubtractionMethodTests
         (run.Chances, run.Followed).ShouldBe((2, 2));
         Method.Run(TaskText.TryParse("604 - 278").Value!, run, Students("turns-column-round"), declined: 0b10);
         (run.Chances, run.Followed).ShouldBe((2, 1));
-        run.Answer.ToString().ShouldBe("334");
+        run.Page.Answer.ToString().ShouldBe("334");
     }
 
     [Fact]
@@ -176,7 +177,7 @@ public class SubtractionMethodTests
         var run = new MethodRun();
         Method.Run(TaskText.TryParse("604 - 278").Value!, run, Students("turns-column-round"), declined: 0b1);
         run.Chances.ShouldBe(1);
-        run.Answer.ToString().ShouldBe("326");
+        run.Page.Answer.ToString().ShouldBe("326");
     }
 
     [Fact]
@@ -197,7 +198,7 @@ public class SubtractionMethodTests
         Method.Run(task, trace, DeviationSet.Taught);
         var fact = trace.Steps.First(s => s.Fact == new NumberFact(FactKind.Minus, 13, 8));
         Method.Run(task, trace, DeviationSet.Taught, slip: new Slip(fact.Number, 6));
-        trace.Answer.ToString().ShouldBe("356");
+        trace.Page.Answer.ToString().ShouldBe("356");
     }
 
     [Fact]
@@ -206,7 +207,7 @@ public class SubtractionMethodTests
         var run = new MethodRun();
         var set = new DeviationSet([[new FactDeviation(new NumberFact(FactKind.Minus, 13, 7), 5)]]);
         Method.Run(TaskText.TryParse("23 - 7").Value!, run, set);
-        run.Answer.ToString().ShouldBe("15");
+        run.Page.Answer.ToString().ShouldBe("15");
     }
 
     [Fact]
@@ -217,7 +218,7 @@ public class SubtractionMethodTests
             foreach (var task in ItemPool.Of(Family.Subtraction, 40, seed: 2))
             {
                 Method.Run(task, run, new DeviationSet([[unlisted.Deviation]]));
-                foreach (var sign in run.Answer) char.IsAsciiDigit(sign).ShouldBeTrue(unlisted.Id);
+                foreach (var sign in run.Page.Answer) char.IsAsciiDigit(sign).ShouldBeTrue(unlisted.Id);
             }
     }
 
@@ -247,7 +248,7 @@ public class SubtractionMethodTests
     public void Items_are_worked_with_the_marks_of_the_hand(string task, string marks, string answer)
     {
         var page = Page(task);
-        var written = page.Marks[MarkField.Rewritten];
+        var written = page.Get(WorkFields.Rewritten)!;
         string.Join(' ', written.Places.Select(p => $"{p}:{string.Join(',', written.At(p))}")).ShouldBe(marks);
         Answer(task).ShouldBe(answer);
     }

@@ -54,7 +54,7 @@ public class PlanMakerTests
         foreach (var item in plan.PracticeFirst.Concat(plan.PracticeMixed))
         {
             Method.Run(item.Task, run, new DeviationSet([Catalogue.Find("subtraction.turns-column-round")!.Deviations]));
-            item.OldAnswer.ShouldBe(run.Answer.ToString());
+            item.OldAnswer.ShouldBe(run.Page.Answer.ToString());
         }
     }
 

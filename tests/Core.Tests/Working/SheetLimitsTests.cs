@@ -2,6 +2,7 @@ using System.Text.Json;
 using Shouldly;
 using Xunit;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Tests.Working;
 
@@ -41,7 +42,7 @@ public class SheetLimitsTests
     public void A_sheet_holds_at_most_500_items()
     {
         var many = string.Join(',', Enumerable.Range(1, 501).Select(i => Item(id: i.ToString())));
-        Fault(Sheet(many)).ToString().ShouldBe("items: has more than 500 entries");
+        Fault(Sheet(many)).ToString().ShouldBe("items: has 501 entries, more than 500");
     }
 
     [Fact]
@@ -75,25 +76,26 @@ public class SheetLimitsTests
     [Fact]
     public void Forms_of_a_task_are_kept_and_written_back()
     {
-        var sheet = SheetReader.TryRead(Sheet(Item(), ""","predict":[{"task":"90 - 45","form":"decimal","over":"reals","to":"0.1"}],"sheet":"Spars","date":"2026-03-09T08:30:00Z" """), out _)!;
-        (sheet.Predict[0].Form, sheet.Predict[0].Over, sheet.Predict[0].To).ShouldBe(("decimal", "reals", "0.1"));
+        var sheet = SheetReader.TryRead(Sheet(Item(), ""","predict":[{"task":"958 / 4","form":"decimal"}],"sheet":"Spars","date":"2026-03-09T08:30:00Z" """), out _)!;
+        (sheet.Predict[0].Form, sheet.Predict[0].Over, sheet.Predict[0].To).ShouldBe(("decimal", null, null));
         sheet.Date.ShouldBe(new DateOnly(2026, 3, 9));
-        SheetWriter.Write(sheet).ShouldContain("""{"task":"90 - 45","form":"decimal","over":"reals","to":"0.1"}""");
+        SheetWriter.Write(sheet).ShouldContain("""{"task":"958 / 4","form":"decimal"}""");
     }
 
     [Fact]
-    public void Typing_over_an_item_keeps_what_cannot_be_typed()
+    public void A_field_that_is_given_replaces_null_erases_and_what_is_absent_stays()
     {
         var work = """{"order":"both","rewritten":{"0":"12"},"rewrittenBelow":{"1":"2"},"operands":[{"text":"52","lastPlace":0}],"tried":[1]}""";
         var item = SheetReader.TryRead(Sheet(Item(work: work)), out _)!.Items[0];
-        using var typed = JsonDocument.Parse("""{"cells":{"0":"4"}}""");
+        using var typed = JsonDocument.Parse("""{"cells":{"0":"4"},"rewritten":{},"order":null}""");
         var changed = WorkedItemReader.TryRead(item, "14", typed.RootElement, out _)!;
         changed.Answer.ShouldBe("14");
-        changed.Work.Order.ShouldBe("both");
-        changed.Work.Operands!.Count.ShouldBe(1);
-        changed.Work.Marks[MarkField.RewrittenBelow].At(1).ShouldBe(["2"]);
-        changed.Work.Marks[MarkField.Rewritten].Places.ShouldBeEmpty();
-        changed.Work.Kept.Keys.ShouldBe(["tried"]);
+        changed.Work.Has(WorkFields.Order).ShouldBeFalse();
+        changed.Work.Get(WorkFields.Cells)!.At(0).ShouldBe(["4"]);
+        changed.Work.Get(WorkFields.Operands)!.Count.ShouldBe(1);
+        changed.Work.Get(WorkFields.RewrittenBelow)!.At(1).ShouldBe(["2"]);
+        changed.Work.Get(WorkFields.Rewritten)!.Places.ShouldBeEmpty();
+        changed.Work.Has(WorkFields.Tried).ShouldBeTrue();
     }
 
     [Fact]

@@ -1,5 +1,6 @@
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Addition;
 
@@ -13,7 +14,7 @@ public sealed class AdditionMethod : Method
     public override IReadOnlyList<DecisionPoint> Points => AdditionPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Cells, MarkField.Carries, MarkField.Operands, MarkField.Order];
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Operands, WorkFields.Order];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new SumItems(seed).Next;
@@ -34,10 +35,10 @@ public sealed class AdditionMethod : Method
         switch (run.Ask(AdditionPoints.Way, context))
         {
             case SumWay.TakeAway:
-                run.Append(System.Numerics.BigInteger.Abs(addends.Skip(1).Aggregate(addends[0].Value, (left, a) => left - a.Value)).ToString());
+                run.Page.Append(System.Numerics.BigInteger.Abs(addends.Skip(1).Aggregate(addends[0].Value, (left, a) => left - a.Value)).ToString());
                 return;
             case SumWay.AddAllDigits:
-                run.Append(addends.Sum(a => Enumerable.Range(0, a.Length).Sum(a.Digit)).ToString());
+                run.Page.Append(addends.Sum(a => Enumerable.Range(0, a.Length).Sum(a.Digit)).ToString());
                 return;
             default:
                 break;
@@ -48,17 +49,17 @@ public sealed class AdditionMethod : Method
         for (var row = 0; row < addends.Count; row++)
         {
             var shift = toLeft ? width - addends[row].Length : 0;
-            run.Row = row;
-            run.Write(MarkField.Operands, shift - (toLeft ? width - addends[0].Length : 0), addends[row].Text);
+            run.Page.Line = row;
+            run.Page.Write(WorkFields.Operands, shift - (toLeft ? width - addends[0].Length : 0), addends[row].Text);
             for (var place = 0; place < width; place++) digits[row * width + place] = addends[row].Digit(place - shift);
         }
 
-        run.Row = 0;
+        run.Page.Line = 0;
 
         // Two more cells than columns: a carry can go one column too far beyond the last one.
         var cells = run.Take(width + 2);
         new ColumnSumWork(run, digits, addends.Count, cells).Work(run.Ask(AdditionPoints.Direction, context));
-        run.AppendCells(cells);
+        run.Page.AppendCells(cells);
     }
 
     private static bool NeedsCarry(IReadOnlyList<WholeNumber> addends, int width)

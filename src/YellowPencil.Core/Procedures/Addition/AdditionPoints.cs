@@ -1,5 +1,6 @@
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Addition;
 
@@ -124,7 +125,7 @@ public static class AdditionPoints
         Taught = _ => BelowTen.CarryNothing,
         Say = (c, choice) => choice == BelowTen.CarryNothing ? $"{Head(c)}: {c.Total}." : $"{Head(c)}: carries 1 although the sum is only {c.Total}.",
         Kinds = Kinds,
-        ShowsIn = MarkField.Carries,
+        ShowsIn = WorkFields.Carries,
         SlipWeight = 0.5,
     };
 
@@ -141,7 +142,7 @@ public static class AdditionPoints
             _ => "Puts the carry over the column to the right.",
         },
         Kinds = Kinds,
-        ShowsIn = MarkField.Carries,
+        ShowsIn = WorkFields.Carries,
     };
 
     /// <summary>How is the last sum written?</summary>

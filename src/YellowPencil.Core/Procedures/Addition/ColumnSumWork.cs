@@ -1,4 +1,5 @@
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Addition;
 
@@ -34,7 +35,7 @@ internal ref struct ColumnSumWork
     /// <summary>Works all columns, and writes a carry that is left beyond the last one.</summary>
     public void Work(SumDirection direction)
     {
-        run.Write(MarkField.Order, 0, direction == SumDirection.FromOnes ? Working.Work.RightToLeft : Working.Work.LeftToRight);
+        run.Page.Write(WorkFields.Order, null, direction == SumDirection.FromOnes ? OrderField.RightToLeft : OrderField.LeftToRight);
         for (var i = 0; i < width; i++)
         {
             var column = direction == SumDirection.FromOnes ? i : width - 1 - i;
@@ -164,7 +165,7 @@ internal ref struct ColumnSumWork
         else if (target >= 0)
         {
             carries[target] += carry;
-            run.Write(MarkField.Carries, smallestPlace + target, carry);
+            run.Page.Write(WorkFields.Carries, smallestPlace + target, carry);
             olderCarry = carry;
         }
         else
@@ -191,7 +192,7 @@ internal ref struct ColumnSumWork
     private readonly void WriteCell(int column, int value)
     {
         cells[column] = value;
-        run.Write(MarkField.Cells, smallestPlace + column, value);
+        run.Page.Write(WorkFields.Cells, smallestPlace + column, value);
     }
 
     private readonly AddColumnContext Context(int column)

@@ -3,6 +3,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures.Division;
 using YellowPencil.Core.Procedures.Integers;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.DecimalDivision;
 
@@ -19,8 +20,8 @@ public sealed class DecimalDivisionMethod : Method
     public override IReadOnlyList<DecisionPoint> Points => DecimalDivisionPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<MarkField> Fields { get; } =
-        [MarkField.StepQuotient, MarkField.StepProduct, MarkField.StepDifference, MarkField.StepBroughtDown, MarkField.Sign, MarkField.ScaledDivisor, MarkField.ScaledDividend];
+    public override IReadOnlyList<WorkField> Fields { get; } =
+        [WorkFields.Cycles, WorkFields.Sign, WorkFields.Scaled];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DecimalDivisionItems(seed).Next;
@@ -35,7 +36,7 @@ public sealed class DecimalDivisionMethod : Method
         var isNegative = SignPoints.IsNegative(run, new SignsContext(dividend.IsNegative, divisor.IsNegative, !isSmaller, IsQuotient: true));
         if (dividend.Unscaled.IsZero)
         {
-            run.Append("0");
+            run.Page.Append("0");
             return;
         }
 
@@ -49,7 +50,7 @@ public sealed class DecimalDivisionMethod : Method
         var places = PlacesAfterShift(run, context);
         var wholeDivisor = (long)BigInteger.Abs(divisor.Unscaled);
         var digits = DigitsOf(run, dividend, ref places);
-        if (run.WritesMarks && context.IsShiftDue) WriteScaled(run, dividend, digits, places, wholeDivisor);
+        if (run.Page.KeepsMarks && context.IsShiftDue) WriteScaled(run, dividend, digits, places, wholeDivisor);
         var by = DivisionMethod.DivisorFor(run, new DivisionContext(digits.Length, wholeDivisor.ToString().Length, QuotientForm.AsDecimal), wholeDivisor);
         var work = new DivisionWork(run, digits, digits.Length - places, by, asksDecimal: true, DivisionMethod.MostAppended(quotient.RightAnswer) + divisor.Places);
         work.Work();
@@ -96,8 +97,8 @@ public sealed class DecimalDivisionMethod : Method
     {
         var value = BigInteger.Zero;
         foreach (var digit in digits) value = value * 10 + digit;
-        run.Write(MarkField.ScaledDivisor, 0, divisor.ToString());
-        run.Write(MarkField.ScaledDividend, 0, DecimalNumber.Exact(value, places));
+        run.Page.Write(WorkFields.Scaled.Divisor, null, divisor.ToString());
+        run.Page.Write(WorkFields.Scaled.Dividend, null, DecimalNumber.Exact(value, places));
     }
 
     private static void WriteAnswer(MethodRun run, DecimalQuotientContext context, DivisionWork work, bool isNegative)
@@ -117,11 +118,11 @@ public sealed class DecimalDivisionMethod : Method
         {
             var text = Digits.Text(digits);
             var point = Math.Max(0, text.Length - places);
-            run.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{(point == 0 ? "0" : text[..point])}.{text[point..]}{work.Left}"));
+            run.Page.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{(point == 0 ? "0" : text[..point])}.{text[point..]}{work.Left}"));
             return;
         }
 
-        run.AppendDecimal(digits, places, isNegative);
-        if (rest == RestWritten.AsRemainder) run.AppendRemainder(work.Left);
+        run.Page.AppendDecimal(digits, places, isNegative);
+        if (rest == RestWritten.AsRemainder) run.Page.AppendRemainder(work.Left);
     }
 }

@@ -1,6 +1,7 @@
 using YellowPencil.Core.Procedures.Division;
 using YellowPencil.Core.Procedures.Integers;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.DecimalDivision;
 
@@ -61,7 +62,7 @@ public static class DecimalDivisionPoints
             "moves the point of the dividend one place too few", "moves the point of the dividend by its own places"),
         Taught = _ => PointShift.BothAlike,
         Kinds = Kinds,
-        ShowsIn = MarkField.ScaledDividend,
+        ShowsIn = WorkFields.Scaled.Dividend,
     };
 
     /// <summary>Are zeros appended where the dividend runs out?</summary>
@@ -70,7 +71,7 @@ public static class DecimalDivisionPoints
         Does = Phrases.InOrder<ShiftZeros>("appends zeros", "appends no zeros", "appends one zero too many"),
         Taught = _ => ShiftZeros.Append,
         Kinds = [Kinds[0]],
-        ShowsIn = MarkField.ScaledDividend,
+        ShowsIn = WorkFields.Scaled.Dividend,
     };
 
     /// <summary>Where does the point go?</summary>

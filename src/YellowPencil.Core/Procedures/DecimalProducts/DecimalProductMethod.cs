@@ -3,6 +3,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures.Integers;
 using YellowPencil.Core.Procedures.Multiplication;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.DecimalProducts;
 
@@ -24,7 +25,7 @@ public sealed class DecimalProductMethod : Method
     public override IReadOnlyList<DecisionPoint> Points => DecimalProductPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Carries, MarkField.Rows, MarkField.RowCarries, MarkField.Sign, MarkField.Places];
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Carries, WorkFields.Rows, WorkFields.Sign, WorkFields.Places];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DecimalProductItems(seed).Next;
@@ -39,16 +40,16 @@ public sealed class DecimalProductMethod : Method
         if (run.Ask(DecimalProductPoints.Way, context) == ProductWay.Add)
         {
             var places = Math.Max(first.Places, second.Places);
-            run.Append(DecimalNumber.Exact(Scaled(first, places) + Scaled(second, places), places));
+            run.Page.Append(DecimalNumber.Exact(Scaled(first, places) + Scaled(second, places), places));
             return;
         }
 
         if (!context.HasWhole && run.Ask(DecimalProductPoints.Split, context) == FactorSplit.TwoNumbers)
         {
-            if (isNegative) run.Append("-");
-            run.Append((Whole(first) * Whole(second)).ToString());
+            if (isNegative) run.Page.Append("-");
+            run.Page.Append((Whole(first) * Whole(second)).ToString());
             var decimals = (Decimals(first) * Decimals(second)).ToString().TrimEnd('0');
-            if (decimals.Length > 0) run.Append("." + decimals);
+            if (decimals.Length > 0) run.Page.Append("." + decimals);
             return;
         }
 
@@ -61,7 +62,7 @@ public sealed class DecimalProductMethod : Method
     {
         if (Digits.AreZero(answer))
         {
-            run.Append(answer.IsEmpty ? "" : "0");
+            run.Page.Append(answer.IsEmpty ? "" : "0");
             return;
         }
 
@@ -87,7 +88,7 @@ public sealed class DecimalProductMethod : Method
             PlaceCount.AtMostTwo => Math.Min(2, context.Together),
             _ => context.Together,
         };
-        if (run.WritesMarks) run.Write(MarkField.Places, 0, places);
+        run.Page.Write(WorkFields.Places, null, places);
         if (answer.Length < places)
         {
             places = run.Ask(DecimalProductPoints.TooFew, context) switch
@@ -101,7 +102,7 @@ public sealed class DecimalProductMethod : Method
             };
         }
 
-        run.AppendDecimal(answer, places, isNegative);
+        run.Page.AppendDecimal(answer, places, isNegative);
     }
 
     /// <summary>The digits of a factor as a whole number: no point, no zeros in front.</summary>

@@ -2,6 +2,7 @@ using YellowPencil.Core.Procedures.Addition;
 using YellowPencil.Core.Procedures.Integers;
 using YellowPencil.Core.Procedures.Multiplication;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.DecimalProducts;
 
@@ -81,7 +82,7 @@ public static class DecimalProductPoints
             "counts one place too few", "counts one place too many", "multiplies the counts", "always takes one place", "takes two places at the most", "takes one count from the other"),
         Taught = _ => PlaceCount.Together,
         Kinds = Kinds,
-        ShowsIn = MarkField.Places,
+        ShowsIn = WorkFields.Places,
     };
 
     /// <summary>What if there are too few digits?</summary>

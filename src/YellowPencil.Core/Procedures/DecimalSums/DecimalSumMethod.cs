@@ -3,6 +3,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures.Addition;
 using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.DecimalSums;
 
@@ -19,7 +20,7 @@ public sealed class DecimalSumMethod : Method
     public override IReadOnlyList<DecisionPoint> Points => DecimalSumPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Cells, MarkField.Carries, MarkField.Rewritten, MarkField.RewrittenBelow, MarkField.Operands, MarkField.Order];
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DecimalSumItems(seed).Next;
@@ -47,7 +48,10 @@ public sealed class DecimalSumMethod : Method
         var width = 0;
         for (var row = 0; row < numbers; row++)
             if (offsets[row] >= 0) width = Math.Max(width, offsets[row] + sum.Numbers[row].Length);
-        if (run.WritesMarks) WriteOperands(sum, run, offsets, alignment);
+
+        // Where every number begins with its point, there is an empty column of ones before it, for what is carried.
+        width = Math.Max(width, places + 1);
+        if (run.Page.KeepsMarks) WriteOperands(sum, run, offsets, alignment);
 
         var digits = run.Take(numbers * width);
         for (var row = 0; row < numbers; row++)
@@ -99,13 +103,13 @@ public sealed class DecimalSumMethod : Method
 
     private static void WriteOperands(DecimalSum sum, MethodRun run, ReadOnlySpan<int> offsets, DecimalAlignment alignment)
     {
-        for (run.Row = 0; run.Row < offsets.Length; run.Row++)
+        for (run.Page.Line = 0; run.Page.Line < offsets.Length; run.Page.Line++)
         {
-            var last = alignment == DecimalAlignment.PushedRight && sum.Numbers[run.Row].Places > 0 ? 0 : offsets[run.Row];
-            if (offsets[run.Row] >= 0) run.Write(MarkField.Operands, last - offsets[0] - sum.Numbers[0].Places, sum.Numbers[run.Row].Text);
+            var last = alignment == DecimalAlignment.PushedRight && sum.Numbers[run.Page.Line].Places > 0 ? 0 : offsets[run.Page.Line];
+            if (offsets[run.Page.Line] >= 0) run.Page.Write(WorkFields.Operands, last - offsets[0] - sum.Numbers[0].Places, sum.Numbers[run.Page.Line].Text);
         }
 
-        run.Row = 0;
+        run.Page.Line = 0;
     }
 
     private static void Add(MethodRun run, ReadOnlySpan<int> digits, int numbers, Span<int> cells, int from, int places, bool isRagged)
@@ -139,7 +143,7 @@ public sealed class DecimalSumMethod : Method
                 TopGap.TenWithoutLending => run.Recall(new NumberFact(FactKind.Minus, 10, bottom[column]), column - places) % 10,
                 _ => 0,
             };
-            run.Write(MarkField.Cells, column - places, cells[column]);
+            run.Page.Write(WorkFields.Cells, column - places, cells[column]);
         }
 
         foreach (ref var digit in top) digit = Math.Max(0, digit);
@@ -163,7 +167,7 @@ public sealed class DecimalSumMethod : Method
             SumPoint.AfterFirstDigit => Digits.LengthWithoutZeros(answer[..count]) - 1,
             _ => from > 0 ? Math.Min(after, places - from) : after,
         };
-        run.AppendDecimal(answer[..count], point, isNegative);
+        run.Page.AppendDecimal(answer[..count], point, isNegative);
     }
 
     /// <summary>The part after the point and the part before it as two whole numbers.</summary>
@@ -172,14 +176,14 @@ public sealed class DecimalSumMethod : Method
         var places = sum.Numbers.Max(n => n.Places);
         var decimals = Part(sum, run, isDifference, swapped, after: true);
         var whole = Part(sum, run, isDifference, swapped, after: false);
-        if (swapped) run.Append("-");
-        if (Digits.AreZero(whole)) run.Append("0");
-        else run.AppendDecimal(whole, 0);
+        if (swapped) run.Page.Append("-");
+        if (Digits.AreZero(whole)) run.Page.Append("0");
+        else run.Page.AppendDecimal(whole, 0);
         if (places == 0 || Digits.AreZero(decimals)) return;
-        run.Append(".");
+        run.Page.Append(".");
         var last = 0;
         while (decimals[last] == 0) last++;
-        for (var i = decimals.Length - 1; i >= last; i--) run.Append(SmallNumbers.Text(decimals[i]));
+        for (var i = decimals.Length - 1; i >= last; i--) run.Page.Append(SmallNumbers.Text(decimals[i]));
     }
 
     private static Span<int> Part(DecimalSum sum, MethodRun run, bool isDifference, bool swapped, bool after)

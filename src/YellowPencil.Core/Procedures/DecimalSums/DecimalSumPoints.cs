@@ -1,6 +1,7 @@
 using YellowPencil.Core.Procedures.Addition;
 using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.DecimalSums;
 
@@ -87,7 +88,7 @@ public static class DecimalSumPoints
         Does = Phrases.InOrder<DecimalAlignment>("lines the points up", "lines the numbers up on the right", "lines the numbers up on the left", "lines decimals up on the right and whole numbers by their points", "lines the points up but pushes the digits after them to the right"),
         Taught = _ => DecimalAlignment.Points,
         Kinds = Kinds,
-        ShowsIn = MarkField.Operands,
+        ShowsIn = WorkFields.Operands,
     };
 
     /// <summary>Where is the point of a whole number?</summary>
@@ -96,7 +97,7 @@ public static class DecimalSumPoints
         Does = Phrases.InOrder<HiddenPoint>("puts the hidden point after the ones", "puts a whole number under the last place", "reads a whole number as decimals", "leaves a whole number out"),
         Taught = _ => HiddenPoint.AfterOnes,
         Kinds = [new("always", "always", _ => true), new("below", "when it stands below", c => c.Row > 0), new("sum", "in sums", c => !c.IsDifference), new("difference", "in differences", c => c.IsDifference)],
-        ShowsIn = MarkField.Operands,
+        ShowsIn = WorkFields.Operands,
     };
 
     /// <summary>One number or two?</summary>

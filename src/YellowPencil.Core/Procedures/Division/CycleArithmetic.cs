@@ -30,10 +30,10 @@ internal static class CycleArithmetic
     {
         if (divisor < 10 && digit < 10) return run.Recall(new NumberFact(FactKind.Times, (int)digit, (int)divisor), place);
         if (digit > 9) return digit * divisor;
-        var wasAside = run.IsAside;
-        run.IsAside = true;
+        var wasAside = run.Page.IsAside;
+        run.Page.IsAside = true;
         var product = new ProductWork(run, DigitsOf(run, divisor), run.Take(1, (int)digit)).WorkRow();
-        run.IsAside = wasAside;
+        run.Page.IsAside = wasAside;
         return Value(product);
     }
 
@@ -44,10 +44,10 @@ internal static class CycleArithmetic
         var bottom = run.Take(top.Length);
         DigitsOf(run, Math.Min(part, product)).CopyTo(bottom);
         var cells = run.Take(top.Length);
-        var wasAside = run.IsAside;
-        run.IsAside = true;
+        var wasAside = run.Page.IsAside;
+        run.Page.IsAside = true;
         new ColumnDifferenceWork(run, top, bottom, cells, place).Work(run.Ask(SubtractionPoints.Direction, new ItemContext(top.Length, top.Length, NeedsRenaming: false)));
-        run.IsAside = wasAside;
+        run.Page.IsAside = wasAside;
         var answer = run.Take(3 * top.Length);
         return Value(answer[..Digits.Flatten(cells, answer)]);
     }

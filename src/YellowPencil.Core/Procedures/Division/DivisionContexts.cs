@@ -49,7 +49,7 @@ public readonly record struct CycleContext : IDecisionContext
     public long Rest { get; init; }
 
     /// <inheritdoc/>
-    public int? Place => DigitsLeft - Appended;
+    public required int? Place { get; init; }
 
     /// <summary>Whether the divisor goes into the number at hand not once.</summary>
     public bool IsTooSmall => Part < Divisor;

@@ -1,6 +1,7 @@
 using System.Numerics;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Division;
 
@@ -24,7 +25,7 @@ public sealed class DivisionMethod : Method
     public override IReadOnlyList<DecisionPoint> Points => DivisionPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.StepQuotient, MarkField.StepProduct, MarkField.StepDifference, MarkField.StepBroughtDown];
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cycles];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DivisionItems(seed).Next;
@@ -37,10 +38,10 @@ public sealed class DivisionMethod : Method
         switch (run.Ask(DivisionPoints.Way, context))
         {
             case DivisionWay.Multiply:
-                run.Append((division.Dividend.Value * division.Divisor.Value).ToString());
+                run.Page.Append((division.Dividend.Value * division.Divisor.Value).ToString());
                 return;
             case DivisionWay.Subtract:
-                run.Append((division.Dividend.Value - division.Divisor.Value).ToString());
+                run.Page.Append((division.Dividend.Value - division.Divisor.Value).ToString());
                 return;
             default:
                 break;
@@ -84,12 +85,12 @@ public sealed class DivisionMethod : Method
             : run.Ask(DivisionPoints.Written, new RestContext(division.AnswerForm, work.Left, (long)division.Divisor.Value));
         if (written is not (RestWritten.Drop or RestWritten.AsRemainder))
         {
-            run.Append(WithRest(DecimalNumber.Exact(Digits.Value(digits), places), written, work.Left, division));
+            run.Page.Append(WithRest(DecimalNumber.Exact(Digits.Value(digits), places), written, work.Left, division));
             return;
         }
 
-        run.AppendDecimal(digits, places);
-        if (written == RestWritten.AsRemainder) run.AppendRemainder(work.Left);
+        run.Page.AppendDecimal(digits, places);
+        if (written == RestWritten.AsRemainder) run.Page.AppendRemainder(work.Left);
     }
 
     /// <summary>The quotient with what is left, where the rest is not written behind an r, or not as it is.</summary>

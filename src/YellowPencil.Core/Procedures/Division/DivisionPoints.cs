@@ -2,6 +2,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures.Multiplication;
 using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Division;
 
@@ -62,7 +63,7 @@ public static class DivisionPoints
         Taught = _ => FirstPart.TakeMore,
         Say = (c, choice) => choice == FirstPart.TakeMore ? $"{c.Part} is less than {c.Divisor}: take one more digit." : $"{c.Part} is less than {c.Divisor}: {First!.Does(choice)}.",
         Kinds = Kinds,
-        ShowsIn = MarkField.StepQuotient,
+        ShowsIn = WorkFields.Cycles.Quotient,
     };
 
     /// <summary>What if the number at hand is too small?</summary>
@@ -72,7 +73,7 @@ public static class DivisionPoints
         Taught = _ => TooSmall.WriteZero,
         Say = (c, choice) => $"{c.Part} is less than {c.Divisor}: {Fits!.Does(choice)}.",
         Kinds = Kinds,
-        ShowsIn = MarkField.StepQuotient,
+        ShowsIn = WorkFields.Cycles.Quotient,
     };
 
     /// <summary>Which digit goes into the quotient?</summary>
@@ -83,7 +84,7 @@ public static class DivisionPoints
         Taught = _ => QuotientDigit.Exact,
         Say = (c, choice) => choice == QuotientDigit.Exact ? $"{c.Divisor} goes into {c.Part} {c.Part / c.Divisor} times." : $"{c.Part} ÷ {c.Divisor}: {Digit!.Does(choice)}.",
         Kinds = Kinds,
-        ShowsIn = MarkField.StepQuotient,
+        ShowsIn = WorkFields.Cycles.Quotient,
     };
 
     /// <summary>What is done with the product?</summary>
@@ -92,7 +93,7 @@ public static class DivisionPoints
         Does = Phrases.InOrder<TakingProduct>("takes the product away", "throws away what is left", "adds the product", "goes on with the product itself", "throws away what is left at the end"),
         Taught = _ => TakingProduct.Subtract,
         Kinds = Kinds,
-        ShowsIn = MarkField.StepDifference,
+        ShowsIn = WorkFields.Cycles.Difference,
     };
 
     /// <summary>What if the rest is not less than the divisor?</summary>
@@ -101,7 +102,7 @@ public static class DivisionPoints
         Does = Phrases.InOrder<LargeRest>("goes on", "divides what is left again and writes one more digit"),
         Taught = _ => LargeRest.GoOn,
         Kinds = [Kinds[0]],
-        ShowsIn = MarkField.StepQuotient,
+        ShowsIn = WorkFields.Cycles.Quotient,
     };
 
     /// <summary>What is brought down?</summary>
@@ -110,7 +111,7 @@ public static class DivisionPoints
         Does = Phrases.InOrder<BringDown>("brings down one digit", "brings nothing down and stops", "puts the digit brought down in front", "brings down the last digit", "goes on with the digit brought down alone", "brings down the digit after the next"),
         Taught = _ => BringDown.One,
         Kinds = Kinds,
-        ShowsIn = MarkField.StepBroughtDown,
+        ShowsIn = WorkFields.Cycles.BroughtDown,
     };
 
     /// <summary>Is a zero appended?</summary>
@@ -119,7 +120,7 @@ public static class DivisionPoints
         Does = Phrases.InOrder<Extension>("appends a zero and goes on", "finishes"),
         Taught = c => c.AsksDecimal ? Extension.AppendZero : Extension.Finish,
         Kinds = Kinds,
-        ShowsIn = MarkField.StepBroughtDown,
+        ShowsIn = WorkFields.Cycles.BroughtDown,
     };
 
     /// <summary>Where does the point go?</summary>

@@ -1,4 +1,5 @@
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Division;
 
@@ -56,6 +57,7 @@ internal ref struct DivisionWork
         TakeDigit();
         while (true)
         {
+            run.Page.Line = cycle;
             var context = Context(rest: 0);
             MarkPoint(context);
             if (takesFirstTogether && context.IsTooSmall && !hasDigit && Written == 0 && used < wholeDigits)
@@ -148,7 +150,7 @@ internal ref struct DivisionWork
         };
         WriteDigit(choice switch { QuotientDigit.CountedOneMore => digit + 1, QuotientDigit.CountedOneFewer => digit - 1, _ => digit });
         var product = CycleArithmetic.Product(run, divisor, digit, Place);
-        WriteStep(MarkField.StepProduct, product);
+        WriteStep(WorkFields.Cycles.Product, product);
         Left = run.Ask(DivisionPoints.Taking, context) switch
         {
             TakingProduct.ThrowRestAway => 0,
@@ -157,7 +159,7 @@ internal ref struct DivisionWork
             TakingProduct.KeepProduct => product,
             _ => CycleArithmetic.Difference(run, part, product, Place),
         };
-        WriteStep(MarkField.StepDifference, Left);
+        WriteStep(WorkFields.Cycles.Difference, Left);
         if (Left < divisor || run.Ask(DivisionPoints.Rest, context with { Rest = Left }) != LargeRest.DivideAgain) return;
         WriteDigit(Left / divisor);
         Left %= divisor;
@@ -187,7 +189,7 @@ internal ref struct DivisionWork
                 while (unit <= part) unit *= 10;
                 brought = digit;
                 part += digit * unit;
-                WriteStep(MarkField.StepBroughtDown, digit);
+                WriteStep(WorkFields.Cycles.BroughtDown, digit);
                 break;
             case BringDown.LastDigit:
                 used++;
@@ -213,7 +215,7 @@ internal ref struct DivisionWork
 
     private void Append(int digit)
     {
-        if (Written > 0 || hasDigit) WriteStep(MarkField.StepBroughtDown, digit);
+        if (Written > 0 || hasDigit) WriteStep(WorkFields.Cycles.BroughtDown, digit);
         brought = digit;
         part = part * 10 + digit;
     }
@@ -234,20 +236,25 @@ internal ref struct DivisionWork
         // A cycle writes two digits at the most; only rules that contradict each other could write more, and these are left out.
         if (Written < Quotient.Length) Quotient[Written++] = (int)Math.Min(digit, 999_999);
         hasDigit |= digit > 0;
-        run.Row = cycle++;
-        if (run.WritesMarks) run.Write(MarkField.StepQuotient, 0, digit.ToString());
+        run.Page.Line = cycle++;
+        if (run.Page.KeepsMarks) run.Page.Write(WorkFields.Cycles.Quotient, DigitPlace, digit.ToString());
     }
 
-    private readonly void WriteStep(MarkField field, long value)
+    private readonly void WriteStep(MarkKind kind, long value)
     {
-        if (run.WritesMarks) run.Write(field, 0, value.ToString());
+        if (run.Page.KeepsMarks) run.Page.Write(kind, DigitPlace, value.ToString());
     }
 
+    /// <summary>The column of the last digit at hand, counted from the end of the dividend.</summary>
     private readonly int Place => digits.Length - used - appended;
+
+    /// <summary>The place of the digit of the quotient in this cycle: over the last digit at hand.</summary>
+    private readonly int DigitPlace => wholeDigits - used - appended;
 
     private readonly CycleContext Context(long rest) => new()
     {
         Cycle = cycle,
+        Place = DigitPlace,
         Part = part,
         Divisor = divisor,
         Brought = brought,

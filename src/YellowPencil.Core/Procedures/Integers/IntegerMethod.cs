@@ -5,6 +5,7 @@ using YellowPencil.Core.Procedures.Division;
 using YellowPencil.Core.Procedures.Multiplication;
 using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Integers;
 
@@ -34,7 +35,7 @@ public sealed class IntegerMethod : Method
         [.. IntegerPoints.All, .. AdditionPoints.InColumns.Concat(SubtractionPoints.InColumns).Concat(MultiplicationPoints.InRows).Concat(DivisionPoints.InCycles).Distinct()];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Lines, MarkField.Sign];
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Sign];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new IntegerItems(seed).Next;
@@ -80,8 +81,8 @@ public sealed class IntegerMethod : Method
         if (context.SecondIsNegative)
         {
             if (run.Ask(IntegerPoints.Meeting, context) == MeetingSigns.Joined) takesAway = !takesAway;
-            if (run.WritesMarks)
-                run.Write(MarkField.Lines, 0, $"{(firstIsNegative ? "-" : "")}{BigInteger.Abs(pair.First)} {(takesAway ? "-" : "+")} {BigInteger.Abs(pair.Second)}");
+            if (run.Page.KeepsMarks)
+                run.Page.WriteLine($"{(firstIsNegative ? "-" : "")}{BigInteger.Abs(pair.First)} {(takesAway ? "-" : "+")} {BigInteger.Abs(pair.Second)}");
         }
 
         context = context with { FirstCountsNegative = firstIsNegative, SecondCountsNegative = takesAway, HaveSameSign = firstIsNegative == takesAway };
@@ -107,7 +108,7 @@ public sealed class IntegerMethod : Method
         Write(run, adds ? Plus(run, first, second) : Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second)), isNegative);
     }
 
-    private static void Write(MethodRun run, ReadOnlySpan<int> digits, bool isNegative) => run.AppendDecimal(digits, 0, isNegative);
+    private static void Write(MethodRun run, ReadOnlySpan<int> digits, bool isNegative) => run.Page.AppendDecimal(digits, 0, isNegative);
 
     private static Span<int> Plus(MethodRun run, BigInteger first, BigInteger second)
     {
@@ -119,9 +120,9 @@ public sealed class IntegerMethod : Method
         top.CopyTo(rows);
         bottom.CopyTo(rows[width..]);
         var cells = run.Take(width + 2);
-        run.IsAside = true;
+        run.Page.IsAside = true;
         new ColumnSumWork(run, rows, 2, cells).Work(SumDirection.FromOnes);
-        run.IsAside = false;
+        run.Page.IsAside = false;
         return Flat(run, cells);
     }
 
@@ -132,18 +133,18 @@ public sealed class IntegerMethod : Method
         var bottom = run.Take(top.Length);
         DigitsOf(run, smaller).CopyTo(bottom);
         var cells = run.Take(top.Length);
-        run.IsAside = true;
+        run.Page.IsAside = true;
         new ColumnDifferenceWork(run, top, bottom, cells).Work(Direction.FromOnes);
-        run.IsAside = false;
+        run.Page.IsAside = false;
         return Flat(run, cells);
     }
 
     private static Span<int> Times(MethodRun run, BigInteger first, BigInteger second)
     {
         if (first <= 12 && second <= 12) return Digit(run, run.Recall(new NumberFact(FactKind.Times, (int)first, (int)second), 0));
-        run.IsAside = true;
+        run.Page.IsAside = true;
         var answer = ProductWork.Multiply(run, DigitsOf(run, first), DigitsOf(run, second));
-        run.IsAside = false;
+        run.Page.IsAside = false;
         return answer;
     }
 
@@ -154,10 +155,10 @@ public sealed class IntegerMethod : Method
         if (divisor >= BigInteger.Pow(10, LongDivision.MostDivisorDigits)) return DigitsOf(run, quotient);
         var digits = DigitsOf(run, dividend);
         digits.Reverse();
-        run.IsAside = true;
+        run.Page.IsAside = true;
         var work = new DivisionWork(run, digits, digits.Length, (long)divisor, asksDecimal: false, mostAppended: 0);
         work.Work();
-        run.IsAside = false;
+        run.Page.IsAside = false;
         work.Quotient[..work.Written].Reverse();
         return Flat(run, work.Quotient[..work.Written]);
     }

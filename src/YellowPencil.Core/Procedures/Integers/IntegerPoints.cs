@@ -1,5 +1,6 @@
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Integers;
 
@@ -84,7 +85,7 @@ public static class IntegerPoints
         Does = Phrases.InOrder<FirstSign>("reads the sign of the first number", "drops the sign of the first number"),
         Taught = _ => FirstSign.Kept,
         Kinds = Kinds,
-        ShowsIn = MarkField.Lines,
+        ShowsIn = WorkFields.Lines,
     };
 
     /// <summary>What do two signs become?</summary>
@@ -96,7 +97,7 @@ public static class IntegerPoints
             ? c.IsMinus ? "Taking away a negative number is adding." : "Adding a negative number is taking away."
             : $"Between the numbers: {Meeting!.Does(choice)}.",
         Kinds = Kinds,
-        ShowsIn = MarkField.Lines,
+        ShowsIn = WorkFields.Lines,
     };
 
     /// <summary>Are the magnitudes added?</summary>

@@ -1,4 +1,5 @@
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Integers;
 
@@ -36,7 +37,7 @@ public static class SignPoints
             new("first", "when only the first number is negative", c => c.FirstIsNegative && !c.SecondIsNegative), new("second", "when only the second number is negative", c => !c.FirstIsNegative && c.SecondIsNegative),
             new("quotient", "in divisions", c => c.IsQuotient), new("product", "in products", c => !c.IsQuotient),
         ],
-        ShowsIn = MarkField.Sign,
+        ShowsIn = WorkFields.Sign,
     };
 
     /// <summary>Asks for the sign where there is one; whether the answer is negative.</summary>
@@ -53,7 +54,7 @@ public static class SignPoints
             ProductSign.Opposite => !context.AreDifferent,
             _ => context.AreDifferent,
         };
-        if (run.WritesMarks) run.Write(MarkField.Sign, 0, isNegative ? "-" : "+");
+        run.Page.Write(WorkFields.Sign, null, isNegative ? "-" : "+");
         return isNegative;
     }
 }

@@ -1,5 +1,6 @@
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Multiplication;
 
@@ -16,7 +17,7 @@ public sealed class MultiplicationMethod : Method
     public override IReadOnlyList<DecisionPoint> Points => MultiplicationPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Cells, MarkField.Carries, MarkField.Rows, MarkField.RowCarries];
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Rows];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new ProductItems(seed).Next;
@@ -28,11 +29,11 @@ public sealed class MultiplicationMethod : Method
 
         if (run.Ask(MultiplicationPoints.Way, new FactorsContext(Math.Max(product.First.Length, product.Second.Length), Math.Min(product.First.Length, product.Second.Length))) == ProductWay.Add)
         {
-            run.Append((product.First.Value + product.Second.Value).ToString());
+            run.Page.Append((product.First.Value + product.Second.Value).ToString());
             return;
         }
 
-        run.AppendCells(ProductWork.Multiply(run, DigitsOf(run, product.First), DigitsOf(run, product.Second)));
+        run.Page.AppendCells(ProductWork.Multiply(run, DigitsOf(run, product.First), DigitsOf(run, product.Second)));
     }
 
     private static Span<int> DigitsOf(MethodRun run, WholeNumber number)

@@ -1,5 +1,6 @@
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Multiplication;
 
@@ -58,7 +59,7 @@ public static class MultiplicationPoints
         Taught = _ => RowWay.Work,
         Say = (c, choice) => choice == RowWay.Work ? $"Row {c.Row + 1}: times {c.Digit} {Place.Name(c.Row)}." : $"Row {c.Row + 1}: {Row!.Does(choice)}.",
         Kinds = RowKinds,
-        ShowsIn = MarkField.Rows,
+        ShowsIn = WorkFields.Rows,
     };
 
     /// <summary>How many placeholder zeros?</summary>
@@ -71,7 +72,7 @@ public static class MultiplicationPoints
             ? c.Row == 0 ? "The row of the ones has no placeholder." : $"Row {c.Row + 1} counts {Place.Name(c.Row)}: it begins with {c.Row} placeholder zero{(c.Row == 1 ? "" : "s")}."
             : $"Row {c.Row + 1}: {Placeholder!.Does(choice)}.",
         Kinds = RowKinds,
-        ShowsIn = MarkField.Rows,
+        ShowsIn = WorkFields.Rows,
     };
 
     /// <summary>Where does a row begin?</summary>
@@ -80,7 +81,7 @@ public static class MultiplicationPoints
         Does = Phrases.InOrder<RowDirection>("starts with the ones", "starts at the left and carries to the right"),
         Taught = _ => RowDirection.FromOnes,
         Kinds = [new("always", "always", _ => true)],
-        ShowsIn = MarkField.Rows,
+        ShowsIn = WorkFields.Rows,
     };
 
     /// <summary>Is there another digit to multiply?</summary>
@@ -89,7 +90,7 @@ public static class MultiplicationPoints
         Does = Phrases.InOrder<RowOnward>("goes on to the next top digit", "stops there"),
         Taught = _ => RowOnward.NextDigit,
         Kinds = Kinds,
-        ShowsIn = MarkField.Rows,
+        ShowsIn = WorkFields.Rows,
     };
 
     /// <summary>What do the two digits give?</summary>
@@ -100,7 +101,7 @@ public static class MultiplicationPoints
         Taught = _ => DigitProduct.Multiply,
         Say = (c, choice) => choice == DigitProduct.Multiply ? $"{c.Multiplier} × {c.Top}." : $"{c.Multiplier} × {c.Top}: {Product!.Does(choice)}.",
         Kinds = Kinds,
-        ShowsIn = MarkField.Rows,
+        ShowsIn = WorkFields.Rows,
     };
 
     /// <summary>How is the product counted?</summary>
@@ -111,7 +112,7 @@ public static class MultiplicationPoints
         Say = (c, choice) => $"{c.Multiplier} × {c.Top}{(choice == SkipCount.Exact ? "" : ": " + Count!.Does(choice))}.",
         Kinds = Kinds,
         SlipWeight = 0,
-        ShowsIn = MarkField.Rows,
+        ShowsIn = WorkFields.Rows,
     };
 
     /// <summary>What becomes of the carry?</summary>
@@ -124,7 +125,7 @@ public static class MultiplicationPoints
             ? c.CarryIn > 0 ? $"The carried {c.CarryIn} is added: {c.Total + c.CarryIn}." : "Nothing was carried here."
             : $"{Head(c)}: {Carry!.Does(choice)}.",
         Kinds = Kinds,
-        ShowsIn = MarkField.Rows,
+        ShowsIn = WorkFields.Rows,
     };
 
     /// <summary>What is written and carried at ten or more?</summary>
@@ -134,7 +135,7 @@ public static class MultiplicationPoints
         Taught = _ => ProductTen.WriteOnesCarryTens,
         Say = (c, choice) => choice == ProductTen.WriteOnesCarryTens ? $"{c.Total}: write {c.Total % 10}, carry {c.Total / 10}." : $"{c.Total}: {Ten!.Does(choice)}.",
         Kinds = Kinds,
-        ShowsIn = MarkField.Rows,
+        ShowsIn = WorkFields.Rows,
     };
 
     /// <summary>Where does the carry go?</summary>
@@ -143,7 +144,7 @@ public static class MultiplicationPoints
         Does = Phrases.InOrder<ProductCarryInto>("carries to the next digit", "carries to the digit after the next"),
         Taught = _ => ProductCarryInto.NextDigit,
         Kinds = Kinds,
-        ShowsIn = MarkField.RowCarries,
+        ShowsIn = WorkFields.Rows.Carry,
     };
 
     /// <summary>How is the last product of a row written?</summary>
@@ -153,7 +154,7 @@ public static class MultiplicationPoints
         Taught = _ => LastProduct.WriteWhole,
         Say = (c, choice) => choice == LastProduct.WriteWhole ? $"The last one: write {c.Total}." : $"The last one, {c.Total}: {Last!.Does(choice)}.",
         Kinds = Kinds,
-        ShowsIn = MarkField.Rows,
+        ShowsIn = WorkFields.Rows,
     };
 
     /// <summary>What is done with the rows?</summary>

@@ -1,5 +1,6 @@
 using YellowPencil.Core.Procedures.Addition;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Multiplication;
 
@@ -20,6 +21,7 @@ internal ref struct ProductWork
     private readonly Span<int> cells;
     private int carriesMade;
     private int rowsWritten;
+    private int rowsOfZeros;
 
     public ProductWork(MethodRun run, ReadOnlySpan<int> top, ReadOnlySpan<int> multiplier)
     {
@@ -59,9 +61,9 @@ internal ref struct ProductWork
             if (way != RowWay.LeaveOut) WriteRow(context, way, rows.Slice(rowsWritten * width, width));
         }
 
-        run.Row = 0;
+        run.Page.Line = 0;
         if (rowsWritten > 0) return new PartialProductsWork(run, rows[..(rowsWritten * width)], rowsWritten).PutTogether(answer);
-        if (multiplier.IndexOfAnyExcept(0) >= 0) return 0;
+        if (rowsOfZeros == 0 && multiplier.IndexOfAnyExcept(0) >= 0) return 0;
         answer[0] = 0;
         return 1;
     }
@@ -76,7 +78,7 @@ internal ref struct ProductWork
 
     private void WriteRow(RowContext context, RowWay way, Span<int> row)
     {
-        run.Row = rowsWritten;
+        run.Page.Line = rowsWritten;
         var zeros = multiplier.Length == 1 ? 0 : PlaceholdersOf(context);
         row[..zeros].Clear();
         cells.Fill(-1);
@@ -99,10 +101,11 @@ internal ref struct ProductWork
         if (Digits.AreZero(row[..length]) && multiplier.Length > 1)
         {
             row.Fill(-1);
+            rowsOfZeros++;
             return;
         }
 
-        if (multiplier.Length > 1 && run.WritesMarks) run.Write(MarkField.Rows, 0, Digits.Text(row[..length]));
+        if (multiplier.Length > 1 && run.Page.KeepsMarks) run.Page.Write(WorkFields.Rows, 0, Digits.Text(row[..length]));
         else if (multiplier.Length == 1) WriteCells();
         rowsWritten++;
     }
@@ -110,7 +113,7 @@ internal ref struct ProductWork
     private readonly void WriteCells()
     {
         for (var column = 0; column < cells.Length; column++)
-            if (cells[column] >= 0) run.Write(MarkField.Cells, column, cells[column]);
+            if (cells[column] >= 0) run.Page.Write(WorkFields.Cells, column, cells[column]);
     }
 
     private readonly int PlaceholdersOf(RowContext context) => run.Ask(MultiplicationPoints.Placeholder, context) switch
@@ -243,7 +246,7 @@ internal ref struct ProductWork
         if (context.DigitsLeft > 1 && run.Ask(MultiplicationPoints.Into, context) == ProductCarryInto.DigitAfterNext) into += step;
         carries[into] += carry;
         carriesMade++;
-        run.Write(multiplier.Length == 1 ? MarkField.Carries : MarkField.RowCarries, into, carry);
+        run.Page.Write(multiplier.Length == 1 ? (MarkKind)WorkFields.Carries : WorkFields.Rows.Carry, into, carry);
     }
 
     private readonly void WriteLast(ProductContext context)

@@ -1,4 +1,5 @@
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Subtraction;
 
@@ -35,7 +36,7 @@ internal ref struct ColumnDifferenceWork
     /// <summary>Works all columns.</summary>
     public void Work(Direction direction)
     {
-        run.Write(MarkField.Order, 0, direction == Direction.FromOnes ? Working.Work.RightToLeft : Working.Work.LeftToRight);
+        run.Page.Write(WorkFields.Order, null, direction == Direction.FromOnes ? OrderField.RightToLeft : OrderField.LeftToRight);
         for (var i = 0; i < top.Length; i++)
         {
             var column = direction == Direction.FromOnes ? i : top.Length - 1 - i;
@@ -274,20 +275,20 @@ internal ref struct ColumnDifferenceWork
     private readonly void WriteCell(int column, int value)
     {
         cells[column] = value;
-        run.Write(MarkField.Cells, smallestPlace + column, value);
+        run.Page.Write(WorkFields.Cells, smallestPlace + column, value);
     }
 
     private readonly void Rewrite(int column, int value, int? by = null)
     {
         top[column] = value;
-        if (by is { } first) run.Write(MarkField.Rewritten, smallestPlace + column, first);
-        run.Write(MarkField.Rewritten, smallestPlace + column, value);
+        if (by is { } first) run.Page.Write(WorkFields.Rewritten, smallestPlace + column, first);
+        run.Page.Write(WorkFields.Rewritten, smallestPlace + column, value);
     }
 
     private readonly void RewriteBelow(int column, int value)
     {
         bottom[column] = value;
-        run.Write(MarkField.RewrittenBelow, smallestPlace + column, value);
+        run.Page.Write(WorkFields.RewrittenBelow, smallestPlace + column, value);
     }
 
     private readonly LendingContext Lending(int place, ColumnContext context, int passed) => new(

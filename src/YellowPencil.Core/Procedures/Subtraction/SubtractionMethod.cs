@@ -1,5 +1,6 @@
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Subtraction;
 
@@ -13,7 +14,7 @@ public sealed class SubtractionMethod : Method
     public override IReadOnlyList<DecisionPoint> Points => SubtractionPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<MarkField> Fields { get; } = [MarkField.Cells, MarkField.Rewritten, MarkField.RewrittenBelow, MarkField.Operands, MarkField.Order];
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DifferenceItems(seed).Next;
@@ -25,7 +26,7 @@ public sealed class SubtractionMethod : Method
         var context = new ItemContext(difference.Top.Length, difference.Bottom.Length, NeedsRenaming(difference));
         if (run.Ask(SubtractionPoints.Operation, context) == Operation.Add)
         {
-            run.Append((difference.Top.Value + difference.Bottom.Value).ToString());
+            run.Page.Append((difference.Top.Value + difference.Bottom.Value).ToString());
             return;
         }
 
@@ -39,10 +40,10 @@ public sealed class SubtractionMethod : Method
         var shift = 0;
         if (upper.Length != lower.Length && run.Ask(SubtractionPoints.Alignment, context) == Alignment.LeftEnds)
             shift = upper.Length - lower.Length;
-        run.Write(MarkField.Operands, 0, upper.Text);
-        run.Row = 1;
-        run.Write(MarkField.Operands, shift, lower.Text);
-        run.Row = 0;
+        run.Page.Write(WorkFields.Operands, 0, upper.Text);
+        run.Page.Line = 1;
+        run.Page.Write(WorkFields.Operands, shift, lower.Text);
+        run.Page.Line = 0;
         for (var place = 0; place < width; place++)
         {
             top[place] = Math.Max(0, upper.Digit(place - Math.Max(0, -shift)));
@@ -51,8 +52,8 @@ public sealed class SubtractionMethod : Method
 
         var direction = run.Ask(SubtractionPoints.Direction, context);
         new ColumnDifferenceWork(run, top, bottom, cells).Work(direction);
-        if (swapped) run.Append("-");
-        run.AppendCells(cells);
+        if (swapped) run.Page.Append("-");
+        run.Page.AppendCells(cells);
     }
 
     private static bool NeedsRenaming(ColumnDifference task)

@@ -1,5 +1,6 @@
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Subtraction;
 
@@ -106,7 +107,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<ColumnContext, Lender> Lender = new("subtraction.lender", "Who lends?")
     {
         Does = SubtractionWords.Of,
-        ShowsIn = MarkField.Rewritten,
+        ShowsIn = WorkFields.Rewritten,
         Taught = _ => Subtraction.Lender.NearestNotZero,
         Say = SubtractionCaptions.Lender,
         Kinds = ColumnKinds,
@@ -116,7 +117,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<LendingContext, LenderValue> LenderValue = new("subtraction.lender-value", "What does the lender become?")
     {
         Does = SubtractionWords.Of,
-        ShowsIn = MarkField.Rewritten,
+        ShowsIn = WorkFields.Rewritten,
         Taught = _ => Subtraction.LenderValue.OneLess,
         Say = SubtractionCaptions.LenderValue,
         Kinds = LendingKinds,
@@ -126,7 +127,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<LendingContext, PassedZero> PassedZero = new("subtraction.passed-zero", "What does a zero in between become?")
     {
         Does = SubtractionWords.Of,
-        ShowsIn = MarkField.Rewritten,
+        ShowsIn = WorkFields.Rewritten,
         Taught = _ => Subtraction.PassedZero.Nine,
         Say = SubtractionCaptions.PassedZero,
         Kinds =
@@ -141,7 +142,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<ColumnContext, Receiver> Receiver = new("subtraction.receiver", "What does the short column become?")
     {
         Does = SubtractionWords.Of,
-        ShowsIn = MarkField.Rewritten,
+        ShowsIn = WorkFields.Rewritten,
         Taught = _ => Subtraction.Receiver.TenMore,
         Say = SubtractionCaptions.Receiver,
         Kinds = ColumnKinds,
@@ -159,7 +160,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<ColumnContext, Neighbour> Neighbour = new("subtraction.neighbour", "Does the next column change?")
     {
         Does = SubtractionWords.Of,
-        ShowsIn = MarkField.Rewritten,
+        ShowsIn = WorkFields.Rewritten,
         Taught = _ => Subtraction.Neighbour.LeftAlone,
         Say = (_, choice) => choice == Subtraction.Neighbour.LeftAlone ? "Nothing was {renamed}: the next column stays." : "Makes the next column one less, though nothing was {renamed}.",
         Kinds = ColumnKinds,

@@ -1,0 +1,44 @@
+namespace YellowPencil.Core.Notation.Grammars;
+
+/// <summary>How the tasks of one family are written.</summary>
+internal abstract class TaskGrammar(Family family)
+{
+    public Family Family => family;
+
+    /// <summary>The values of <c>form</c> that the family knows.</summary>
+    public virtual IReadOnlyList<string> Forms => [];
+
+    /// <summary>The values of <c>over</c> that the family knows.</summary>
+    public virtual IReadOnlyList<string> Overs => [];
+
+    /// <summary>The values of <c>to</c> that the family knows.</summary>
+    public virtual IReadOnlyList<string> Places => [];
+
+    /// <summary>Reads a task.</summary>
+    /// <param name="text">The whole text, signs in their plain spelling.</param>
+    /// <param name="from">Where it goes on behind the word in front.</param>
+    /// <param name="asked">What is asked for; the values are those that the family knows.</param>
+    public abstract Parsed<ItemTask> Read(string text, int from, Asked asked);
+}
+
+/// <summary>A grammar of numbers with one operation between them, without a word in front.</summary>
+internal abstract class CalculationGrammar(Family family) : TaskGrammar(family)
+{
+    /// <summary>Whether a calculation is one of this family.</summary>
+    public abstract bool Claims(Calculation calculation);
+
+    /// <summary>Makes the task of a calculation that the family claims.</summary>
+    public abstract Parsed<ItemTask> Read(Calculation calculation, Asked asked);
+
+    public sealed override Parsed<ItemTask> Read(string text, int from, Asked asked) => throw new NotSupportedException("calculations have no word in front");
+}
+
+/// <summary>A family of the format whose methods are not in the product yet.</summary>
+internal sealed class LaterGrammar(Family family) : TaskGrammar(family)
+{
+    public override IReadOnlyList<string> Overs => Family == Family.Factoring ? ["integers", "reals", "complex"] : [];
+
+    public override IReadOnlyList<string> Places => Family == Family.Roots ? ["1", "0.1", "0.01", "0.001"] : [];
+
+    public override Parsed<ItemTask> Read(string text, int from, Asked asked) => Parsed<ItemTask>.Failed($"{Family.Title()} cannot be read so far", 0);
+}

@@ -1,0 +1,74 @@
+using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
+
+namespace YellowPencil.Core.Procedures;
+
+/// <summary>The page that a run leaves: the marks in the order of writing, and the answer.</summary>
+public sealed class WrittenPage
+{
+    private readonly List<Mark> marks = [];
+    private char[] answer = new char[64];
+    private int answerLength;
+    private int lines;
+
+    /// <summary>Whether marks are kept: texts that only a mark needs are not made otherwise.</summary>
+    public bool KeepsMarks { get; set; }
+
+    /// <summary>The answer; empty when nothing was written.</summary>
+    public ReadOnlySpan<char> Answer => answer.AsSpan(0, answerLength);
+
+    /// <summary>The marks, where they are kept.</summary>
+    public IReadOnlyList<Mark> Marks => marks;
+
+    /// <summary>The row or cycle in which marks stand from now on.</summary>
+    public int Line { get; set; }
+
+    /// <summary>Set while a part works whose columns do not stand on the page as such: its marks are not kept.</summary>
+    public bool IsAside { get; set; }
+
+    /// <summary>Leaves a mark.</summary>
+    /// <param name="kind">What kind of mark.</param>
+    /// <param name="place">The column; null where there are none.</param>
+    /// <param name="value">What is written.</param>
+    public void Write(MarkKind kind, int? place, int value)
+    {
+        if (KeepsMarks) Write(kind, place, SmallNumbers.Text(value));
+    }
+
+    /// <summary>Leaves a mark.</summary>
+    public void Write(MarkKind kind, int? place, string text)
+    {
+        if (KeepsMarks && !IsAside) marks.Add(new Mark(kind.Field, new Spot(Line, place, kind.Part), text));
+    }
+
+    /// <summary>Leaves the next line of a working.</summary>
+    public void WriteLine(string text)
+    {
+        if (KeepsMarks && !IsAside) marks.Add(new Mark(WorkFields.Lines, new Spot(lines++), text));
+    }
+
+    /// <summary>Adds to the answer.</summary>
+    public void Append(ReadOnlySpan<char> text)
+    {
+        if (answerLength + text.Length > answer.Length) Array.Resize(ref answer, 2 * (answerLength + text.Length));
+        text.CopyTo(answer.AsSpan(answerLength));
+        answerLength += text.Length;
+    }
+
+    internal void Clear()
+    {
+        marks.Clear();
+        answerLength = 0;
+        lines = 0;
+        Line = 0;
+        IsAside = false;
+    }
+}
+
+/// <summary>The texts of small whole numbers, made once.</summary>
+internal static class SmallNumbers
+{
+    private static readonly string[] Texts = [.. Enumerable.Range(0, 200).Select(n => n.ToString())];
+
+    public static string Text(int value) => (uint)value < Texts.Length ? Texts[value] : value.ToString();
+}
