@@ -36,9 +36,6 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>Wrong facts are not looked for behind more items than this: they would be rules.</summary>
     private const int MostUnmetByFacts = 8;
 
-    /// <summary>A bug that explains none of so many unexplained items in which it could show is not added.</summary>
-    private const int ItemsTried = 4;
-
     private const int FactsTried = 4;
 
     private const int MostBugs = 3;
@@ -88,9 +85,8 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
                 var larger = smaller.Hypothesis.With(bug);
                 if (candidates.ContainsKey(larger.Key)) continue;
                 var shown = sheet.Items.Where(item => chances[item.Index][i] > 0).ToLookup(unmet.Contains);
-                if (!shown[true].Take(ItemsTried).Any(item => sheet.Gives(larger, item))) continue;
                 var gained = shown[true].Count(item => sheet.Gives(larger, item));
-                if (gained < shown[false].Count(item => !sheet.Gives(larger, item))) continue;
+                if (gained == 0 || gained < shown[false].Count(item => !sheet.Gives(larger, item))) continue;
                 var candidate = sheet.Rough(larger);
                 candidates[larger.Key] = candidate;
                 grown.Add(candidate);
@@ -101,7 +97,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     }
 
     /// <summary>The items that a candidate, followed throughout, does not give.</summary>
-    private List<ItemEvidence> Unmet(Candidate candidate) => [.. sheet.Items.Where(i => candidate.Items[i.Index].Prediction != i.Answer)];
+    private List<ItemEvidence> Unmet(Candidate candidate) => [.. sheet.Items.Where(i => !candidate.Items[i.Index].IsForetold)];
 
     /// <summary>The sets worth growing: the best, as far as they are in reach of the very best.</summary>
     private static List<Candidate> Best(List<Candidate> from)
@@ -149,7 +145,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
             foreach (var item in sheet.Items.Where(i => !candidate.Items[i.Index].IsMet))
                 foreach (var slip in sheet.Slips(item, candidate.Hypothesis).Where(s => s.Step.Fact is not null))
                 {
-                    var key = (slip.Step.Fact!.Value, slip.Slip.Choice);
+                    var key = (slip.Step.Fact!.Value.Ordered, slip.Slip.Choice);
                     if (!facts.TryGetValue(key, out var items)) facts[key] = items = [];
                     items.Add(item.Index);
                 }
@@ -185,7 +181,6 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
             {
                 var shown = unmet.Where(item => chances[item.Index][i] > 0).ToList();
                 if (shown.Count < LeastUnmet) continue;
-                shown = [.. shown.Take(ItemsTried)];
                 var larger = smaller.Hypothesis.With(sheet.Unlisted.Rules[i]);
                 if (shown.Count(item => sheet.Gives(larger, item)) >= LeastUnmet) found.Add(sheet.Rough(larger));
             }

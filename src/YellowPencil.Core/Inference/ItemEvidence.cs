@@ -5,35 +5,107 @@ using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Inference;
 
-/// <summary>What one answered item tells: the answer in its canonical spelling and the marks that were recorded.</summary>
+/// <summary>
+/// What one stretch of a working tells: from where the student stood, the task or a line that was written, to what was written next, a line or the
+/// answer. An item without lines is one stretch. After a wrong line the reading goes on from what was written.
+/// </summary>
 internal sealed class ItemEvidence
 {
     private readonly List<(WorkField Field, object Value)> seen;
+    private readonly Method method;
+    private readonly string? line;
 
-    public ItemEvidence(int index, WorkedItem item)
+    private ItemEvidence(int index, WorkedItem item, ItemTask from, int row, string? line)
     {
         Index = index;
         Item = item;
-        Task = item.Task;
-        Answer = Task.Canonical(item.Answer!);
-        seen = [.. Method.Of(Task.Family).Fields.Where(item.Work.Has).Select(f => (f, item.Work.ValueOf(f)!))];
+        Task = from;
+        Row = row;
+        this.line = line;
+        method = Method.Of(Task.Family);
+        Answer = line ?? Task.Canonical(item.Answer!);
+
+        // Marks stand beside the whole item: they are compared once, where the answer is.
+        seen = line is not null ? [] : [.. Method.Of(item.Task.Family).Fields.Where(f => f != WorkFields.Lines && item.Work.Has(f)).Select(f => (f, item.Work.ValueOf(f)!))];
+        if (line is null)
+        {
+            Taught = Task.RightAnswer;
+            IsRight = Answer == Taught;
+        }
+        else
+        {
+            var taught = new MethodRun();
+            Run(taught, DeviationSet.Taught);
+            Taught = Says(taught);
+            IsRight = Matches(taught);
+        }
     }
 
-    /// <summary>Which of the sheet's answered items this is, from 0.</summary>
+    /// <summary>Which of the sheet's stretches this is, from 0.</summary>
     public int Index { get; }
 
     public WorkedItem Item { get; }
 
+    /// <summary>What is to be done from where the stretch begins.</summary>
     public ItemTask Task { get; }
 
+    /// <summary>Which line of the working the stretch leads to, from 0; the answer counts behind the last.</summary>
+    public int Row { get; }
+
+    /// <summary>Whether the stretch leads to the answer, and not to a line before it.</summary>
+    public bool IsLast => line is null;
+
+    /// <summary>What was written at its end: the line, or the answer in its canonical spelling.</summary>
     public string Answer { get; }
 
-    public bool IsRight => Answer == Task.RightAnswer;
+    /// <summary>What the taught method says on this stretch, as <see cref="Says"/> tells it.</summary>
+    public string Taught { get; }
+
+    public bool IsRight { get; }
 
     public bool HasMarks => seen.Count > 0;
 
-    /// <summary>Whether a run came to the answer that was written.</summary>
-    public bool Matches(MethodRun run) => run.Page.Answer.SequenceEqual(Answer);
+    /// <summary>The stretches of an answered item; lines that the method cannot go on from are passed over.</summary>
+    /// <param name="item">The item.</param>
+    /// <param name="index">The number of the first.</param>
+    public static IEnumerable<ItemEvidence> Of(WorkedItem item, int index)
+    {
+        var from = item.Task;
+        var method = Method.Of(from.Family);
+        var lines = item.Work.Get(WorkFields.Lines) ?? [];
+        for (var row = 0; row < lines.Count; row++)
+            foreach (var part in lines[row].Split('=', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
+            {
+                if (method.Resume(item.Task, part) is not { } resumed || resumed.Text == from.Text) continue;
+                yield return new ItemEvidence(index++, item, from, row, part);
+                from = resumed;
+            }
+
+        yield return new ItemEvidence(index, item, from, lines.Count, null);
+    }
+
+    /// <summary>An answered item as one stretch, whatever lines stand there.</summary>
+    public static ItemEvidence Whole(WorkedItem item) => new(0, item, item.Task, 0, null);
+
+    /// <summary>Lets a run go along this stretch.</summary>
+    public void Run(MethodRun run, DeviationSet set, ulong declined = 0, Slip? slip = null)
+    {
+        MakeReady(run);
+        Method.Run(Task, run, set, declined, slip);
+    }
+
+    /// <summary>Has a run keep of its page what is needed to see where it leads; the caller runs it.</summary>
+    /// <param name="run">The run.</param>
+    /// <param name="withMarks">Whether the marks are wanted too.</param>
+    public void MakeReady(MethodRun run, bool withMarks = false) => run.Page.KeepsMarks = run.Recording || line is not null || (withMarks && HasMarks);
+
+    /// <summary>Whether a run came by what was written: to the answer, or through the line at any point.</summary>
+    public bool Matches(MethodRun run) => line is null
+        ? run.Page.Answer.SequenceEqual(Answer)
+        : run.Page.Passed.Any(passed => method.IsSameLine(line, passed));
+
+    /// <summary>What a run says on this stretch, so that runs which say the same have the same text.</summary>
+    public string Says(MethodRun run) => line is null ? run.Page.Answer.ToString() : $"{string.Join(" → ", run.Page.Passed)} → {run.Page.Answer}";
 
     /// <summary>
     /// How probable the recorded marks are for a student who would leave those of the run: each recorded field agrees or differs
@@ -43,12 +115,12 @@ internal sealed class ItemEvidence
     {
         if (!HasMarks) return 1;
         var likelihood = 1.0;
-        foreach (var match in Matches(run.Page.Marks))
+        foreach (var match in MarkMatches(run.Page.Marks))
             likelihood *= match.Off == 0 ? Priors.MarksAgree : Math.Pow(Priors.MarkDiffers, Math.Min(match.Off, Priors.MostDifferingMarks));
         return likelihood;
     }
 
     /// <summary>How the recorded fields agree with the marks that a student would leave: one match for each part that people note by itself.</summary>
-    public IEnumerable<FieldMatch> Matches(IReadOnlyList<Mark> marks) =>
-        seen.SelectMany(s => s.Field.Compare(Task, s.Value, [.. marks.Where(m => m.Field == s.Field)]));
+    public IEnumerable<FieldMatch> MarkMatches(IReadOnlyList<Mark> marks) =>
+        seen.SelectMany(s => s.Field.Compare(Item.Task, s.Value, [.. marks.Where(m => m.Field == s.Field)]));
 }

@@ -13,8 +13,11 @@ internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
     /// <summary>The ways that were enumerated, the one that follows every chance first.</summary>
     public IReadOnlyList<Way> Ways => ways;
 
-    /// <summary>The answer where every chance is followed.</summary>
+    /// <summary>What is said where every chance is followed: the answer, or the lines on the way to it.</summary>
     public string Prediction => prediction;
+
+    /// <summary>Whether what was written is met where every chance is followed.</summary>
+    public bool IsForetold => ways[0].Match > 0;
 
     /// <summary>Whether some way meets the answer without a slip.</summary>
     public bool IsMet { get; } = ways.Any(w => w.Match > 0);

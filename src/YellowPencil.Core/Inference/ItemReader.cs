@@ -15,20 +15,22 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     /// <summary>Reads the items of the sheet in their order.</summary>
     public IReadOnlyList<ItemReading> Read(IReadOnlyList<WorkedItem> items)
     {
-        var evidence = sheet.Items.ToDictionary(e => e.Item.Id);
-        return [.. items.Select(item => evidence.TryGetValue(item.Id, out var answered)
-            ? Read(answered)
+        var evidence = sheet.Items.ToLookup(e => e.Item.Id);
+        return [.. items.Select(item => evidence[item.Id].ToList() is { Count: > 0 } stretches
+            ? Read(item, stretches)
             : new ItemReading(item, item.Task.Judge(item.Answer), null, null, new ItemReplay(candidates[0].Hypothesis, 0, null, false)))];
     }
 
-    private ItemReading Read(ItemEvidence item)
+    /// <summary>Reads an item by the first of its stretches that goes wrong; where none does, by the last.</summary>
+    private ItemReading Read(WorkedItem item, List<ItemEvidence> stretches)
     {
-        var verdict = item.Task.Judge(item.Item.Answer);
-        var replay = Replay(item);
-        if (verdict == Verdict.Right) return new ItemReading(item.Item, verdict, null, null, replay);
-        if (!replay.IsExplained) return new ItemReading(item.Item, verdict, Cause.Unexplained, FirstWrongDigit(item), replay);
-        var wrong = FirstDeviantStep(item, replay);
-        return new ItemReading(item.Item, verdict, CauseOf(wrong), Describe(item, replay, wrong), replay);
+        var verdict = item.Task.Judge(item.Answer);
+        var first = stretches.Find(s => !s.IsRight) ?? stretches[^1];
+        var replay = Replay(first);
+        if (verdict == Verdict.Right) return new ItemReading(item, verdict, null, null, replay);
+        if (!replay.IsExplained) return new ItemReading(item, verdict, Cause.Unexplained, first.IsLast ? FirstWrongDigit(first) : WrongLine(first, "line", "", ""), replay);
+        var wrong = FirstDeviantStep(first, replay);
+        return new ItemReading(item, verdict, CauseOf(wrong), Describe(first, replay, wrong), replay);
     }
 
     /// <summary>The likeliest procedure that gives the item: over the explanations, most probable first, followed or slipped.</summary>
@@ -66,6 +68,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     {
         Method.Run(item.Task, mended, DeviationSet.Taught);
         var text = (wrong.Cause == StepCause.Slip ? "This once: " : "") + wrong.MadeText;
+        if (!item.IsLast) return WrongLine(item, wrong.Name, wrong.TaughtText, text);
         var shows = wrong.Point?.ShowsIn ?? WorkFields.Cells;
         if (wrong.Place is null && shows.Field is PlaceField) return new WrongStep(wrong.Name, shows.Field, null, null, item.Task.RightAnswer, item.Item.Answer!, text);
         var elsewhere = Method.Of(item.Task.Family).Fields.Where(f => f != shows.Field && f != WorkFields.Cells);
@@ -127,6 +130,10 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
 
         static string Digit(int digit) => digit >= 0 ? digit.ToString() : "no digit";
     }
+
+    private static WrongStep WrongLine(ItemEvidence item, string step, string expected, string text) => new(
+        step, WorkFields.Lines, item.Row + 1, null, expected.Length > 0 ? expected : $"a line that goes on from {item.Task.Text}", item.Answer,
+        text.Length > 0 ? text : "No rule or single slip that was tried gives this line.");
 
     private static WrongStep OfAnswer(ItemEvidence item, int? place, string expected, string written, string text) =>
         new("answer", WorkFields.Cells, null, place, expected, written.Length > 0 ? written : item.Item.Answer!, text);

@@ -20,7 +20,7 @@ public sealed class ProcedureSearch
     {
         var unexplained = new ItemReplay(explanation.Hypothesis, 0, null, false);
         if (!item.IsAnswered) return unexplained;
-        var evidence = new ItemEvidence(0, item);
+        var evidence = ItemEvidence.Whole(item);
         if (LikeliestWay(evidence, explanation.Hypothesis, explanation.Consistency) is { } declined) return unexplained with { Declined = declined, IsExplained = true };
         foreach (var chances in (ulong[])[0, NoneFollowed])
             if (new SlipSearch(run).Explain(evidence, explanation.Hypothesis.Deviations, chances) is [{ } slip, ..]) return unexplained with { Declined = chances, Slip = slip.Slip, IsExplained = true };
@@ -32,7 +32,7 @@ public sealed class ProcedureSearch
     {
         ulong? best = null;
         var highest = -1.0;
-        run.Page.KeepsMarks = item.HasMarks;
+        item.MakeReady(run, withMarks: true);
         WayEnumeration.Visit(item.Task, run, hypothesis.Deviations, declined =>
         {
             if (!item.Matches(run)) return;

@@ -28,7 +28,8 @@ public static class SheetDiagnosis
     /// <summary>The same with another catalogue, to see what becomes of a student whose bug is not in it.</summary>
     internal static Reading Read(WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf)
     {
-        var evidence = sheet.Items.Where(i => i.IsAnswered).Select((item, index) => new ItemEvidence(index, item)).ToList();
+        var evidence = new List<ItemEvidence>();
+        foreach (var item in sheet.Items.Where(i => i.IsAnswered)) evidence.AddRange(ItemEvidence.Of(item, evidence.Count));
         var families = sheet.Items.Select(i => i.Task.Family).Distinct().Order().ToList();
         var likelihood = new SheetLikelihood(evidence, bugsOf(families), [.. families.SelectMany(UnlistedRules.Of).DistinctBy(r => r.Id)]);
         var unseen = ShareWithoutChance(likelihood, families);
@@ -42,7 +43,7 @@ public static class SheetDiagnosis
         return new Reading
         {
             Sheet = sheet,
-            Outcome = OutcomeOf(explanations, classes, somethingElse, noChance, evidence.Count),
+            Outcome = OutcomeOf(explanations, classes, somethingElse, noChance, sheet.Items.Count(i => i.IsAnswered)),
             Items = items,
             Explanations = explanations,
             SomethingElse = somethingElse,
@@ -130,7 +131,7 @@ public static class SheetDiagnosis
         foreach (var item in evidence)
         {
             var likelihood = candidate.Items[item.Index];
-            stands[item.Item.Id] = StandOf(item, likelihood, candidate.Hypothesis.RuleCount == 0);
+            stands[item.Item.Id] = Together(stands.GetValueOrDefault(item.Item.Id, Stand.Silent), StandOf(item, likelihood, candidate.Hypothesis.RuleCount == 0));
             var way = likelihood.MostProbable(candidate.Consistency) ?? (item.IsRight ? null : likelihood.Ways[0] with { Followed = 0 });
             if (way is not { } met || candidate.Hypothesis.RuleCount == 0) continue;
             chances += met.Chances;
@@ -146,7 +147,7 @@ public static class SheetDiagnosis
             Followed = followed,
             Stands = stands,
             Origin = string.Join(" ", candidate.Hypothesis.Bugs.Select(bug => OriginOf(bug, sheet)).Where(o => o.Length > 0)),
-            Predictions = evidence.ToDictionary(e => e.Item.Id, e => candidate.Items[e.Index].Prediction),
+            Predictions = evidence.Where(e => e.IsLast).ToDictionary(e => e.Item.Id, e => candidate.Items[e.Index].Prediction),
         };
     }
 
@@ -161,10 +162,14 @@ public static class SheetDiagnosis
     private static Stand StandOf(ItemEvidence item, ItemLikelihood likelihood, bool isSound)
     {
         if (isSound) return item.IsRight ? Stand.Agrees : Stand.Against;
-        if (likelihood.Prediction == item.Task.RightAnswer) return item.IsRight ? Stand.Silent : Stand.Against;
+        if (likelihood.Prediction == item.Taught) return item.IsRight ? Stand.Silent : Stand.Against;
         var partly = likelihood.Ways.Any(w => w.Match > 0 && w.Followed > 0);
-        return likelihood.Prediction == item.Answer || (partly && !item.IsRight) ? Stand.Agrees : Stand.Against;
+        return likelihood.IsForetold || (partly && !item.IsRight) ? Stand.Agrees : Stand.Against;
     }
+
+    /// <summary>How an item of several stretches stands: against, if one is; else it agrees, if one does.</summary>
+    private static Stand Together(Stand one, Stand other) =>
+        one == Stand.Against || other == Stand.Against ? Stand.Against : one == Stand.Agrees || other == Stand.Agrees ? Stand.Agrees : Stand.Silent;
 
     /// <summary>The share of the bugs of the page's families, weighted by how common they are, that had no chance to show on it.</summary>
     private static double ShareWithoutChance(SheetLikelihood sheet, List<Family> families)
@@ -204,7 +209,7 @@ public static class SheetDiagnosis
         bool Uses(ItemReading item, FactDeviation fact)
         {
             Method.Run(item.Item.Task, run, item.Replay.Hypothesis.Deviations, item.Replay.Declined, item.Replay.Slip);
-            return run.Steps.Any(s => s.Cause == StepCause.Fact && s.Fact == fact.Fact);
+            return run.Steps.Any(s => s.Fact is { } used && s.Cause == StepCause.Fact && fact.IsAbout(used));
         }
     }
 }

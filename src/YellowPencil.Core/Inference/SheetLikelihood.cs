@@ -35,7 +35,7 @@ internal sealed class SheetLikelihood
         Listed = new ChanceTable<Bug>(items, catalogue, b => b.Deviations, run);
         unlisted = new(() => new ChanceTable<UnlistedDeviation>(items, unlistedRules, u => [u.Deviation], run));
         unlistedWithChance = new(() => Unlisted.Rules.Count(Unlisted.HasAny));
-        taughtRoughly = [.. items.Select(item => new ItemLikelihood([RoughSlip(Followed(Hypothesis.Sound, item))], item.Task.RightAnswer))];
+        taughtRoughly = [.. items.Select(item => new ItemLikelihood([RoughSlip(Followed(Hypothesis.Sound, item))], item.Taught))];
         efforts = [.. items.Select(EffortOf)];
         taughtExactly = new ItemLikelihood?[items.Count];
         totalWeight = catalogue.Sum(b => Priors.Weight(b.Commonness));
@@ -58,8 +58,7 @@ internal sealed class SheetLikelihood
     /// <summary>Whether a hypothesis, followed throughout, gives the answer of an item.</summary>
     public bool Gives(Hypothesis hypothesis, ItemEvidence item)
     {
-        run.Page.KeepsMarks = false;
-        Method.Run(item.Task, run, hypothesis.Deviations);
+        item.Run(run, hypothesis.Deviations);
         return item.Matches(run);
     }
 
@@ -75,7 +74,7 @@ internal sealed class SheetLikelihood
         foreach (var item in Items.Where(i => !IsSilent(hypothesis, i)))
         {
             first[item.Index] = Followed(hypothesis, item);
-            predictions[item.Index] = run.Page.Answer.ToString();
+            predictions[item.Index] = item.Says(run);
             explains |= !item.IsRight && first[item.Index].Match > 0;
         }
 
@@ -124,8 +123,7 @@ internal sealed class SheetLikelihood
     /// <summary>The way that follows every chance but the declined ones. The answer is left in the run.</summary>
     private Way Followed(Hypothesis hypothesis, ItemEvidence item, ulong declined = 0)
     {
-        run.Page.KeepsMarks = false;
-        Method.Run(item.Task, run, hypothesis.Deviations, declined);
+        item.Run(run, hypothesis.Deviations, declined);
         return WayRun(hypothesis, item, declined);
     }
 
@@ -134,23 +132,23 @@ internal sealed class SheetLikelihood
     {
         var way = new Way(run.Chances, run.Followed, item.Matches(run) ? 1 : 0, 0);
         if (way.Match == 0 || !item.HasMarks) return way;
-        run.Page.KeepsMarks = true;
+        item.MakeReady(run, withMarks: true);
         Method.Run(item.Task, run, hypothesis.Deviations, declined);
-        run.Page.KeepsMarks = false;
+        item.MakeReady(run);
         return way with { Match = item.MarkLikelihood(run) };
     }
 
     private ItemLikelihood Exact(Hypothesis hypothesis, ItemEvidence item)
     {
         if (IsSilent(hypothesis, item)) return ExactlyAsTaught(item);
-        run.Page.KeepsMarks = false;
+        item.MakeReady(run);
         var ways = new List<Way>();
         string? prediction = null;
         WayEnumeration.Visit(
             item.Task, run, hypothesis.Deviations,
             declined =>
             {
-                prediction ??= run.Page.Answer.ToString();
+                prediction ??= item.Says(run);
                 ways.Add(WayRun(hypothesis, item, declined));
             },
             () => ways[0].Chances > ChancesOfEveryWay && ways.Exists(w => w.Match > 0));
@@ -166,7 +164,7 @@ internal sealed class SheetLikelihood
 
     private ItemLikelihood ExactlyAsTaught(ItemEvidence item) => taughtExactly[item.Index] ??= taughtRoughly[item.Index].IsMet
         ? taughtRoughly[item.Index]
-        : new ItemLikelihood([new Way(0, 0, 0, Slip(Hypothesis.Sound, item))], item.Task.RightAnswer);
+        : new ItemLikelihood([new Way(0, 0, 0, Slip(Hypothesis.Sound, item))], item.Taught);
 
     // Where no rule has a chance, the item is what it is without them.
     private bool IsSilent(Hypothesis hypothesis, ItemEvidence item) => hypothesis.Facts.Count == 0 && TaughtChances(hypothesis, item) == 0;
@@ -178,8 +176,7 @@ internal sealed class SheetLikelihood
     private string RulesShown(Hypothesis hypothesis, ItemEvidence item)
     {
         if (IsSilent(hypothesis, item)) return "";
-        run.Page.KeepsMarks = false;
-        Method.Run(item.Task, run, hypothesis.Deviations);
+        item.Run(run, hypothesis.Deviations);
         if (run.Chances == 0) return "";
         var ids = hypothesis.RuleIds;
         var shown = "";

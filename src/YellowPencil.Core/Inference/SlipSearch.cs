@@ -24,7 +24,7 @@ internal sealed class SlipSearch(MethodRun run)
     {
         Method.Run(item.Task, trace, set, declined);
         var reach = new SlipReach(item, trace);
-        run.Page.KeepsMarks = item.HasMarks;
+        item.MakeReady(run, withMarks: true);
         var found = new List<SlipExplanation>();
         var total = 0.0;
         foreach (var step in trace.Steps)

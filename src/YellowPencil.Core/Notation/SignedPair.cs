@@ -1,4 +1,5 @@
 using System.Numerics;
+using YellowPencil.Core.Notation.Grammars;
 
 namespace YellowPencil.Core.Notation;
 
@@ -22,6 +23,9 @@ public enum PairOperation
 public sealed class SignedPair : ItemTask
 {
     private static readonly string[] OperationSigns = ["+", "-", "*", "/"];
+
+    internal static readonly Dictionary<char, PairOperation> Operations =
+        new() { ['+'] = PairOperation.Plus, ['-'] = PairOperation.Minus, ['*'] = PairOperation.Times, ['/'] = PairOperation.DividedBy };
 
     private SignedPair(BigInteger first, PairOperation operation, BigInteger second, BigInteger right)
         : base($"{first} {OperationSigns[(int)operation]} {second}", Family.Integers)
@@ -61,6 +65,37 @@ public sealed class SignedPair : ItemTask
             _ => first / second,
         }));
     }
+
+    /// <summary>Reads a line of a working: one operation on two whole numbers, with or without signs; null for anything else.</summary>
+    public static SignedPair? TryRead(string line)
+    {
+        var read = Calculation.TryParse(Notation.Signs.Plain(line));
+        if (!read.Succeeded || read.Value.Terms.Count != 2 || read.Value.HasPoint) return null;
+        return TryMake(read.Value.First.Unscaled, Operations[read.Value.Sign], read.Value.Second.Unscaled).Value as SignedPair;
+    }
+
+    /// <summary>Whether another line puts the same numbers together: taking away a number is adding its opposite, and what is added or multiplied may change places.</summary>
+    public bool SaysTheSameAs(SignedPair other)
+    {
+        var (one, two) = (Summands(), other.Summands());
+        return one.Operation == two.Operation && ((one.First == two.First && one.Second == two.Second)
+            || (one.Operation != PairOperation.DividedBy && one.First == two.Second && one.Second == two.First));
+    }
+
+    /// <summary>Whether this is no more than what is worked out beside a task with signs: the same numbers without any.</summary>
+    public bool IsAsideOf(SignedPair task)
+    {
+        return First.Sign >= 0 && Second.Sign >= 0 && !SaysTheSameAs(task) && Sizes(this) == Sizes(task);
+
+        static (BigInteger, BigInteger) Sizes(SignedPair pair)
+        {
+            var (one, two) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
+            return one < two ? (one, two) : (two, one);
+        }
+    }
+
+    private (PairOperation Operation, BigInteger First, BigInteger Second) Summands() =>
+        Operation == PairOperation.Minus ? (PairOperation.Plus, First, -Second) : (Operation, First, Second);
 
     /// <inheritdoc/>
     public override string Canonical(string answer) => DecimalNumber.Canonical(answer);

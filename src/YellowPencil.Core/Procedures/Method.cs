@@ -51,6 +51,14 @@ public abstract class Method
     /// <param name="run">A run that was made ready with <see cref="MethodRun.Begin"/>.</param>
     public abstract void Walk(ItemTask task, MethodRun run);
 
+    /// <summary>What is to be done from a line that a student wrote; null for a line that the method cannot begin from.</summary>
+    /// <param name="task">The task of the item.</param>
+    /// <param name="line">The line, without what stands before an equals sign.</param>
+    public virtual ItemTask? Resume(ItemTask task, string line) => null;
+
+    /// <summary>Whether two lines of a working say the same, in whatever order and spelling.</summary>
+    public virtual bool IsSameLine(string one, string other) => one == other;
+
     /// <summary>The method of a family.</summary>
     /// <exception cref="ArgumentOutOfRangeException">The family is not in the product yet; see <see cref="Families"/>.</exception>
     public static Method Of(Family family) =>

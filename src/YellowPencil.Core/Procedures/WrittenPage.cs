@@ -7,9 +7,9 @@ namespace YellowPencil.Core.Procedures;
 public sealed class WrittenPage
 {
     private readonly List<Mark> marks = [];
+    private readonly List<string> passed = [];
     private char[] answer = new char[64];
     private int answerLength;
-    private int lines;
 
     /// <summary>Whether marks are kept: texts that only a mark needs are not made otherwise.</summary>
     public bool KeepsMarks { get; set; }
@@ -41,10 +41,17 @@ public sealed class WrittenPage
         if (KeepsMarks && !IsAside) marks.Add(new Mark(kind.Field, new Spot(Line, place, kind.Part), text));
     }
 
-    /// <summary>Leaves the next line of a working.</summary>
-    public void WriteLine(string text)
+    /// <summary>The lines through which the work went, written or not, where marks are kept.</summary>
+    public IReadOnlyList<string> Passed => passed;
+
+    /// <summary>Goes through a line of a working.</summary>
+    /// <param name="text">The line.</param>
+    /// <param name="isWritten">Whether the method writes it; else somebody might, and is met here.</param>
+    public void Pass(string text, bool isWritten)
     {
-        if (KeepsMarks && !IsAside) marks.Add(new Mark(WorkFields.Lines, new Spot(lines++), text));
+        if (!KeepsMarks || IsAside) return;
+        if (isWritten) marks.Add(new Mark(WorkFields.Lines, new Spot(marks.Count(m => m.Field == WorkFields.Lines)), text));
+        passed.Add(text);
     }
 
     /// <summary>Adds to the answer.</summary>
@@ -58,8 +65,8 @@ public sealed class WrittenPage
     internal void Clear()
     {
         marks.Clear();
+        passed.Clear();
         answerLength = 0;
-        lines = 0;
         Line = 0;
         IsAside = false;
     }

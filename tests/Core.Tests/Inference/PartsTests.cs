@@ -16,12 +16,12 @@ public class PartsTests
 
     private static Hypothesis Student(params string[] bugs) => new([.. bugs.Select(b => Catalogue.Find("subtraction." + b)!)], null, []);
 
-    private static ItemEvidence Item(string line) => new(0, ItemList.TryParse(line, null, out _)[0]);
+    private static ItemEvidence Item(string line) => ItemEvidence.Whole(ItemList.TryParse(line, null, out _)[0]);
 
     private static ItemEvidence Marked(string task, string answer, params (WorkField Field, int Place, string Text)[] marks)
     {
         var fields = marks.Select(m => m.Field).Append(WorkFields.Rewritten).Distinct().ToArray();
-        return new ItemEvidence(0, new WorkedItem
+        return ItemEvidence.Whole(new WorkedItem
         {
             Id = "1",
             Task = TaskText.TryParse(task).Value!,
@@ -224,7 +224,7 @@ public class PartsTests
         if (rewritten is not null)
         {
             using var marks = System.Text.Json.JsonDocument.Parse($$"""{"rewritten":{{rewritten}}}""");
-            item = new ItemEvidence(0, WorkedItemReader.TryRead(item.Item, item.Item.Answer, marks.RootElement, out _)!);
+            item = ItemEvidence.Whole(WorkedItemReader.TryRead(item.Item, item.Item.Answer, marks.RootElement, out _)!);
         }
 
         var sheet = new SheetLikelihood([item], [Catalogue.Find("subtraction." + bug)!], []);

@@ -97,7 +97,7 @@ public class ReadingTests
         step.Step.ShouldBe("subtraction.passed-zero");
         step.Place.ShouldBe(1);
         step.Expected.ShouldBe("The 0 in the tens becomes 10, lends one, and 9 are left.");
-        step.Written.ShouldBe("The 0 in the tens becomes 10 and stays so.");
+        step.Written.ShouldBe("The 0 in the tens is left as it is.");
     }
 
     [Fact]

@@ -28,7 +28,7 @@ public class SlipReachTests
             var alterations = trace.Steps.SelectMany(SlipSearch.Alterations).ToList();
             var answer = Answer(task, student, alterations[random.Next(alterations.Count)].Slip);
             if (answer.Length == 0) continue;
-            var item = new ItemEvidence(0, WorkedItem.Of("1", task) with { Answer = answer });
+            var item = ItemEvidence.Whole(WorkedItem.Of("1", task) with { Answer = answer });
 
             var leading = alterations.Where(a => Answer(task, student, a.Slip) == item.Answer).Select(a => a.Slip).ToHashSet();
             var looked = new SlipSearch(new MethodRun()).Explain(item, student).Select(s => s.Slip).ToHashSet();

@@ -8,7 +8,6 @@ internal sealed class IntegerGrammar() : CalculationGrammar(Family.Integers)
     public override Parsed<ItemTask> Read(Calculation calculation, Asked asked)
     {
         if (calculation.Terms.Count > 2) return Parsed<ItemTask>.Failed("with signs, an item has two numbers", calculation.Terms[2].At);
-        var operation = calculation.Sign switch { '+' => PairOperation.Plus, '-' => PairOperation.Minus, '*' => PairOperation.Times, _ => PairOperation.DividedBy };
-        return SignedPair.TryMake(calculation.First.Unscaled, operation, calculation.Second.Unscaled).At(calculation.SecondAt);
+        return SignedPair.TryMake(calculation.First.Unscaled, SignedPair.Operations[calculation.Sign], calculation.Second.Unscaled).At(calculation.SecondAt);
     }
 }

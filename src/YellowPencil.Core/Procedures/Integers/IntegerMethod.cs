@@ -41,6 +41,13 @@ public sealed class IntegerMethod : Method
     public override Func<ItemTask> Items(int seed) => new IntegerItems(seed).Next;
 
     /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, string line) => SignedPair.TryRead(line) is { } pair && !pair.IsAsideOf((SignedPair)task) ? pair : null;
+
+    /// <inheritdoc/>
+    public override bool IsSameLine(string one, string other) =>
+        SignedPair.TryRead(one) is { } first && SignedPair.TryRead(other) is { } second && first.SaysTheSameAs(second);
+
+    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var pair = (SignedPair)task;
@@ -81,9 +88,10 @@ public sealed class IntegerMethod : Method
         if (context.SecondIsNegative)
         {
             if (run.Ask(IntegerPoints.Meeting, context) == MeetingSigns.Joined) takesAway = !takesAway;
-            if (run.Page.KeepsMarks)
-                run.Page.WriteLine($"{(firstIsNegative ? "-" : "")}{BigInteger.Abs(pair.First)} {(takesAway ? "-" : "+")} {BigInteger.Abs(pair.Second)}");
         }
+
+        if (run.Page.KeepsMarks)
+            run.Page.Pass($"{(firstIsNegative ? "-" : "")}{BigInteger.Abs(pair.First)} {(takesAway ? "-" : "+")} {BigInteger.Abs(pair.Second)}", isWritten: context.SecondIsNegative);
 
         context = context with { FirstCountsNegative = firstIsNegative, SecondCountsNegative = takesAway, HaveSameSign = firstIsNegative == takesAway };
         var adds = run.Ask(IntegerPoints.Sizes, context) switch

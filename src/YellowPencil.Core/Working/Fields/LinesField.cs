@@ -1,4 +1,3 @@
-using System.Numerics;
 using System.Text.Json;
 using YellowPencil.Core.Notation;
 
@@ -28,48 +27,8 @@ public sealed class LinesField() : WorkField<IReadOnlyList<string>>("lines")
 
     private protected override bool Tells(IReadOnlyList<string> value, Spot at) => at.Line < value.Count;
 
-    /// <summary>
-    /// Lines that are neither a copy of the task, nor a due rewriting in any order and spelling, nor a single number, which the answer is
-    /// compared with elsewhere.
-    /// </summary>
-    private protected override IEnumerable<FieldMatch> Match(ItemTask task, IReadOnlyList<string> seen, IReadOnlyList<Mark> due)
-    {
-        var sums = due.Select(m => m.Text).Append(due.Count == 0 ? task.Text : "").Select(Terms).Where(t => t.Count > 0).ToList();
-        var match = default(FieldMatch);
-        foreach (var line in seen)
-            if (Plain(line) != Plain(task.Text) && Terms(line) is { Count: > 1 } terms) match += sums.Exists(d => d.SequenceEqual(terms)) ? new FieldMatch(1, 0, 0, 0) : new FieldMatch(0, 0, 0, 1);
-        return [match];
-    }
-
-    /// <summary>The terms that are added, each with its sign, in order of size; empty for what is no sum of whole numbers.</summary>
-    private static List<BigInteger> Terms(string line)
-    {
-        var terms = new List<BigInteger>();
-        var sign = 1;
-        var digits = "";
-        foreach (var letter in Plain(line[(line.LastIndexOf('=') + 1)..]) + "+")
-        {
-            if (char.IsAsciiDigit(letter))
-            {
-                digits += letter;
-                continue;
-            }
-
-            if (letter is not ('+' or '-')) return [];
-            if (digits.Length > 0)
-            {
-                terms.Add(sign * BigInteger.Parse(digits));
-                (digits, sign) = ("", 1);
-            }
-
-            if (letter == '-') sign = -sign;
-        }
-
-        terms.Sort();
-        return terms;
-    }
-
-    private static string Plain(string line) => string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c) && c is not ('(' or ')')));
+    /// <summary>Lines are not compared as marks: they are where one stretch of the working ends and the next begins.</summary>
+    private protected override IEnumerable<FieldMatch> Match(ItemTask task, IReadOnlyList<string> seen, IReadOnlyList<Mark> due) => [];
 }
 
 public static partial class WorkFields

@@ -1,0 +1,71 @@
+using Shouldly;
+using Xunit;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
+
+namespace YellowPencil.Core.Tests.Inference;
+
+/// <summary>Workings in lines: each line leads to the next, and the reading goes on from what was written.</summary>
+public class StretchTests
+{
+    private static WorkedItem Item(string task, string answer, params string[] lines) =>
+        WorkedItem.Of("1", TaskText.TryParse(task).Value!) with { Answer = answer, Work = Work.None.With(WorkFields.Lines, lines) };
+
+    private static string Stretches(WorkedItem item) => string.Join("; ", ItemEvidence.Of(item, 0).Select(s => $"{s.Task} to {s.Answer} {(s.IsRight ? "right" : "wrong")}"));
+
+    [Theory]
+    [InlineData("-7 - -4", "-3", "", "-7 - -4 to -3 right")]
+    [InlineData("-7 - -4", "-3", "-7 + 4", "-7 - -4 to -7 + 4 right; -7 + 4 to -3 right")]
+    [InlineData("-7 - 4", "-11", "-7 + -4", "-7 - 4 to -7 + -4 right; -7 + -4 to -11 right")]
+    [InlineData("-7 - 4", "-11", "-7 + (-4) = -11", "-7 - 4 to -7 + (-4) right; -7 + -4 to -11 right")]
+    [InlineData("-7 - -4", "-11", "-7 - 4", "-7 - -4 to -7 - 4 wrong; -7 - 4 to -11 right")]
+    [InlineData("-7 - -4", "8", "11 - 3", "-7 - -4 to 11 - 3 wrong; 11 - 3 to 8 right")]
+    [InlineData("-5 + 8", "3", "8 - 5", "-5 + 8 to 8 - 5 right; 8 - 5 to 3 right")]
+    [InlineData("-5 + 8", "-3", "8 - 5", "-5 + 8 to 8 - 5 right; 8 - 5 to -3 wrong")]
+    public void A_working_is_read_line_by_line(string task, string answer, string line, string stretches) => Stretches(Item(task, answer, line)).ShouldBe(stretches);
+
+    [Theory]
+    [InlineData("-7 - 4", "-11", "7 + 4 = 11", "worked beside it without the signs")]
+    [InlineData("-7 - 4", "-11", "- 7 − 4", "a copy of the task")]
+    [InlineData("-7 - 4", "-11", "what?", "no line of numbers")]
+    [InlineData("-7 - 4", "-11", "-11", "the answer")]
+    [InlineData("-6 * 9", "-54", "6 * 9 = 54", "worked beside it without the signs")]
+    public void What_is_no_step_of_the_working_is_passed_over(string task, string answer, string line, string what) =>
+        Stretches(Item(task, answer, line)).ShouldBe($"{task} to {answer} right", what);
+
+    [Fact]
+    public void Two_steps_merged_into_one_line_are_met() =>
+        Stretches(Item("-7 - -4", "-3", "4 - 7", "-3")).ShouldBe("-7 - -4 to 4 - 7 right; 4 - 7 to -3 right");
+
+    [Fact]
+    public void A_wrong_line_is_the_one_error_of_what_follows_from_it()
+    {
+        var items = new[] { ("-7 - -4", "-11", "-7 - 4"), ("-9 - -5", "-14", "-9 - 5"), ("-2 - -8", "-10", "-2 - 8"), ("-12 - -3", "-15", "-12 - 3"), ("6 - -8", "-2", "6 - 8"), ("-5 + 8", "3", "8 - 5"), ("-6 * 9", "-54", "") };
+        var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "L", Items = [.. items.Select((item, i) => Item(item.Item1, item.Item2, item.Item3) with { Id = $"{i + 1}" })] });
+        reading.Explanations[0].Hypothesis.RuleIds.ShouldBe(["integers.minus-minus-stays-minus"]);
+        var step = reading.Items[0].FirstWrongStep!;
+        (step.Field, step.Row, step.Place, step.Written).ShouldBe((WorkFields.Lines, 1, null, "-7 - 4"));
+        reading.Items[0].Cause.ShouldBe(Cause.Bug);
+        reading.Explanations[0].Predictions["1"].ShouldBe("-11");
+    }
+
+    [Fact]
+    public void A_slip_behind_a_right_line_is_found_from_there()
+    {
+        var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "L", Items = [Item("-7 - -4", "-2", "-7 + 4"), Item("-5 + 8", "3") with { Id = "2" }, Item("-9 - 4", "-13") with { Id = "3" }, Item("-6 * 9", "-54") with { Id = "4" }] });
+        reading.Outcome.ShouldNotBe(Outcome.Bug);
+        reading.Items[0].Cause.ShouldBe(Cause.Slip);
+        reading.Items[0].FirstWrongStep!.Text.ShouldContain("7 − 4 = 2");
+    }
+
+    [Theory]
+    [InlineData("-7 - 4", "-7 + -4", true)]
+    [InlineData("-7 - 4", "-4 - 7", true)]
+    [InlineData("-7 - 4", "-7 - -4", false)]
+    [InlineData("9 * -6", "-6 * 9", true)]
+    [InlineData("-24 / 6", "6 / -24", false)]
+    public void Lines_that_say_the_same_are_known(string one, string other, bool same) => Method.Of(Family.Integers).IsSameLine(one, other).ShouldBe(same);
+}
