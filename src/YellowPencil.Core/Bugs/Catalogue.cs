@@ -32,6 +32,9 @@ public static class Catalogue
     /// <summary>The bugs that can show in a family: its own, then those of its parts whose decisions all come up in it.</summary>
     public static IReadOnlyList<Bug> Of(Family family) => ByFamily.GetValueOrDefault(family, []);
 
+    /// <summary>The bugs that can show in a family only beside another operation than the one that is set.</summary>
+    public static IReadOnlyList<Bug> Instead(Family family) => [.. Method.Of(family).Instead.SelectMany(Of)];
+
     /// <summary>The bug of an id; null where there is none.</summary>
     public static Bug? Find(string id) => ById.GetValueOrDefault(id);
 

@@ -36,6 +36,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>Wrong facts are not looked for behind more items than this: they would be rules.</summary>
     private const int MostUnmetByFacts = 8;
 
+    /// <summary>A bug that explains less than one in so many of the unexplained items in which it could show is not added.</summary>
+    private const int LeastShare = 6;
+
     private const int FactsTried = 4;
 
     private const int MostBugs = 3;
@@ -86,7 +89,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
                 if (candidates.ContainsKey(larger.Key)) continue;
                 var shown = sheet.Items.Where(item => chances[item.Index][i] > 0).ToLookup(unmet.Contains);
                 var gained = shown[true].Count(item => sheet.Gives(larger, item));
-                if (gained == 0 || gained < shown[false].Count(item => !sheet.Gives(larger, item))) continue;
+                if (gained * LeastShare < shown[true].Count() || gained < shown[false].Count(item => !sheet.Gives(larger, item))) continue;
                 var candidate = sheet.Rough(larger);
                 candidates[larger.Key] = candidate;
                 grown.Add(candidate);
@@ -182,7 +185,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
                 var shown = unmet.Where(item => chances[item.Index][i] > 0).ToList();
                 if (shown.Count < LeastUnmet) continue;
                 var larger = smaller.Hypothesis.With(sheet.Unlisted.Rules[i]);
-                if (shown.Count(item => sheet.Gives(larger, item)) >= LeastUnmet) found.Add(sheet.Rough(larger));
+                if (shown.Count(item => sheet.Gives(larger, item)) >= Math.Max(LeastUnmet, shown.Count / 2)) found.Add(sheet.Rough(larger));
             }
         }
 

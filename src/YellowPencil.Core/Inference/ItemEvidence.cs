@@ -26,7 +26,7 @@ internal sealed class ItemEvidence
         Answer = line ?? Task.Canonical(item.Answer!);
 
         // Marks stand beside the whole item: they are compared once, where the answer is.
-        seen = line is not null ? [] : [.. Method.Of(item.Task.Family).Fields.Where(f => f != WorkFields.Lines && item.Work.Has(f)).Select(f => (f, item.Work.ValueOf(f)!))];
+        seen = line is not null ? [] : [.. Method.Of(item.Task.Family).AllFields.Where(f => f != WorkFields.Lines && item.Work.Has(f)).Select(f => (f, item.Work.ValueOf(f)!))];
         if (line is null)
         {
             Taught = Task.RightAnswer;
@@ -121,6 +121,15 @@ internal sealed class ItemEvidence
     }
 
     /// <summary>How the recorded fields agree with the marks that a student would leave: one match for each part that people note by itself.</summary>
-    public IEnumerable<FieldMatch> MarkMatches(IReadOnlyList<Mark> marks) =>
-        seen.SelectMany(s => s.Field.Compare(Item.Task, s.Value, [.. marks.Where(m => m.Field == s.Field)]));
+    public IEnumerable<FieldMatch> MarkMatches(IReadOnlyList<Mark> marks)
+    {
+        foreach (var (field, value) in seen)
+        {
+            List<Mark> due = [.. marks.Where(m => m.Field == field)];
+
+            // What only another operation would write is no sign against a student who does the one that is set.
+            if (due.Count == 0 && !method.Fields.Contains(field)) continue;
+            foreach (var match in field.Compare(Item.Task, value, due)) yield return match;
+        }
+    }
 }

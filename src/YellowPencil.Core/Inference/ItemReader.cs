@@ -71,7 +71,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         if (!item.IsLast) return WrongLine(item, wrong.Name, wrong.TaughtText, text);
         var shows = wrong.Point?.ShowsIn ?? WorkFields.Cells;
         if (wrong.Place is null && shows.Field is PlaceField) return new WrongStep(wrong.Name, shows.Field, null, null, item.Task.RightAnswer, item.Item.Answer!, text);
-        var elsewhere = Method.Of(item.Task.Family).Fields.Where(f => f != shows.Field && f != WorkFields.Cells);
+        var elsewhere = Method.Of(item.Task.Family).AllFields.Where(f => f != shows.Field && f != WorkFields.Cells);
         (WorkField Field, Spot At)? unrecorded = null;
         foreach (var spot in Spots(shows.Field, wrong).OrderBy(s => s.At.Part != shows.Part).Concat(Spots(WorkFields.Cells, wrong)).Concat(elsewhere.SelectMany(f => Spots(f, wrong)).OrderBy(s => s.At.Line)))
         {

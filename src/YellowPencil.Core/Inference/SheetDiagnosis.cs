@@ -31,7 +31,8 @@ public static class SheetDiagnosis
         var evidence = new List<ItemEvidence>();
         foreach (var item in sheet.Items.Where(i => i.IsAnswered)) evidence.AddRange(ItemEvidence.Of(item, evidence.Count));
         var families = sheet.Items.Select(i => i.Task.Family).Distinct().Order().ToList();
-        var likelihood = new SheetLikelihood(evidence, bugsOf(families), [.. families.SelectMany(UnlistedRules.Of).DistinctBy(r => r.Id)]);
+        var bugs = bugsOf(families);
+        var likelihood = new SheetLikelihood(evidence, bugs, [.. families.SelectMany(Catalogue.Instead).Distinct().Except(bugs)], [.. families.SelectMany(UnlistedRules.Of).DistinctBy(r => r.Id)]);
         var unseen = ShareWithoutChance(likelihood, families);
         var weighed = new ExplanationSearch(likelihood).Search();
         var candidates = Weigh(weighed, evidence, unseen, out var somethingElse, out var noChance);
@@ -49,7 +50,7 @@ public static class SheetDiagnosis
             SomethingElse = somethingElse,
             NoChance = noChance,
             AnotherHidden = ShareOfAnother(candidates, unseen),
-            Tried = new SearchEffort(likelihood.Listed.Rules.Count, weighed.Count, likelihood.IsUnlistedTried ? likelihood.Unlisted.Rules.Count : 0),
+            Tried = new SearchEffort(likelihood.ListedCount, weighed.Count, likelihood.IsUnlistedTried ? likelihood.Unlisted.Rules.Count : 0),
             Facts = Facts(candidates[0], items),
             Predictions = [.. sheet.Predict.Select(p => AnswerPrediction.Predict(p.TaskAsWritten, p.Task, candidates, somethingElse, noChance))],
         };

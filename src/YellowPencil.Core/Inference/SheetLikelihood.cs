@@ -28,11 +28,16 @@ internal sealed class SheetLikelihood
     private readonly double[] efforts;
     private readonly double totalWeight;
 
-    public SheetLikelihood(IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<UnlistedDeviation> unlistedRules)
+    /// <param name="items">The stretches of the sheet.</param>
+    /// <param name="catalogue">The bugs of the families of the sheet.</param>
+    /// <param name="instead">The bugs of the families whose methods come up where another operation is done.</param>
+    /// <param name="unlistedRules">The unlisted rules of the families of the sheet.</param>
+    public SheetLikelihood(IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<Bug> instead, IReadOnlyList<UnlistedDeviation> unlistedRules)
     {
         Items = items;
         slips = new SlipSearch(run);
-        Listed = new ChanceTable<Bug>(items, catalogue, b => b.Deviations, run);
+        Listed = new ChanceTable<Bug>(items, [.. catalogue, .. instead], b => b.Deviations, run);
+        ListedCount = catalogue.Count;
         unlisted = new(() => new ChanceTable<UnlistedDeviation>(items, unlistedRules, u => [u.Deviation], run));
         unlistedWithChance = new(() => Unlisted.Rules.Count(Unlisted.HasAny));
         taughtRoughly = [.. items.Select(item => new ItemLikelihood([RoughSlip(Followed(Hypothesis.Sound, item))], item.Taught))];
@@ -45,6 +50,9 @@ internal sealed class SheetLikelihood
 
     /// <summary>The bugs that can show in the families of the sheet, and where they can.</summary>
     public ChanceTable<Bug> Listed { get; }
+
+    /// <summary>How many bugs the families of the sheet have.</summary>
+    public int ListedCount { get; }
 
     /// <summary>The unlisted rules of the families of the sheet, and where they can show; made when it is first needed.</summary>
     public ChanceTable<UnlistedDeviation> Unlisted => unlisted.Value;

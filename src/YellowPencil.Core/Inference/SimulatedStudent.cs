@@ -47,6 +47,7 @@ public sealed class SimulatedStudent(Hypothesis hypothesis, double consistency, 
     private Work PageOf(ItemTask task)
     {
         var marks = run.Page.Marks.ToLookup(m => m.Field);
-        return Work.Of(run.Page.Marks, [.. Method.Of(task.Family).Fields.Where(f => f.IsWorthRecording([.. marks[f]]))]);
+        var method = Method.Of(task.Family);
+        return Work.Of(run.Page.Marks, [.. method.AllFields.Where(f => (method.Fields.Contains(f) || marks.Contains(f)) && f.IsWorthRecording([.. marks[f]]))]);
     }
 }

@@ -66,6 +66,11 @@ public sealed class SignedPair : ItemTask
         }));
     }
 
+    /// <summary>A sum, difference or product of two numbers.</summary>
+    /// <exception cref="ArgumentException">It is a division that does not come out.</exception>
+    public static SignedPair Of(BigInteger first, PairOperation operation, BigInteger second) =>
+        TryMake(first, operation, second).Value as SignedPair ?? throw new ArgumentException("the division does not come out", nameof(operation));
+
     /// <summary>Reads a line of a working: one operation on two whole numbers, with or without signs; null for anything else.</summary>
     public static SignedPair? TryRead(string line)
     {

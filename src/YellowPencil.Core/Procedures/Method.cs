@@ -43,6 +43,14 @@ public abstract class Method
     /// <summary>The fields of a page that this method can fill, beside the answer.</summary>
     public abstract IReadOnlyList<WorkField> Fields { get; }
 
+    /// <summary>The families whose methods come up where a student does another operation than the one that is set.</summary>
+    public virtual IReadOnlyList<Family> Instead => [];
+
+    /// <summary>The fields of a page that this method, or another operation in its place, can fill.</summary>
+    public IReadOnlyList<WorkField> AllFields => allFields ??= [.. Fields.Concat(Instead.SelectMany(f => Of(f).Fields)).Distinct()];
+
+    private IReadOnlyList<WorkField>? allFields;
+
     /// <summary>A source of items as a teacher would set them; the same seed gives the same items.</summary>
     public abstract Func<ItemTask> Items(int seed);
 

@@ -62,6 +62,9 @@ public sealed class WrittenPage
         answerLength += text.Length;
     }
 
+    /// <summary>Takes back what was added to the answer beyond a length: it was worked beside it.</summary>
+    internal void ShortenAnswer(int length) => answerLength = length;
+
     internal void Clear()
     {
         marks.Clear();

@@ -227,7 +227,7 @@ public class PartsTests
             item = ItemEvidence.Whole(WorkedItemReader.TryRead(item.Item, item.Item.Answer, marks.RootElement, out _)!);
         }
 
-        var sheet = new SheetLikelihood([item], [Catalogue.Find("subtraction." + bug)!], []);
+        var sheet = new SheetLikelihood([item], [Catalogue.Find("subtraction." + bug)!], [], []);
         var candidate = sheet.Rough(Student(bug));
         candidate.Probability = 1;
         var step = new ItemReader(sheet, [candidate]).Read([item.Item])[0].FirstWrongStep!;

@@ -25,7 +25,7 @@ public class PosteriorTests
     public void The_search_agrees_with_enumeration(params string[] page)
     {
         var items = ItemList.TryParse(string.Join('\n', page), null, out _).Select((item, i) => ItemEvidence.Of(item, i).Single()).ToList();
-        var sheet = new SheetLikelihood(items, SmallCatalogue, []);
+        var sheet = new SheetLikelihood(items, SmallCatalogue, [], []);
 
         var found = new ExplanationSearch(sheet).Search().Where(c => c.Hypothesis is { Unlisted: null, Facts.Count: 0 }).ToList();
         var largest = found.Max(c => c.LogScore);

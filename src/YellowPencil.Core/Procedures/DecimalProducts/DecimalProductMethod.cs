@@ -1,5 +1,6 @@
 using System.Numerics;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.DecimalSums;
 using YellowPencil.Core.Procedures.Integers;
 using YellowPencil.Core.Procedures.Multiplication;
 using YellowPencil.Core.Working;
@@ -28,6 +29,9 @@ public sealed class DecimalProductMethod : Method
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Carries, WorkFields.Rows, WorkFields.Sign, WorkFields.Places];
 
     /// <inheritdoc/>
+    public override IReadOnlyList<Family> Instead { get; } = [Family.DecimalSums, Family.Integers];
+
+    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DecimalProductItems(seed).Next;
 
     /// <inheritdoc/>
@@ -39,8 +43,7 @@ public sealed class DecimalProductMethod : Method
         var isNegative = SignPoints.IsNegative(run, new SignsContext(first.IsNegative, second.IsNegative, IsLarger(first, second), IsQuotient: false));
         if (run.Ask(DecimalProductPoints.Way, context) == ProductWay.Add)
         {
-            var places = Math.Max(first.Places, second.Places);
-            run.Page.Append(DecimalNumber.Exact(Scaled(first, places) + Scaled(second, places), places));
+            Add(run, first, second);
             return;
         }
 
@@ -55,6 +58,20 @@ public sealed class DecimalProductMethod : Method
 
         var answer = ProductWork.Multiply(run, DigitsOf(run, first), DigitsOf(run, second));
         Place(run, context with { Digits = Digits.LengthWithoutZeros(answer), EndsInZero = answer.Length > 1 && answer[0] == 0 }, answer, isNegative);
+    }
+
+    /// <summary>The sum instead of the product: in columns, or by the rules of signs where there are any.</summary>
+    private static void Add(MethodRun run, DecimalNumber first, DecimalNumber second)
+    {
+        if (!first.IsNegative && !second.IsNegative)
+        {
+            DecimalSumMethod.InColumns(run, new DecimalSum([first, second], isDifference: false));
+            return;
+        }
+
+        var places = Math.Max(first.Places, second.Places);
+        var digits = IntegerMethod.Sum(run, Scaled(first, places), Scaled(second, places), out var isNegative);
+        run.Page.AppendDecimal(digits, places, isNegative);
     }
 
     /// <summary>Puts the point into the product.</summary>

@@ -39,6 +39,9 @@ public sealed class DecimalSumMethod : Method
         else WalkColumns(sum, context, run, isDifference, swapped);
     }
 
+    /// <summary>The columns of a sum or difference, for other methods that come to one.</summary>
+    internal static void InColumns(MethodRun run, DecimalSum sum) => WalkColumns(sum, ContextOf(sum), run, sum.IsDifference, sum.IsNegative);
+
     private static void WalkColumns(DecimalSum sum, DecimalSumContext context, MethodRun run, bool isDifference, bool swapped)
     {
         var numbers = sum.Numbers.Count;

@@ -1,5 +1,7 @@
 using System.Numerics;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Multiplication;
+using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
 using YellowPencil.Core.Working.Fields;
 
@@ -28,6 +30,9 @@ public sealed class DivisionMethod : Method
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cycles];
 
     /// <inheritdoc/>
+    public override IReadOnlyList<Family> Instead { get; } = [Family.Multiplication, Family.Subtraction];
+
+    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DivisionItems(seed).Next;
 
     /// <inheritdoc/>
@@ -38,10 +43,10 @@ public sealed class DivisionMethod : Method
         switch (run.Ask(DivisionPoints.Way, context))
         {
             case DivisionWay.Multiply:
-                run.Page.Append((division.Dividend.Value * division.Divisor.Value).ToString());
+                MultiplicationMethod.InRows(run, division.Dividend, division.Divisor);
                 return;
             case DivisionWay.Subtract:
-                run.Page.Append((division.Dividend.Value - division.Divisor.Value).ToString());
+                SubtractionMethod.InColumns(run, division.Dividend, division.Divisor);
                 return;
             default:
                 break;

@@ -51,13 +51,7 @@ public sealed class IntegerMethod : Method
     public override void Walk(ItemTask task, MethodRun run)
     {
         var pair = (SignedPair)task;
-        var context = new SignedContext
-        {
-            Operation = pair.Operation,
-            FirstIsNegative = pair.First.Sign < 0,
-            SecondIsNegative = pair.Second.Sign < 0,
-            FirstIsLarger = BigInteger.Abs(pair.First) > BigInteger.Abs(pair.Second),
-        };
+        var context = ContextOf(pair);
         if (pair.Operation is PairOperation.Plus or PairOperation.Minus)
         {
             Sum(run, pair, context);
@@ -78,10 +72,27 @@ public sealed class IntegerMethod : Method
 
         var isNegative = SignPoints.IsNegative(run, new SignsContext(context.FirstIsNegative, context.SecondIsNegative, context.FirstIsLarger, pair.Operation == PairOperation.DividedBy));
         var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
-        Write(run, pair.Operation == PairOperation.Times ? Times(run, first, second) : Quotient(run, first, second), isNegative);
+        run.Page.AppendDecimal(pair.Operation == PairOperation.Times ? Times(run, first, second) : Quotient(run, first, second), 0, isNegative);
     }
 
-    private static void Sum(MethodRun run, SignedPair pair, SignedContext context)
+    private static SignedContext ContextOf(SignedPair pair) => new()
+    {
+        Operation = pair.Operation,
+        FirstIsNegative = pair.First.Sign < 0,
+        SecondIsNegative = pair.Second.Sign < 0,
+        FirstIsLarger = BigInteger.Abs(pair.First) > BigInteger.Abs(pair.Second),
+    };
+
+    private static void Sum(MethodRun run, SignedPair pair, SignedContext context) => run.Page.AppendDecimal(Sum(run, pair, context, out var isNegative), 0, isNegative);
+
+    /// <summary>The digits of a sum of two numbers with signs, for other methods that come to one.</summary>
+    internal static Span<int> Sum(MethodRun run, BigInteger first, BigInteger second, out bool isNegative)
+    {
+        var pair = SignedPair.Of(first, PairOperation.Plus, second);
+        return Sum(run, pair, ContextOf(pair), out isNegative);
+    }
+
+    private static Span<int> Sum(MethodRun run, SignedPair pair, SignedContext context, out bool isNegative)
     {
         var firstIsNegative = context.FirstIsNegative && run.Ask(IntegerPoints.First, context) == FirstSign.Kept;
         var takesAway = context.IsMinus;
@@ -101,7 +112,7 @@ public sealed class IntegerMethod : Method
             _ => context.HaveSameSign,
         };
         var ofLeft = context.HaveSameSign || context.FirstIsLarger ? firstIsNegative : takesAway;
-        var isNegative = run.Ask(IntegerPoints.OfSum, context) switch
+        isNegative = run.Ask(IntegerPoints.OfSum, context) switch
         {
             SumSign.Positive => false,
             SumSign.Negative => true,
@@ -113,10 +124,8 @@ public sealed class IntegerMethod : Method
             _ => ofLeft,
         };
         var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
-        Write(run, adds ? Plus(run, first, second) : Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second)), isNegative);
+        return adds ? Plus(run, first, second) : Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second));
     }
-
-    private static void Write(MethodRun run, ReadOnlySpan<int> digits, bool isNegative) => run.Page.AppendDecimal(digits, 0, isNegative);
 
     private static Span<int> Plus(MethodRun run, BigInteger first, BigInteger second)
     {

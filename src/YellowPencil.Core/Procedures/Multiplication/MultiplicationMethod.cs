@@ -1,4 +1,5 @@
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Addition;
 using YellowPencil.Core.Working;
 using YellowPencil.Core.Working.Fields;
 
@@ -20,6 +21,9 @@ public sealed class MultiplicationMethod : Method
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Rows];
 
     /// <inheritdoc/>
+    public override IReadOnlyList<Family> Instead { get; } = [Family.Addition];
+
+    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new ProductItems(seed).Next;
 
     /// <inheritdoc/>
@@ -29,12 +33,16 @@ public sealed class MultiplicationMethod : Method
 
         if (run.Ask(MultiplicationPoints.Way, new FactorsContext(Math.Max(product.First.Length, product.Second.Length), Math.Min(product.First.Length, product.Second.Length))) == ProductWay.Add)
         {
-            run.Page.Append((product.First.Value + product.Second.Value).ToString());
+            AdditionMethod.InColumns(run, [product.First, product.Second]);
             return;
         }
 
-        run.Page.AppendCells(ProductWork.Multiply(run, DigitsOf(run, product.First), DigitsOf(run, product.Second)));
+        InRows(run, product.First, product.Second);
     }
+
+    /// <summary>The rows of a product, for other methods that come to one.</summary>
+    internal static void InRows(MethodRun run, WholeNumber first, WholeNumber second) =>
+        run.Page.AppendCells(ProductWork.Multiply(run, DigitsOf(run, first), DigitsOf(run, second)));
 
     private static Span<int> DigitsOf(MethodRun run, WholeNumber number)
     {

@@ -1,5 +1,5 @@
-using System.Numerics;
 using YellowPencil.Core.Procedures.Addition;
+using YellowPencil.Core.Procedures.Subtraction;
 
 namespace YellowPencil.Core.Procedures.Multiplication;
 
@@ -53,15 +53,28 @@ internal readonly ref struct PartialProductsWork(MethodRun run, ReadOnlySpan<int
         return Digits.Flatten(sum, answer);
     }
 
-    // Rows that are taken away from each other: the smaller from the larger, without its steps, since the sign was misread before.
+    /// <summary>Rows that are taken away from each other, the smaller from the larger.</summary>
     private int Difference(Span<int> answer)
     {
-        var total = Digits.Value(Row(0));
-        for (var row = 1; row < count; row++) total = BigInteger.Abs(total - Digits.Value(Row(row)));
+        var length = Row(0).Length;
+        Row(0).CopyTo(answer);
+        for (var row = 1; row < count; row++)
+        {
+            var width = Math.Max(length, Row(row).Length);
+            var first = run.Take(width);
+            var second = run.Take(width);
+            answer[..length].CopyTo(first);
+            Row(row).CopyTo(second);
+            var isFirstOnTop = Digits.Value(answer[..length]) >= Digits.Value(Row(row));
+            var top = isFirstOnTop ? first : second;
+            var bottom = isFirstOnTop ? second : first;
+            foreach (ref var digit in top) digit = Math.Max(0, digit);
+            var cells = run.Take(width);
+            new ColumnDifferenceWork(run, top, bottom, cells).Work(run.Ask(SubtractionPoints.Direction, new ItemContext(width, width, NeedsRenaming: false)));
+            length = Digits.Flatten(cells, answer);
+        }
 
-        var text = total.ToString();
-        for (var i = 0; i < text.Length; i++) answer[i] = text[text.Length - 1 - i] - '0';
-        return text.Length;
+        return length;
     }
 
     private int Copy(int row, Span<int> answer)

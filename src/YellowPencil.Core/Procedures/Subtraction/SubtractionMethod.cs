@@ -1,4 +1,5 @@
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Addition;
 using YellowPencil.Core.Working;
 using YellowPencil.Core.Working.Fields;
 
@@ -17,6 +18,9 @@ public sealed class SubtractionMethod : Method
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order];
 
     /// <inheritdoc/>
+    public override IReadOnlyList<Family> Instead { get; } = [Family.Addition];
+
+    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DifferenceItems(seed).Next;
 
     /// <inheritdoc/>
@@ -26,13 +30,21 @@ public sealed class SubtractionMethod : Method
         var context = new ItemContext(difference.Top.Length, difference.Bottom.Length, NeedsRenaming(difference));
         if (run.Ask(SubtractionPoints.Operation, context) == Operation.Add)
         {
-            run.Page.Append((difference.Top.Value + difference.Bottom.Value).ToString());
+            AdditionMethod.InColumns(run, [difference.Top, difference.Bottom]);
             return;
         }
 
+        InColumns(run, difference.Top, difference.Bottom, context);
+    }
+
+    /// <summary>The columns of a difference, for other methods that come to one.</summary>
+    internal static void InColumns(MethodRun run, WholeNumber top, WholeNumber bottom) => InColumns(run, top, bottom, new ItemContext(top.Length, bottom.Length, NeedsRenaming: false));
+
+    private static void InColumns(MethodRun run, WholeNumber first, WholeNumber second, ItemContext context)
+    {
         // A smaller first number is taken from the larger one and the answer gets a minus sign.
-        var swapped = difference.Top.Value < difference.Bottom.Value;
-        var (upper, lower) = swapped ? (difference.Bottom, difference.Top) : (difference.Top, difference.Bottom);
+        var swapped = first.Value < second.Value;
+        var (upper, lower) = swapped ? (second, first) : (first, second);
         var width = Math.Max(upper.Length, lower.Length);
         var cells = run.Take(width);
         var top = run.Take(width);
