@@ -13,14 +13,14 @@ internal sealed class ChanceTable<TRule>
     private readonly Dictionary<object, int> indexOf;
     private readonly int[][] taught;
 
-    public ChanceTable(IReadOnlyList<ItemEvidence> items, IReadOnlyList<TRule> rules, Func<TRule, IReadOnlyList<Deviation>> deviationsOf, MethodRun run)
+    public ChanceTable(IReadOnlyList<ItemEvidence> items, IReadOnlyList<TRule> rules, Func<TRule, IReadOnlyList<Deviation>> deviationsOf, DeviationSet sound, MethodRun run)
     {
         this.items = items;
         this.run = run;
         Rules = rules;
         indexOf = rules.Select((rule, i) => (rule: (object)rule, i)).ToDictionary(r => r.rule, r => r.i, ReferenceEqualityComparer.Instance);
         watch = new ChanceWatch([.. rules.Select(deviationsOf)]);
-        taught = Under(DeviationSet.Taught);
+        taught = Under(sound);
     }
 
     public IReadOnlyList<TRule> Rules { get; }

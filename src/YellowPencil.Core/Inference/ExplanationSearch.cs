@@ -52,7 +52,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>The candidates, the student without bugs among them; no two of the same hypothesis.</summary>
     public IReadOnlyList<Candidate> Search()
     {
-        candidates[""] = sheet.Rough(Hypothesis.Sound);
+        candidates[""] = sheet.Rough(sheet.Sound);
         var beam = Singles();
         for (var size = 2; size <= MostBugs; size++) beam = Grow(beam);
         RefineBest();
@@ -65,7 +65,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     {
         foreach (var bug in sheet.Listed.Rules.Where(sheet.Listed.HasAny))
         {
-            var candidate = sheet.Rough(Hypothesis.Sound.With(bug));
+            var candidate = sheet.Rough(sheet.Sound.With(bug));
             candidates[candidate.Hypothesis.Key] = candidate;
         }
 
@@ -203,7 +203,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
             return candidates.Values.Any(c => c.Hypothesis.Unlisted is null && c.Signature == candidate.Signature);
         return hypothesis.Bugs.Any(bug =>
         {
-            var without = new Hypothesis([.. hypothesis.Bugs.Where(b => b != bug)], null, hypothesis.Facts);
+            var without = hypothesis.Without(bug);
             var smaller = candidates.TryGetValue(without.Key, out var known) ? known : sheet.Rough(without);
             return smaller.Signature == candidate.Signature;
         });

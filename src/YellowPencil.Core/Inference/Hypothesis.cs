@@ -1,5 +1,6 @@
 using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Inference;
 
@@ -7,20 +8,31 @@ namespace YellowPencil.Core.Inference;
 public sealed class Hypothesis
 {
     /// <summary>The student without bugs and without wrong facts.</summary>
-    public static readonly Hypothesis Sound = new([], null, []);
+    public static readonly Hypothesis Sound = SoundIn(School.Usual);
 
     /// <summary>Puts a student together. Narrow rules come before broad ones, and unlisted ones, found to mend the rest, before all.</summary>
-    public Hypothesis(IReadOnlyList<Bug> bugs, UnlistedDeviation? unlisted, IReadOnlyList<FactDeviation> facts)
+    /// <param name="bugs">The listed bugs.</param>
+    /// <param name="unlisted">A rule that is not in the catalogue, or null.</param>
+    /// <param name="facts">Number facts held wrongly.</param>
+    /// <param name="school">What the student was taught; null for the usual school.</param>
+    public Hypothesis(IReadOnlyList<Bug> bugs, UnlistedDeviation? unlisted, IReadOnlyList<FactDeviation> facts, School? school = null)
     {
-        Bugs = bugs = [.. bugs.OrderBy(Catalogue.Breadth).ThenBy(b => b.Id, StringComparer.Ordinal)];
+        School = school ?? School.Usual;
+        Bugs = bugs = bugs.Count < 2 ? bugs : [.. bugs.OrderBy(Catalogue.Breadth).ThenBy(b => b.Id, StringComparer.Ordinal)];
         Unlisted = unlisted;
         Facts = facts;
         var owners = bugs.Select(b => b.Deviations).ToList();
         if (unlisted is not null) owners.Insert(0, [unlisted.Deviation]);
         RuleCount = owners.Count;
         owners.AddRange(facts.Select(f => (IReadOnlyList<Deviation>)[f]));
-        Deviations = new DeviationSet([.. owners]);
+        Deviations = new DeviationSet(School, owners);
     }
+
+    /// <summary>What the student was taught where schools differ.</summary>
+    public School School { get; }
+
+    /// <summary>The student of a school without bugs and without wrong facts.</summary>
+    public static Hypothesis SoundIn(School school) => new([], null, [], school);
 
     /// <summary>The listed bugs.</summary>
     public IReadOnlyList<Bug> Bugs { get; }
@@ -56,13 +68,16 @@ public sealed class Hypothesis
     }
 
     /// <summary>The same student with one more bug.</summary>
-    public Hypothesis With(Bug bug) => new([.. Bugs, bug], Unlisted, Facts);
+    public Hypothesis With(Bug bug) => new([.. Bugs, bug], Unlisted, Facts, School);
+
+    /// <summary>The same student with one bug less.</summary>
+    public Hypothesis Without(Bug bug) => new([.. Bugs.Where(b => b != bug)], Unlisted, Facts, School);
 
     /// <summary>The same student with an unlisted rule.</summary>
-    public Hypothesis With(UnlistedDeviation unlisted) => new(Bugs, unlisted, Facts);
+    public Hypothesis With(UnlistedDeviation unlisted) => new(Bugs, unlisted, Facts, School);
 
     /// <summary>The same student with a wrong fact.</summary>
-    public Hypothesis With(FactDeviation fact) => new(Bugs, Unlisted, [.. Facts, fact]);
+    public Hypothesis With(FactDeviation fact) => new(Bugs, Unlisted, [.. Facts, fact], School);
 
     /// <summary>A text that is the same for the same student.</summary>
     public string Key => key ??= string.Join("+", RuleIds.Concat(Facts.Select(f => $"{f.Fact}={f.Written}")));

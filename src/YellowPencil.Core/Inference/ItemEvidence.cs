@@ -15,7 +15,7 @@ internal sealed class ItemEvidence
     private readonly Method method;
     private readonly string? line;
 
-    private ItemEvidence(int index, WorkedItem item, ItemTask from, int row, string? line)
+    private ItemEvidence(int index, WorkedItem item, ItemTask from, int row, string? line, IReadOnlyList<School> schools)
     {
         Index = index;
         Item = item;
@@ -34,10 +34,15 @@ internal sealed class ItemEvidence
         }
         else
         {
+            // A line is right where any school that the student can come from leads to it.
             var taught = new MethodRun();
-            Run(taught, DeviationSet.Taught);
-            Taught = Says(taught);
-            IsRight = Matches(taught);
+            Taught = "";
+            for (var i = schools.Count - 1; i >= 0; i--)
+            {
+                Run(taught, new DeviationSet(schools[i], []));
+                Taught = Says(taught);
+                IsRight |= Matches(taught);
+            }
         }
     }
 
@@ -68,7 +73,8 @@ internal sealed class ItemEvidence
     /// <summary>The stretches of an answered item; lines that the method cannot go on from are passed over.</summary>
     /// <param name="item">The item.</param>
     /// <param name="index">The number of the first.</param>
-    public static IEnumerable<ItemEvidence> Of(WorkedItem item, int index)
+    /// <param name="schools">The schools that the student can come from.</param>
+    public static IEnumerable<ItemEvidence> Of(WorkedItem item, int index, IReadOnlyList<School> schools)
     {
         var from = item.Task;
         var method = Method.Of(from.Family);
@@ -77,15 +83,15 @@ internal sealed class ItemEvidence
             foreach (var part in lines[row].Split('=', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
             {
                 if (method.Resume(item.Task, part) is not { } resumed || resumed.Text == from.Text) continue;
-                yield return new ItemEvidence(index++, item, from, row, part);
+                yield return new ItemEvidence(index++, item, from, row, part, schools);
                 from = resumed;
             }
 
-        yield return new ItemEvidence(index, item, from, lines.Count, null);
+        yield return new ItemEvidence(index, item, from, lines.Count, null, schools);
     }
 
     /// <summary>An answered item as one stretch, whatever lines stand there.</summary>
-    public static ItemEvidence Whole(WorkedItem item) => new(0, item, item.Task, 0, null);
+    public static ItemEvidence Whole(WorkedItem item) => new(0, item, item.Task, 0, null, []);
 
     /// <summary>Lets a run go along this stretch.</summary>
     public void Run(MethodRun run, DeviationSet set, ulong declined = 0, Slip? slip = null)

@@ -66,7 +66,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     /// </summary>
     private WrongStep Describe(ItemEvidence item, ItemReplay replay, Step wrong)
     {
-        Method.Run(item.Task, mended, DeviationSet.Taught);
+        Method.Run(item.Task, mended, new DeviationSet(replay.Hypothesis.School, []));
         var text = (wrong.Cause == StepCause.Slip ? "This once: " : "") + wrong.MadeText;
         if (!item.IsLast) return WrongLine(item, wrong.Name, wrong.TaughtText, text);
         var shows = wrong.Point?.ShowsIn ?? WorkFields.Cells;

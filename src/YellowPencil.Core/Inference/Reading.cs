@@ -100,6 +100,9 @@ public sealed record Explanation
     /// <summary>How each answered item stands to it, by item id.</summary>
     public required IReadOnlyDictionary<string, Stand> Stands { get; init; }
 
+    /// <summary>The ids of the items that stand so, in the order of the page.</summary>
+    public IEnumerable<string> Standing(Stand stand, WorkedSheet page) => page.Items.Select(i => i.Id).Where(id => Stands.TryGetValue(id, out var stands) && stands == stand);
+
     /// <summary>The answer it predicts for each answered item, by item id.</summary>
     public required IReadOnlyDictionary<string, string> Predictions { get; init; }
 

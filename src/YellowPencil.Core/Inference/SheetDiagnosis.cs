@@ -22,24 +22,34 @@ public static class SheetDiagnosis
 
     /// <summary>Reads a sheet.</summary>
     /// <param name="sheet">The sheet.</param>
+    /// <param name="cancellation">Ends the reading early.</param>
     /// <returns>The reading; also for a sheet without a single answer.</returns>
-    public static Reading Read(WorkedSheet sheet) => Read(sheet, static families => [.. families.SelectMany(Catalogue.Of).Distinct()]);
+    /// <exception cref="OperationCanceledException">The reading was ended.</exception>
+    public static Reading Read(WorkedSheet sheet, CancellationToken cancellation = default) =>
+        Read(sheet, static families => [.. families.SelectMany(Catalogue.Of).Distinct()], cancellation);
 
     /// <summary>The same with another catalogue, to see what becomes of a student whose bug is not in it.</summary>
-    internal static Reading Read(WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf)
+    internal static Reading Read(WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf, CancellationToken cancellation = default)
     {
-        var evidence = new List<ItemEvidence>();
-        foreach (var item in sheet.Items.Where(i => i.IsAnswered)) evidence.AddRange(ItemEvidence.Of(item, evidence.Count));
         var families = sheet.Items.Select(i => i.Task.Family).Distinct().Order().ToList();
+        var schools = School.Possible(sheet.Methods, families.SelectMany(f => Method.Of(f).SchoolQuestions));
+        var evidence = new List<ItemEvidence>();
+
+        // In an order of their own, so that not even the rounding of a sum depends on how the items stand on the page.
+        foreach (var item in sheet.Items.Where(i => i.IsAnswered).OrderBy(i => $"{i.Task.Text} {i.Task.Form} = {i.Answer}", StringComparer.Ordinal).ThenBy(i => i.Id, StringComparer.Ordinal))
+            evidence.AddRange(ItemEvidence.Of(item, evidence.Count, [.. schools.Select(s => s.School)]));
         var bugs = bugsOf(families);
-        var likelihood = new SheetLikelihood(evidence, bugs, [.. families.SelectMany(Catalogue.Instead).Distinct().Except(bugs)], [.. families.SelectMany(UnlistedRules.Of).DistinctBy(r => r.Id)]);
-        var unseen = ShareWithoutChance(likelihood, families);
-        var weighed = new ExplanationSearch(likelihood).Search();
+        var instead = families.SelectMany(Catalogue.Instead).Distinct().Except(bugs).ToList();
+        var unlisted = families.SelectMany(UnlistedRules.Of).DistinctBy(r => r.Id).ToList();
+        var likelihoods = schools.Select(s => new SheetLikelihood(evidence, bugs, instead, unlisted, s.School, s.Weight, cancellation)).ToList();
+        var weighed = likelihoods.SelectMany(l => new ExplanationSearch(l).Search()).ToList();
+        var unseen = ShareWithoutChance(likelihoods[0], families);
         var candidates = Weigh(weighed, evidence, unseen, out var somethingElse, out var noChance);
+        var likelihood = likelihoods.Find(l => l.Sound.School == candidates[0].Hypothesis.School)!;
         var classes = candidates.GroupBy(c => c.Signature).Select(g => g.ToList()).ToList();
         var explanations = Explanations(candidates, classes, likelihood)
             .ConvertAll(e => e with { Alone = e.Probability * (1 - (e.IsSound ? 0 : AnotherBeside(e.Hypothesis.RuleCount, unseen))) });
-        var items = new ItemReader(likelihood, candidates).Read(sheet.Items);
+        var items = new ItemReader(likelihood, [.. candidates.Where(c => c.Hypothesis.School == likelihood.Sound.School)]).Read(sheet.Items);
 
         return new Reading
         {
@@ -66,7 +76,7 @@ public static class SheetDiagnosis
         var logElse = Math.Log(Priors.SomethingElse * (1 - Priors.Unlisted));
         foreach (var item in evidence) logElse += Math.Log(item.IsRight ? Priors.SomethingElseRight : Priors.SomethingElseWrong);
         var hidden = Priors.OneBug * unseen + Priors.TwoBugs * unseen * unseen + Priors.ThreeBugs * unseen * unseen * unseen;
-        var logHidden = candidates.First(c => c.Hypothesis.Key.Length == 0).LogEvidence + Math.Log(hidden);
+        var logHidden = candidates.Where(c => c.Hypothesis is { RuleCount: 0, Facts.Count: 0 }).Max(c => c.LogEvidence) + Math.Log(hidden);
         var largest = Math.Max(logElse, candidates.Max(c => c.LogScore));
         var total = Math.Exp(logElse - largest) + Math.Exp(logHidden - largest) + candidates.Sum(c => Math.Exp(c.LogScore - largest));
         foreach (var candidate in candidates) candidate.Probability = Math.Exp(candidate.LogScore - largest) / total;

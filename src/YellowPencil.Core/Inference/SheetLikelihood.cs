@@ -1,5 +1,6 @@
 using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Inference;
 
@@ -27,20 +28,30 @@ internal sealed class SheetLikelihood
     private readonly Lazy<int> unlistedWithChance;
     private readonly double[] efforts;
     private readonly double totalWeight;
+    private readonly double schoolWeight;
+    private readonly CancellationToken cancellation;
 
     /// <param name="items">The stretches of the sheet.</param>
     /// <param name="catalogue">The bugs of the families of the sheet.</param>
     /// <param name="instead">The bugs of the families whose methods come up where another operation is done.</param>
     /// <param name="unlistedRules">The unlisted rules of the families of the sheet.</param>
-    public SheetLikelihood(IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<Bug> instead, IReadOnlyList<UnlistedDeviation> unlistedRules)
+    /// <param name="school">What the student was taught; null for the usual school.</param>
+    /// <param name="schoolWeight">How probable that school is before any evidence.</param>
+    /// <param name="cancellation">Ends the work early.</param>
+    public SheetLikelihood(
+        IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<Bug> instead, IReadOnlyList<UnlistedDeviation> unlistedRules,
+        School? school = null, double schoolWeight = 1, CancellationToken cancellation = default)
     {
+        Sound = Hypothesis.SoundIn(school ?? School.Usual);
+        this.schoolWeight = schoolWeight;
+        this.cancellation = cancellation;
         Items = items;
         slips = new SlipSearch(run);
-        Listed = new ChanceTable<Bug>(items, [.. catalogue, .. instead], b => b.Deviations, run);
+        Listed = new ChanceTable<Bug>(items, [.. catalogue, .. instead], b => b.Deviations, Sound.Deviations, run);
         ListedCount = catalogue.Count;
-        unlisted = new(() => new ChanceTable<UnlistedDeviation>(items, unlistedRules, u => [u.Deviation], run));
+        unlisted = new(() => new ChanceTable<UnlistedDeviation>(items, unlistedRules, u => [u.Deviation], Sound.Deviations, run));
         unlistedWithChance = new(() => Unlisted.Rules.Count(Unlisted.HasAny));
-        taughtRoughly = [.. items.Select(item => new ItemLikelihood([RoughSlip(Followed(Hypothesis.Sound, item))], item.Taught))];
+        taughtRoughly = [.. items.Select(item => new ItemLikelihood([RoughSlip(Followed(Sound, item))], item.Taught))];
         efforts = [.. items.Select(EffortOf)];
         taughtExactly = new ItemLikelihood?[items.Count];
         totalWeight = catalogue.Sum(b => Priors.Weight(b.Commonness));
@@ -50,6 +61,9 @@ internal sealed class SheetLikelihood
 
     /// <summary>The bugs that can show in the families of the sheet, and where they can.</summary>
     public ChanceTable<Bug> Listed { get; }
+
+    /// <summary>The student who works as taught.</summary>
+    public Hypothesis Sound { get; }
 
     /// <summary>How many bugs the families of the sheet have.</summary>
     public int ListedCount { get; }
@@ -66,6 +80,7 @@ internal sealed class SheetLikelihood
     /// <summary>Whether a hypothesis, followed throughout, gives the answer of an item.</summary>
     public bool Gives(Hypothesis hypothesis, ItemEvidence item)
     {
+        cancellation.ThrowIfCancellationRequested();
         item.Run(run, hypothesis.Deviations);
         return item.Matches(run);
     }
@@ -76,6 +91,7 @@ internal sealed class SheetLikelihood
     /// </summary>
     public Candidate Rough(Hypothesis hypothesis)
     {
+        cancellation.ThrowIfCancellationRequested();
         var first = new Way[Items.Count];
         var predictions = new string[Items.Count];
         var explains = false;
@@ -98,12 +114,13 @@ internal sealed class SheetLikelihood
     {
         var key = (item.Index, RulesShown(hypothesis, item));
         if (slipsFound.TryGetValue(key, out var known)) return known;
+        cancellation.ThrowIfCancellationRequested();
         return slipsFound[key] = slips.Explain(item, hypothesis.Deviations);
     }
 
     private double EffortOf(ItemEvidence item)
     {
-        Method.Run(item.Task, run, DeviationSet.Taught);
+        Method.Run(item.Task, run, Sound.Deviations);
         return Math.Max(1, (double)run.StepCount / CommonSteps);
     }
 
@@ -164,7 +181,7 @@ internal sealed class SheetLikelihood
         if (item.IsRight && !ways.Exists(w => w.Followed == 0)) ways.Add(NoneFollowed(hypothesis, item));
         return ways.Exists(w => w.Match > 0)
             ? new ItemLikelihood(ways, prediction!)
-            : new ItemLikelihood([.. ways.Select(w => w with { Slip = Slip(w.Followed == 0 ? Hypothesis.Sound : hypothesis, item) })], prediction!);
+            : new ItemLikelihood([.. ways.Select(w => w with { Slip = Slip(w.Followed == 0 ? Sound : hypothesis, item) })], prediction!);
     }
 
     // Approximation: a slip is as likely where some chances are followed as where all are.
@@ -172,7 +189,7 @@ internal sealed class SheetLikelihood
 
     private ItemLikelihood ExactlyAsTaught(ItemEvidence item) => taughtExactly[item.Index] ??= taughtRoughly[item.Index].IsMet
         ? taughtRoughly[item.Index]
-        : new ItemLikelihood([new Way(0, 0, 0, Slip(Hypothesis.Sound, item))], item.Taught);
+        : new ItemLikelihood([new Way(0, 0, 0, Slip(Sound, item))], item.Taught);
 
     // Where no rule has a chance, the item is what it is without them.
     private bool IsSilent(Hypothesis hypothesis, ItemEvidence item) => hypothesis.Facts.Count == 0 && TaughtChances(hypothesis, item) == 0;
@@ -196,7 +213,7 @@ internal sealed class SheetLikelihood
 
     private double LogPrior(Hypothesis hypothesis)
     {
-        var prior = Priors.Number(hypothesis.Bugs.Count);
+        var prior = schoolWeight * Priors.Number(hypothesis.Bugs.Count);
         for (var i = 0; i < hypothesis.Bugs.Count; i++)
             prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) / totalWeight;
         if (hypothesis.Unlisted is not null)

@@ -55,8 +55,10 @@ public static class FamilyNames
     private static readonly Dictionary<string, Family> ByName = Enum.GetValues<Family>().ToDictionary(Name);
 
     /// <summary>The name in the format, for example <c>decimal-sums</c>.</summary>
-    public static string Name(this Family family) => string.Concat(
-        family.ToString().Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString()));
+    public static string Name(this Family family) => Kebab(family.ToString());
+
+    /// <summary>A name of the code as the format spells it: <c>DecimalSums</c> is <c>decimal-sums</c>.</summary>
+    public static string Kebab(string name) => string.Concat(name.Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString()));
 
     /// <summary>The name in a sentence, for example "sums and differences of decimals".</summary>
     public static string Title(this Family family) => family switch

@@ -21,7 +21,7 @@ public static class ReadingWriter
         if (reading.Sheet.Sheet is not null) json.WriteString("sheet", reading.Sheet.Sheet);
         json.WriteString("outcome", Spell(reading.Outcome));
         WriteList(json, "items", reading.Items, item => WriteItem(json, item, word));
-        WriteList(json, "explanations", reading.Explanations, e => WriteExplanation(json, e, word));
+        WriteList(json, "explanations", reading.Explanations, e => WriteExplanation(json, e, reading.Sheet, word));
         WriteList(json, "facts", reading.Facts, fact =>
         {
             json.WriteStartObject();
@@ -57,7 +57,7 @@ public static class ReadingWriter
 
     /// <summary>The name of a value in the format, for example <c>not-told-apart</c>.</summary>
     public static string Spell<T>(T value)
-        where T : struct, Enum => string.Concat(value.ToString().Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString()));
+        where T : struct, Enum => FamilyNames.Kebab(value.ToString());
 
     private static void WriteItem(Utf8JsonWriter json, ItemReading item, ClassroomWord word)
     {
@@ -83,7 +83,7 @@ public static class ReadingWriter
         json.WriteEndObject();
     }
 
-    private static void WriteExplanation(Utf8JsonWriter json, Explanation explanation, ClassroomWord word)
+    private static void WriteExplanation(Utf8JsonWriter json, Explanation explanation, WorkedSheet sheet, ClassroomWord word)
     {
         json.WriteStartObject();
         WriteTexts(json, "bugs", explanation.Hypothesis.RuleIds);
@@ -91,7 +91,7 @@ public static class ReadingWriter
         WriteShare(json, "consistency", explanation.Chances > 0 ? (double)explanation.Followed / explanation.Chances : explanation.Consistency);
         json.WriteString("text", explanation.Text.In(word));
         foreach (var stand in Enum.GetValues<Stand>())
-            WriteTexts(json, Spell(stand), explanation.Stands.Where(s => s.Value == stand).Select(s => s.Key));
+            WriteTexts(json, Spell(stand), explanation.Standing(stand, sheet));
         WriteList(json, "notSeparatedFrom", explanation.NotSeparatedFrom, rules =>
         {
             json.WriteStartArray();

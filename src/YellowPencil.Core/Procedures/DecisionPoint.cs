@@ -72,8 +72,8 @@ public sealed class DecisionPoint<TContext, TChoice>(string id, string question)
     /// <summary>The choices in the order of their declaration.</summary>
     public static readonly TChoice[] Choices = Enum.GetValues<TChoice>();
 
-    /// <summary>The choice that the taught method makes.</summary>
-    public required Func<TContext, TChoice> Taught { get; init; }
+    /// <summary>The choice that the taught method makes, in the student's school.</summary>
+    public required Func<TContext, School, TChoice> Taught { get; init; }
 
     /// <summary>What somebody does who makes a choice, without its context: for example "writes the top digit".</summary>
     public required Func<TChoice, string> Does { get; init; }
@@ -109,7 +109,7 @@ public sealed class DecisionPoint<TContext, TChoice>(string id, string question)
         from kind in Kinds
         from choice in Choices
         select new UnlistedDeviation(
-            $"{Id}/{kind.Id}/{Spell(choice)}",
+            $"{Id}/{kind.Id}/{FamilyNames.Kebab(choice.ToString())}",
             $"{Capitalised(Does(choice))} {kind.Text}",
             When(kind.Holds).Instead(choice));
 
@@ -119,9 +119,6 @@ public sealed class DecisionPoint<TContext, TChoice>(string id, string question)
         var first = text[0] == '{' ? 1 : 0;
         return text[..first] + char.ToUpperInvariant(text[first]) + text[(first + 1)..];
     }
-
-    private static string Spell(TChoice choice) => string.Concat(
-        choice.ToString().Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString()));
 }
 
 /// <summary>The first half of a deviation: where and when.</summary>

@@ -1,7 +1,9 @@
+using YellowPencil.Core.Working;
+
 namespace YellowPencil.Core.Procedures;
 
 /// <summary>
-/// The deviations of one imagined student, made ready for running. Each deviation belongs to an owner (a bug, or a wrong
+/// One imagined student, made ready for running: the school, and the deviations from what it teaches. Each deviation belongs to an owner (a bug, or a wrong
 /// fact), counted from 0.
 /// </summary>
 public sealed class DeviationSet
@@ -14,10 +16,18 @@ public sealed class DeviationSet
 
     private readonly Rule[]?[] byPoint;
 
-    /// <summary>Makes a set from the deviations of each owner.</summary>
+    /// <summary>Makes a student of the usual school from the deviations of each owner.</summary>
     /// <exception cref="ArgumentException">More than <see cref="MaxOwners"/> owners.</exception>
     public DeviationSet(params IReadOnlyList<IReadOnlyList<Deviation>> owners)
+        : this(School.Usual, owners)
     {
+    }
+
+    /// <summary>Makes a student of a school from the deviations of each owner.</summary>
+    /// <exception cref="ArgumentException">More than <see cref="MaxOwners"/> owners.</exception>
+    public DeviationSet(School school, IReadOnlyList<IReadOnlyList<Deviation>> owners)
+    {
+        School = school;
         if (owners.Count > MaxOwners) throw new ArgumentException($"at most {MaxOwners} owners", nameof(owners));
         OwnerCount = owners.Count;
         byPoint = new Rule[]?[DecisionPoint.Created];
@@ -29,6 +39,9 @@ public sealed class DeviationSet
                 else Add(deviation.Point!.Ordinal, new Rule(deviation, owner));
             }
     }
+
+    /// <summary>What the student was taught where schools differ.</summary>
+    public School School { get; }
 
     /// <summary>How many owners the set has.</summary>
     public int OwnerCount { get; }

@@ -51,6 +51,9 @@ public abstract class Method
 
     private IReadOnlyList<WorkField>? allFields;
 
+    /// <summary>The questions on which schools differ and on which what this method writes depends.</summary>
+    public virtual IReadOnlyList<SchoolQuestion> SchoolQuestions => [];
+
     /// <summary>A source of items as a teacher would set them; the same seed gives the same items.</summary>
     public abstract Func<ItemTask> Items(int seed);
 

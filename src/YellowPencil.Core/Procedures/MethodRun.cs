@@ -1,4 +1,5 @@
 using System.Runtime.CompilerServices;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Procedures;
 
@@ -41,6 +42,9 @@ public sealed class MethodRun
             Page.KeepsMarks |= value;
         }
     }
+
+    /// <summary>The school of the student.</summary>
+    public School School => deviations.School;
 
     /// <summary>The page that the run leaves.</summary>
     public WrittenPage Page { get; } = new();
@@ -93,7 +97,7 @@ public sealed class MethodRun
         where TContext : struct, IDecisionContext
         where TChoice : struct, Enum
     {
-        var taught = point.Taught(context);
+        var taught = point.Taught(context, School);
         var made = taught;
         var cause = StepCause.AsTaught;
         watch?.See(point, context, taught);

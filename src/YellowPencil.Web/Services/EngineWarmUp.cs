@@ -19,10 +19,10 @@ internal sealed class EngineWarmUp : BackgroundService
         await Task.Yield();
         var tasks = SheetDesign.Of(Family.Subtraction, 12, seed: 7);
         var bugs = Catalogue.Of(Family.Subtraction);
-        for (var i = 0; i < Pages && !stoppingToken.IsCancellationRequested; i++)
+        for (var i = 0; i < Pages; i++)
         {
             var student = new SimulatedStudent(Hypothesis.Sound.With(bugs[i * 7 % bugs.Count]), 0.9, 0.05, i);
-            NextItems.For(SheetDiagnosis.Read(new WorkedSheet { Student = "warm-up", Items = [.. tasks.Select((t, n) => student.Write(n.ToString(), t))] }));
+            NextItems.For(SheetDiagnosis.Read(new WorkedSheet { Student = "warm-up", Items = [.. tasks.Select((t, n) => student.Write(n.ToString(), t))] }, stoppingToken));
         }
     }
 }

@@ -24,7 +24,7 @@ public class PosteriorTests
     [InlineData("645 - 32 = 13", "81 - 27 = 64", "52 - 38 = 24")]
     public void The_search_agrees_with_enumeration(params string[] page)
     {
-        var items = ItemList.TryParse(string.Join('\n', page), null, out _).Select((item, i) => ItemEvidence.Of(item, i).Single()).ToList();
+        var items = ItemList.TryParse(string.Join('\n', page), null, out _).Select((item, i) => ItemEvidence.Of(item, i, [School.Usual]).Single()).ToList();
         var sheet = new SheetLikelihood(items, SmallCatalogue, [], []);
 
         var found = new ExplanationSearch(sheet).Search().Where(c => c.Hypothesis is { Unlisted: null, Facts.Count: 0 }).ToList();

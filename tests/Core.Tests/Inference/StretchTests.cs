@@ -14,7 +14,7 @@ public class StretchTests
     private static WorkedItem Item(string task, string answer, params string[] lines) =>
         WorkedItem.Of("1", TaskText.TryParse(task).Value!) with { Answer = answer, Work = Work.None.With(WorkFields.Lines, lines) };
 
-    private static string Stretches(WorkedItem item) => string.Join("; ", ItemEvidence.Of(item, 0).Select(s => $"{s.Task} to {s.Answer} {(s.IsRight ? "right" : "wrong")}"));
+    private static string Stretches(WorkedItem item) => string.Join("; ", ItemEvidence.Of(item, 0, [School.Usual]).Select(s => $"{s.Task} to {s.Answer} {(s.IsRight ? "right" : "wrong")}"));
 
     [Theory]
     [InlineData("-7 - -4", "-3", "", "-7 - -4 to -3 right")]

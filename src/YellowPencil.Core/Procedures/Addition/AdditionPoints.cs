@@ -32,7 +32,7 @@ public static class AdditionPoints
     public static readonly DecisionPoint<SumContext, SumWay> Way = new("addition.way", "What is to be done with the numbers?")
     {
         Does = AdditionWords.Of,
-        Taught = _ => SumWay.Add,
+        Taught = (_, _) => SumWay.Add,
         Say = (_, choice) => choice switch { SumWay.Add => "The sign says add.", SumWay.TakeAway => "Takes the numbers away from each other.", _ => "Adds all digits together, whatever their places." },
         Kinds = [new("always", "always", _ => true), new("carry", "when a column comes to ten or more", c => c.NeedsCarry)],
     };
@@ -41,7 +41,7 @@ public static class AdditionPoints
     public static readonly DecisionPoint<SumContext, SumAlignment> Alignment = new("addition.alignment", "Which digits stand under each other?")
     {
         Does = AdditionWords.Of,
-        Taught = _ => SumAlignment.Ones,
+        Taught = (_, _) => SumAlignment.Ones,
         Say = (_, choice) => choice == SumAlignment.Ones ? "Ones stand under ones." : "Lines the numbers up on the left.",
         Kinds = [new("always", "always", _ => true)],
     };
@@ -50,7 +50,7 @@ public static class AdditionPoints
     public static readonly DecisionPoint<SumContext, SumDirection> Direction = new("addition.direction", "Which column comes first?")
     {
         Does = AdditionWords.Of,
-        Taught = _ => SumDirection.FromOnes,
+        Taught = (_, _) => SumDirection.FromOnes,
         Say = (_, choice) => choice == SumDirection.FromOnes ? "Starts with the smallest place." : "Starts at the left.",
         Kinds = [new("always", "always", _ => true)],
     };
@@ -59,7 +59,7 @@ public static class AdditionPoints
     public static readonly DecisionPoint<AddColumnContext, SumOnward> Onward = new("addition.onward", "Is there another column to work?")
     {
         Does = AdditionWords.Of,
-        Taught = _ => SumOnward.NextColumn,
+        Taught = (_, _) => SumOnward.NextColumn,
         Say = (_, choice) => choice == SumOnward.NextColumn ? "On to the next column." : "Stops here.",
         Kinds = Kinds,
     };
@@ -68,7 +68,7 @@ public static class AdditionPoints
     public static readonly DecisionPoint<AddColumnContext, CarryCounted> Carry = new("addition.carry-counted", "Is the carry counted?")
     {
         Does = AdditionWords.Of,
-        Taught = _ => CarryCounted.Once,
+        Taught = (_, _) => CarryCounted.Once,
         Say = (c, choice) => $"{Head(c)}: {choice switch
         {
             CarryCounted.Once => c.CarryIn > 0 ? $"the carried {c.CarryIn} is counted." : "no carry stands here.",
@@ -84,7 +84,7 @@ public static class AdditionPoints
     public static readonly DecisionPoint<AddColumnContext, AddColumnWay> Column = new("addition.column", "What is done with the digits of a column?")
     {
         Does = AdditionWords.Of,
-        Taught = _ => AddColumnWay.AddAll,
+        Taught = (_, _) => AddColumnWay.AddAll,
         Say = (c, choice) => $"{Head(c)}: {AdditionWords.Of(choice)}.",
         Kinds = Kinds,
     };
@@ -93,7 +93,7 @@ public static class AdditionPoints
     public static readonly DecisionPoint<AddColumnContext, SumCount> Count = new("addition.count", "How many are there together?")
     {
         Does = AdditionWords.Of,
-        Taught = _ => SumCount.Exact,
+        Taught = (_, _) => SumCount.Exact,
         Say = (c, choice) => $"{Head(c)}: {AdditionWords.Of(choice)}.",
         Kinds = Kinds,
         SlipWeight = 0,
@@ -103,7 +103,7 @@ public static class AdditionPoints
     public static readonly DecisionPoint<AddColumnContext, TenOrMore> Ten = new("addition.ten-or-more", "What is written, and what is carried?")
     {
         Does = AdditionWords.Of,
-        Taught = _ => TenOrMore.WriteOnesCarryTens,
+        Taught = (_, _) => TenOrMore.WriteOnesCarryTens,
         Say = (c, choice) => choice switch
         {
             TenOrMore.WriteOnesCarryTens => $"{Head(c)}: {c.Total}. Write {c.Total % 10}, carry {c.Total / 10}.",
@@ -122,7 +122,7 @@ public static class AdditionPoints
     public static readonly DecisionPoint<AddColumnContext, BelowTen> Below = new("addition.below-ten", "Is anything carried?")
     {
         Does = AdditionWords.Of,
-        Taught = _ => BelowTen.CarryNothing,
+        Taught = (_, _) => BelowTen.CarryNothing,
         Say = (c, choice) => choice == BelowTen.CarryNothing ? $"{Head(c)}: {c.Total}." : $"{Head(c)}: carries 1 although the sum is only {c.Total}.",
         Kinds = Kinds,
         ShowsIn = WorkFields.Carries,
@@ -133,7 +133,7 @@ public static class AdditionPoints
     public static readonly DecisionPoint<AddColumnContext, CarryInto> Into = new("addition.carry-into", "Where does the carry go?")
     {
         Does = AdditionWords.Of,
-        Taught = _ => CarryInto.NextColumn,
+        Taught = (_, _) => CarryInto.NextColumn,
         Say = (c, choice) => choice switch
         {
             CarryInto.NextColumn => $"The carry goes to the {Place.Name(c.Column + 1)}.",
@@ -149,7 +149,7 @@ public static class AdditionPoints
     public static readonly DecisionPoint<AddColumnContext, LastSum> Last = new("addition.last-column", "How is the last sum written?")
     {
         Does = AdditionWords.Of,
-        Taught = _ => LastSum.WriteWhole,
+        Taught = (_, _) => LastSum.WriteWhole,
         Say = (c, choice) => choice switch
         {
             LastSum.WriteWhole => $"{Head(c)}: {c.Total}, written whole.",

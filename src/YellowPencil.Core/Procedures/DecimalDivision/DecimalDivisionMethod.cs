@@ -33,7 +33,9 @@ public sealed class DecimalDivisionMethod : Method
         var (dividend, divisor) = (quotient.Dividend, quotient.Divisor);
         var isSmaller = BigInteger.Abs(dividend.Unscaled * BigInteger.Pow(10, divisor.Places)) < BigInteger.Abs(divisor.Unscaled * BigInteger.Pow(10, dividend.Places));
         var context = new DecimalQuotientContext(dividend.Places, divisor.Places, isSmaller);
-        var isNegative = SignPoints.IsNegative(run, new SignsContext(dividend.IsNegative, divisor.IsNegative, !isSmaller, IsQuotient: true));
+        var signs = new SignsContext(dividend.IsNegative, divisor.IsNegative, !isSmaller, IsQuotient: true);
+        var signFirst = SignPoints.ComesFirst(run);
+        var isNegative = signFirst && SignPoints.IsNegative(run, signs);
         if (dividend.Unscaled.IsZero)
         {
             run.Page.Append("0");
@@ -54,6 +56,7 @@ public sealed class DecimalDivisionMethod : Method
         var by = DivisionMethod.DivisorFor(run, new DivisionContext(digits.Length, wholeDivisor.ToString().Length, QuotientForm.AsDecimal), wholeDivisor);
         var work = new DivisionWork(run, digits, digits.Length - places, by, asksDecimal: true, DivisionMethod.MostAppended(quotient.RightAnswer) + divisor.Places);
         work.Work();
+        if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
         WriteAnswer(run, context, work, isNegative);
     }
 

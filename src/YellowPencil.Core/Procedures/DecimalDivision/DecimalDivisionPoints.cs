@@ -51,7 +51,7 @@ public static class DecimalDivisionPoints
     public static readonly DecisionPoint<DecimalQuotientContext, QuotientOrder> Order = new("decimal-division.order", "Which number is divided by which?")
     {
         Does = Phrases.InOrder<QuotientOrder>("divides the first number by the second", "divides the larger number by the smaller", "divides the second number by the first"),
-        Taught = _ => QuotientOrder.AsSet,
+        Taught = (_, _) => QuotientOrder.AsSet,
         Kinds = Kinds,
     };
 
@@ -60,7 +60,7 @@ public static class DecimalDivisionPoints
     {
         Does = Phrases.InOrder<PointShift>("moves both points alike until the divisor is whole", "moves the point of the divisor only", "moves each point to the end of its number", "moves the point of the dividend the other way", "moves the point of the dividend one place too far",
             "moves the point of the dividend one place too few", "moves the point of the dividend by its own places"),
-        Taught = _ => PointShift.BothAlike,
+        Taught = (_, _) => PointShift.BothAlike,
         Kinds = Kinds,
         ShowsIn = WorkFields.Scaled.Dividend,
     };
@@ -69,7 +69,7 @@ public static class DecimalDivisionPoints
     public static readonly DecisionPoint<DecimalQuotientContext, ShiftZeros> Zeros = new("decimal-division.shift-zeros", "What if the dividend has too few places to move its point?")
     {
         Does = Phrases.InOrder<ShiftZeros>("appends zeros", "appends no zeros", "appends one zero too many"),
-        Taught = _ => ShiftZeros.Append,
+        Taught = (_, _) => ShiftZeros.Append,
         Kinds = [Kinds[0]],
         ShowsIn = WorkFields.Scaled.Dividend,
     };
@@ -78,7 +78,7 @@ public static class DecimalDivisionPoints
     public static readonly DecisionPoint<DecimalQuotientContext, DecimalQuotientPoint> Point = new("decimal-division.point", "Where does the point of the quotient go?")
     {
         Does = Phrases.InOrder<DecimalQuotientPoint>("puts the point straight above", "counts the places of both numbers together", "gives the quotient the places of the dividend", "gives the quotient the places of the divisor"),
-        Taught = _ => DecimalQuotientPoint.StraightUp,
+        Taught = (_, _) => DecimalQuotientPoint.StraightUp,
         Kinds = Kinds,
     };
 

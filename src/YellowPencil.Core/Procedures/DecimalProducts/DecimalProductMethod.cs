@@ -40,7 +40,9 @@ public sealed class DecimalProductMethod : Method
         var product = (DecimalProduct)task;
         var (first, second) = (product.First, product.Second);
         var context = new PlacesContext(first.Places, second.Places, HasBareZero(first) || HasBareZero(second), 0, EndsInZero: false);
-        var isNegative = SignPoints.IsNegative(run, new SignsContext(first.IsNegative, second.IsNegative, IsLarger(first, second), IsQuotient: false));
+        var signs = new SignsContext(first.IsNegative, second.IsNegative, IsLarger(first, second), IsQuotient: false);
+        var signFirst = SignPoints.ComesFirst(run);
+        var isNegative = signFirst && SignPoints.IsNegative(run, signs);
         if (run.Ask(DecimalProductPoints.Way, context) == ProductWay.Add)
         {
             Add(run, first, second);
@@ -49,7 +51,7 @@ public sealed class DecimalProductMethod : Method
 
         if (!context.HasWhole && run.Ask(DecimalProductPoints.Split, context) == FactorSplit.TwoNumbers)
         {
-            if (isNegative) run.Page.Append("-");
+            if (signFirst ? isNegative : SignPoints.IsNegative(run, signs)) run.Page.Append("-");
             run.Page.Append((Whole(first) * Whole(second)).ToString());
             var decimals = (Decimals(first) * Decimals(second)).ToString().TrimEnd('0');
             if (decimals.Length > 0) run.Page.Append("." + decimals);
@@ -57,6 +59,7 @@ public sealed class DecimalProductMethod : Method
         }
 
         var answer = ProductWork.Multiply(run, DigitsOf(run, first), DigitsOf(run, second));
+        if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
         Place(run, context with { Digits = Digits.LengthWithoutZeros(answer), EndsInZero = answer.Length > 1 && answer[0] == 0 }, answer, isNegative);
     }
 

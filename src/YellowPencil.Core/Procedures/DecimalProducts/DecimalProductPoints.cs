@@ -55,7 +55,7 @@ public static class DecimalProductPoints
     public static readonly DecisionPoint<PlacesContext, ProductWay> Way = new("decimal-products.way", "What is to be done with the numbers?")
     {
         Does = Phrases.InOrder<ProductWay>("multiplies", "adds the two numbers"),
-        Taught = _ => ProductWay.Multiply,
+        Taught = (_, _) => ProductWay.Multiply,
         Kinds = Kinds,
     };
 
@@ -63,7 +63,7 @@ public static class DecimalProductPoints
     public static readonly DecisionPoint<PlacesContext, FactorSplit> Split = new("decimal-products.parts", "Is a decimal one number on both sides of its point?")
     {
         Does = Phrases.InOrder<FactorSplit>("multiplies all digits as one number", "multiplies the parts before and after the point separately"),
-        Taught = _ => FactorSplit.OneNumber,
+        Taught = (_, _) => FactorSplit.OneNumber,
         Kinds = Kinds,
     };
 
@@ -71,7 +71,7 @@ public static class DecimalProductPoints
     public static readonly DecisionPoint<PlacesContext, EndZeros> Zeros = new("decimal-products.last-zeros", "When do last zeros go?")
     {
         Does = Phrases.InOrder<EndZeros>("counts the places before last zeros go", "drops last zeros before counting the places"),
-        Taught = _ => EndZeros.AfterCounting,
+        Taught = (_, _) => EndZeros.AfterCounting,
         Kinds = [Kinds[0]],
     };
 
@@ -80,7 +80,7 @@ public static class DecimalProductPoints
     {
         Does = Phrases.InOrder<PlaceCount>("counts the places of both factors together", "counts the places of the first factor only", "counts the places of the second factor only", "takes the larger count", "takes the smaller count", "counts the places from the left", "writes no point",
             "counts one place too few", "counts one place too many", "multiplies the counts", "always takes one place", "takes two places at the most", "takes one count from the other"),
-        Taught = _ => PlaceCount.Together,
+        Taught = (_, _) => PlaceCount.Together,
         Kinds = Kinds,
         ShowsIn = WorkFields.Places,
     };
@@ -89,7 +89,7 @@ public static class DecimalProductPoints
     public static readonly DecisionPoint<PlacesContext, TooFewDigits> TooFew = new("decimal-products.too-few-digits", "What if the product has fewer digits than places?")
     {
         Does = Phrases.InOrder<TooFewDigits>("fills in zeros in front", "puts the point straight in front of the digits", "fills in one zero in front", "puts the point after the first digit", "fills in one zero too many in front", "writes no point"),
-        Taught = _ => TooFewDigits.ZerosInFront,
+        Taught = (_, _) => TooFewDigits.ZerosInFront,
         Kinds = Kinds,
     };
 

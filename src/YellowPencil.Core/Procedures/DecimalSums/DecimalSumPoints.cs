@@ -78,7 +78,7 @@ public static class DecimalSumPoints
     public static readonly DecisionPoint<DecimalSumContext, SignRead> Way = new("decimal-sums.way", "What is to be done with the numbers?")
     {
         Does = Phrases.InOrder<SignRead>("does what the sign says", "takes the other of plus and minus"),
-        Taught = _ => SignRead.AsSet,
+        Taught = (_, _) => SignRead.AsSet,
         Kinds = Kinds,
     };
 
@@ -86,7 +86,7 @@ public static class DecimalSumPoints
     public static readonly DecisionPoint<DecimalSumContext, DecimalAlignment> Alignment = new("decimal-sums.alignment", "Which digits stand under each other?")
     {
         Does = Phrases.InOrder<DecimalAlignment>("lines the points up", "lines the numbers up on the right", "lines the numbers up on the left", "lines decimals up on the right and whole numbers by their points", "lines the points up but pushes the digits after them to the right"),
-        Taught = _ => DecimalAlignment.Points,
+        Taught = (_, _) => DecimalAlignment.Points,
         Kinds = Kinds,
         ShowsIn = WorkFields.Operands,
     };
@@ -95,7 +95,7 @@ public static class DecimalSumPoints
     public static readonly DecisionPoint<WholeAmongDecimals, HiddenPoint> Whole = new("decimal-sums.hidden-point", "Where is the point of a whole number?")
     {
         Does = Phrases.InOrder<HiddenPoint>("puts the hidden point after the ones", "puts a whole number under the last place", "reads a whole number as decimals", "leaves a whole number out"),
-        Taught = _ => HiddenPoint.AfterOnes,
+        Taught = (_, _) => HiddenPoint.AfterOnes,
         Kinds = [new("always", "always", _ => true), new("below", "when it stands below", c => c.Row > 0), new("sum", "in sums", c => !c.IsDifference), new("difference", "in differences", c => c.IsDifference)],
         ShowsIn = WorkFields.Operands,
     };
@@ -104,7 +104,7 @@ public static class DecimalSumPoints
     public static readonly DecisionPoint<DecimalSumContext, DecimalSplit> Split = new("decimal-sums.parts", "Is it one number on both sides of the point?")
     {
         Does = Phrases.InOrder<DecimalSplit>("works across the point", "works the parts before and after the point as two separate numbers"),
-        Taught = _ => DecimalSplit.OneNumber,
+        Taught = (_, _) => DecimalSplit.OneNumber,
         Kinds = Kinds,
     };
 
@@ -112,7 +112,7 @@ public static class DecimalSumPoints
     public static readonly DecisionPoint<GapContext, TopGap> Gap = new("decimal-sums.gap", "What stands above where the top number has no digit?")
     {
         Does = Phrases.InOrder<TopGap>("fills the gap with a zero", "copies the bottom digit", "takes away from ten that nobody lends", "writes 0"),
-        Taught = _ => TopGap.FillZero,
+        Taught = (_, _) => TopGap.FillZero,
         Kinds = [new("always", "where there is a gap above", _ => true)],
     };
 
@@ -120,7 +120,7 @@ public static class DecimalSumPoints
     public static readonly DecisionPoint<DecimalSumContext, LonePlaces> Lone = new("decimal-sums.lone-places", "What is done with places that only one number has?")
     {
         Does = Phrases.InOrder<LonePlaces>("keeps places that only one number has", "drops places that not every number has"),
-        Taught = _ => LonePlaces.Keep,
+        Taught = (_, _) => LonePlaces.Keep,
         Kinds = Kinds,
     };
 
@@ -128,7 +128,7 @@ public static class DecimalSumPoints
     public static readonly DecisionPoint<DecimalSumContext, SumPoint> Point = new("decimal-sums.point", "Where does the point of the answer go?")
     {
         Does = Phrases.InOrder<SumPoint>("brings the point straight down", "forgets the point", "gives the answer the places of the first number", "gives the answer the places of the last number", "gives the answer the places of all numbers together", "gives the answer the fewest places", "puts the point after the first digit"),
-        Taught = _ => SumPoint.StraightDown,
+        Taught = (_, _) => SumPoint.StraightDown,
         Kinds = Kinds,
     };
 

@@ -36,7 +36,7 @@ public static class DivisionPoints
     public static readonly DecisionPoint<DivisionContext, DivisionWay> Way = new("division.way", "What is to be done with the numbers?")
     {
         Does = Phrases.InOrder<DivisionWay>("divides", "multiplies the numbers", "takes the divisor away"),
-        Taught = _ => DivisionWay.Divide,
+        Taught = (_, _) => DivisionWay.Divide,
         Kinds = WholeKinds,
     };
 
@@ -44,7 +44,7 @@ public static class DivisionPoints
     public static readonly DecisionPoint<DivisionContext, DivisionDirection> Direction = new("division.direction", "Which digit is divided first?")
     {
         Does = Phrases.InOrder<DivisionDirection>("starts at the left", "starts with the ones"),
-        Taught = _ => DivisionDirection.FromLeft,
+        Taught = (_, _) => DivisionDirection.FromLeft,
         Kinds = WholeKinds,
     };
 
@@ -52,7 +52,7 @@ public static class DivisionPoints
     public static readonly DecisionPoint<DivisionContext, DivisorRead> Divisor = new("division.divisor", "What is divided by?")
     {
         Does = Phrases.InOrder<DivisorRead>("divides by the whole divisor", "divides by the first digit of the divisor", "divides by the last digit of the divisor", "divides by the nearest ten"),
-        Taught = _ => DivisorRead.Whole,
+        Taught = (_, _) => DivisorRead.Whole,
         Kinds = WholeKinds,
     };
 
@@ -60,7 +60,7 @@ public static class DivisionPoints
     public static readonly DecisionPoint<CycleContext, FirstPart> First = new("division.first-part", "How many digits are divided first?")
     {
         Does = Phrases.InOrder<FirstPart>("takes one more digit", "divides the divisor by the digit", "leaves the digit out", "writes 1", "takes it for enough, writing 1 and nothing left"),
-        Taught = _ => FirstPart.TakeMore,
+        Taught = (_, _) => FirstPart.TakeMore,
         Say = (c, choice) => choice == FirstPart.TakeMore ? $"{c.Part} is less than {c.Divisor}: take one more digit." : $"{c.Part} is less than {c.Divisor}: {First!.Does(choice)}.",
         Kinds = Kinds,
         ShowsIn = WorkFields.Cycles.Quotient,
@@ -70,7 +70,7 @@ public static class DivisionPoints
     public static readonly DecisionPoint<CycleContext, TooSmall> Fits = new("division.too-small", "What is written where the divisor does not go in?")
     {
         Does = Phrases.InOrder<TooSmall>("writes 0 in the quotient", "writes nothing in the quotient", "divides the divisor by the number at hand", "stops", "writes 1", "writes the number at hand into the quotient", "writes 0 and forgets the number at hand", "writes the digit brought down into the quotient"),
-        Taught = _ => TooSmall.WriteZero,
+        Taught = (_, _) => TooSmall.WriteZero,
         Say = (c, choice) => $"{c.Part} is less than {c.Divisor}: {Fits!.Does(choice)}.",
         Kinds = Kinds,
         ShowsIn = WorkFields.Cycles.Quotient,
@@ -81,7 +81,7 @@ public static class DivisionPoints
     {
         Does = Phrases.InOrder<QuotientDigit>("takes the right digit", "takes the digit one too small", "takes the digit one too large", "takes the digit of the nearest multiple", "divides the first digits only", "writes 1", "takes the digit two too small",
             "takes the right multiple and counts one step more", "takes the right multiple and counts one step fewer", "divides by the ten next to the divisor and does not test the digit"),
-        Taught = _ => QuotientDigit.Exact,
+        Taught = (_, _) => QuotientDigit.Exact,
         Say = (c, choice) => choice == QuotientDigit.Exact ? $"{c.Divisor} goes into {c.Part} {c.Part / c.Divisor} times." : $"{c.Part} ÷ {c.Divisor}: {Digit!.Does(choice)}.",
         Kinds = Kinds,
         ShowsIn = WorkFields.Cycles.Quotient,
@@ -91,7 +91,7 @@ public static class DivisionPoints
     public static readonly DecisionPoint<CycleContext, TakingProduct> Taking = new("division.subtract", "What is done with the product?")
     {
         Does = Phrases.InOrder<TakingProduct>("takes the product away", "throws away what is left", "adds the product", "goes on with the product itself", "throws away what is left at the end"),
-        Taught = _ => TakingProduct.Subtract,
+        Taught = (_, _) => TakingProduct.Subtract,
         Kinds = Kinds,
         ShowsIn = WorkFields.Cycles.Difference,
     };
@@ -100,7 +100,7 @@ public static class DivisionPoints
     public static readonly DecisionPoint<CycleContext, LargeRest> Rest = new("division.large-rest", "Is what is left less than the divisor?")
     {
         Does = Phrases.InOrder<LargeRest>("goes on", "divides what is left again and writes one more digit"),
-        Taught = _ => LargeRest.GoOn,
+        Taught = (_, _) => LargeRest.GoOn,
         Kinds = [Kinds[0]],
         ShowsIn = WorkFields.Cycles.Quotient,
     };
@@ -109,7 +109,7 @@ public static class DivisionPoints
     public static readonly DecisionPoint<CycleContext, BringDown> Bring = new("division.bring-down", "What is brought down?")
     {
         Does = Phrases.InOrder<BringDown>("brings down one digit", "brings nothing down and stops", "puts the digit brought down in front", "brings down the last digit", "goes on with the digit brought down alone", "brings down the digit after the next"),
-        Taught = _ => BringDown.One,
+        Taught = (_, _) => BringDown.One,
         Kinds = Kinds,
         ShowsIn = WorkFields.Cycles.BroughtDown,
     };
@@ -118,7 +118,7 @@ public static class DivisionPoints
     public static readonly DecisionPoint<CycleContext, Extension> Extend = new("division.append-zero", "Is a zero appended when all digits are used?")
     {
         Does = Phrases.InOrder<Extension>("appends a zero and goes on", "finishes"),
-        Taught = c => c.AsksDecimal ? Extension.AppendZero : Extension.Finish,
+        Taught = (c, _) => c.AsksDecimal ? Extension.AppendZero : Extension.Finish,
         Kinds = Kinds,
         ShowsIn = WorkFields.Cycles.BroughtDown,
     };
@@ -127,7 +127,7 @@ public static class DivisionPoints
     public static readonly DecisionPoint<CycleContext, QuotientPoint> Point = new("division.point", "Where does the point of the quotient go?")
     {
         Does = Phrases.InOrder<QuotientPoint>("puts the point straight above", "forgets the point", "puts the point after the first digit"),
-        Taught = _ => QuotientPoint.Put,
+        Taught = (_, _) => QuotientPoint.Put,
         Kinds = [Kinds[0]],
     };
 
@@ -136,7 +136,7 @@ public static class DivisionPoints
     {
         Does = Phrases.InOrder<RestWritten>("writes it as the remainder", "writes it over the divisor in lowest terms", "writes it over the divisor as it stands", "drops it", "writes it as one more digit of the quotient", "writes it after a point",
             "makes the quotient one more", "writes it over ten", "writes the divisor over it", "writes it over the dividend", "writes it over the quotient", "writes what is missing to the divisor", "goes on to a decimal", "writes the divisor as the remainder"),
-        Taught = c => c.Form switch { QuotientForm.WithFraction => RestWritten.OverDivisor, QuotientForm.AsDecimal => RestWritten.Drop, _ => RestWritten.AsRemainder },
+        Taught = (c, _) => c.Form switch { QuotientForm.WithFraction => RestWritten.OverDivisor, QuotientForm.AsDecimal => RestWritten.Drop, _ => RestWritten.AsRemainder },
         Say = (c, choice) => $"{c.Rest} is left: {Written!.Does(choice)}.",
         Kinds = [new("always", "always", _ => true)],
     };

@@ -70,9 +70,13 @@ public sealed class IntegerMethod : Method
                 break;
         }
 
-        var isNegative = SignPoints.IsNegative(run, new SignsContext(context.FirstIsNegative, context.SecondIsNegative, context.FirstIsLarger, pair.Operation == PairOperation.DividedBy));
+        var signs = new SignsContext(context.FirstIsNegative, context.SecondIsNegative, context.FirstIsLarger, pair.Operation == PairOperation.DividedBy);
+        var signFirst = SignPoints.ComesFirst(run);
+        var isNegative = signFirst && SignPoints.IsNegative(run, signs);
         var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
-        run.Page.AppendDecimal(pair.Operation == PairOperation.Times ? Times(run, first, second) : Quotient(run, first, second), 0, isNegative);
+        var digits = pair.Operation == PairOperation.Times ? Times(run, first, second) : Quotient(run, first, second);
+        if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
+        run.Page.AppendDecimal(digits, 0, isNegative);
     }
 
     private static SignedContext ContextOf(SignedPair pair) => new()

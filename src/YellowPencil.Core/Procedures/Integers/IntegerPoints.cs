@@ -75,7 +75,7 @@ public static class IntegerPoints
     public static readonly DecisionPoint<SignedContext, SignedWay> Way = new("integers.way", "What is to be done with the two numbers?")
     {
         Does = Phrases.InOrder<SignedWay>("does what the sign says", "adds", "takes away"),
-        Taught = _ => SignedWay.AsSet,
+        Taught = (_, _) => SignedWay.AsSet,
         Kinds = [new("product", "in products", c => c.Operation == PairOperation.Times), new("quotient", "in divisions", c => c.Operation == PairOperation.DividedBy)],
     };
 
@@ -83,7 +83,7 @@ public static class IntegerPoints
     public static readonly DecisionPoint<SignedContext, FirstSign> First = new("integers.first-sign", "Is the first number negative?")
     {
         Does = Phrases.InOrder<FirstSign>("reads the sign of the first number", "drops the sign of the first number"),
-        Taught = _ => FirstSign.Kept,
+        Taught = (_, _) => FirstSign.Kept,
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
     };
@@ -92,7 +92,7 @@ public static class IntegerPoints
     public static readonly DecisionPoint<SignedContext, MeetingSigns> Meeting = new("integers.meeting-signs", "What do the two signs between the numbers become?")
     {
         Does = Phrases.InOrder<MeetingSigns>("joins the two signs", "keeps the sign of the operation only"),
-        Taught = _ => MeetingSigns.Joined,
+        Taught = (_, _) => MeetingSigns.Joined,
         Say = (c, choice) => choice == MeetingSigns.Joined
             ? c.IsMinus ? "Taking away a negative number is adding." : "Adding a negative number is taking away."
             : $"Between the numbers: {Meeting!.Does(choice)}.",
@@ -104,7 +104,7 @@ public static class IntegerPoints
     public static readonly DecisionPoint<SignedContext, Magnitudes> Sizes = new("integers.magnitudes", "Are the numbers put together or taken from each other?")
     {
         Does = Phrases.InOrder<Magnitudes>("puts equal signs together and lets different ones cancel", "adds the numbers without their signs", "takes the smaller from the larger without their signs"),
-        Taught = _ => Magnitudes.BySigns,
+        Taught = (_, _) => Magnitudes.BySigns,
         Kinds = Kinds,
     };
 
@@ -112,7 +112,7 @@ public static class IntegerPoints
     public static readonly DecisionPoint<SignedContext, SumSign> OfSum = new("integers.sum-sign", "Which sign does the answer get?")
     {
         Does = Phrases.InOrder<SumSign>("gives the sign of those that are left", "writes no minus sign", "writes a minus sign", "keeps the sign of the first number", "keeps the sign of the second number", "takes the sign of the smaller number", "takes the rule of signs of products", "takes the opposite sign"),
-        Taught = _ => SumSign.ByRule,
+        Taught = (_, _) => SumSign.ByRule,
         Kinds = Kinds,
     };
 

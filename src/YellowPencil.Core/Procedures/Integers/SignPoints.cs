@@ -30,7 +30,7 @@ public static class SignPoints
     public static readonly DecisionPoint<SignsContext, ProductSign> OfProduct = new("integers.product-sign", "Which sign does the answer get?")
     {
         Does = Phrases.InOrder<ProductSign>("gives the sign by the rule", "writes no minus sign", "writes a minus sign", "keeps the sign of the first number", "keeps the sign of the second number", "takes the sign of the larger number", "takes the opposite sign", "writes a minus sign if there is any"),
-        Taught = _ => ProductSign.ByRule,
+        Taught = (_, _) => ProductSign.ByRule,
         Kinds =
         [
             new("always", "always", _ => true), new("both", "when both numbers are negative", c => c.AreBothNegative), new("different", "when the signs are different", c => c.AreDifferent),
@@ -39,6 +39,9 @@ public static class SignPoints
         ],
         ShowsIn = WorkFields.Sign,
     };
+
+    /// <summary>Whether the sign is decided before the digits are worked; by the other school it is put on at the end.</summary>
+    internal static bool ComesFirst(MethodRun run) => run.School.Of(School.ProductSign) == ProductSignSchool.SignFirst;
 
     /// <summary>Asks for the sign where there is one; whether the answer is negative.</summary>
     internal static bool IsNegative(MethodRun run, SignsContext context)

@@ -46,7 +46,7 @@ public static class MultiplicationPoints
     public static readonly DecisionPoint<FactorsContext, ProductWay> Way = new("multiplication.way", "What is to be done with the two numbers?")
     {
         Does = Phrases.InOrder<ProductWay>("multiplies", "adds the two numbers"),
-        Taught = _ => ProductWay.Multiply,
+        Taught = (_, _) => ProductWay.Multiply,
         Kinds = [new("always", "always", _ => true)],
     };
 
@@ -56,7 +56,7 @@ public static class MultiplicationPoints
         Does = Phrases.InOrder<RowWay>("multiplies every top digit", "leaves the row out", "copies the top number as the row", "multiplies only digits of the same place",
             "multiplies with the digit before once more", "multiplies with the next digit of the multiplier", "stops before this row", "writes a single 0 as the row",
             "takes the digits of the multiplier from the left"),
-        Taught = _ => RowWay.Work,
+        Taught = (_, _) => RowWay.Work,
         Say = (c, choice) => choice == RowWay.Work ? $"Row {c.Row + 1}: times {c.Digit} {Place.Name(c.Row)}." : $"Row {c.Row + 1}: {Row!.Does(choice)}.",
         Kinds = RowKinds,
         ShowsIn = WorkFields.Rows,
@@ -67,7 +67,7 @@ public static class MultiplicationPoints
     {
         Does = Phrases.InOrder<Placeholders>("begins with one placeholder for each place", "begins without a placeholder", "begins with one placeholder", "begins with one placeholder too many",
             "begins with one placeholder for each row above", "begins with two placeholders for each place", "begins with one placeholder too few"),
-        Taught = _ => Placeholders.Due,
+        Taught = (_, _) => Placeholders.Due,
         Say = (c, choice) => choice == Placeholders.Due
             ? c.Row == 0 ? "The row of the ones has no placeholder." : $"Row {c.Row + 1} counts {Place.Name(c.Row)}: it begins with {c.Row} placeholder zero{(c.Row == 1 ? "" : "s")}."
             : $"Row {c.Row + 1}: {Placeholder!.Does(choice)}.",
@@ -79,7 +79,7 @@ public static class MultiplicationPoints
     public static readonly DecisionPoint<RowContext, RowDirection> Direction = new("multiplication.direction", "Which top digit comes first?")
     {
         Does = Phrases.InOrder<RowDirection>("starts with the ones", "starts at the left and carries to the right"),
-        Taught = _ => RowDirection.FromOnes,
+        Taught = (_, _) => RowDirection.FromOnes,
         Kinds = [new("always", "always", _ => true)],
         ShowsIn = WorkFields.Rows,
     };
@@ -88,7 +88,7 @@ public static class MultiplicationPoints
     public static readonly DecisionPoint<ProductContext, RowOnward> Onward = new("multiplication.onward", "Is there another top digit?")
     {
         Does = Phrases.InOrder<RowOnward>("goes on to the next top digit", "stops there"),
-        Taught = _ => RowOnward.NextDigit,
+        Taught = (_, _) => RowOnward.NextDigit,
         Kinds = Kinds,
         ShowsIn = WorkFields.Rows,
     };
@@ -98,7 +98,7 @@ public static class MultiplicationPoints
     {
         Does = Phrases.InOrder<DigitProduct>("multiplies", "takes the product with 0 to be the other digit", "adds the two digits", "copies the top digit", "leaves the digit out", "takes the product with 1 to be 1", "writes the digit of the multiplier",
             "leaves the product out, as if it were nothing"),
-        Taught = _ => DigitProduct.Multiply,
+        Taught = (_, _) => DigitProduct.Multiply,
         Say = (c, choice) => choice == DigitProduct.Multiply ? $"{c.Multiplier} × {c.Top}." : $"{c.Multiplier} × {c.Top}: {Product!.Does(choice)}.",
         Kinds = Kinds,
         ShowsIn = WorkFields.Rows,
@@ -108,7 +108,7 @@ public static class MultiplicationPoints
     public static readonly DecisionPoint<ProductContext, SkipCount> Count = new("multiplication.count", "How far is counted?")
     {
         Does = Phrases.InOrder<SkipCount>("counts right", "skip-counts one too few of the lower digit", "skip-counts one too many of the lower digit", "skip-counts one too few of the upper digit", "skip-counts one too many of the upper digit"),
-        Taught = _ => SkipCount.Exact,
+        Taught = (_, _) => SkipCount.Exact,
         Say = (c, choice) => $"{c.Multiplier} × {c.Top}{(choice == SkipCount.Exact ? "" : ": " + Count!.Does(choice))}.",
         Kinds = Kinds,
         SlipWeight = 0,
@@ -120,7 +120,7 @@ public static class MultiplicationPoints
     {
         Does = Phrases.InOrder<ProductCarry>("adds the carried digit after multiplying", "does not add the carried digit", "adds the carried digit before multiplying", "multiplies by the carried digit",
             "adds the carried digit twice", "takes the carried digit away", "adds the carry left over from an earlier row instead", "adds the carry left over from an earlier row too", "passes the carried digit on to the next digit", "writes the carried digit in place of the product"),
-        Taught = _ => ProductCarry.AddedAfter,
+        Taught = (_, _) => ProductCarry.AddedAfter,
         Say = (c, choice) => choice == ProductCarry.AddedAfter
             ? c.CarryIn > 0 ? $"The carried {c.CarryIn} is added: {c.Total + c.CarryIn}." : "Nothing was carried here."
             : $"{Head(c)}: {Carry!.Does(choice)}.",
@@ -132,7 +132,7 @@ public static class MultiplicationPoints
     public static readonly DecisionPoint<ProductContext, ProductTen> Ten = new("multiplication.ten-or-more", "What is written, and what is carried?")
     {
         Does = Phrases.InOrder<ProductTen>("writes the ones and carries the tens", "writes both digits", "writes the ones and carries nothing", "writes the tens and carries the ones", "writes the ones and carries 1", "writes the tens and carries nothing", "writes both digits and carries too"),
-        Taught = _ => ProductTen.WriteOnesCarryTens,
+        Taught = (_, _) => ProductTen.WriteOnesCarryTens,
         Say = (c, choice) => choice == ProductTen.WriteOnesCarryTens ? $"{c.Total}: write {c.Total % 10}, carry {c.Total / 10}." : $"{c.Total}: {Ten!.Does(choice)}.",
         Kinds = Kinds,
         ShowsIn = WorkFields.Rows,
@@ -142,7 +142,7 @@ public static class MultiplicationPoints
     public static readonly DecisionPoint<ProductContext, ProductCarryInto> Into = new("multiplication.carry-into", "To which digit is it carried?")
     {
         Does = Phrases.InOrder<ProductCarryInto>("carries to the next digit", "carries to the digit after the next"),
-        Taught = _ => ProductCarryInto.NextDigit,
+        Taught = (_, _) => ProductCarryInto.NextDigit,
         Kinds = Kinds,
         ShowsIn = WorkFields.Rows.Carry,
     };
@@ -151,7 +151,7 @@ public static class MultiplicationPoints
     public static readonly DecisionPoint<ProductContext, LastProduct> Last = new("multiplication.last-product", "How is the last product of a row written?")
     {
         Does = Phrases.InOrder<LastProduct>("writes it whole", "writes only the ones", "writes only the tens", "writes its digits the wrong way round"),
-        Taught = _ => LastProduct.WriteWhole,
+        Taught = (_, _) => LastProduct.WriteWhole,
         Say = (c, choice) => choice == LastProduct.WriteWhole ? $"The last one: write {c.Total}." : $"The last one, {c.Total}: {Last!.Does(choice)}.",
         Kinds = Kinds,
         ShowsIn = WorkFields.Rows,
@@ -161,7 +161,7 @@ public static class MultiplicationPoints
     public static readonly DecisionPoint<RowsContext, RowsTogether> Together = new("multiplication.rows", "What is done with the rows?")
     {
         Does = Phrases.InOrder<RowsTogether>("adds the rows", "takes the last row as the answer", "takes the first row as the answer", "takes the rows away from each other", "writes the rows side by side", "adds the rows lined up on the left"),
-        Taught = _ => RowsTogether.Add,
+        Taught = (_, _) => RowsTogether.Add,
         Kinds = [new("always", "always", _ => true), new("three", "with three rows", c => c.Rows > 2)],
     };
 

@@ -47,7 +47,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<ItemContext, Operation> Operation = new("subtraction.operation", "What is to be done with the two numbers?")
     {
         Does = SubtractionWords.Of,
-        Taught = _ => Subtraction.Operation.Subtract,
+        Taught = (_, _) => Subtraction.Operation.Subtract,
         Say = (_, choice) => choice == Subtraction.Operation.Subtract ? "The sign says take away." : "Adds the two numbers.",
         Kinds = [new("always", "always", _ => true), new("needs-renaming", "when a column has the smaller digit on top", c => c.NeedsRenaming)],
     };
@@ -56,7 +56,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<ItemContext, Alignment> Alignment = new("subtraction.alignment", "Which digits stand under each other?")
     {
         Does = SubtractionWords.Of,
-        Taught = _ => Subtraction.Alignment.Ones,
+        Taught = (_, _) => Subtraction.Alignment.Ones,
         Say = (_, choice) => choice == Subtraction.Alignment.Ones ? "Ones stand under ones." : "Lines the numbers up on the left.",
         Kinds = [new("always", "always", _ => true)],
     };
@@ -65,7 +65,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<ItemContext, Direction> Direction = new("subtraction.direction", "Which column comes first?")
     {
         Does = SubtractionWords.Of,
-        Taught = _ => Subtraction.Direction.FromOnes,
+        Taught = (_, _) => Subtraction.Direction.FromOnes,
         Say = (_, choice) => choice == Subtraction.Direction.FromOnes ? "Starts with the ones." : "Starts at the left.",
         Kinds = [new("always", "always", _ => true)],
     };
@@ -74,7 +74,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<ColumnContext, TopRead> TopRead = new("subtraction.top-read", "Which top value counts?")
     {
         Does = SubtractionWords.Of,
-        Taught = _ => Subtraction.TopRead.NewValue,
+        Taught = (_, _) => Subtraction.TopRead.NewValue,
         Say = (c, choice) => choice switch
         {
             Subtraction.TopRead.NewValue => $"The {Place.Name(c.Column)} now have {c.Top}.",
@@ -89,7 +89,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<ColumnContext, ColumnWay> Column = new("subtraction.column", "Is the top digit enough?")
     {
         Does = SubtractionWords.Of,
-        Taught = c => c.TopIsShort ? ColumnWay.Rename : ColumnWay.TakeAway,
+        Taught = (c, _) => c.TopIsShort ? ColumnWay.Rename : ColumnWay.TakeAway,
         Say = SubtractionCaptions.Column,
         Kinds = ColumnKinds,
     };
@@ -98,7 +98,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<ColumnContext, OpenColumn> OpenColumn = new("subtraction.open-column", "What is left where there is nothing below?")
     {
         Does = SubtractionWords.Of,
-        Taught = _ => Subtraction.OpenColumn.CopyTop,
+        Taught = (_, _) => Subtraction.OpenColumn.CopyTop,
         Say = SubtractionCaptions.OpenColumn,
         Kinds = ColumnKinds,
     };
@@ -108,7 +108,7 @@ public static class SubtractionPoints
     {
         Does = SubtractionWords.Of,
         ShowsIn = WorkFields.Rewritten,
-        Taught = _ => Subtraction.Lender.NearestNotZero,
+        Taught = (_, _) => Subtraction.Lender.NearestNotZero,
         Say = SubtractionCaptions.Lender,
         Kinds = ColumnKinds,
     };
@@ -118,7 +118,7 @@ public static class SubtractionPoints
     {
         Does = SubtractionWords.Of,
         ShowsIn = WorkFields.Rewritten,
-        Taught = _ => Subtraction.LenderValue.OneLess,
+        Taught = (_, _) => Subtraction.LenderValue.OneLess,
         Say = SubtractionCaptions.LenderValue,
         Kinds = LendingKinds,
     };
@@ -128,7 +128,7 @@ public static class SubtractionPoints
     {
         Does = SubtractionWords.Of,
         ShowsIn = WorkFields.Rewritten,
-        Taught = _ => Subtraction.PassedZero.Nine,
+        Taught = (_, _) => Subtraction.PassedZero.Nine,
         Say = SubtractionCaptions.PassedZero,
         Kinds =
         [
@@ -143,7 +143,7 @@ public static class SubtractionPoints
     {
         Does = SubtractionWords.Of,
         ShowsIn = WorkFields.Rewritten,
-        Taught = _ => Subtraction.Receiver.TenMore,
+        Taught = (_, _) => Subtraction.Receiver.TenMore,
         Say = SubtractionCaptions.Receiver,
         Kinds = ColumnKinds,
     };
@@ -152,7 +152,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<ColumnContext, Stuck> Stuck = new("subtraction.stuck", "What if nobody can lend?")
     {
         Does = SubtractionWords.Of,
-        Taught = _ => Subtraction.Stuck.TurnRound,
+        Taught = (_, _) => Subtraction.Stuck.TurnRound,
         Say = (_, choice) => $"Nobody can lend: {choice switch { Subtraction.Stuck.WriteZero => "writes 0", Subtraction.Stuck.LeaveBlank => "leaves the column blank", Subtraction.Stuck.TenFromNowhere => "takes a ten from nowhere", _ => "turns the column round" }}.",
     };
 
@@ -161,7 +161,7 @@ public static class SubtractionPoints
     {
         Does = SubtractionWords.Of,
         ShowsIn = WorkFields.Rewritten,
-        Taught = _ => Subtraction.Neighbour.LeftAlone,
+        Taught = (_, _) => Subtraction.Neighbour.LeftAlone,
         Say = (_, choice) => choice == Subtraction.Neighbour.LeftAlone ? "Nothing was {renamed}: the next column stays." : "Makes the next column one less, though nothing was {renamed}.",
         Kinds = ColumnKinds,
         SlipWeight = 0.3,
@@ -171,7 +171,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<DifferenceContext, Count> Count = new("subtraction.count", "How many are left?")
     {
         Does = SubtractionWords.Of,
-        Taught = _ => Subtraction.Count.Exact,
+        Taught = (_, _) => Subtraction.Count.Exact,
         Say = (c, choice) => $"{c.Top} − {c.Bottom}{choice switch { Subtraction.Count.Exact => "", Subtraction.Count.OneTooMany => ", counted one too many", _ => ", counted one too few" }}.",
         Kinds =
         [
@@ -187,7 +187,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<DifferenceContext, TwoDigits> TwoDigits = new("subtraction.two-digits", "How is ten or more written in one column?")
     {
         Does = SubtractionWords.Of,
-        Taught = _ => Subtraction.TwoDigits.Both,
+        Taught = (_, _) => Subtraction.TwoDigits.Both,
         Say = (c, choice) => choice switch
         {
             Subtraction.TwoDigits.Both => "Writes both digits in the column.",
@@ -201,7 +201,7 @@ public static class SubtractionPoints
     public static readonly DecisionPoint<ColumnContext, Onward> Onward = new("subtraction.onward", "Is there another column to work?")
     {
         Does = SubtractionWords.Of,
-        Taught = _ => Subtraction.Onward.NextColumn,
+        Taught = (_, _) => Subtraction.Onward.NextColumn,
         Say = (_, choice) => choice == Subtraction.Onward.NextColumn ? "On to the next column." : "Stops here.",
         Kinds =
         [
