@@ -18,6 +18,13 @@ public static class SheetDiagnosis
     public const int LeastShown = 2;
 
     private const double Reported = 0.005;
+
+    /// <summary>Explanations that say the same are both in question as long as none is held alone, and neither is so many times as probable as the other.</summary>
+    private const double Comparable = 20;
+
+    /// <summary>More facts than this, wrong on more items than are right, are no facts but something systematic.</summary>
+    private const int MostFactsOfSoundWork = 2;
+
     private const int MostReported = 12;
 
     /// <summary>Reads a sheet.</summary>
@@ -51,10 +58,11 @@ public static class SheetDiagnosis
             .ConvertAll(e => e with { Alone = e.Probability * (1 - (e.IsSound ? 0 : AnotherBeside(e.Hypothesis.RuleCount, unseen))) });
         var items = new ItemReader(likelihood, [.. candidates.Where(c => c.Hypothesis.School == likelihood.Sound.School)]).Read(sheet.Items);
 
+        var outcome = OutcomeOf(explanations, somethingElse, noChance, items);
         return new Reading
         {
             Sheet = sheet,
-            Outcome = OutcomeOf(explanations, classes, somethingElse, noChance, sheet.Items.Count(i => i.IsAnswered)),
+            Outcome = outcome,
             Items = items,
             Explanations = explanations,
             SomethingElse = somethingElse,
@@ -121,16 +129,25 @@ public static class SheetDiagnosis
             reported[key] = Explain(candidate, sheet) with
             {
                 Probability = probability,
-                NotSeparatedFrom = candidate.Hypothesis.RuleCount == 0 ? [] :
-                [
-                    .. members.Where(m => m != candidate && m.Hypothesis.Unlisted is null && m.Probability >= Reported)
-                        .Select(m => m.Hypothesis.RuleIds).Where(ids => !ids.SequenceEqual(candidate.Hypothesis.RuleIds)).DistinctBy(ids => string.Join('+', ids)),
-                ],
+                NotSeparatedFrom = candidate.Hypothesis.RuleCount == 0 || probability >= Held ? [] : RulesOf(members.Where(m => m.Hypothesis.Unlisted is null && m.Probability >= probability / Comparable), candidate),
             };
         }
 
         var ordered = reported.Values.OrderByDescending(e => e.Probability).ThenBy(e => e.Hypothesis.Key, StringComparer.Ordinal).ToList();
         return [.. ordered.Where((e, i) => e.IsSound || (e.Probability >= Reported && i < MostReported))];
+    }
+
+    /// <summary>The rules of other explanations than this one.</summary>
+    private static IReadOnlyList<IReadOnlyList<string>> RulesOf(IEnumerable<Candidate> members, Candidate candidate) =>
+        [.. members.Where(m => m.Hypothesis.RuleCount > 0 && m.Probability >= Reported).Select(m => m.Hypothesis.RuleIds).Where(ids => !ids.SequenceEqual(candidate.Hypothesis.RuleIds)).DistinctBy(ids => string.Join('+', ids))];
+
+    /// <summary>Has every rule that is about as probable as the best stand as one that the page does not tell from it, and the other way round.</summary>
+    private static void LeaveOpen(List<Explanation> explanations)
+    {
+        var open = explanations.Where(e => !e.IsSound && e.Probability >= explanations.First(x => !x.IsSound).Probability / Comparable).ToList();
+        for (var i = 0; i < explanations.Count; i++)
+            if (open.Contains(explanations[i]))
+                explanations[i] = explanations[i] with { NotSeparatedFrom = [.. open.Where(o => o != explanations[i] && o.Hypothesis != explanations[i].Hypothesis).Select(o => o.Hypothesis.RuleIds)] };
     }
 
     private static Explanation Explain(Candidate candidate, SheetLikelihood sheet)
@@ -196,19 +213,28 @@ public static class SheetDiagnosis
         return all == 0 ? 1 : without / all;
     }
 
-    private static Outcome OutcomeOf(
-        List<Explanation> explanations, List<List<Candidate>> classes, double somethingElse, double noChance, int answered)
+    /// <summary>What the reading comes to. Where no single rule is held, but rules are, the explanations say which of them the page leaves open.</summary>
+    private static Outcome OutcomeOf(List<Explanation> explanations, double somethingElse, double noChance, IReadOnlyList<ItemReading> items)
     {
-        if (answered < LeastItems) return Outcome.TooFewChances;
+        var answered = items.Where(i => i.Item.IsAnswered).ToList();
+        if (answered.Count < LeastItems) return Outcome.TooFewChances;
         var best = explanations[0];
         if (!best.IsSound && best.Stands.Values.Count(s => s == Stand.Agrees) < LeastShown) return Outcome.TooFewChances;
-        if (!best.IsSound && best.Probability >= Held) return Outcome.Bug;
+        var wrong = answered.Count(i => i.Verdict == Verdict.Wrong);
         var sound = explanations.First(e => e.IsSound).Probability;
-        if (sound >= Held) return Outcome.Sound;
-        var together = classes.Where(c => c[0].Hypothesis.RuleCount > 0).Select(c => c.Sum(m => m.Probability)).DefaultIfEmpty().Max();
-        if (together >= Held) return Outcome.NotToldApart;
-        if (somethingElse >= 0.5) return Outcome.Unexplained;
-        return 1 - sound - somethingElse - noChance >= Held ? Outcome.NotToldApart : Outcome.TooFewChances;
+
+        if (sound >= Held)
+            return 2 * wrong > answered.Count && explanations.First(e => e.IsSound).Hypothesis.Facts.Count > MostFactsOfSoundWork ? Outcome.Unexplained : Outcome.Sound;
+        if (!best.IsSound)
+        {
+            var together = best.Probability + best.NotSeparatedFrom.Sum(rules => explanations.Where(e => e.Hypothesis.RuleIds.SequenceEqual(rules)).Sum(e => e.Probability));
+            if (together >= Held) return best.NotSeparatedFrom.Count > 0 ? Outcome.NotToldApart : Outcome.Bug;
+        }
+
+        if (somethingElse >= 0.5) return wrong >= LeastShown ? Outcome.Unexplained : Outcome.TooFewChances;
+        if (1 - sound - somethingElse - noChance < Held || best.IsSound) return Outcome.TooFewChances;
+        LeaveOpen(explanations);
+        return explanations[0].NotSeparatedFrom.Count > 0 ? Outcome.NotToldApart : Outcome.TooFewChances;
     }
 
     private static List<FactReading> Facts(Candidate best, IReadOnlyList<ItemReading> items)

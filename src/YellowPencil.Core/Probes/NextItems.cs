@@ -1,3 +1,4 @@
+using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
@@ -23,7 +24,11 @@ public static class NextItems
 {
     private const int PoolSize = 80;
     private const int MostExplanations = 8;
+    private const int MostWithoutChance = 12;
     private const double LeastGain = 0.01;
+
+    /// <summary>What rules without a chance weigh at the least, so that they are asked for too.</summary>
+    private const double LeastWithoutChance = 0.1;
 
     /// <summary>Items longer than the student has met are asked only for more than this.</summary>
     private const double LeastGainOfLonger = 0.1;
@@ -34,14 +39,15 @@ public static class NextItems
     /// <param name="seed">The seed of the pool.</param>
     public static IReadOnlyList<NextItem> For(Reading reading, int count = 3, int seed = 7)
     {
-        var explanations = reading.Explanations.Take(MostExplanations).ToList();
+        var explanations = reading.Explanations.Take(MostExplanations).Select(e => new Weighed(e.Hypothesis, e.IsSound ? 1 : Math.Max(0.9, e.Consistency), e.Probability)).ToList();
+        if (reading.Outcome == Outcome.TooFewChances) explanations.AddRange(WithoutChance(reading));
         if (explanations.Count < 2) return [];
         var total = explanations.Sum(e => e.Probability);
         var weights = explanations.Select(e => e.Probability / total).ToArray();
         var run = new MethodRun();
         var families = reading.Sheet.Items.Select(i => i.Task.Family).Distinct().Order();
         var open = StudentSize.New(reading, families.SelectMany(f => ItemPool.Of(f, PoolSize, seed))).ToList();
-        var pool = open.Select(task => (Task: task, Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.IsSound ? 1 : Math.Max(0.9, e.Consistency), run)).ToArray()))
+        var pool = open.Select(task => (Task: task, Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.Consistency, run)).ToArray()))
             .ToList();
 
         var chosen = new List<NextItem>();
@@ -99,8 +105,19 @@ public static class NextItems
         return gain;
     }
 
+    /// <summary>Rules that had no chance to show on the page, the commonest first: what a longer page is set for.</summary>
+    private static IEnumerable<Weighed> WithoutChance(Reading reading)
+    {
+        var hidden = ShowingItems.WithoutChance(reading).Where(b => reading.Explanations.All(e => !e.Hypothesis.Bugs.Contains(b)))
+            .OrderByDescending(b => Priors.Weight(b.Commonness)).ThenBy(b => b.Id, StringComparer.Ordinal).Take(MostWithoutChance).ToList();
+        var total = hidden.Sum(b => Priors.Weight(b.Commonness));
+        return hidden.Select(b => new Weighed(Hypothesis.Sound.With(b), 0.9, Math.Max(LeastWithoutChance, reading.NoChance) * Priors.Weight(b.Commonness) / total));
+    }
+
     private static string Likeliest(IReadOnlyDictionary<string, double> answers) =>
         answers.OrderByDescending(a => a.Value).ThenBy(a => a.Key, StringComparer.Ordinal).First().Key;
 
     private static double Log2(double p) => p <= 0 ? 0 : Math.Log2(p);
+
+    private sealed record Weighed(Hypothesis Hypothesis, double Consistency, double Probability);
 }

@@ -25,9 +25,8 @@ public static class ShowingItems
         var run = new MethodRun();
         var pool = StudentSize.New(reading, Families(reading).SelectMany(f => ItemPool.Of(f, PoolSize, seed))).ToList();
         if (pool.Count(t => StudentSize.Fits(reading, t)) >= LeastLeft) pool.RemoveAll(t => !StudentSize.Fits(reading, t));
-        var open = Families(reading).SelectMany(Catalogue.Of).Distinct().Select(bug => (Set: new DeviationSet([bug.Deviations]), Weight: Priors.Weight(bug.Commonness))).ToList();
-        open.RemoveAll(bug => reading.Items.Any(i => i.Item.IsAnswered && Shows(bug.Set, i.Item.Task)));
-        if (open.Count == 0) open = [.. Families(reading).SelectMany(Catalogue.Of).Distinct().Select(bug => (new DeviationSet([bug.Deviations]), Priors.Weight(bug.Commonness)))];
+        var rules = WithoutChance(reading) is { Count: > 0 } hidden ? hidden : [.. Families(reading).SelectMany(Catalogue.Of).Distinct()];
+        var open = rules.Select(bug => (Set: new DeviationSet([bug.Deviations]), Weight: Priors.Weight(bug.Commonness))).ToList();
         var shows = pool.ToDictionary(task => task, task => open.Where(bug => Shows(bug.Set, task)).ToList());
         var chosen = new List<ItemTask>();
         while (chosen.Count < count && pool.Count > 0)
@@ -40,11 +39,24 @@ public static class ShowingItems
 
         return chosen;
 
-        bool Shows(DeviationSet set, ItemTask task)
+        bool Shows(DeviationSet set, ItemTask task) => ShowingItems.Shows(set, task, run);
+    }
+
+    /// <summary>The bugs of the page's families that show on none of its answered items.</summary>
+    public static IReadOnlyList<Bug> WithoutChance(Reading reading)
+    {
+        var run = new MethodRun();
+        return [.. Families(reading).SelectMany(Catalogue.Of).Distinct().Where(bug =>
         {
-            Method.Run(task, run, set);
-            return !run.Page.Answer.SequenceEqual(task.RightAnswer);
-        }
+            var set = new DeviationSet([bug.Deviations]);
+            return !reading.Items.Any(i => i.Item.IsAnswered && Shows(set, i.Item.Task, run));
+        })];
+    }
+
+    private static bool Shows(DeviationSet set, ItemTask task, MethodRun run)
+    {
+        Method.Run(task, run, set);
+        return !run.Page.Answer.SequenceEqual(task.RightAnswer);
     }
 
     private static IEnumerable<Family> Families(Reading reading) => reading.Sheet.Items.Select(i => i.Task.Family).Distinct().Order();

@@ -121,8 +121,8 @@ public sealed class ReadingView
     public string? OwnName => names.Own(ChosenRules);
 
     /// <summary>The strip in words.</summary>
-    public static string StripText(Explanation e) => string.Join("; ", e.Stands.GroupBy(s => s.Value).OrderBy(g => g.Key)
-        .Select(g => $"{(g.Key == Stand.Agrees ? "agrees on" : g.Key == Stand.Against ? "against it" : "silent")} {string.Join(", ", g.Select(s => s.Key))}"));
+    public string StripText(Explanation e) => string.Join("; ", Enum.GetValues<Stand>().Select(stand => (Stand: stand, Items: e.Standing(stand, Reading.Sheet).ToList())).Where(g => g.Items.Count > 0)
+        .Select(g => $"{(g.Stand == Stand.Agrees ? "agrees on" : g.Stand == Stand.Against ? "against it" : "silent")} {string.Join(", ", g.Items)}"));
 
     /// <summary>What was decided about an explanation.</summary>
     public IEnumerable<Decision> DecisionsOn(Explanation e) => Page.Decisions.Where(d => d.Kind != DecisionKind.PutAside && d.Rules == ReadingDesk.RulesOf(e));
