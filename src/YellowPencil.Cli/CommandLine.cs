@@ -1,5 +1,7 @@
 using System.CommandLine;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Cli;
 
@@ -9,14 +11,50 @@ public static class CommandLine
     /// <summary>The exit status when everything was read.</summary>
     public const int Done = 0;
 
-    /// <summary>The exit status for arguments or input that cannot be used.</summary>
+    /// <summary>The exit status for arguments or input that cannot be used, and for output that cannot be written.</summary>
     public const int Unusable = 2;
 
     /// <summary>Runs one call.</summary>
     /// <returns>The exit status.</returns>
-    public static int Run(string[] args, TextReader input, TextWriter output, TextWriter error)
+    public static int Run(string[] args, Stream input, TextWriter output, TextWriter error)
     {
-        var streams = new Streams(input, output, error);
+        try
+        {
+            var status = Call(args, new Streams(input, output, error));
+            output.Flush();
+            return status;
+        }
+        catch (UnusableInput fault)
+        {
+            return Failed(fault.Message);
+        }
+        catch (IOException fault)
+        {
+            return Failed($"the output cannot be written: {fault.Message}");
+        }
+        catch (Exception fault) when (fault is not OutOfMemoryException)
+        {
+            return Failed($"this call failed inside, which is a fault of the program: {fault.GetType().Name}: {fault.Message}");
+        }
+
+        int Failed(string message)
+        {
+            try
+            {
+                output.Flush();
+            }
+            catch (IOException)
+            {
+                // What could be written was.
+            }
+
+            error.WriteLine($"yellowpencil: {message}");
+            return Unusable;
+        }
+    }
+
+    private static int Call(string[] args, Streams streams)
+    {
         var root = new RootCommand("Yellow Pencil reads written arithmetic: what a student is really doing, how sure that is, what to ask next.")
         {
             DiagnoseCommand.Make(streams),
@@ -25,58 +63,29 @@ public static class CommandLine
             DesignCommand.Make(streams),
             PlanCommand.Make(streams),
         };
-        var parsed = root.Parse(args);
-        if (parsed.Errors.Count > 0)
-        {
-            foreach (var fault in parsed.Errors) error.WriteLine($"yellowpencil: {fault.Message}");
-            error.WriteLine("yellowpencil: --help lists the calls");
-            return Unusable;
-        }
-
-        try
-        {
-            return parsed.Invoke(new InvocationConfiguration { Output = output, Error = error, EnableDefaultExceptionHandler = false });
-        }
-        catch (UnusableInput fault)
-        {
-            error.WriteLine($"yellowpencil: {fault.Message}");
-            return Unusable;
-        }
+        var parsed = root.Parse(args, new ParserConfiguration { ResponseFileTokenReplacer = null });
+        if (parsed.Errors.Count == 0) return parsed.Invoke(new InvocationConfiguration { Output = streams.Output, Error = streams.Error, EnableDefaultExceptionHandler = false });
+        foreach (var fault in parsed.Errors) streams.Error.WriteLine($"yellowpencil: {fault.Message}");
+        streams.Error.WriteLine("yellowpencil: --help lists the calls");
+        return Unusable;
     }
 
-    internal static Family Family(string name)
+    internal static WorkedSheet Sheet(string file, Streams streams)
     {
-        if (!FamilyNames.TryParse(name, out var family))
-            throw new UnusableInput($"--family: there is no family \"{name}\"; the families are {string.Join(", ", Enum.GetValues<Family>().Select(f => f.Name()))}");
-        return family;
+        var text = streams.ReadAll(file);
+        if (text.Length > Streams.LongestText) throw new UnusableInput($"{file}: a sheet has at most {Streams.LongestText} bytes");
+        return SheetReader.TryRead(text, out var fault) ?? throw new UnusableInput($"{file}: {fault}");
     }
 
     internal static Family FamilyInProduct(string name)
     {
-        var family = Family(name);
-        return Core.Procedures.Method.Families.Contains(family)
+        if (!FamilyNames.TryParse(name, out var family))
+            throw new UnusableInput($"--family: there is no family \"{name}\"; the families are {string.Join(", ", Enum.GetValues<Family>().Select(f => f.Name()))}");
+        return Method.Families.Contains(family)
             ? family
-            : throw new UnusableInput($"--family: {name} is not in the product yet; so far there is {string.Join(", ", Core.Procedures.Method.Families.Select(f => f.Name()))}");
+            : throw new UnusableInput($"--family: {name} is not in the product yet; so far there is {string.Join(", ", Method.Families.Select(f => f.Name()))}");
     }
-}
 
-/// <summary>Where a call reads and writes.</summary>
-internal sealed record Streams(TextReader Input, TextWriter Output, TextWriter Error)
-{
-    /// <summary>The text of a file, or of the standard input for "-".</summary>
-    public string ReadAll(string file)
-    {
-        if (file == "-") return Input.ReadToEnd();
-        try
-        {
-            return File.ReadAllText(file);
-        }
-        catch (Exception e) when (e is IOException or UnauthorizedAccessException)
-        {
-            throw new UnusableInput($"{file}: {e.Message}");
-        }
-    }
+    /// <summary>Text for people without what a terminal would take for a command: control characters come from sheets that somebody else wrote.</summary>
+    internal static string Printable(string text) => string.Concat(text.Select(c => char.IsControl(c) && c != '\n' ? '\uFFFD' : c));
 }
-
-/// <summary>Input that cannot be used; the message says which and where.</summary>
-internal sealed class UnusableInput(string message) : Exception(message);

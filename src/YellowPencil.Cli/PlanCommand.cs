@@ -19,25 +19,26 @@ internal static class PlanCommand
         {
             if (!ClassroomWords.TryParse(call.GetValue(word)!, out var classroom))
                 throw new UnusableInput($"--word: must be one of {string.Join(", ", Enum.GetNames<ClassroomWord>()).ToLowerInvariant()}");
-            if (SheetReader.TryRead(streams.ReadAll(call.GetValue(file)!), out var fault) is not { } sheet) throw new UnusableInput(fault!.ToString());
+            var sheet = CommandLine.Sheet(call.GetValue(file)!, streams);
             var reading = SheetDiagnosis.Read(sheet);
             var isHeld = reading.Outcome is Outcome.Bug or Outcome.NotToldApart && reading.BestBug is not null;
             if (!isHeld || !PlanMaker.CanPlan(reading.BestBug!.Hypothesis))
             {
-                streams.Output.WriteLine(call.GetValue(json) ? ReadingWriter.Write(reading, NextItems.For(reading), classroom) : NoPlan(reading));
+                var why = NoPlan(reading);
+                streams.Output.WriteLine(call.GetValue(json) ? PlanJson.Write(sheet.Student, null, why) : CommandLine.Printable($"# No plan yet for {sheet.Student}\n\n{why}"));
                 return CommandLine.Done;
             }
 
             var plan = PlanMaker.Make(sheet.Student, reading.BestBug!.Hypothesis, [.. reading.Facts.Select(f => f.Fact)], classroom, PlanMaker.DigitsOf(sheet));
-            streams.Output.WriteLine(call.GetValue(json) ? PlanText.Json(plan) : Doubt(reading) + PlanText.Markdown(plan));
+            streams.Output.WriteLine(call.GetValue(json) ? PlanJson.Write(sheet.Student, plan, null) : CommandLine.Printable(Doubt(reading) + PlanText.Markdown(plan)));
             return CommandLine.Done;
         });
         return command;
     }
 
     private static string NoPlan(Reading reading) => reading.Outcome is Outcome.Bug or Outcome.NotToldApart
-        ? $"# No plan yet for {reading.Sheet.Student}\n\nPlans are made for column subtraction only, so far. {reading.BestBug!.Text.In(ClassroomWord.Rename)}"
-        : $"# No plan yet for {reading.Sheet.Student}\n\n{ReadingText.Say(reading.Outcome)}\n\n{ReadingText.AskNext(NextItems.For(reading))}";
+        ? $"Plans are made for column subtraction only, so far. {reading.BestBug!.Text.In(ClassroomWord.Rename)}"
+        : $"{ReadingText.Say(reading.Outcome)} {ReadingText.AskNext(NextItems.For(reading))}".TrimEnd();
 
     private static string Doubt(Reading reading) => reading.Outcome == Outcome.Bug
         ? ""

@@ -12,8 +12,8 @@ internal static class SimulateCommand
     {
         var bugs = new Option<string>("--bugs") { Description = "ids of bugs, separated by commas; empty for a student without bugs", Required = true };
         var tasks = new Option<string>("--tasks") { Description = "a file with one task a line, or worked sheets whose items are taken; - for the standard input", Required = true };
-        var slip = new Option<double>("--slip") { Description = "probability of a slip on one item, 0 to 1" };
-        var consistency = new Option<double>("--consistency") { Description = "how often the bugs are followed where they apply, 0 to 1", DefaultValueFactory = _ => 1 };
+        var slip = new Option<double>("--slip") { Description = "probability of a slip on one item, 0 to 1", DefaultValueFactory = _ => 0.05 };
+        var consistency = new Option<double>("--consistency") { Description = "how often the bugs are followed where they apply, 0 to 1", DefaultValueFactory = _ => 0.9 };
         var seed = new Option<int>("--seed") { Description = "seed of what is left to chance", DefaultValueFactory = _ => 7 };
         var command = new Command("simulate", "writes sheets as a student with given bugs would") { bugs, tasks, slip, consistency, seed };
         command.SetAction(call =>
@@ -56,19 +56,13 @@ internal static class SimulateCommand
         return items.Count > 0 ? [new WorkedSheet { Student = "simulated", Items = items }] : throw new UnusableInput($"{file}: there is no task in it");
     }
 
+    /// <summary>One sheet, over several lines or not, or one a line.</summary>
     private static List<WorkedSheet> Sheets(string file, string text)
     {
-        if (SheetReader.TryRead(text, out var fault) is { } one) return [one];
-        var sheets = new List<WorkedSheet>();
-        foreach (var (line, number) in text.Split('\n').Select((l, i) => (l, i + 1)))
-        {
-            if (string.IsNullOrWhiteSpace(line)) continue;
-            var sheet = SheetReader.TryRead(line, out var lineFault);
-            if (sheet is null) throw new UnusableInput($"{file}: {(sheets.Count > 0 ? lineFault! with { Line = number } : fault)}");
-            sheets.Add(sheet);
-        }
-
-        return sheets;
+        var lines = text.Split('\n').Index().Where(l => !string.IsNullOrWhiteSpace(l.Item)).ToList();
+        var isOnePerLine = lines.Count > 1 && (SheetReader.TryRead(lines[0].Item, out var first) is not null || first!.Line is null);
+        if (!isOnePerLine) return [SheetReader.TryRead(text, out var fault) ?? throw new UnusableInput($"{file}: {fault}")];
+        return [.. lines.Select(l => SheetReader.TryRead(l.Item, out var fault) ?? throw new UnusableInput($"{file}: {fault! with { Line = l.Index + 1 }}"))];
     }
 
     private static double Rate(double value, string option) =>

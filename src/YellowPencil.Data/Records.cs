@@ -233,6 +233,12 @@ public sealed class Plan : IOwned, IRemovable
     /// <summary>The rules, joined by +.</summary>
     public required string Rules { get; set; }
 
+    /// <summary>The plan as it was made, as JSON; empty for one of before it was kept so, until it is first looked at.</summary>
+    public string Content { get; set; } = "";
+
+    /// <summary>What made it: the fingerprint of engine and catalogue.</summary>
+    public string EngineVersion { get; set; } = "";
+
     /// <summary>Wrong number facts to be avoided, joined by |.</summary>
     public string AvoidedFacts { get; set; } = "";
 

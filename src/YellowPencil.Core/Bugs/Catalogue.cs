@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 
@@ -18,13 +19,15 @@ public static class Catalogue
     private static readonly Dictionary<Family, IReadOnlyList<Bug>> ByFamily =
         Method.Families.ToDictionary(f => f, f => (IReadOnlyList<Bug>)[.. DeclaredFor(f), .. Method.Of(f).Parts.SelectMany(p => Inherited(f, p.Family))]);
 
-    private static readonly Lazy<Dictionary<string, int>> Breadths = new(() => All.ToDictionary(b => b.Id, MeasureBreadth));
+    private static readonly ConcurrentDictionary<Bug, int> Breadths = new();
+
+    private static readonly ConcurrentDictionary<Family, IReadOnlyList<ItemTask>> OrdinaryItems = new();
 
     /// <summary>
     /// How many chances a bug has over a fixed pool of 300 ordinary items of its family. Where two bugs of one student claim
     /// the same decision, the narrower one is the exception to the other and wins.
     /// </summary>
-    public static int Breadth(Bug bug) => Breadths.Value.TryGetValue(bug.Id, out var breadth) ? breadth : MeasureBreadth(bug);
+    public static int Breadth(Bug bug) => Breadths.GetOrAdd(bug, MeasureBreadth);
 
     /// <summary>The bugs declared for a family, without those of its parts.</summary>
     public static IReadOnlyList<Bug> DeclaredFor(Family family) => [.. All.Where(b => b.Family == family)];
@@ -48,7 +51,7 @@ public static class Catalogue
     {
         var run = new MethodRun();
         var set = new DeviationSet([bug.Deviations]);
-        return ItemPool.Of(bug.Family, 300, seed: 1).Sum(task =>
+        return OrdinaryItems.GetOrAdd(bug.Family, family => ItemPool.Of(family, 300, seed: 1)).Sum(task =>
         {
             Method.Run(task, run, set);
             return run.Chances;

@@ -30,17 +30,18 @@ public sealed class SimulatedStudent(Hypothesis hypothesis, double consistency, 
         for (var i = 0; i < MethodRun.MaxChances; i++)
             if (random.NextDouble() >= consistency) declined |= 1UL << i;
         Method.Run(task, run, hypothesis.Deviations, declined);
-        if (random.NextDouble() < slipRate) Method.Run(task, run, hypothesis.Deviations, declined, Slip());
+        if (random.NextDouble() < slipRate && Slip() is { } slip) Method.Run(task, run, hypothesis.Deviations, declined, slip);
         return item with { Answer = run.Page.Answer.IsEmpty ? null : run.Page.Answer.ToString(), Work = PageOf(task), Seconds = null };
     }
 
-    private Slip Slip()
+    /// <summary>One step that goes another way; null where there is none, as in 0 divided by something.</summary>
+    private Slip? Slip()
     {
         var steps = run.Steps.SelectMany(SlipSearch.Alterations).ToList();
         var draw = random.NextDouble() * steps.Sum(s => s.Weight);
         foreach (var (slip, weight) in steps)
             if ((draw -= weight) < 0) return slip;
-        return steps[^1].Slip;
+        return steps.Count > 0 ? steps[^1].Slip : null;
     }
 
     /// <summary>The marks, without what a page tells anyway.</summary>

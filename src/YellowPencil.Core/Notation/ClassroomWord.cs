@@ -44,5 +44,5 @@ public static class ClassroomWords
 
     /// <summary>Reads a word as typed on the command line or in a form.</summary>
     public static bool TryParse(string text, out ClassroomWord word) =>
-        Enum.TryParse(text, ignoreCase: true, out word) && Enum.IsDefined(word);
+        Enum.TryParse(text, ignoreCase: true, out word) && Enum.IsDefined(word) && text.All(char.IsAsciiLetter);
 }

@@ -13,6 +13,15 @@ public static class PlanMaker
     private const int Share = 200;
     private const int ShowingNeeded = 16;
 
+    private const string Check = "Add the answer to the number that was taken away: the top number must come out.";
+
+    private static readonly string[] Cautions =
+    [
+        "This explanation is a hypothesis from written work. It is no diagnosis and decides no placement, label or grade.",
+        "Rule out first: digits out of line, reversed or crowded can come from sight, motor control or paper; keep the student’s accommodations.",
+        "Describe the procedure, never the child. Stop when the student is distressed; nothing here is timed.",
+    ];
+
     /// <summary>Whether the explanation can be planned for: so far only rules of column subtraction can.</summary>
     public static bool CanPlan(Hypothesis hypothesis) => hypothesis.RuleCount > 0
         && hypothesis.Bugs.All(b => b.Family == Family.Subtraction)
@@ -39,6 +48,8 @@ public static class PlanMaker
         var fails = items.TakeShowing(1, 0.3, 0.3)[0];
         var example = items.TakeShowing(1, 0.4, 0.4)[0];
 
+        var taught = new MethodRun { Recording = true };
+        Method.Run(example.Task, taught, DeviationSet.Taught);
         return new RemediationPlan
         {
             Student = student,
@@ -48,17 +59,20 @@ public static class PlanMaker
             Idea = first.Idea with { Name = first.Idea.Name.In(word), Statement = first.Idea.Statement.In(word) },
             WhyFirst = WhyFirst(rules, first).In(word),
             Waiting = [.. rules.Skip(1).Select(r => new WaitingRule(r.Name.In(word), r.Idea.Name.In(word)))],
-            Script = InWord(script, word),
+            Script = new Lesson(script.Aim.In(word), script.First.In(word), script.Why.In(word), script.Material.In(word), script.Say.In(word), script.StopAt.In(word)),
             First = [.. script.FirstQuestions(new Random(seed))],
             Works = items.TakeLike(fails),
             Fails = fails,
             Example = example,
-            ExampleSteps = [.. Steps(example.Task).Select(s => s.In(word))],
+            ExampleSteps = [.. taught.Steps.Where(Procedures.Subtraction.SubtractionPoints.IsToldAloud).Select(s => s.MadeText.In(word))],
+            ExampleWork = Work.Of(taught.Page.Marks, [.. Method.Of(example.Task.Family).Fields]),
             Together = items.TakeShowing(2, 0.1, 0.5),
             Alone = items.TakeShowing(3, 0.2, 0.7),
             Exit = items.TakeShowing(1, 0.6, 0.6)[0],
             PracticeFirst = items.TakeMixed(5, 1),
             PracticeMixed = items.TakeMixed(3, 3),
+            Check = Check,
+            Cautions = Cautions,
         };
     }
 
@@ -102,23 +116,6 @@ public static class PlanMaker
             return !run.Page.Answer.SequenceEqual(task.RightAnswer);
         });
     }
-
-    /// <summary>The captions of the taught method that say something about the numbers.</summary>
-    private static List<string> Steps(ItemTask task)
-    {
-        var run = new MethodRun { Recording = true };
-        Method.Run(task, run, DeviationSet.Taught);
-        return [.. run.Steps.Where(s => Procedures.Subtraction.SubtractionPoints.IsToldAloud(s)).Select(s => s.MadeText)];
-    }
-
-    private static TeachingScript InWord(TeachingScript script, ClassroomWord word) => script with
-    {
-        Aim = script.Aim.In(word),
-        Why = script.Why.In(word),
-        Material = script.Material.In(word),
-        Say = script.Say.In(word),
-        StopAt = script.StopAt.In(word),
-    };
 
     private sealed record Rule(string CatalogueName, string? OwnName, string Text, string Reason, MissingIdea Idea, IReadOnlyList<Deviation> Deviations)
     {

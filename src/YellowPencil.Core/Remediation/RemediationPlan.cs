@@ -1,6 +1,6 @@
 using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Remediation;
 
@@ -15,6 +15,15 @@ public sealed record PlanItem(ItemTask Task, string OldAnswer)
     /// <summary>Whether the old rule gives a wrong answer here.</summary>
     public bool Shows => OldAnswer != Right;
 }
+
+/// <summary>How one missing idea is taught, in the classroom's word.</summary>
+/// <param name="Aim">The aim, as the student can say it.</param>
+/// <param name="First">What must come first, in a phrase.</param>
+/// <param name="Why">Why the taught way works.</param>
+/// <param name="Material">The material and what is done with it.</param>
+/// <param name="Say">What the specialist says while doing an item together.</param>
+/// <param name="StopAt">The question to stop at before an answer is shown.</param>
+public sealed record Lesson(string Aim, string First, string Why, string Material, string Say, string StopAt);
 
 /// <summary>A rule that waits until the first one is mended.</summary>
 public sealed record WaitingRule(string Name, string Idea);
@@ -43,8 +52,8 @@ public sealed record RemediationPlan
     /// <summary>Other rules that were found and wait.</summary>
     public required IReadOnlyList<WaitingRule> Waiting { get; init; }
 
-    /// <summary>The script of the idea.</summary>
-    public required TeachingScript Script { get; init; }
+    /// <summary>How the idea is taught.</summary>
+    public required Lesson Script { get; init; }
 
     /// <summary>Quick questions on what must come first.</summary>
     public required IReadOnlyList<CheckQuestion> First { get; init; }
@@ -60,6 +69,9 @@ public sealed record RemediationPlan
 
     /// <summary>Its steps, each in a sentence.</summary>
     public required IReadOnlyList<string> ExampleSteps { get; init; }
+
+    /// <summary>The marks that stand on it when it is done.</summary>
+    public required Work ExampleWork { get; init; }
 
     /// <summary>Two items done together.</summary>
     public required IReadOnlyList<PlanItem> Together { get; init; }
@@ -77,13 +89,8 @@ public sealed record RemediationPlan
     public required IReadOnlyList<PlanItem> PracticeMixed { get; init; }
 
     /// <summary>How an answer is checked.</summary>
-    public static string Check => "Add the answer to the number that was taken away: the top number must come out.";
+    public required string Check { get; init; }
 
     /// <summary>What the plan must not be taken for, and what to rule out first.</summary>
-    public static IReadOnlyList<string> Cautions { get; } =
-    [
-        "This explanation is a hypothesis from written work. It is no diagnosis and decides no placement, label or grade.",
-        "Rule out first: digits out of line, reversed or crowded can come from sight, motor control or paper; keep the student’s accommodations.",
-        "Describe the procedure, never the child. Stop when the student is distressed; nothing here is timed.",
-    ];
+    public required IReadOnlyList<string> Cautions { get; init; }
 }

@@ -53,6 +53,22 @@ public sealed class Work
     /// <summary>Whether it is known what stands, or does not stand, at a spot.</summary>
     public bool Records(WorkField field, Spot at) => ValueOf(field) is { } value && field.Records(value, at);
 
+    /// <summary>Reads the <c>work</c> of an item from JSON.</summary>
+    /// <returns>What was recorded, or null with the fault.</returns>
+    public static Work? TryRead(JsonElement json, out SheetFault? fault)
+    {
+        fault = null;
+        try
+        {
+            return Read(new SheetField(json.Clone(), "work"));
+        }
+        catch (SheetField.Unreadable e)
+        {
+            fault = e.Fault;
+            return null;
+        }
+    }
+
     internal object? ValueOf(WorkField field) => values.GetValueOrDefault(field.Name);
 
     internal static Work Read(SheetField json)

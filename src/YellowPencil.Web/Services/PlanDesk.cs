@@ -12,12 +12,25 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
     /// <summary>A plan with its student and page; null when there is none of this owner.</summary>
     public Task<Plan?> FindAsync(Guid id) => data.Plans.Include(p => p.Student).Include(p => p.Page).FirstOrDefaultAsync(p => p.Id == id);
 
-    /// <summary>The plan as it was made, with the specialist's own names for its rules; null where its rules are of an earlier catalogue.</summary>
-    public async Task<RemediationPlan?> RemakeAsync(Plan plan)
+    /// <summary>Makes a plan and keeps it as it is: what was printed never changes.</summary>
+    public async Task MakeAsync(Plan plan, Hypothesis hypothesis, string code)
     {
         await names.LoadAsync();
-        if (Hypothesis.Parse(plan.Rules) is not { } hypothesis || !PlanMaker.CanPlan(hypothesis)) return null;
-        return PlanMaker.Make(plan.Student!.Code, hypothesis, Facts(plan.AvoidedFacts), plan.Word, plan.MostDigits, plan.Seed, names.Own);
+        plan.Content = PlanJson.Write(PlanMaker.Make(code, hypothesis, Facts(plan.AvoidedFacts), plan.Word, plan.MostDigits, plan.Seed, names.Own));
+        plan.EngineVersion = EngineVersion.Current;
+    }
+
+    /// <summary>The plan as it was made; null for one of before plans were kept, whose rules are of an earlier catalogue.</summary>
+    public async Task<RemediationPlan?> ReadAsync(Plan plan)
+    {
+        if (plan.Content.Length == 0)
+        {
+            if (Hypothesis.Parse(plan.Rules) is not { } hypothesis || !PlanMaker.CanPlan(hypothesis)) return null;
+            await MakeAsync(plan, hypothesis, plan.Student!.Code);
+            await data.SaveChangesAsync();
+        }
+
+        return PlanJson.Read(plan.Content);
     }
 
     /// <summary>Notes that a plan was printed, or that it was not after all.</summary>

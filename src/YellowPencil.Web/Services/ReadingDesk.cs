@@ -10,13 +10,15 @@ using YellowPencil.Web.Accounts;
 namespace YellowPencil.Web.Services;
 
 /// <summary>Readings of pages, what was decided about them, and the plans made from them.</summary>
-public sealed class ReadingDesk(PencilContext data, RuleNaming names, CurrentSpecialist who, TimeProvider clock)
+public sealed class ReadingDesk(PencilContext data, PlanDesk plans, RuleNaming names, CurrentSpecialist who, TimeProvider clock)
 {
     /// <summary>Reads the page and keeps the reading, unless the same engine has read the same page before.</summary>
-    public async Task<Reading> ReadAsync(StudentPage page)
+    /// <param name="page">The page.</param>
+    /// <param name="cancellation">Ends the reading when nobody waits for it any more.</param>
+    public async Task<Reading> ReadAsync(StudentPage page, CancellationToken cancellation = default)
     {
-        var reading = SheetDiagnosis.Read(PageDesk.Sheet(page));
-        if (await data.Readings.AnyAsync(r => r.PageId == page.Id && r.PageVersion == page.Version && r.EngineVersion == EngineVersion.Current)) return reading;
+        var reading = SheetDiagnosis.Read(PageDesk.Sheet(page), cancellation);
+        if (await data.Readings.AnyAsync(r => r.PageId == page.Id && r.PageVersion == page.Version && r.EngineVersion == EngineVersion.Current, cancellation)) return reading;
 
         // Two requests may read the same page at once: the first one's reading stays.
         var kept = Keep(page, reading, clock.GetUtcNow());
@@ -25,7 +27,8 @@ public sealed class ReadingDesk(PencilContext data, RuleNaming names, CurrentSpe
             insert into readings (id, owner_id, page_id, page_version, engine_version, outcome, rules, content, made_at)
             values ({kept.Id}, {kept.OwnerId}, {kept.PageId}, {kept.PageVersion}, {kept.EngineVersion}, {kept.Outcome}, {kept.Rules}, {kept.Content}::jsonb, {kept.MadeAt})
             on conflict do nothing
-            """);
+            """,
+            cancellation);
         return reading;
     }
 
@@ -86,6 +89,7 @@ public sealed class ReadingDesk(PencilContext data, RuleNaming names, CurrentSpe
             Seed = 7,
             MadeAt = clock.GetUtcNow(),
         };
+        await plans.MakeAsync(plan, explanation.Hypothesis, page.Student!.Code);
         data.Plans.Add(plan);
         await data.SaveChangesAsync();
         return plan;

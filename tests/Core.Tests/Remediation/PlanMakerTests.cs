@@ -95,8 +95,14 @@ public class PlanMakerTests
     [Fact]
     public void The_plan_as_data_can_be_read()
     {
-        using var json = JsonDocument.Parse(PlanText.Json(Plan(ClassroomWord.Rename, "zeros-skipped")));
-        json.RootElement.GetProperty("practice").GetArrayLength().ShouldBe(12);
-        json.RootElement.GetProperty("idea").GetString().ShouldBe("across-zeros");
+        var plan = Plan(ClassroomWord.Rename, "zeros-skipped");
+        using var json = JsonDocument.Parse(PlanJson.Write(plan));
+        (json.RootElement.GetProperty("practiceFirst").GetArrayLength() + json.RootElement.GetProperty("practiceMixed").GetArrayLength()).ShouldBe(12);
+        json.RootElement.GetProperty("idea").GetProperty("id").GetString().ShouldBe("across-zeros");
+
+        // What was kept comes back as it was, to the last sentence and mark.
+        var back = PlanJson.Read(PlanJson.Write(plan));
+        PlanJson.Write(back).ShouldBe(PlanJson.Write(plan));
+        PlanText.Markdown(back).ShouldBe(PlanText.Markdown(plan));
     }
 }

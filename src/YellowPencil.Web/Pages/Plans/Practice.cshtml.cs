@@ -23,7 +23,7 @@ public sealed class PracticeModel(PlanDesk plans) : PageModel
     public async Task<IActionResult> OnGetAsync()
     {
         if (await plans.FindAsync(Id) is not { } plan) return NotFound();
-        Remediation = await plans.RemakeAsync(plan);
+        Remediation = await plans.ReadAsync(plan);
         return Remediation is null ? Redirect(Addresses.Plan(Id)) : Page();
     }
 }

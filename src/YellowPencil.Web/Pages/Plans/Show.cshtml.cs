@@ -2,8 +2,8 @@ using Microsoft.AspNetCore.Html;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Remediation;
+using YellowPencil.Core.Working;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Services;
 
@@ -30,7 +30,7 @@ public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, 
         Plan = await plans.FindAsync(id);
         if (Plan is null) return NotFound();
         await pages.LogLookAsync(Plan.StudentId, "plan");
-        Remediation = await plans.RemakeAsync(Plan);
+        Remediation = await plans.ReadAsync(Plan);
         await names.LoadAsync();
         return Page();
     }
@@ -65,13 +65,9 @@ public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, 
         return pictures;
     }
 
-    /// <summary>An item worked as taught, with every mark.</summary>
-    public static ColumnPicture Solved(PlanItem item)
-    {
-        var run = new MethodRun { Recording = true };
-        Method.Run(item.Task, run, DeviationSet.Taught);
-        return ColumnPicture.Of((ColumnDifference)item.Task, run);
-    }
+    /// <summary>The worked example, with every mark.</summary>
+    public static ColumnPicture Solved(RemediationPlan plan) =>
+        ColumnPicture.Of(WorkedItem.Of("", plan.Example.Task) with { Answer = plan.Example.Right, Work = plan.ExampleWork });
 
     /// <summary>A list of items with its key.</summary>
     public static IHtmlContent Key(IReadOnlyList<PlanItem> items, int from, string title)

@@ -43,7 +43,7 @@ public sealed class ItemModel(PageDesk pages, ReadingDesk readings, RuleNaming n
         StudentPage = await pages.FindAsync(Id);
         if (StudentPage is null) return NotFound();
         await names.LoadAsync();
-        var reading = await readings.ReadAsync(StudentPage);
+        var reading = await readings.ReadAsync(StudentPage, HttpContext.RequestAborted);
         var index = reading.Items.ToList().FindIndex(i => i.Item.Id == Item);
         if (index < 0) return NotFound();
         var student = StudentPage.Student!;

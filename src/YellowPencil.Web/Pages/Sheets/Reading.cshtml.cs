@@ -82,7 +82,7 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
     {
         if (await pages.FindAsync(Id) is not { } page) return false;
         await names.LoadAsync();
-        View = new ReadingView(page, await readings.ReadAsync(page), rules, names, time);
+        View = new ReadingView(page, await readings.ReadAsync(page, HttpContext.RequestAborted), rules, names, time);
         return true;
     }
 }
