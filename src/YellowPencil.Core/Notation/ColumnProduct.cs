@@ -21,7 +21,7 @@ public sealed class ColumnProduct : ItemTask
     public WholeNumber Second { get; }
 
     /// <inheritdoc/>
-    public override int Steps => 3 * First.Length * Second.Length + First.Length + Second.Length;
+    public override int Steps => 5 * First.Length * Second.Length + First.Length + Second.Length;
 
     /// <inheritdoc/>
     public override string RightAnswer { get; }

@@ -29,7 +29,7 @@ public sealed class DecimalSum : ItemTask
     public bool IsNegative { get; }
 
     /// <inheritdoc/>
-    public override int Steps => Numbers.Count * (Numbers.Max(n => n.Length - n.Places) + Numbers.Max(n => n.Places) + 1);
+    public override int Steps => 3 * Numbers.Count * (Numbers.Max(n => n.Length - n.Places) + Numbers.Max(n => n.Places) + 1) / 2;
 
     /// <inheritdoc/>
     public override string RightAnswer { get; }
@@ -57,7 +57,7 @@ public sealed class DecimalProduct : ItemTask
     public DecimalNumber Second { get; }
 
     /// <inheritdoc/>
-    public override int Steps => 3 * First.Length * Second.Length + First.Length + Second.Length;
+    public override int Steps => 7 * First.Length * Second.Length + First.Length + Second.Length;
 
     /// <inheritdoc/>
     public override string RightAnswer { get; }
@@ -84,7 +84,7 @@ public sealed class DecimalQuotient : ItemTask
     public DecimalNumber Divisor { get; }
 
     /// <inheritdoc/>
-    public override int Steps => (Dividend.Length + Divisor.Places + RightAnswer.Length) * (3 * Divisor.Length + 6);
+    public override int Steps => (Dividend.Length + Divisor.Places + RightAnswer.Length) * (4 * Divisor.Length + 8);
 
     /// <inheritdoc/>
     public override string RightAnswer { get; }

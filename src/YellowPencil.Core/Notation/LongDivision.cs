@@ -41,7 +41,7 @@ public sealed class LongDivision : ItemTask
     public QuotientForm AnswerForm { get; }
 
     /// <inheritdoc/>
-    public override int Steps => (Dividend.Length + (AnswerForm == QuotientForm.AsDecimal ? RightAnswer.Length : 0)) * (3 * Divisor.Length + 6);
+    public override int Steps => (Dividend.Length + (AnswerForm == QuotientForm.AsDecimal ? RightAnswer.Length : 0)) * (4 * Divisor.Length + 8);
 
     /// <inheritdoc/>
     public override string RightAnswer { get; }

@@ -91,8 +91,8 @@ public static class SheetReader
             if (!seen.Add(items[i].Id)) throw root["items"].Wrong($"item {i + 1} has the id \"{items[i].Id}\" a second time");
 
         var predict = root["predict"].OptionalElements(WorkedSheet.MaxItems).Select(Predict).ToList();
-        var steps = items.Concat(predict).Sum(i => (long)i.Task.Steps);
-        if (steps > WorkedSheet.MaxSteps) throw root["items"].Wrong($"the tasks take about {steps} steps together, more than {WorkedSheet.MaxSteps}: part the sheet, or set shorter numbers");
+        var effort = items.Concat(predict).Sum(i => (long)i.Effort);
+        if (effort > WorkedSheet.MaxEffort) throw root["items"].Wrong($"are too long to be read at once: an effort of {effort}, where {WorkedSheet.MaxEffort} is the most; part the sheet, or set shorter numbers");
         return new WorkedSheet
         {
             Student = student,

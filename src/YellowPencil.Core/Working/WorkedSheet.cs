@@ -1,4 +1,5 @@
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Working;
 
@@ -11,8 +12,8 @@ public sealed record WorkedSheet
     /// <summary>The most items that one sheet holds.</summary>
     public const int MaxItems = 500;
 
-    /// <summary>The most steps (<see cref="ItemTask.Steps"/>) that the tasks of one sheet take together: what is more is not read in two seconds.</summary>
-    public const int MaxSteps = 6_000;
+    /// <summary>The most effort that the items and predictions of one sheet take together: what is more is not read in two seconds on one core.</summary>
+    public const int MaxEffort = 6_000;
 
     /// <summary>The longest code of a student, in characters.</summary>
     public const int LongestCode = 80;
@@ -54,6 +55,9 @@ public record SetItem
     /// <summary>The place to estimate to, where the grammar names one.</summary>
     public string? To { get; init; }
 
+    /// <summary>What the reading of it costs: the steps of the task, and in long tasks as many again as there are steps that could have gone wrong.</summary>
+    public virtual int Effort => Task.Steps + (int)Math.Min(int.MaxValue / 4, (long)Task.Steps * Task.Steps / 500);
+
     /// <summary>A task as it is set.</summary>
     public static SetItem Of(ItemTask task) => new() { Task = task, TaskAsWritten = task.Text, Form = task.Form };
 }
@@ -75,6 +79,9 @@ public sealed record WorkedItem : SetItem
 
     /// <summary>Time taken in seconds, if it was measured.</summary>
     public double? Seconds { get; init; }
+
+    /// <summary>Each line of a working is gone on from by itself.</summary>
+    public override int Effort => base.Effort * (1 + 2 * (Work.Get(WorkFields.Lines)?.Count ?? 0));
 
     /// <summary>A task as it is set, with nothing written yet.</summary>
     public static WorkedItem Of(string id, ItemTask task) => new() { Id = id, Task = task, TaskAsWritten = task.Text, Form = task.Form };
