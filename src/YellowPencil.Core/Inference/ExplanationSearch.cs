@@ -42,7 +42,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private const int FactsTried = 4;
 
     private const int MostBugs = 3;
-    private const int UnlistedKept = 24;
+    private const int UnlistedKept = 6;
 
     /// <summary>A rule is not looked for behind a single item.</summary>
     private const int LeastUnmet = 2;

@@ -1,3 +1,4 @@
+using System.Numerics;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
@@ -70,14 +71,14 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         var text = (wrong.Cause == StepCause.Slip ? "This once: " : "") + wrong.MadeText;
         if (!item.IsLast) return WrongLine(item, wrong.Name, wrong.TaughtText, text);
         var shows = wrong.Point?.ShowsIn ?? WorkFields.Cells;
-        if (wrong.Place is null && shows.Field is PlaceField) return new WrongStep(wrong.Name, shows.Field, null, null, item.Task.RightAnswer, item.Item.Answer!, text);
+        if (wrong.Place is null && shows.Field is PlaceField) return new WrongStep(wrong.Name, shows.Field, null, PointPlace(item), item.Task.RightAnswer, item.Item.Answer!, text);
         var elsewhere = Method.Of(item.Task.Family).AllFields.Where(f => f != shows.Field && f != WorkFields.Cells);
         (WorkField Field, Spot At)? unrecorded = null;
         foreach (var spot in Spots(shows.Field, wrong).OrderBy(s => s.At.Part != shows.Part).Concat(Spots(WorkFields.Cells, wrong)).Concat(elsewhere.SelectMany(f => Spots(f, wrong)).OrderBy(s => s.At.Line)))
         {
-            var (due, done) = (Standing(mended, spot), Standing(trace, spot));
+            var (due, done) = (Standing(mended.Page.Marks, spot), Standing(trace.Page.Marks, spot));
             var isAnswer = spot.Field == WorkFields.Cells;
-            if (due == done || (isAnswer && spot.At.Place != wrong.Place)) continue;
+            if (IsSame(due, done) || (isAnswer && spot.At.Place != wrong.Place)) continue;
             if (!isAnswer && !item.Item.Work.Records(spot.Field, spot.At))
             {
                 unrecorded ??= spot;
@@ -85,39 +86,38 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
             }
 
             if (isAnswer && unrecorded is not null) break;
-            var stands = isAnswer ? done : item.Item.Work.At(spot.Field, spot.At);
-            if (stands == due) continue;
-            return At(spot, due, stands, Say(due, spot), Say(stands, spot));
+            var stands = isAnswer ? done : Standing(item.Item.Work.MarksOf(spot.Field), spot);
+            if (!IsSame(due, stands)) return At(spot, due, stands, Say(due), Say(stands));
         }
 
-        if (unrecorded is { } open) return At(open, Standing(mended, open), Standing(trace, open), wrong.TaughtText, wrong.MadeText);
-        return new WrongStep(wrong.Name, shows.Field, shows.Field.StandsInLines ? wrong.Line + 1 : null, wrong.Place, wrong.TaughtText, wrong.MadeText, text);
+        if (unrecorded is { } open) return At(open, Standing(mended.Page.Marks, open), Standing(trace.Page.Marks, open), wrong.TaughtText, wrong.MadeText);
+        return new WrongStep(wrong.Name, shows.Field, shows.Field.StandsInLines ? wrong.Line + 1 : null, wrong.Place ?? PointPlace(item), wrong.TaughtText, wrong.MadeText, text);
 
-        WrongStep At((WorkField Field, Spot At) spot, string? due, string? stands, string expected, string written) => new(
-            wrong.Name, spot.Field, spot.Field.StandsInLines ? spot.At.Line + 1 : null, spot.Field.FirstDifference(spot.At, due ?? "", stands ?? ""), expected, written, text);
+        WrongStep At((WorkField Field, Spot At) spot, Mark? due, Mark? stands, string expected, string written) => new(
+            wrong.Name, spot.Field, spot.Field.StandsInLines ? spot.At.Line + 1 : null, spot.Field.FirstDifference(spot.At, due?.Text ?? "", stands?.Text ?? "") ?? PointPlace(item), expected, written, text);
 
-        static string Say(string? mark, (WorkField Field, Spot At) spot) => mark is null ? "no mark" : spot.Field.Say(spot.At, mark);
+        static bool IsSame(Mark? one, Mark? other) => one is { } due && other is { } done ? due.Field.IsSame(due, done) : one is null && other is null;
+
+        static string Say(Mark? mark) => mark is { } written ? written.ToString() : "no mark";
     }
 
-    /// <summary>Where marks of a field stand on either page: top line first, in it the place of the wrong step.</summary>
+    /// <summary>Where marks of a field stand on either page: top line first, in it the place of the wrong step. In rows and cycles a place is that of the taught method.</summary>
     private IEnumerable<(WorkField Field, Spot At)> Spots(WorkField field, Step wrong) => mended.Page.Marks.Concat(trace.Page.Marks).Where(m => m.Field == field)
-        .Select(m => (m.Field, At: field is PlaceField || m.Kind == WorkFields.Rows.Carry ? m.At : m.At with { Place = null })).Distinct()
-        .OrderBy(s => s.At.Line).ThenBy(s => s.At.Place != wrong.Place)
-        .Select(s => s.At.Place is null ? (s.Field, mended.Page.Marks.Concat(trace.Page.Marks).Last(m => m.Field == field && m.At.Line == s.At.Line && m.At.Part == s.At.Part).At) : s);
+        .DistinctBy(m => (m.At.Line, m.At.Part, Place: IsByPlace(m.Kind) ? m.At.Place : null)).Select(m => (m.Field, m.At)).OrderBy(s => s.At.Line).ThenBy(s => s.At.Place != wrong.Place);
 
-    private static string? Standing(MethodRun run, (WorkField Field, Spot At) spot) => run.Page.Marks
-        .LastOrDefault(m => m.Field == spot.Field && m.At.Line == spot.At.Line && m.At.Part == spot.At.Part && (m.At.Place == spot.At.Place || !(spot.Field is PlaceField || m.Kind == WorkFields.Rows.Carry))).Text;
+    private static Mark? Standing(IEnumerable<Mark> marks, (WorkField Field, Spot At) spot) => marks
+        .Where(m => m.Field == spot.Field && m.At.Line == spot.At.Line && m.At.Part == spot.At.Part && (m.At.Place == spot.At.Place || !IsByPlace(m.Kind)))
+        .Select(m => (Mark?)m).LastOrDefault();
+
+    /// <summary>Whether several marks of a kind can stand in one line, each in its place.</summary>
+    private static bool IsByPlace(MarkKind kind) => kind.Field is PlaceField || kind == WorkFields.Rows.Carry;
 
     private static WrongStep FirstWrongDigit(ItemEvidence item)
     {
         var (right, written) = (DecimalNumber.TryParse(item.Task.RightAnswer).Value, DecimalNumber.TryParse(item.Answer).Value);
         if (right is null || written is null) return OfAnswer(item, null, item.Task.RightAnswer, item.Answer, "No rule or single slip that was tried gives this answer.");
-        if (right.Places != written.Places && right.Magnitude.Replace(".", "") == written.Magnitude.Replace(".", ""))
-        {
-            // The same digits: the point is told by the place before which it stands.
-            var before = written.Places - 1 - right.Places;
-            return OfAnswer(item, before, item.Task.RightAnswer, item.Answer, $"The digits are right and the point stands in the wrong place; no rule or single slip that was tried puts it there.");
-        }
+        if (PointPlace(item) is { } before)
+            return OfAnswer(item, before, item.Task.RightAnswer, item.Answer, "The digits are right and the point stands in the wrong place; no rule or single slip that was tried puts it there.");
 
         for (var place = -Math.Max(right.Places, written.Places); place < Math.Max(right.Length, written.Length); place++)
         {
@@ -129,6 +129,22 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         return OfAnswer(item, null, item.Task.RightAnswer, item.Answer, "The answer is not the right one.");
 
         static string Digit(int digit) => digit >= 0 ? digit.ToString() : "no digit";
+    }
+
+    /// <summary>Where the digits of an answer are right and the point is not: the place, by the right answer, before which it stands. Null for any other answer.</summary>
+    private static int? PointPlace(ItemEvidence item)
+    {
+        var (right, written) = (DecimalNumber.TryParse(item.Task.RightAnswer).Value, DecimalNumber.TryParse(item.Answer).Value);
+        if (right is null || written is null || right.Unscaled.IsZero || written.Unscaled.IsZero) return null;
+        var ((digits, power), (others, otherPower)) = (Stripped(right), Stripped(written));
+        return digits == others && power != otherPower ? power - otherPower - 1 : null;
+
+        static (BigInteger Digits, int Power) Stripped(DecimalNumber number)
+        {
+            var (digits, power) = (BigInteger.Abs(number.Unscaled), -number.Places);
+            for (; (digits % 10).IsZero; power++) digits /= 10;
+            return (digits, power);
+        }
     }
 
     private static WrongStep WrongLine(ItemEvidence item, string step, string expected, string text) => new(

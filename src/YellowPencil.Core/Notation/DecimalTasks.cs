@@ -84,7 +84,7 @@ public sealed class DecimalQuotient : ItemTask
     public DecimalNumber Divisor { get; }
 
     /// <inheritdoc/>
-    public override int Steps => (Dividend.Length + Divisor.Places + RightAnswer.Length) * (4 * Divisor.Length + 8);
+    public override int Steps => (Dividend.Length + Divisor.Places + RightAnswer.Length) * (3 * Divisor.Length + 5);
 
     /// <inheritdoc/>
     public override string RightAnswer { get; }

@@ -91,7 +91,7 @@ public static class SheetReader
             if (!seen.Add(items[i].Id)) throw root["items"].Wrong($"item {i + 1} has the id \"{items[i].Id}\" a second time");
 
         var predict = root["predict"].OptionalElements(WorkedSheet.MaxItems).Select(Predict).ToList();
-        var effort = items.Concat(predict).Sum(i => (long)i.Effort);
+        var effort = items.Sum(i => (long)i.Effort) + predict.Sum(i => (long)i.Effort) / WorkedSheet.PredictionsForOneItem;
         if (effort > WorkedSheet.MaxEffort) throw root["items"].Wrong($"are too long to be read at once: an effort of {effort}, where {WorkedSheet.MaxEffort} is the most; part the sheet, or set shorter numbers");
         return new WorkedSheet
         {

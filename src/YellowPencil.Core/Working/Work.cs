@@ -46,9 +46,8 @@ public sealed class Work
         return new Work(values);
     }
 
-    /// <summary>The mark that stands at a spot; null where none stands, or none was recorded.</summary>
-    public string? At(WorkField field, Spot at) => ValueOf(field) is not { } value ? null
-        : field.MarksOf(value).Where(m => m.At.Line == at.Line && m.At.Part == at.Part && (m.At.Place == at.Place || m.At.Place is null || at.Place is null)).Select(m => m.Text).LastOrDefault();
+    /// <summary>The marks that were recorded in a field, in the order of writing; none where it was not recorded.</summary>
+    public IEnumerable<Mark> MarksOf(WorkField field) => ValueOf(field) is { } value ? field.MarksOf(value) : [];
 
     /// <summary>Whether it is known what stands, or does not stand, at a spot.</summary>
     public bool Records(WorkField field, Spot at) => ValueOf(field) is { } value && field.Records(value, at);

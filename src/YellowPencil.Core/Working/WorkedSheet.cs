@@ -15,6 +15,9 @@ public sealed record WorkedSheet
     /// <summary>The most effort that the items and predictions of one sheet take together: what is more is not read in two seconds on one core.</summary>
     public const int MaxEffort = 6_000;
 
+    /// <summary>So many predictions take the effort of one item.</summary>
+    public const int PredictionsForOneItem = 10;
+
     /// <summary>The longest code of a student, in characters.</summary>
     public const int LongestCode = 80;
 

@@ -20,6 +20,9 @@ public sealed class OperandsField() : WorkField<IReadOnlyList<Operand>>("operand
     /// <inheritdoc/>
     public override string Say(Spot at, string text) => $"{text} with its last digit in the {Place.Name(at.Place ?? 0)}";
 
+    /// <inheritdoc/>
+    public override bool IsSame(Mark one, Mark other) => Ones(one.Text, one.At.Place ?? 0) == Ones(other.Text, other.At.Place ?? 0);
+
     /// <summary>Numbers whose ones stand under the ones of the first tell nothing.</summary>
     internal override bool IsWorthRecording(IReadOnlyList<Mark> marks) => marks.Any(m => Ones(m.Text, m.At.Place ?? 0) != 0);
 

@@ -31,6 +31,9 @@ public sealed class RowsField() : WorkField<IReadOnlyList<PartialProduct>>("rows
         _ => $"{text} in row {at.Line + 1}, ending in the {Place.Name(at.Place.Value)}",
     };
 
+    /// <inheritdoc/>
+    public override bool IsSame(Mark one, Mark other) => one.At.Part == CarryPart ? one.Text == other.Text : InPlace(one.Text, one.At.Place ?? 0) == InPlace(other.Text, other.At.Place ?? 0);
+
     /// <summary>In a row, the column of the first digit from the right that differs.</summary>
     public override int? FirstDifference(Spot at, string due, string written)
     {
@@ -96,8 +99,6 @@ public sealed class RowsField() : WorkField<IReadOnlyList<PartialProduct>>("rows
         foreach (var (row, mark) in written.Zip(rows)) match += FieldMatch.Of(InPlace(row.Text, row.LastPlace ?? 0) == InPlace(mark.Text, mark.At.Place ?? 0));
         yield return match;
         if (seen.Any(row => row.Carries is not null)) yield return CarriesMatch(written, due);
-
-        static string InPlace(string text, int lastPlace) => DigitsOf(text) + new string('0', Math.Max(0, lastPlace));
     }
 
     // Carries may be named by the column of the top digit, or by that of their row, which is shifted.
@@ -109,6 +110,8 @@ public sealed class RowsField() : WorkField<IReadOnlyList<PartialProduct>>("rows
                 match += new[] { 0, i }.Distinct().Select(shift => carries.Compare(due.Where(m => m.At.Part == CarryPart && m.At.Line == i), shift, isComplete: true)).MinBy(m => m.Off);
         return match;
     }
+
+    private static string InPlace(string text, int lastPlace) => DigitsOf(text) + new string('0', Math.Max(0, lastPlace));
 
     private static string DigitsOf(string text) => string.Concat(text.Where(char.IsAsciiDigit)).TrimStart('0');
 }

@@ -23,7 +23,10 @@ public abstract class WorkField
     /// <summary>A mark with where it stands, in words.</summary>
     public abstract string Say(Spot at, string text);
 
-    /// <summary>The column in which two marks of one spot begin to differ; null where there are no columns.</summary>
+    /// <summary>Whether two marks of one line and part say the same.</summary>
+    public virtual bool IsSame(Mark one, Mark other) => one.Text == other.Text;
+
+    /// <summary>The column in which what was written begins to differ from what is due there; null where there are no columns.</summary>
     public virtual int? FirstDifference(Spot at, string due, string written) => StandsInColumns ? at.Place : null;
 
     /// <inheritdoc/>
