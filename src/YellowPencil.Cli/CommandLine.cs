@@ -28,7 +28,7 @@ public static class CommandLine
         {
             return Failed(fault.Message);
         }
-        catch (IOException fault)
+        catch (Exception fault) when (fault is IOException or UnauthorizedAccessException)
         {
             return Failed($"the output cannot be written: {fault.Message}");
         }
@@ -43,7 +43,7 @@ public static class CommandLine
             {
                 output.Flush();
             }
-            catch (IOException)
+            catch (Exception e) when (e is IOException or UnauthorizedAccessException)
             {
                 // What could be written was.
             }

@@ -174,4 +174,43 @@ public sealed class DecidingTests(PencilApp app) : PageTests(app), IClassFixture
         sound.QuerySelectorAll(".next").Length.ShouldBe(1);
         (await PilesOfAsync(visitor, code)).ShouldBe(["print"]);
     }
+
+    [Fact]
+    public async Task A_plan_is_shown_as_it_was_made_whatever_is_called_or_made_otherwise_since()
+    {
+        var (visitor, code, page) = await PageAsync();
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", Turns));
+        var plan = visitor.Address;
+        var made = (await visitor.GetAsync(plan)).QuerySelector("article")!.TextContent;
+        var practice = (await visitor.GetAsync(plan + "/practice")).QuerySelector("main")!.InnerHtml;
+
+        // Another engine would choose other numbers: what is kept is what is shown.
+        ((string)(await App.SqlAsync($"select engine_version from plans where page_id = '{page}'"))!).Length.ShouldBe(16);
+        await App.SqlAsync($"update plans set seed = 8, most_digits = 5, engine_version = 'an older one' where page_id = '{page}'");
+        (await visitor.GetAsync(plan)).QuerySelector("article")!.TextContent.ShouldBe(made);
+        (await visitor.GetAsync(plan + "/practice")).QuerySelector("main")!.InnerHtml.ShouldBe(practice);
+
+        // Renamed, the rule has its new name in the file and the old one on the paper that is in the folder.
+        await visitor.GetAsync($"/pages/{page}/reading");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Name", ("rules", Turns), ("text", "the flipper"));
+        (await visitor.GetAsync(plan)).QuerySelector("article")!.TextContent.ShouldBe(made);
+        (await visitor.GetAsync($"/students/{code}")).QuerySelector("tbody")!.TextContent.ShouldContain("the flipper");
+    }
+
+    [Fact]
+    public async Task A_plan_of_before_plans_were_kept_is_made_once_more_and_then_kept()
+    {
+        var (visitor, _, page) = await PageAsync();
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", Turns));
+        var plan = visitor.Address;
+        await App.SqlAsync($"update plans set content = '', engine_version = '' where page_id = '{page}'");
+        var shown = (await visitor.GetAsync(plan)).QuerySelector("article")!.TextContent;
+        ((string)(await App.SqlAsync($"select content from plans where page_id = '{page}'"))!).ShouldStartWith("{");
+        await App.SqlAsync($"update plans set seed = 8 where page_id = '{page}'");
+        (await visitor.GetAsync(plan)).QuerySelector("article")!.TextContent.ShouldBe(shown);
+    }
 }

@@ -18,6 +18,12 @@ public class EffortTests
     [InlineData("386 + 75 + 94", 12)]
     [InlineData("47 * 36", 24)]
     [InlineData("958 / 4", 36)]
+    [InlineData("604 - 278", 9)]
+    [InlineData("386 + 75", 8)]
+    [InlineData("36.5 + 4.08", 15)]
+    [InlineData("2.4 * 0.15", 47)]
+    [InlineData("8.164 / 0.26", 140)]
+    [InlineData("-7 - -4", 12)]
     public void The_effort_of_a_task_grows_with_its_steps(string task, int steps)
     {
         var item = SetItem.Of(TaskText.TryParse(task).Value!);
