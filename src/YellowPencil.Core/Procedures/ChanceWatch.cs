@@ -27,7 +27,7 @@ public sealed class ChanceWatch(IReadOnlyList<IReadOnlyList<Deviation>> owners)
         foreach (var (deviation, owner) in rules)
         {
             var rule = Unsafe.As<ChoiceDeviation<TContext, TChoice>>(deviation);
-            if (!EqualityComparer<TChoice>.Default.Equals(rule.Instead, taught) && rule.When(context)) chances[owner]++;
+            if (!Choice<TChoice>.AreSame(rule.Instead, taught) && rule.When(context)) chances[owner]++;
         }
     }
 

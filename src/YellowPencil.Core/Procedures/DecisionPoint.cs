@@ -69,9 +69,6 @@ public sealed class DecisionPoint<TContext, TChoice>(string id, string question)
     where TContext : struct, IDecisionContext
     where TChoice : struct, Enum
 {
-    /// <summary>The choices in the order of their declaration.</summary>
-    public static readonly TChoice[] Choices = Enum.GetValues<TChoice>();
-
     /// <summary>The choice that the taught method makes, in the student's school.</summary>
     public required Func<TContext, School, TChoice> Taught { get; init; }
 
@@ -96,7 +93,7 @@ public sealed class DecisionPoint<TContext, TChoice>(string id, string question)
     public IReadOnlyList<Kind<TContext>> Kinds { get; init; } = [];
 
     /// <inheritdoc/>
-    public override int ChoiceCount => Choices.Length;
+    public override int ChoiceCount => Choice<TChoice>.Count;
 
     /// <summary>Begins the declaration of a deviation: in contexts of this kind.</summary>
     public DeviationStart<TContext, TChoice> When(Func<TContext, bool> when) => new(this, when);
@@ -105,13 +102,15 @@ public sealed class DecisionPoint<TContext, TChoice>(string id, string question)
     public Deviation Instead(TChoice instead) => When(static _ => true).Instead(instead);
 
     /// <inheritdoc/>
-    public override IEnumerable<UnlistedDeviation> AllDeviations() =>
-        from kind in Kinds
-        from choice in Choices
-        select new UnlistedDeviation(
-            $"{Id}/{kind.Id}/{FamilyNames.Kebab(choice.ToString())}",
-            $"{Capitalised(Does(choice))} {kind.Text}",
-            When(kind.Holds).Instead(choice));
+    public override IEnumerable<UnlistedDeviation> AllDeviations()
+    {
+        foreach (var kind in Kinds)
+            for (var number = 0; number < ChoiceCount; number++)
+            {
+                var choice = Choice<TChoice>.At(number);
+                yield return new UnlistedDeviation($"{Id}/{kind.Id}/{Choice<TChoice>.Spelled(number)}", $"{Capitalised(Does(choice))} {kind.Text}", When(kind.Holds).Instead(choice));
+            }
+    }
 
     // A word of the classroom's, such as {renames}, takes its capital inside the braces.
     private static string Capitalised(string text)

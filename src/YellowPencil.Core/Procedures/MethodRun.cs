@@ -107,10 +107,10 @@ public sealed class MethodRun
             foreach (var (deviation, owner) in rules)
             {
                 var rule = Unsafe.As<ChoiceDeviation<TContext, TChoice>>(deviation);
-                if (EqualityComparer<TChoice>.Default.Equals(rule.Instead, taught) || !rule.When(context)) continue;
+                if (Choice<TChoice>.AreSame(rule.Instead, taught) || !rule.When(context)) continue;
                 if (chosen)
                 {
-                    InConflict |= !EqualityComparer<TChoice>.Default.Equals(rule.Instead, made);
+                    InConflict |= !Choice<TChoice>.AreSame(rule.Instead, made);
                     continue;
                 }
 
@@ -123,16 +123,14 @@ public sealed class MethodRun
 
         if (slip.Step == stepNumber)
         {
-            made = DecisionPoint<TContext, TChoice>.Choices[slip.Choice];
+            made = Choice<TChoice>.At(slip.Choice);
             cause = StepCause.Slip;
         }
 
         if (Recording)
-            steps.Add(new Step(stepNumber, point, Page.Line, context.Place, ChoiceIndex(taught), ChoiceIndex(made), cause, point.Say(context, taught), point.Say(context, made), Page.Marks.Count, null));
+            steps.Add(new Step(stepNumber, point, Page.Line, context.Place, Choice<TChoice>.Number(taught), Choice<TChoice>.Number(made), cause, point.Say(context, taught), point.Say(context, made), Page.Marks.Count, null));
         stepNumber++;
         return made;
-
-        static int ChoiceIndex(TChoice choice) => Array.IndexOf(DecisionPoint<TContext, TChoice>.Choices, choice);
     }
 
     /// <summary>Recalls a number fact; the answer is what this student takes it to be.</summary>

@@ -8,8 +8,8 @@ internal static class Phrases
     public static Func<TChoice, string> InOrder<TChoice>(params string[] phrases)
         where TChoice : struct, Enum
     {
-        var choices = Enum.GetValues<TChoice>();
-        if (choices.Length != phrases.Length) throw new ArgumentException($"{typeof(TChoice).Name} has {choices.Length} choices, not {phrases.Length}", nameof(phrases));
-        return choice => phrases[Array.IndexOf(choices, choice)];
+        var count = Choice<TChoice>.Count;
+        if (count != phrases.Length) throw new ArgumentException($"{typeof(TChoice).Name} has {count} choices, not {phrases.Length}", nameof(phrases));
+        return choice => phrases[Choice<TChoice>.Number(choice)];
     }
 }
