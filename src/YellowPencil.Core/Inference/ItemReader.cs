@@ -74,7 +74,10 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         if (wrong.Place is null && shows.Field is PlaceField) return new WrongStep(wrong.Name, shows.Field, null, PointPlace(item), item.Task.RightAnswer, item.Item.Answer!, text);
         var elsewhere = Method.Of(item.Task.Family).AllFields.Where(f => f != shows.Field && f != WorkFields.Cells);
         (WorkField Field, Spot At)? unrecorded = null;
-        foreach (var spot in Spots(shows.Field, wrong).OrderBy(s => s.At.Part != shows.Part).Concat(Spots(WorkFields.Cells, wrong)).Concat(elsewhere.SelectMany(f => Spots(f, wrong)).OrderBy(s => s.At.Line)))
+        var spots = Spots(shows.Field, wrong).OrderBy(s => s.At.Part != shows.Part)
+            .Concat(Spots(WorkFields.Cells, wrong))
+            .Concat(elsewhere.SelectMany(f => Spots(f, wrong)).OrderBy(s => s.At.Line));
+        foreach (var spot in spots)
         {
             var (due, done) = (Standing(mended.Page.Marks, spot), Standing(trace.Page.Marks, spot));
             var isAnswer = spot.Field == WorkFields.Cells;
@@ -93,8 +96,11 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         if (unrecorded is { } open) return At(open, Standing(mended.Page.Marks, open), Standing(trace.Page.Marks, open), wrong.TaughtText, wrong.MadeText);
         return new WrongStep(wrong.Name, shows.Field, shows.Field.StandsInLines ? wrong.Line + 1 : null, wrong.Place ?? PointPlace(item), wrong.TaughtText, wrong.MadeText, text);
 
-        WrongStep At((WorkField Field, Spot At) spot, Mark? due, Mark? stands, string expected, string written) => new(
-            wrong.Name, spot.Field, spot.Field.StandsInLines ? spot.At.Line + 1 : null, spot.Field.FirstDifference(spot.At, due?.Text ?? "", stands?.Text ?? "") ?? PointPlace(item), expected, written, text);
+        WrongStep At((WorkField Field, Spot At) spot, Mark? due, Mark? stands, string expected, string written)
+        {
+            var place = spot.Field.FirstDifference(spot.At, due?.Text ?? "", stands?.Text ?? "") ?? PointPlace(item);
+            return new WrongStep(wrong.Name, spot.Field, spot.Field.StandsInLines ? spot.At.Line + 1 : null, place, expected, written, text);
+        }
 
         static bool IsSame(Mark? one, Mark? other) => one is { } due && other is { } done ? due.Field.IsSame(due, done) : one is null && other is null;
 
@@ -102,8 +108,11 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     }
 
     /// <summary>Where marks of a field stand on either page: top line first, in it the place of the wrong step. In rows and cycles a place is that of the taught method.</summary>
-    private IEnumerable<(WorkField Field, Spot At)> Spots(WorkField field, Step wrong) => mended.Page.Marks.Concat(trace.Page.Marks).Where(m => m.Field == field)
-        .DistinctBy(m => (m.At.Line, m.At.Part, Place: IsByPlace(m.Kind) ? m.At.Place : null)).Select(m => (m.Field, m.At)).OrderBy(s => s.At.Line).ThenBy(s => s.At.Place != wrong.Place);
+    private IEnumerable<(WorkField Field, Spot At)> Spots(WorkField field, Step wrong) => mended.Page.Marks.Concat(trace.Page.Marks)
+        .Where(m => m.Field == field)
+        .DistinctBy(m => (m.At.Line, m.At.Part, Place: IsByPlace(m.Kind) ? m.At.Place : null))
+        .Select(m => (m.Field, m.At))
+        .OrderBy(s => s.At.Line).ThenBy(s => s.At.Place != wrong.Place);
 
     private static Mark? Standing(IEnumerable<Mark> marks, (WorkField Field, Spot At) spot) => marks
         .Where(m => m.Field == spot.Field && m.At.Line == spot.At.Line && m.At.Part == spot.At.Part && (m.At.Place == spot.At.Place || !IsByPlace(m.Kind)))
@@ -122,8 +131,9 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         for (var place = -Math.Max(right.Places, written.Places); place < Math.Max(right.Length, written.Length); place++)
         {
             var (should, does) = (right.Digit(place), written.Digit(place));
-            if (should != does)
-                return OfAnswer(item, place, Digit(should), Digit(does), $"The {Place.Name(place)} of the answer should be {(should >= 0 ? should : "empty")}; no rule or single slip that was tried gives {(does >= 0 ? does : "a blank")}.");
+            if (should == does) continue;
+            var text = $"The {Place.Name(place)} of the answer should be {(should >= 0 ? should : "empty")}; no rule or single slip that was tried gives {(does >= 0 ? does : "a blank")}.";
+            return OfAnswer(item, place, Digit(should), Digit(does), text);
         }
 
         return OfAnswer(item, null, item.Task.RightAnswer, item.Answer, "The answer is not the right one.");

@@ -43,7 +43,9 @@ public static class SheetDiagnosis
         var evidence = new List<ItemEvidence>();
 
         // In an order of their own, so that not even the rounding of a sum depends on how the items stand on the page.
-        foreach (var item in sheet.Items.Where(i => i.IsAnswered).OrderBy(i => $"{i.Task.Text} {i.Task.Form} = {i.Answer}", StringComparer.Ordinal).ThenBy(i => i.Id, StringComparer.Ordinal))
+        var answered = sheet.Items.Where(i => i.IsAnswered)
+            .OrderBy(i => $"{i.Task.Text} {i.Task.Form} = {i.Answer}", StringComparer.Ordinal).ThenBy(i => i.Id, StringComparer.Ordinal);
+        foreach (var item in answered)
             evidence.AddRange(ItemEvidence.Of(item, evidence.Count, [.. schools.Select(s => s.School)]));
         var bugs = bugsOf(families);
         var instead = families.SelectMany(Catalogue.Instead).Distinct().Except(bugs).ToList();
@@ -129,7 +131,9 @@ public static class SheetDiagnosis
             reported[key] = Explain(candidate, sheet) with
             {
                 Probability = probability,
-                NotSeparatedFrom = candidate.Hypothesis.RuleCount == 0 || probability >= Held ? [] : RulesOf(members.Where(m => m.Hypothesis.Unlisted is null && m.Probability >= probability / Comparable), candidate),
+                NotSeparatedFrom = candidate.Hypothesis.RuleCount == 0 || probability >= Held
+                    ? []
+                    : RulesOf(members.Where(m => m.Hypothesis.Unlisted is null && m.Probability >= probability / Comparable), candidate),
             };
         }
 
@@ -139,15 +143,20 @@ public static class SheetDiagnosis
 
     /// <summary>The rules of other explanations than this one.</summary>
     private static IReadOnlyList<IReadOnlyList<string>> RulesOf(IEnumerable<Candidate> members, Candidate candidate) =>
-        [.. members.Where(m => m.Hypothesis.RuleCount > 0 && m.Probability >= Reported).Select(m => m.Hypothesis.RuleIds).Where(ids => !ids.SequenceEqual(candidate.Hypothesis.RuleIds)).DistinctBy(ids => string.Join('+', ids))];
+    [
+        .. members.Where(m => m.Hypothesis.RuleCount > 0 && m.Probability >= Reported).Select(m => m.Hypothesis.RuleIds)
+            .Where(ids => !ids.SequenceEqual(candidate.Hypothesis.RuleIds)).DistinctBy(ids => string.Join('+', ids)),
+    ];
 
     /// <summary>Has every rule that is about as probable as the best stand as one that the page does not tell from it, and the other way round.</summary>
     private static void LeaveOpen(List<Explanation> explanations)
     {
         var open = explanations.Where(e => !e.IsSound && e.Probability >= explanations.First(x => !x.IsSound).Probability / Comparable).ToList();
-        for (var i = 0; i < explanations.Count; i++)
-            if (open.Contains(explanations[i]))
-                explanations[i] = explanations[i] with { NotSeparatedFrom = [.. open.Where(o => o != explanations[i] && o.Hypothesis != explanations[i].Hypothesis).Select(o => o.Hypothesis.RuleIds)] };
+        foreach (var one in open)
+        {
+            var others = open.Where(o => o.Hypothesis != one.Hypothesis).Select(o => o.Hypothesis.RuleIds);
+            explanations[explanations.FindIndex(e => e.Hypothesis == one.Hypothesis)] = one with { NotSeparatedFrom = [.. others] };
+        }
     }
 
     private static Explanation Explain(Candidate candidate, SheetLikelihood sheet)

@@ -46,7 +46,14 @@ public sealed class SignedPair : ItemTask
     public BigInteger Second { get; }
 
     /// <inheritdoc/>
-    public override int Steps => (First.ToString().Length + Second.ToString().Length) * (Operation is PairOperation.Times or PairOperation.DividedBy ? 3 * Math.Min(First.ToString().Length, Second.ToString().Length) : 3);
+    public override int Steps
+    {
+        get
+        {
+            var (first, second) = (First.ToString().Length, Second.ToString().Length);
+            return 3 * (first + second) * (Operation is PairOperation.Times or PairOperation.DividedBy ? Math.Min(first, second) : 1);
+        }
+    }
 
     /// <inheritdoc/>
     public override string RightAnswer { get; }

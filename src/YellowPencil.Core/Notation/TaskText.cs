@@ -10,7 +10,10 @@ public static class TaskText
 
     /// <summary>The grammars of tasks without a word in front; the first that claims a calculation reads it.</summary>
     private static readonly CalculationGrammar[] Calculations =
-        [new IntegerGrammar(), new SumGrammar(), new DifferenceGrammar(), new ProductGrammar(), new DivisionGrammar(), new DecimalProductGrammar(), new DecimalDivisionGrammar(), new DecimalSumGrammar()];
+    [
+        new IntegerGrammar(), new SumGrammar(), new DifferenceGrammar(), new ProductGrammar(), new DivisionGrammar(),
+        new DecimalProductGrammar(), new DecimalDivisionGrammar(), new DecimalSumGrammar(),
+    ];
 
     private static readonly Dictionary<string, TaskGrammar> ByHeadWord = new(StringComparer.OrdinalIgnoreCase)
     {

@@ -108,7 +108,8 @@ public sealed class DecisionPoint<TContext, TChoice>(string id, string question)
             for (var number = 0; number < ChoiceCount; number++)
             {
                 var choice = Choice<TChoice>.At(number);
-                yield return new UnlistedDeviation($"{Id}/{kind.Id}/{Choice<TChoice>.Spelled(number)}", $"{Capitalised(Does(choice))} {kind.Text}", When(kind.Holds).Instead(choice));
+                yield return new UnlistedDeviation(
+                    $"{Id}/{kind.Id}/{Choice<TChoice>.Spelled(number)}", $"{Capitalised(Does(choice))} {kind.Text}", When(kind.Holds).Instead(choice));
             }
     }
 

@@ -92,7 +92,8 @@ public static class SheetReader
 
         var predict = root["predict"].OptionalElements(WorkedSheet.MaxItems).Select(Predict).ToList();
         var effort = items.Sum(i => (long)i.Effort) + predict.Sum(i => (long)i.Effort) / WorkedSheet.PredictionsForOneItem;
-        if (effort > WorkedSheet.MaxEffort) throw root["items"].Wrong($"are too long to be read at once: an effort of {effort}, where {WorkedSheet.MaxEffort} is the most; part the sheet, or set shorter numbers");
+        if (effort > WorkedSheet.MaxEffort)
+            throw root["items"].Wrong($"are too long to be read at once: an effort of {effort}, where {WorkedSheet.MaxEffort} is the most; part the sheet, or set shorter numbers");
         return new WorkedSheet
         {
             Student = student,
@@ -118,7 +119,8 @@ public static class SheetReader
         var methods = new Dictionary<string, string>();
         foreach (var (name, value) in field.OptionalProperties())
         {
-            if (School.Questions.FirstOrDefault(q => q.Name == name)?.Values is not { } allowed) throw value.Wrong($"no method has this name; there are {string.Join(", ", School.Questions.Select(q => q.Name))}");
+            if (School.Questions.FirstOrDefault(q => q.Name == name)?.Values is not { } allowed)
+                throw value.Wrong($"no method has this name; there are {string.Join(", ", School.Questions.Select(q => q.Name))}");
             var text = value.Text(60);
             methods[name] = allowed.Contains(text) ? text : throw value.Wrong($"must be one of {string.Join(", ", allowed)}");
         }
