@@ -20,7 +20,7 @@ public static class AnswerPrediction
         WayEnumeration.Visit(task, run, hypothesis.Deviations, _ =>
         {
             var answer = run.Page.Answer.ToString();
-            var weight = ItemLikelihood.Power(consistency, run.Followed) * ItemLikelihood.Power(1 - consistency, run.Chances - run.Followed);
+            var weight = Priors.Following(consistency, run.Chances, run.Followed);
             answers[answer] = answers.GetValueOrDefault(answer) + weight;
         });
         return answers;

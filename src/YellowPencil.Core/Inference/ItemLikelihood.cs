@@ -55,7 +55,7 @@ internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
         double met = 0, slipped = 0;
         foreach (var way in ways)
         {
-            var weight = Power(consistency, way.Followed) * Power(1 - consistency, way.Chances - way.Followed);
+            var weight = Priors.Following(consistency, way.Chances, way.Followed);
             met += weight * way.Match;
             slipped += weight * way.Slip;
         }
@@ -69,13 +69,6 @@ internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
     /// <summary>The way by which the answer was most probably met; null where it was not.</summary>
     public Way? MostProbable(double consistency) => ways
         .Where(w => w.Match > 0)
-        .OrderByDescending(w => w.Match * Power(consistency, w.Followed) * Power(1 - consistency, w.Chances - w.Followed))
+        .OrderByDescending(w => w.Match * Priors.Following(consistency, w.Chances, w.Followed))
         .Select(w => (Way?)w).FirstOrDefault();
-
-    internal static double Power(double value, int exponent)
-    {
-        var product = 1.0;
-        for (var i = 0; i < exponent; i++) product *= value;
-        return product;
-    }
 }

@@ -10,7 +10,7 @@ namespace YellowPencil.Core.Inference;
 public static class Priors
 {
     /// <summary>No systematic bug. A student who is sent to a specialist usually has one, but pages of sound work are read too.</summary>
-    public const double Sound = 0.30;
+    public const double Sound = 0.315;
 
     /// <summary>One bug: the usual case.</summary>
     public const double OneBug = 0.45;
@@ -21,11 +21,11 @@ public static class Priors
     /// <summary>Three at once.</summary>
     public const double ThreeBugs = 0.05;
 
-    /// <summary>A rule that the catalogue does not have.</summary>
-    public const double SomethingElse = 0.03;
+    /// <summary>A way of working that is no set of rules in the space of choices.</summary>
+    public const double SomethingElse = 0.015;
 
-    /// <summary>The part of <see cref="SomethingElse"/> that is a single unlisted choice in a nameable kind of context.</summary>
-    public const double Unlisted = 0.5;
+    /// <summary>A rule that nobody listed, alone or beside listed ones, for each student without it: the catalogue of no book is complete, and students that others wrote down have hardly fewer of these than of listed ones.</summary>
+    public const double Unlisted = 0.3;
 
     /// <summary>A given wrong number fact is held: one student in ten holds one, out of about 50 facts with about 4 near values each.</summary>
     public const double OneWrongFact = 0.1 / 200;
@@ -66,6 +66,25 @@ public static class Priors
 
     /// <summary>How often a student follows a bug where it applies: mostly always, sometimes as it forms or comes loose.</summary>
     public static readonly (double Value, double Weight)[] Consistency = [(0.98, 0.42), (0.9, 0.28), (0.75, 0.2), (0.55, 0.1)];
+
+    /// <summary>
+    /// The part of students who follow a rule or forget it item by item, all chances of an item alike; the others do so chance by chance. Of strangers with
+    /// several chances on an item, far more follow none than some.
+    /// </summary>
+    public const double ByItem = 0.5;
+
+    /// <summary>The probability of a way of following chances.</summary>
+    /// <param name="consistency">How often the student follows the rules where they apply, 0 to 1.</param>
+    /// <param name="chances">Chances on the way.</param>
+    /// <param name="followed">How many were followed.</param>
+    public static double Following(double consistency, int chances, int followed)
+    {
+        var byChance = 1.0;
+        for (var i = 0; i < followed; i++) byChance *= consistency;
+        for (var i = followed; i < chances; i++) byChance *= 1 - consistency;
+        var byItem = followed == chances ? consistency : followed == 0 ? 1 - consistency : 0;
+        return chances < 2 ? byChance : (1 - ByItem) * byChance + ByItem * byItem;
+    }
 
     /// <summary>Slips for one item.</summary>
     public static readonly (double Value, double Weight)[] SlipRate = [(0.01, 0.35), (0.05, 0.35), (0.12, 0.2), (0.25, 0.1)];

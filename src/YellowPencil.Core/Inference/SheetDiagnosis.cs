@@ -83,7 +83,7 @@ public static class SheetDiagnosis
     private static List<Candidate> Weigh(
         IReadOnlyList<Candidate> candidates, List<ItemEvidence> evidence, double unseen, out double somethingElse, out double noChance)
     {
-        var logElse = Math.Log(Priors.SomethingElse * (1 - Priors.Unlisted));
+        var logElse = Math.Log(Priors.SomethingElse);
         foreach (var item in evidence) logElse += Math.Log(item.IsRight ? Priors.SomethingElseRight : Priors.SomethingElseWrong);
         var hidden = Priors.OneBug * unseen + Priors.TwoBugs * unseen * unseen + Priors.ThreeBugs * unseen * unseen * unseen;
         var logHidden = candidates.Where(c => c.Hypothesis is { RuleCount: 0, Facts.Count: 0 }).Max(c => c.LogEvidence) + Math.Log(hidden);

@@ -217,7 +217,7 @@ internal sealed class SheetLikelihood
         for (var i = 0; i < hypothesis.Bugs.Count; i++)
             prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) / totalWeight;
         if (hypothesis.Unlisted is not null)
-            prior *= Priors.SomethingElse * Priors.Unlisted / unlistedWithChance.Value;
+            prior *= Priors.Unlisted / unlistedWithChance.Value;
         foreach (var fact in hypothesis.Facts) prior *= Priors.OneWrongFact * Priors.FactWeight(fact.Fact);
         return Math.Log(prior);
     }

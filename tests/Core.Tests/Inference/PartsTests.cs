@@ -82,9 +82,9 @@ public class PartsTests
     public void The_answers_of_a_student_sum_to_one()
     {
         var answers = AnswerPrediction.Answers(TaskText.TryParse("523 - 168").Value!, Student("turns-column-round"), 0.9, Run);
-        answers["445"].ShouldBe(0.81, 1e-12);
-        answers["455"].ShouldBe(0.09, 1e-12);
-        answers["355"].ShouldBe(0.01, 1e-12);
+        answers["445"].ShouldBe((0.81 + 0.9) / 2, 1e-12);
+        answers["455"].ShouldBe(0.09 / 2, 1e-12);
+        answers["355"].ShouldBe((0.01 + 0.1) / 2, 1e-12);
         answers.Values.Sum().ShouldBe(1, 1e-12);
     }
 
@@ -137,10 +137,38 @@ public class PartsTests
     public void The_likelihood_of_an_item_adds_up_its_ways()
     {
         var item = new ItemLikelihood([new Way(2, 2, 0, 0), new Way(2, 1, 1, 0), new Way(2, 1, 0, 0.1), new Way(2, 0, 0, 0)], "445");
-        var expected = 0.9 * 0.1 * 0.95 + 0.9 * 0.1 * 0.05 * Priors.SlipIsOneStep * 0.1 + 0.05 * Priors.OtherSlip;
+        // One of two chances is followed by those who decide chance by chance only, which is half of them.
+        var expected = 0.045 * 0.95 + 0.045 * 0.05 * Priors.SlipIsOneStep * 0.1 + 0.05 * Priors.OtherSlip;
         item.At(0.9, 0.05).ShouldBe(expected, 1e-12);
         item.IsMet.ShouldBeTrue();
         item.MostProbable(0.9)!.Value.Followed.ShouldBe(1);
+    }
+
+    [Theory]
+    [InlineData(0.9, 0, 0, 1)]
+    [InlineData(0.9, 1, 1, 0.9)]
+    [InlineData(0.9, 1, 0, 0.1)]
+    [InlineData(0.9, 2, 2, 0.855)]
+    [InlineData(0.9, 2, 1, 0.045)]
+    [InlineData(0.9, 2, 0, 0.055)]
+    [InlineData(0.75, 3, 0, 0.1328125)]
+    public void Rules_are_followed_chance_by_chance_or_item_by_item(double consistency, int chances, int followed, double probability) =>
+        Priors.Following(consistency, chances, followed).ShouldBe(probability, 1e-12);
+
+    /// <summary>All ways of an item together: each count of followed chances as often as there are ways to it.</summary>
+    [Theory]
+    [InlineData(0.98, 4)]
+    [InlineData(0.55, 5)]
+    public void The_ways_of_an_item_sum_to_one(double consistency, int chances)
+    {
+        var (sum, ways) = (0.0, 1);
+        for (var followed = 0; followed <= chances; followed++)
+        {
+            sum += ways * Priors.Following(consistency, chances, followed);
+            ways = ways * (chances - followed) / (followed + 1);
+        }
+
+        sum.ShouldBe(1, 1e-12);
     }
 
     [Fact]
