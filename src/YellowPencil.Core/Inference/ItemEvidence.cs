@@ -70,6 +70,9 @@ internal sealed class ItemEvidence
 
     public bool HasMarks => seen.Count > 0;
 
+    /// <summary>How many fields of marks were recorded.</summary>
+    public int RecordedFields => seen.Count;
+
     /// <summary>The stretches of an answered item; lines that the method cannot go on from are passed over.</summary>
     /// <param name="item">The item.</param>
     /// <param name="index">The number of the first.</param>
@@ -123,7 +126,7 @@ internal sealed class ItemEvidence
         var likelihood = 1.0;
         foreach (var match in MarkMatches(run.Page.Marks))
             likelihood *= match.Off == 0 ? Priors.MarksAgree : Math.Pow(Priors.MarkDiffers, Math.Min(match.Off, Priors.MostDifferingMarks));
-        return likelihood;
+        return (1 - Priors.MarksInOwnWay) * likelihood + Priors.MarksInOwnWay * Math.Pow(Priors.SomethingElseMarks, RecordedFields);
     }
 
     /// <summary>How the recorded fields agree with the marks that a student would leave: one match for each part that people note by itself.</summary>

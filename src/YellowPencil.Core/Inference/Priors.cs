@@ -59,7 +59,13 @@ public static class Priors
     public const double MarksAgree = 0.9;
 
     /// <summary>One mark of a recorded field differs: people mark in their own way, so it is weak evidence.</summary>
-    public const double MarkDiffers = 0.12;
+    public const double MarkDiffers = 0.2;
+
+    /// <summary>Under "something else", the marks of one recorded field: whatever is done, they mostly look like marks of some kind.</summary>
+    public const double SomethingElseMarks = 0.45;
+
+    /// <summary>The part of items whose marks are set in a way of the student's own: then they say nothing about the rules.</summary>
+    public const double MarksInOwnWay = 0.15;
 
     /// <summary>At the most this many differing marks are counted for one field: they come together.</summary>
     public const int MostDifferingMarks = 3;

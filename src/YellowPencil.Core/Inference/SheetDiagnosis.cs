@@ -84,7 +84,8 @@ public static class SheetDiagnosis
         IReadOnlyList<Candidate> candidates, List<ItemEvidence> evidence, double unseen, out double somethingElse, out double noChance)
     {
         var logElse = Math.Log(Priors.SomethingElse);
-        foreach (var item in evidence) logElse += Math.Log(item.IsRight ? Priors.SomethingElseRight : Priors.SomethingElseWrong);
+        foreach (var item in evidence)
+            logElse += Math.Log(item.IsRight ? Priors.SomethingElseRight : Priors.SomethingElseWrong) + item.RecordedFields * Math.Log(Priors.SomethingElseMarks);
         var hidden = Priors.OneBug * unseen + Priors.TwoBugs * unseen * unseen + Priors.ThreeBugs * unseen * unseen * unseen;
         var logHidden = candidates.Where(c => c.Hypothesis is { RuleCount: 0, Facts.Count: 0 }).Max(c => c.LogEvidence) + Math.Log(hidden);
         var largest = Math.Max(logElse, candidates.Max(c => c.LogScore));
