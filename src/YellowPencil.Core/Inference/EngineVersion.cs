@@ -17,7 +17,7 @@ public static class EngineVersion
 
     /// <summary>
     /// A fingerprint of the catalogue, the priors and the engine: of every bug as it is declared, of every number that stands before the evidence, and of what
-    /// methods and inference make of a fixed set of tasks and sheets. It changes when any of them does, and only then. Takes about a second when it is
+    /// methods and inference make of a fixed set of tasks and sheets. Rebuilding or reformatting changes nothing. Takes a second or two when it is
     /// first asked for.
     /// </summary>
     public static string Current => Fingerprint.Value;

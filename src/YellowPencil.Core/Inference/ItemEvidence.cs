@@ -27,6 +27,7 @@ internal sealed class ItemEvidence
 
         // Marks stand beside the whole item: they are compared once, where the answer is.
         seen = line is not null ? [] : [.. Method.Of(item.Task.Family).AllFields.Where(f => f != WorkFields.Lines && item.Work.Has(f)).Select(f => (f, item.Work.ValueOf(f)!))];
+        RecordedFields = seen.Count(s => method.Fields.Contains(s.Field));
         if (line is null)
         {
             Taught = Task.RightAnswer;
@@ -70,8 +71,8 @@ internal sealed class ItemEvidence
 
     public bool HasMarks => seen.Count > 0;
 
-    /// <summary>How many fields of marks were recorded.</summary>
-    public int RecordedFields => seen.Count;
+    /// <summary>How many fields of marks were recorded that the method fills; what only another operation would write costs nobody anything.</summary>
+    public int RecordedFields { get; }
 
     /// <summary>The stretches of an answered item; lines that the method cannot go on from are passed over.</summary>
     /// <param name="item">The item.</param>

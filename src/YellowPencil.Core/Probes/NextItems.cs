@@ -8,7 +8,7 @@ namespace YellowPencil.Core.Probes;
 /// <summary>An item worth asking next.</summary>
 /// <param name="Task">The task.</param>
 /// <param name="GainBits">The expected drop in entropy over the explanations, in bits.</param>
-/// <param name="Answers">The answer that each explanation predicts, most probable explanation first.</param>
+/// <param name="Answers">The answer that each explanation predicts, most probable explanation first; on a page with too few chances also by rules that had none.</param>
 public sealed record NextItem(ItemTask Task, double GainBits, IReadOnlyList<PredictedAnswer> Answers);
 
 /// <summary>What an explanation predicts for an item.</summary>

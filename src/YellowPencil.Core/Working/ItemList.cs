@@ -33,6 +33,7 @@ public static partial class ItemList
 
         if (items.Count == 0 && found.Count == 0) found.Add("There is no item yet: write at least one, such as 604 - 278.");
         if (items.Count > MaxOnOnePage) found.Add($"A page holds at most {MaxOnOnePage} items; these are {items.Count}.");
+        if (families is not null && items.Sum(i => (long)i.Effort) > WorkedSheet.MaxEffort) found.Add("The numbers are too long to be read on one page: take shorter ones, or fewer items.");
         faults = found;
         return items;
     }

@@ -17,6 +17,7 @@ internal sealed class EngineWarmUp : BackgroundService
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         await Task.Yield();
+        _ = EngineVersion.Current;
         var tasks = SheetDesign.Of(Family.Subtraction, 12, seed: 7);
         var bugs = Catalogue.Of(Family.Subtraction);
         for (var i = 0; i < Pages; i++)

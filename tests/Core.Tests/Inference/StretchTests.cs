@@ -24,6 +24,7 @@ public class StretchTests
     [InlineData("-7 - -4", "-11", "-7 - 4", "-7 - -4 to -7 - 4 wrong; -7 - 4 to -11 right")]
     [InlineData("-7 - -4", "8", "11 - 3", "-7 - -4 to 11 - 3 wrong; 11 - 3 to 8 right")]
     [InlineData("-5 + 8", "3", "8 - 5", "-5 + 8 to 8 - 5 right; 8 - 5 to 3 right")]
+    [InlineData("-6 * 9", "-54", "9 * -6", "-6 * 9 to 9 * -6 right; 9 * -6 to -54 right")]
     [InlineData("-5 + 8", "-3", "8 - 5", "-5 + 8 to 8 - 5 right; 8 - 5 to -3 wrong")]
     public void A_working_is_read_line_by_line(string task, string answer, string line, string stretches) => Stretches(Item(task, answer, line)).ShouldBe(stretches);
 

@@ -27,6 +27,8 @@ public class OtherOperationTests
     [InlineData("52 / 8", "56", "division.subtracts-once", "subtraction.turns-column-round")]
     [InlineData("2.4 * 0.7", "2.1", "decimal-products.adds-decimals", "addition.carry-dropped")]
     [InlineData("-2.4 * 0.15", "-2.25", "decimal-products.adds-decimals")]
+    [InlineData("3.4 * 2.5", "6.2", "decimal-products.parts-multiplied-apart")]
+    [InlineData("38.4 * 2.5", "66.2", "decimal-products.parts-multiplied-apart", "multiplication.carry-dropped")]
     public void The_other_method_is_followed_with_its_bugs(string task, string answer, params string[] bugs) => Written(task, bugs).Answer.ShouldBe(answer);
 
     [Fact]

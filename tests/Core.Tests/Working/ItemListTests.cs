@@ -54,4 +54,14 @@ public class ItemListTests
         faults.ShouldBeEmpty();
         items.Select(i => i.Answer).ShouldBe(["47x", "-15"]);
     }
+
+    [Fact]
+    public void A_page_of_numbers_that_are_too_long_is_refused_before_it_is_kept()
+    {
+        var lines = string.Join('\n', Enumerable.Repeat("987654321098765432109876543210 - 123456789012345678901234567890", 60));
+        ItemList.TryParse(lines, [Family.Subtraction], out var faults);
+        faults.ShouldBe(["The numbers are too long to be read on one page: take shorter ones, or fewer items."]);
+        ItemList.TryParse(string.Join('\n', Enumerable.Repeat("98765 - 12345", 60)), [Family.Subtraction], out faults);
+        faults.ShouldBeEmpty();
+    }
 }

@@ -51,16 +51,32 @@ public sealed class DecimalProductMethod : Method
 
         if (!context.HasWhole && run.Ask(DecimalProductPoints.Split, context) == FactorSplit.TwoNumbers)
         {
-            if (signFirst ? isNegative : SignPoints.IsNegative(run, signs)) run.Page.Append("-");
-            run.Page.Append((Whole(first) * Whole(second)).ToString());
-            var decimals = (Decimals(first) * Decimals(second)).ToString().TrimEnd('0');
-            if (decimals.Length > 0) run.Page.Append("." + decimals);
+            var (whole, decimals) = (Product(run, first, second, isWhole: true), Product(run, first, second, isWhole: false));
+            if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
+            run.Page.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{whole}.{decimals}"));
             return;
         }
 
         var answer = ProductWork.Multiply(run, DigitsOf(run, first), DigitsOf(run, second));
         if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
         Place(run, context with { Digits = Digits.LengthWithoutZeros(answer), EndsInZero = answer.Length > 1 && answer[0] == 0 }, answer, isNegative);
+    }
+
+    /// <summary>The parts of both factors before their points, or behind them, multiplied as whole numbers beside the task; nothing written counts as 0.</summary>
+    private static string Product(MethodRun run, DecimalNumber first, DecimalNumber second, bool isWhole)
+    {
+        run.Page.IsAside = true;
+        var digits = ProductWork.Multiply(run, Part(run, first, isWhole), Part(run, second, isWhole));
+        run.Page.IsAside = false;
+        return digits.IsEmpty ? "0" : Digits.Text(digits[..Digits.LengthWithoutZeros(digits)]);
+    }
+
+    /// <summary>The digits of a factor before or after its point, without zeros in front.</summary>
+    private static Span<int> Part(MethodRun run, DecimalNumber number, bool isWhole)
+    {
+        var digits = run.Take(isWhole ? number.Length - number.Places : number.Places);
+        for (var i = 0; i < digits.Length; i++) digits[i] = number.Digit(isWhole ? i : i - number.Places);
+        return digits[..Digits.LengthWithoutZeros(digits)];
     }
 
     /// <summary>The sum instead of the product: in columns, or by the rules of signs where there are any.</summary>
@@ -142,8 +158,4 @@ public sealed class DecimalProductMethod : Method
     }
 
     private static BigInteger Scaled(DecimalNumber number, int places) => number.Unscaled * BigInteger.Pow(10, places - number.Places);
-
-    private static BigInteger Whole(DecimalNumber number) => BigInteger.Abs(number.Unscaled) / BigInteger.Pow(10, number.Places);
-
-    private static BigInteger Decimals(DecimalNumber number) => BigInteger.Abs(number.Unscaled) % BigInteger.Pow(10, number.Places);
 }

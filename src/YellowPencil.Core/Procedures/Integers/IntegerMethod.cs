@@ -70,6 +70,7 @@ public sealed class IntegerMethod : Method
                 break;
         }
 
+        if (run.Page.KeepsMarks) run.Page.Pass(pair.Text, isWritten: false);
         var signs = new SignsContext(context.FirstIsNegative, context.SecondIsNegative, context.FirstIsLarger, pair.Operation == PairOperation.DividedBy);
         var signFirst = SignPoints.ComesFirst(run);
         var isNegative = signFirst && SignPoints.IsNegative(run, signs);

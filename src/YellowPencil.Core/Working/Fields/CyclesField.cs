@@ -95,7 +95,7 @@ public sealed class CyclesField() : WorkField<IReadOnlyList<DivisionCycle>>("ste
         foreach (var (one, other) in written.Zip(cycles)) match += FieldMatch.Of(IsSame(one, other));
         return [match];
 
-        static bool IsWorked(DivisionCycle cycle) => DigitsOf(cycle.Quotient ?? cycle.Product ?? "").Length > 0;
+        static bool IsWorked(DivisionCycle cycle) => WrittenDigits.Of(cycle.Quotient ?? cycle.Product ?? "").Length > 0;
     }
 
     private static bool IsSame(DivisionCycle seen, DivisionCycle due)
@@ -103,12 +103,10 @@ public sealed class CyclesField() : WorkField<IReadOnlyList<DivisionCycle>>("ste
         return Agree(seen.Quotient, due.Quotient) && Agree(seen.Product, due.Product) && Agree(seen.Difference, due.Difference)
             && (Agree(seen.BroughtDown, due.BroughtDown) || Agree(seen.BroughtDown, due.Difference + due.BroughtDown));
 
-        static bool Agree(string? one, string? other) => one is null || other is null || DigitsOf(one) == DigitsOf(other);
+        static bool Agree(string? one, string? other) => one is null || other is null || WrittenDigits.Of(one) == WrittenDigits.Of(other);
     }
 
     private static string? TextOf(DivisionCycle cycle, int part) => part switch { 0 => cycle.Quotient, 1 => cycle.Product, 2 => cycle.Difference, _ => cycle.BroughtDown };
-
-    private static string DigitsOf(string text) => string.Concat(text.Where(char.IsAsciiDigit)).TrimStart('0');
 }
 
 public static partial class WorkFields

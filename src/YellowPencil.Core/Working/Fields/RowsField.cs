@@ -93,7 +93,7 @@ public sealed class RowsField() : WorkField<IReadOnlyList<PartialProduct>>("rows
     /// <summary>Rows that are not where and what they are due to be, those of zeros left out; and the carries of the rows in which they were recorded.</summary>
     private protected override IEnumerable<FieldMatch> Match(ItemTask task, IReadOnlyList<PartialProduct> seen, IReadOnlyList<Mark> due)
     {
-        var written = seen.Where(row => DigitsOf(row.Text).Length > 0).ToList();
+        var written = seen.Where(row => WrittenDigits.Of(row.Text).Length > 0).ToList();
         var rows = due.Where(m => m.At.Part == 0).ToList();
         var match = new FieldMatch(0, 0, Math.Max(0, rows.Count - written.Count), Math.Max(0, written.Count - rows.Count));
         foreach (var (row, mark) in written.Zip(rows)) match += FieldMatch.Of(InPlace(row.Text, row.LastPlace ?? 0) == InPlace(mark.Text, mark.At.Place ?? 0));
@@ -111,9 +111,7 @@ public sealed class RowsField() : WorkField<IReadOnlyList<PartialProduct>>("rows
         return match;
     }
 
-    private static string InPlace(string text, int lastPlace) => DigitsOf(text) + new string('0', Math.Max(0, lastPlace));
-
-    private static string DigitsOf(string text) => string.Concat(text.Where(char.IsAsciiDigit)).TrimStart('0');
+    private static string InPlace(string text, int lastPlace) => WrittenDigits.Of(text) + new string('0', Math.Max(0, lastPlace));
 }
 
 public static partial class WorkFields
