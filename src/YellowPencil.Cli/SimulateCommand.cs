@@ -34,7 +34,7 @@ internal static class SimulateCommand
         foreach (var id in list.Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
             found.Add(Catalogue.Find(id) ?? throw new UnusableInput($"--bugs: there is no bug \"{id}\"; `yellowpencil bugs` lists them"));
         return found.Distinct().Count() <= 3
-            ? new Hypothesis([.. found.Distinct()], null, [])
+            ? new Hypothesis([.. found.Distinct()], [], [])
             : throw new UnusableInput("--bugs: a student has at most three bugs at once");
     }
 

@@ -41,8 +41,12 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
 
     private const int FactsTried = 4;
 
+    /// <summary>Of the values that a fact could be taken to be, the nearest.</summary>
+    private const int NearValuesTried = 10;
+
     private const int MostBugs = 3;
-    private const int UnlistedKept = 6;
+    private const int UnlistedKept = 8;
+    private const int UnlistedGrown = 3;
 
     /// <summary>A rule is not looked for behind a single item.</summary>
     private const int LeastUnmet = 2;
@@ -144,21 +148,42 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         var inReach = top.Where(c => c.LogScore > top[0].LogScore - InReachByFacts).Append(candidates[""]).DistinctBy(c => c.Hypothesis.Key);
         foreach (var candidate in inReach.Where(c => Unmet(c).Count is >= 2 and <= MostUnmetByFacts))
         {
-            var facts = new Dictionary<(NumberFact Fact, int Written), HashSet<int>>();
-            foreach (var item in sheet.Items.Where(i => !candidate.Items[i.Index].IsMet))
-                foreach (var slip in sheet.Slips(item, candidate.Hypothesis).Where(s => s.Step.Fact is not null))
-                {
-                    var key = (slip.Step.Fact!.Value.Ordered, slip.Slip.Choice);
-                    if (!facts.TryGetValue(key, out var items)) facts[key] = items = [];
-                    items.Add(item.Index);
-                }
-
-            var open = facts.Where(f => f.Value.Count >= 2).OrderByDescending(f => f.Value.Count * Priors.FactWeight(f.Key.Fact))
-                .ThenBy(f => f.Key.ToString(), StringComparer.Ordinal).Take(FactsTried).Select(f => new FactDeviation(f.Key.Fact, f.Key.Written)).ToList();
+            var open = FactsBehind(candidate);
             for (var best = candidate; best is not null && open.Count > 0 && best.Hypothesis.RuleCount + best.Hypothesis.Facts.Count < DeviationSet.MaxOwners;)
                 best = WithBestFact(best, open);
         }
     }
+
+    /// <summary>
+    /// The wrong facts that give most of the items that a candidate leaves open: of the facts used there, each near value is tried on all of them, and so are
+    /// the multiples that are looked for in a division.
+    /// </summary>
+    private List<FactDeviation> FactsBehind(Candidate candidate)
+    {
+        var unmet = sheet.Items.Where(i => !candidate.Items[i.Index].IsMet).ToList();
+        var pool = new Dictionary<NumberFact, List<ItemEvidence>>();
+        foreach (var item in unmet)
+            foreach (var fact in sheet.FactsUsed(candidate.Hypothesis, item).SelectMany(WithNextMultiple).Select(f => f.Ordered).Distinct())
+            {
+                if (!pool.TryGetValue(fact, out var items)) pool[fact] = items = [];
+                items.Add(item);
+            }
+
+        var found = new List<(FactDeviation Fact, double Gain)>();
+        foreach (var (fact, items) in pool.Where(p => p.Value.Count >= LeastUnmet))
+            foreach (var (value, weight) in fact.Near(fact.Value).OrderByDescending(n => n.Weight).Take(NearValuesTried))
+            {
+                var held = new FactDeviation(fact, value);
+                var larger = candidate.Hypothesis.With(held);
+                var gained = items.Count(item => sheet.Gives(larger, item));
+                if (gained >= LeastUnmet) found.Add((held, gained * Priors.FactWeight(fact)));
+            }
+
+        return [.. found.OrderByDescending(f => f.Gain).ThenBy(f => $"{f.Fact.Fact} = {f.Fact.Written}", StringComparer.Ordinal).Take(FactsTried).Select(f => f.Fact)];
+    }
+
+    private static IEnumerable<NumberFact> WithNextMultiple(NumberFact fact) =>
+        fact.Kind == FactKind.Times && fact is { First: < 9, Second: < 10 } ? [fact, fact with { First = fact.First + 1 }] : [fact];
 
     /// <summary>The candidate with that one of the facts that explains most; null where none makes it more probable.</summary>
     private Candidate? WithBestFact(Candidate candidate, List<FactDeviation> open)
@@ -170,26 +195,28 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         return larger[0];
     }
 
+    /// <summary>
+    /// Looks for rules that nobody listed: one beside nothing or beside the best explanation, and one more beside the best of what was found, as long as
+    /// items stay open.
+    /// </summary>
     private void AddUnlisted()
     {
         var best = Ordered(candidates.Values).First();
-        if (Unmet(best).Count < LeastUnmet) return;
+        if (Unmet(best).Count == 0) return;
         var found = new List<Candidate>();
         foreach (var smaller in new[] { candidates[""], best }.DistinctBy(c => c.Hypothesis.Key))
-        {
-            if (smaller.Hypothesis.RuleCount == MostBugs) continue;
-            var unmet = Unmet(smaller);
-            var chances = sheet.Unlisted.Under(smaller.Hypothesis.Deviations);
-            for (var i = 0; i < sheet.Unlisted.Rules.Count; i++)
-            {
-                var shown = unmet.Where(item => chances[item.Index][i] > 0).ToList();
-                if (shown.Count < LeastUnmet) continue;
-                var larger = smaller.Hypothesis.With(sheet.Unlisted.Rules[i]);
-                if (shown.Count(item => sheet.Gives(larger, item)) >= Math.Max(LeastUnmet, shown.Count / 2)) found.Add(sheet.Rough(larger));
-            }
-        }
+            if (!found.Exists(LeavesNothing)) found.AddRange(new UnlistedSearch(sheet, smaller).Search(sheet.Points));
+        Keep(found);
+        if (found.Exists(LeavesNothing) || Unmet(Ordered(candidates.Values).First()).Count < LeastUnmet) return;
+        Keep([.. Ordered(found).Take(UnlistedGrown).Where(c => Unmet(c).Count >= LeastUnmet && c.LogScore > found.Max(f => f.LogScore) - InReach)
+            .SelectMany(c => new UnlistedSearch(sheet, c).Search(sheet.Points))]);
+    }
 
-        foreach (var candidate in Ordered(found).Take(UnlistedKept)) candidates[candidate.Hypothesis.Key] = sheet.Refine(candidate);
+    private bool LeavesNothing(Candidate candidate) => Unmet(candidate).Count == 0;
+
+    private void Keep(List<Candidate> found)
+    {
+        foreach (var candidate in Ordered(found).Take(UnlistedKept)) candidates.TryAdd(candidate.Hypothesis.Key, sheet.Refine(candidate));
     }
 
     /// <summary>
@@ -199,8 +226,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private bool IsRedundant(Candidate candidate)
     {
         var hypothesis = candidate.Hypothesis;
-        if (hypothesis.Unlisted is not null)
-            return candidates.Values.Any(c => c.Hypothesis.Unlisted is null && c.Signature == candidate.Signature);
+        if (hypothesis.Unlisted.Count > 0) return false;
         return hypothesis.Bugs.Any(bug =>
         {
             var without = hypothesis.Without(bug);

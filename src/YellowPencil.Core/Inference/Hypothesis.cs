@@ -10,19 +10,21 @@ public sealed class Hypothesis
     /// <summary>The student without bugs and without wrong facts.</summary>
     public static readonly Hypothesis Sound = SoundIn(School.Usual);
 
+    /// <summary>The most rules of one student, listed and unlisted.</summary>
+    public const int MostRules = 3;
+
     /// <summary>Puts a student together. Narrow rules come before broad ones, and unlisted ones, found to mend the rest, before all.</summary>
     /// <param name="bugs">The listed bugs.</param>
-    /// <param name="unlisted">A rule that is not in the catalogue, or null.</param>
+    /// <param name="unlisted">Rules that are not in the catalogue; the one found last comes first.</param>
     /// <param name="facts">Number facts held wrongly.</param>
     /// <param name="school">What the student was taught; null for the usual school.</param>
-    public Hypothesis(IReadOnlyList<Bug> bugs, UnlistedDeviation? unlisted, IReadOnlyList<FactDeviation> facts, School? school = null)
+    public Hypothesis(IReadOnlyList<Bug> bugs, IReadOnlyList<UnlistedDeviation> unlisted, IReadOnlyList<FactDeviation> facts, School? school = null)
     {
         School = school ?? School.Usual;
         Bugs = bugs = bugs.Count < 2 ? bugs : [.. bugs.OrderBy(Catalogue.Breadth).ThenBy(b => b.Id, StringComparer.Ordinal)];
         Unlisted = unlisted;
         Facts = facts;
-        var owners = bugs.Select(b => b.Deviations).ToList();
-        if (unlisted is not null) owners.Insert(0, [unlisted.Deviation]);
+        var owners = unlisted.Select(u => (IReadOnlyList<Deviation>)[u.Deviation]).Concat(bugs.Select(b => b.Deviations)).ToList();
         RuleCount = owners.Count;
         owners.AddRange(facts.Select(f => (IReadOnlyList<Deviation>)[f]));
         Deviations = new DeviationSet(School, owners);
@@ -32,13 +34,13 @@ public sealed class Hypothesis
     public School School { get; }
 
     /// <summary>The student of a school without bugs and without wrong facts.</summary>
-    public static Hypothesis SoundIn(School school) => new([], null, [], school);
+    public static Hypothesis SoundIn(School school) => new([], [], [], school);
 
     /// <summary>The listed bugs.</summary>
     public IReadOnlyList<Bug> Bugs { get; }
 
-    /// <summary>A rule that is not in the catalogue, or null.</summary>
-    public UnlistedDeviation? Unlisted { get; }
+    /// <summary>Rules that are not in the catalogue.</summary>
+    public IReadOnlyList<UnlistedDeviation> Unlisted { get; }
 
     /// <summary>Number facts held wrongly.</summary>
     public IReadOnlyList<FactDeviation> Facts { get; }
@@ -50,17 +52,17 @@ public sealed class Hypothesis
     public DeviationSet Deviations { get; }
 
     /// <summary>The rules as a reading names them: bug ids, and <c>unlisted:…</c>.</summary>
-    public IReadOnlyList<string> RuleIds => ruleIds ??= Unlisted is null ? [.. Bugs.Select(b => b.Id)] : [$"unlisted:{Unlisted.Id}", .. Bugs.Select(b => b.Id)];
+    public IReadOnlyList<string> RuleIds => ruleIds ??= [.. Unlisted.Select(u => $"unlisted:{u.Id}"), .. Bugs.Select(b => b.Id)];
 
     /// <summary>The student of rule ids joined by +; null when an id is not known to this catalogue.</summary>
     public static Hypothesis? Parse(string rules)
     {
         var bugs = new List<Bug>();
-        UnlistedDeviation? unlisted = null;
+        var unlisted = new List<UnlistedDeviation>();
         foreach (var id in rules.Split('+', StringSplitOptions.RemoveEmptyEntries))
         {
             if (Catalogue.Find(id) is { } bug) bugs.Add(bug);
-            else if (id.StartsWith("unlisted:", StringComparison.Ordinal) && UnlistedRules.Find(id["unlisted:".Length..]) is { } found) unlisted = found;
+            else if (id.StartsWith("unlisted:", StringComparison.Ordinal) && UnlistedRules.Find(id["unlisted:".Length..]) is { } found) unlisted.Add(found);
             else return null;
         }
 
@@ -74,7 +76,7 @@ public sealed class Hypothesis
     public Hypothesis Without(Bug bug) => new([.. Bugs.Where(b => b != bug)], Unlisted, Facts, School);
 
     /// <summary>The same student with an unlisted rule.</summary>
-    public Hypothesis With(UnlistedDeviation unlisted) => new(Bugs, unlisted, Facts, School);
+    public Hypothesis With(UnlistedDeviation unlisted) => new(Bugs, [unlisted, .. Unlisted], Facts, School);
 
     /// <summary>The same student with a wrong fact.</summary>
     public Hypothesis With(FactDeviation fact) => new(Bugs, Unlisted, [.. Facts, fact], School);

@@ -11,6 +11,8 @@ namespace YellowPencil.Core.Inference;
 /// </summary>
 internal sealed class ItemEvidence
 {
+    private const int PartsOfField = 8;
+
     private readonly List<(WorkField Field, object Value)> seen;
     private readonly Method method;
     private readonly string? line;
@@ -27,7 +29,6 @@ internal sealed class ItemEvidence
 
         // Marks stand beside the whole item: they are compared once, where the answer is.
         seen = line is not null ? [] : [.. Method.Of(item.Task.Family).AllFields.Where(f => f != WorkFields.Lines && item.Work.Has(f)).Select(f => (f, item.Work.ValueOf(f)!))];
-        RecordedFields = seen.Count(s => method.Fields.Contains(s.Field));
         if (line is null)
         {
             Taught = Task.RightAnswer;
@@ -70,9 +71,6 @@ internal sealed class ItemEvidence
     public bool IsRight { get; }
 
     public bool HasMarks => seen.Count > 0;
-
-    /// <summary>How many fields of marks were recorded that the method fills; what only another operation would write costs nobody anything.</summary>
-    public int RecordedFields { get; }
 
     /// <summary>The stretches of an answered item; lines that the method cannot go on from are passed over.</summary>
     /// <param name="item">The item.</param>
@@ -117,21 +115,22 @@ internal sealed class ItemEvidence
     /// <summary>What a run says on this stretch, so that runs which say the same have the same text.</summary>
     public string Says(MethodRun run) => line is null ? run.Page.Answer.ToString() : $"{string.Join(" → ", run.Page.Passed)} → {run.Page.Answer}";
 
-    /// <summary>
-    /// How probable the recorded marks are for a student who would leave those of the run: each recorded field agrees or differs
-    /// in so many marks. Fields that were not recorded say nothing.
-    /// </summary>
-    public double MarkLikelihood(MethodRun run)
+    /// <summary>How the recorded marks agree with those that a run left; null where none were recorded.</summary>
+    public MarkEvidence? MarksOf(MethodRun run) => HasMarks ? new MarkEvidence([.. MatchesByPart(run.Page.Marks)]) : null;
+
+    private IEnumerable<(int Part, FieldMatch Match)> MatchesByPart(IReadOnlyList<Mark> marks)
     {
-        if (!HasMarks) return 1;
-        var likelihood = 1.0;
-        foreach (var match in MarkMatches(run.Page.Marks))
-            likelihood *= match.Off == 0 ? Priors.MarksAgree : Math.Pow(Priors.MarkDiffers, Math.Min(match.Off, Priors.MostDifferingMarks));
-        return (1 - Priors.MarksInOwnWay) * likelihood + Priors.MarksInOwnWay * Math.Pow(Priors.SomethingElseMarks, RecordedFields);
+        foreach (var (field, matches) in Matches(marks))
+        {
+            var part = PartsOfField * IndexOf(field);
+            foreach (var match in matches) yield return (part++, match);
+        }
     }
 
     /// <summary>How the recorded fields agree with the marks that a student would leave: one match for each part that people note by itself.</summary>
-    public IEnumerable<FieldMatch> MarkMatches(IReadOnlyList<Mark> marks)
+    public IEnumerable<FieldMatch> MarkMatches(IReadOnlyList<Mark> marks) => Matches(marks).SelectMany(m => m.Matches);
+
+    private IEnumerable<(WorkField Field, IEnumerable<FieldMatch> Matches)> Matches(IReadOnlyList<Mark> marks)
     {
         foreach (var (field, value) in seen)
         {
@@ -139,7 +138,14 @@ internal sealed class ItemEvidence
 
             // What only another operation would write is no sign against a student who does the one that is set.
             if (due.Count == 0 && !method.Fields.Contains(field)) continue;
-            foreach (var match in field.Compare(Item.Task, value, due)) yield return match;
+            yield return (field, field.Compare(Item.Task, value, due));
         }
+    }
+
+    private static int IndexOf(WorkField field)
+    {
+        for (var i = 0; i < WorkFields.All.Count; i++)
+            if (WorkFields.All[i] == field) return i;
+        return -1;
     }
 }

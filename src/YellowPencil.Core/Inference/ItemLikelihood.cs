@@ -3,9 +3,10 @@ namespace YellowPencil.Core.Inference;
 /// <summary>One way in which the chances of an item can be followed or not.</summary>
 /// <param name="Chances">Chances met on this way.</param>
 /// <param name="Followed">How many were followed.</param>
-/// <param name="Match">The probability of the marks where the answer is met without a slip; 0 where it is not met.</param>
+/// <param name="IsMet">Whether the answer is met without a slip.</param>
 /// <param name="Slip">The probability that one altered step, somewhere on this way, gives the answer.</param>
-internal readonly record struct Way(int Chances, int Followed, double Match, double Slip);
+/// <param name="Marks">How the marks agree, where the answer is met and there are any.</param>
+internal readonly record struct Way(int Chances, int Followed, bool IsMet, double Slip, MarkEvidence? Marks = null);
 
 /// <summary>The probability of what stands under one item, as a function of consistency and slip rate.</summary>
 internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
@@ -17,10 +18,10 @@ internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
     public string Prediction => prediction;
 
     /// <summary>Whether what was written is met where every chance is followed.</summary>
-    public bool IsForetold => ways[0].Match > 0;
+    public bool IsForetold => ways[0].IsMet;
 
     /// <summary>Whether some way meets the answer without a slip.</summary>
-    public bool IsMet { get; } = ways.Any(w => w.Match > 0);
+    public bool IsMet { get; } = ways.Any(w => w.IsMet);
 
     /// <summary>The logarithm of the probability over the grid of consistencies and slip rates, consistencies outermost.</summary>
     public ReadOnlySpan<double> LogGrid => logGrid ??= Grid();
@@ -56,7 +57,7 @@ internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
         foreach (var way in ways)
         {
             var weight = Priors.Following(consistency, way.Chances, way.Followed);
-            met += weight * way.Match;
+            if (way.IsMet) met += weight;
             slipped += weight * way.Slip;
         }
 
@@ -66,9 +67,14 @@ internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
     private static double Together(double met, double slipped, double slipRate) =>
         (1 - slipRate) * met + slipRate * (Priors.SlipIsOneStep * slipped + Priors.OtherSlip);
 
+    /// <summary>How the marks agree on the way by which the answer was most probably met; null where it was not, or there are none.</summary>
+    public MarkEvidence? Marks => marks ??= ways.Any(w => w.Marks is not null) ? MostProbable(Priors.CommonConsistency)?.Marks : null;
+
+    private MarkEvidence? marks;
+
     /// <summary>The way by which the answer was most probably met; null where it was not.</summary>
     public Way? MostProbable(double consistency) => ways
-        .Where(w => w.Match > 0)
-        .OrderByDescending(w => w.Match * Priors.Following(consistency, w.Chances, w.Followed))
+        .Where(w => w.IsMet)
+        .OrderByDescending(w => (w.Marks?.Weight ?? 1) * Priors.Following(consistency, w.Chances, w.Followed))
         .Select(w => (Way?)w).FirstOrDefault();
 }

@@ -27,6 +27,30 @@ public static class Priors
     /// <summary>A rule that nobody listed, alone or beside listed ones, for each student without it: the catalogue of no book is complete, and students that others wrote down have hardly fewer of these than of listed ones.</summary>
     public const double Unlisted = 0.3;
 
+    /// <summary>Of unlisted rules, the part that takes so much to say: the rules of a length share it.</summary>
+    public static double UnlistedOf(RuleLength length) => Unlisted * length switch
+    {
+        RuleLength.Named => 0.62,
+        RuleLength.Opposite => 0.06,
+        RuleLength.Comparison => 0.12,
+        RuleLength.Expression => 0.1,
+        _ => 0.1,
+    };
+
+    /// <summary>
+    /// How far an explanation that is found to be certain can be trusted: of students written down by others, so many did something else that agrees with the
+    /// page, and more of them the more items stand against it.
+    /// </summary>
+    /// <param name="rules">How many rules the explanation has.</param>
+    /// <param name="agree">Items that agree with it.</param>
+    /// <param name="against">Items that stand against it.</param>
+    public static double Trust(int rules, int agree, int against) =>
+        rules == 0 ? 1 : 1 - TrustLost * rules - TrustLostAgainst * against / Math.Max(1, agree + against);
+
+    private const double TrustLost = 0.015;
+
+    private const double TrustLostAgainst = 0.4;
+
     /// <summary>A given wrong number fact is held: one student in ten holds one, out of about 50 facts with about 4 near values each.</summary>
     public const double OneWrongFact = 0.1 / 200;
 
@@ -55,23 +79,32 @@ public static class Priors
     /// <summary>The chance of one given answer when a slip is no single altered step: about 300 could be written.</summary>
     public const double OtherSlip = (1 - SlipIsOneStep) / 300;
 
-    /// <summary>A recorded field of marks is as the explanation has it.</summary>
-    public const double MarksAgree = 0.9;
+    /// <summary>How often a student writes a mark that is due, by habit: nearly always, now and then, hardly ever.</summary>
+    public static readonly (double Written, double Weight)[] MarkHabits = [(0.95, 0.5), (0.5, 0.3), (0.05, 0.2)];
 
-    /// <summary>One mark of a recorded field differs: people mark in their own way, so it is weak evidence.</summary>
-    public const double MarkDiffers = 0.2;
+    /// <summary>The part of written marks that are others than those due; and marks where none is due, for each of the others.</summary>
+    public const double MarkMistaken = 0.1;
 
-    /// <summary>Under "something else", the marks of one recorded field: whatever is done, they mostly look like marks of some kind.</summary>
-    public const double SomethingElseMarks = 0.45;
+    /// <summary>The probability of a given mark if marks have nothing to do with the explanation: they mostly look like those of the method all the same.</summary>
+    public const double AnyMark = 0.4;
 
-    /// <summary>The part of items whose marks are set in a way of the student's own: then they say nothing about the rules.</summary>
+    /// <summary>The part of students who set the marks of a kind in a way of their own on the whole page.</summary>
     public const double MarksInOwnWay = 0.15;
 
-    /// <summary>At the most this many differing marks are counted for one field: they come together.</summary>
-    public const int MostDifferingMarks = 3;
+    /// <summary>Among ways that lead to the same answer: how much less a way counts for a mark that is another,</summary>
+    public const double MarkDiffers = 0.2;
+
+    /// <summary>for one that stands where none is due,</summary>
+    public const double MarkExtra = 0.5;
+
+    /// <summary>and for one that is not there.</summary>
+    public const double MarkLeftOut = 0.8;
 
     /// <summary>How often a student follows a bug where it applies: mostly always, sometimes as it forms or comes loose.</summary>
     public static readonly (double Value, double Weight)[] Consistency = [(0.98, 0.42), (0.9, 0.28), (0.75, 0.2), (0.55, 0.1)];
+
+    /// <summary>The consistency by which the ways through an item are told apart.</summary>
+    public const double CommonConsistency = 0.9;
 
     /// <summary>
     /// The part of students who follow a rule or forget it item by item, all chances of an item alike; the others do so chance by chance. Of strangers with

@@ -36,7 +36,7 @@ public sealed class ProcedureSearch
         WayEnumeration.Visit(item.Task, run, hypothesis.Deviations, declined =>
         {
             if (!item.Matches(run)) return;
-            var weight = item.MarkLikelihood(run) * Priors.Following(consistency, run.Chances, run.Followed);
+            var weight = (item.MarksOf(run)?.Weight ?? 1) * Priors.Following(consistency, run.Chances, run.Followed);
             if (weight <= highest) return;
             (best, highest) = (declined, weight);
         });

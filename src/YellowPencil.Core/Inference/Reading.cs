@@ -97,6 +97,9 @@ public sealed record Explanation
     /// <summary>How many of them were followed.</summary>
     public required int Followed { get; init; }
 
+    /// <summary>On how many wrong answers that the explanation gives each rule has a part; of the rule with fewest, how many.</summary>
+    public int LeastShown { get; init; }
+
     /// <summary>How each answered item stands to it, by item id.</summary>
     public required IReadOnlyDictionary<string, Stand> Stands { get; init; }
 
@@ -122,7 +125,7 @@ public sealed record Explanation
         {
             if (IsSound) return "No systematic bug: follows the method as taught.";
             List<string> rules = [.. Hypothesis.Bugs.Select(b => b.Text)];
-            if (Hypothesis.Unlisted is not null) rules.Add($"A rule that is not in the catalogue. {Hypothesis.Unlisted.Text}.");
+            rules.AddRange(Hypothesis.Unlisted.Select(u => $"A rule that is not in the catalogue. {u.Text}."));
             var origin = Origin.Length == 0 ? "" : Origin + " ";
             return $"{string.Join(" Also: ", rules)} {origin}{Followed} of {Chances} {(Chances == 1 ? "chance" : "chances")}.";
         }

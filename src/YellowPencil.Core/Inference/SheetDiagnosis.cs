@@ -17,6 +17,9 @@ public static class SheetDiagnosis
     /// <summary>The fewest items on which a rule must have shown before it is held.</summary>
     public const int LeastShown = 2;
 
+    /// <summary>Of students who do everything right so far, the part without any rule, from which work is called sound.</summary>
+    private const double SoundShare = 0.6;
+
     private const double Reported = 0.005;
 
     /// <summary>Explanations that say the same are both in question as long as none is held alone, and neither is so many times as probable as the other.</summary>
@@ -49,28 +52,28 @@ public static class SheetDiagnosis
             evidence.AddRange(ItemEvidence.Of(item, evidence.Count, [.. schools.Select(s => s.School)]));
         var bugs = bugsOf(families);
         var instead = families.SelectMany(Catalogue.Instead).Distinct().Except(bugs).ToList();
-        var unlisted = families.SelectMany(UnlistedRules.Of).DistinctBy(r => r.Id).ToList();
-        var likelihoods = schools.Select(s => new SheetLikelihood(evidence, bugs, instead, unlisted, s.School, s.Weight, cancellation)).ToList();
+        var likelihoods = schools.Select(s => new SheetLikelihood(evidence, bugs, instead, s.School, s.Weight, cancellation)).ToList();
         var weighed = likelihoods.SelectMany(l => new ExplanationSearch(l).Search()).ToList();
         var unseen = ShareWithoutChance(likelihoods[0], families);
         var candidates = Weigh(weighed, evidence, unseen, out var somethingElse, out var noChance);
+        var unlike = somethingElse + candidates.Sum(c => c.Probability - c.Trusted);
         var likelihood = likelihoods.Find(l => l.Sound.School == candidates[0].Hypothesis.School)!;
         var classes = candidates.GroupBy(c => c.Signature).Select(g => g.ToList()).ToList();
         var explanations = Explanations(candidates, classes, likelihood)
             .ConvertAll(e => e with { Alone = e.Probability * (1 - (e.IsSound ? 0 : AnotherBeside(e.Hypothesis.RuleCount, unseen))) });
         var items = new ItemReader(likelihood, [.. candidates.Where(c => c.Hypothesis.School == likelihood.Sound.School)]).Read(sheet.Items);
 
-        var outcome = OutcomeOf(explanations, somethingElse, noChance, items);
+        var outcome = OutcomeOf(explanations, unlike, noChance, items);
         return new Reading
         {
             Sheet = sheet,
             Outcome = outcome,
             Items = items,
             Explanations = explanations,
-            SomethingElse = somethingElse,
+            SomethingElse = unlike,
             NoChance = noChance,
             AnotherHidden = ShareOfAnother(candidates, unseen),
-            Tried = new SearchEffort(likelihood.ListedCount, weighed.Count, likelihood.IsUnlistedTried ? likelihood.Unlisted.Rules.Count : 0),
+            Tried = new SearchEffort(likelihood.ListedCount, weighed.Count, likelihood.UnlistedTried),
             Facts = Facts(candidates[0], items),
             Predictions = [.. sheet.Predict.Select(p => AnswerPrediction.Predict(p.TaskAsWritten, p.Task, candidates, somethingElse, noChance))],
         };
@@ -85,15 +88,27 @@ public static class SheetDiagnosis
     {
         var logElse = Math.Log(Priors.SomethingElse);
         foreach (var item in evidence)
-            logElse += Math.Log(item.IsRight ? Priors.SomethingElseRight : Priors.SomethingElseWrong) + item.RecordedFields * Math.Log(Priors.SomethingElseMarks);
+            logElse += Math.Log(item.IsRight ? Priors.SomethingElseRight : Priors.SomethingElseWrong);
         var hidden = Priors.OneBug * unseen + Priors.TwoBugs * unseen * unseen + Priors.ThreeBugs * unseen * unseen * unseen;
         var logHidden = candidates.Where(c => c.Hypothesis is { RuleCount: 0, Facts.Count: 0 }).Max(c => c.LogEvidence) + Math.Log(hidden);
         var largest = Math.Max(logElse, candidates.Max(c => c.LogScore));
         var total = Math.Exp(logElse - largest) + Math.Exp(logHidden - largest) + candidates.Sum(c => Math.Exp(c.LogScore - largest));
-        foreach (var candidate in candidates) candidate.Probability = Math.Exp(candidate.LogScore - largest) / total;
         somethingElse = Math.Exp(logElse - largest) / total;
+        foreach (var candidate in candidates)
+        {
+            candidate.Probability = Math.Exp(candidate.LogScore - largest) / total;
+            candidate.Trusted = candidate.Probability * TrustOf(candidate, evidence);
+        }
+
         noChance = Math.Exp(logHidden - largest) / total;
         return [.. candidates.OrderByDescending(c => c.Probability).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal)];
+    }
+
+    private static double TrustOf(Candidate candidate, List<ItemEvidence> evidence)
+    {
+        if (candidate.Hypothesis.RuleCount == 0 || candidate.Probability < Reported) return 1;
+        var stands = evidence.ConvertAll(item => StandOf(item, candidate.Items[item.Index], isSound: false));
+        return Priors.Trust(candidate.Hypothesis.RuleCount, stands.Count(s => s == Stand.Agrees), stands.Count(s => s == Stand.Against));
     }
 
     /// <summary>
@@ -117,11 +132,11 @@ public static class SheetDiagnosis
         {
             var members = classOf[candidate.Hypothesis.Key];
 
-            // Wordings of one unlisted rule that the page cannot tell apart are one explanation, told by the likeliest.
-            if (candidate.Hypothesis.Unlisted is not null && members.Find(m => m.Hypothesis.Unlisted is not null) != candidate) continue;
-            var probability = candidate.Hypothesis.Unlisted is null
-                ? candidate.Probability
-                : members.Where(m => m.Hypothesis.Unlisted is not null).Sum(m => m.Probability);
+            // Wordings of one rule that the page cannot tell apart are one explanation, told by the likeliest; rules of the catalogue stand each for itself.
+            var isListed = candidate.Hypothesis.Unlisted.Count == 0;
+            var teller = members[0].Hypothesis.RuleCount > 0 ? members[0] : members.Find(m => m.Hypothesis.Unlisted.Count > 0);
+            if (!isListed && teller != candidate) continue;
+            var probability = candidate.Trusted + (teller == candidate ? members.Where(m => m != candidate && m.Hypothesis.Unlisted.Count > 0).Sum(m => m.Trusted) : 0);
             var key = string.Join('+', candidate.Hypothesis.RuleIds);
             if (reported.TryGetValue(key, out var same))
             {
@@ -134,7 +149,7 @@ public static class SheetDiagnosis
                 Probability = probability,
                 NotSeparatedFrom = candidate.Hypothesis.RuleCount == 0 || probability >= Held
                     ? []
-                    : RulesOf(members.Where(m => m.Hypothesis.Unlisted is null && m.Probability >= probability / Comparable), candidate),
+                    : RulesOf(members.Where(m => m.Hypothesis.Unlisted.Count == 0 && m.Trusted >= probability / Comparable), candidate),
             };
         }
 
@@ -145,7 +160,7 @@ public static class SheetDiagnosis
     /// <summary>The rules of other explanations than this one.</summary>
     private static IReadOnlyList<IReadOnlyList<string>> RulesOf(IEnumerable<Candidate> members, Candidate candidate) =>
     [
-        .. members.Where(m => m.Hypothesis.RuleCount > 0 && m.Probability >= Reported).Select(m => m.Hypothesis.RuleIds)
+        .. members.Where(m => m.Hypothesis.RuleCount > 0 && m.Trusted >= Reported).Select(m => m.Hypothesis.RuleIds)
             .Where(ids => !ids.SequenceEqual(candidate.Hypothesis.RuleIds)).DistinctBy(ids => string.Join('+', ids)),
     ];
 
@@ -179,12 +194,13 @@ public static class SheetDiagnosis
         return new Explanation
         {
             Hypothesis = candidate.Hypothesis,
-            Probability = candidate.Probability,
+            Probability = candidate.Trusted,
             Consistency = candidate.Consistency,
             Chances = chances,
             Followed = followed,
             Stands = stands,
             Origin = string.Join(" ", candidate.Hypothesis.Bugs.Select(bug => OriginOf(bug, sheet)).Where(o => o.Length > 0)),
+            LeastShown = sheet.LeastShown(candidate.Hypothesis),
             Predictions = evidence.Where(e => e.IsLast).ToDictionary(e => e.Item.Id, e => candidate.Items[e.Index].Prediction),
         };
     }
@@ -201,7 +217,7 @@ public static class SheetDiagnosis
     {
         if (isSound) return item.IsRight ? Stand.Agrees : Stand.Against;
         if (likelihood.Prediction == item.Taught) return item.IsRight ? Stand.Silent : Stand.Against;
-        var partly = likelihood.Ways.Any(w => w.Match > 0 && w.Followed > 0);
+        var partly = likelihood.Ways.Any(w => w.IsMet && w.Followed > 0);
         return likelihood.IsForetold || (partly && !item.IsRight) ? Stand.Agrees : Stand.Against;
     }
 
@@ -229,11 +245,12 @@ public static class SheetDiagnosis
         var answered = items.Where(i => i.Item.IsAnswered).ToList();
         if (answered.Count < LeastItems) return Outcome.TooFewChances;
         var best = explanations[0];
-        if (!best.IsSound && best.Stands.Values.Count(s => s == Stand.Agrees) < LeastShown) return Outcome.TooFewChances;
+        if (!best.IsSound && Math.Min(best.LeastShown, best.Stands.Values.Count(s => s == Stand.Agrees)) < LeastShown) return Outcome.TooFewChances;
         var wrong = answered.Count(i => i.Verdict == Verdict.Wrong);
         var sound = explanations.First(e => e.IsSound).Probability;
 
-        if (sound >= Held)
+        // Where most rules could have shown, and none did, those that could not are no reason to leave it open.
+        if (sound >= Held || (sound + noChance >= Held && sound >= SoundShare * (sound + noChance)))
             return 2 * wrong > answered.Count && explanations.First(e => e.IsSound).Hypothesis.Facts.Count > MostFactsOfSoundWork ? Outcome.Unexplained : Outcome.Sound;
         if (!best.IsSound)
         {

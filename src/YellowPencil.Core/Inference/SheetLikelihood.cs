@@ -20,12 +20,13 @@ internal sealed class SheetLikelihood
     private const int CommonSteps = 80;
 
     private readonly MethodRun run = new();
+    private readonly MethodRun trace = new() { Recording = true };
     private readonly SlipSearch slips;
     private readonly Dictionary<(int Item, string Rules), IReadOnlyList<SlipExplanation>> slipsFound = [];
     private readonly ItemLikelihood[] taughtRoughly;
     private readonly ItemLikelihood?[] taughtExactly;
-    private readonly Lazy<ChanceTable<UnlistedDeviation>> unlisted;
-    private readonly Lazy<int> unlistedWithChance;
+    private readonly Dictionary<string, StudentTrees> trees = [];
+    private readonly double[] unlistedPrior;
     private readonly double[] efforts;
     private readonly double totalWeight;
     private readonly double schoolWeight;
@@ -34,12 +35,11 @@ internal sealed class SheetLikelihood
     /// <param name="items">The stretches of the sheet.</param>
     /// <param name="catalogue">The bugs of the families of the sheet.</param>
     /// <param name="instead">The bugs of the families whose methods come up where another operation is done.</param>
-    /// <param name="unlistedRules">The unlisted rules of the families of the sheet.</param>
     /// <param name="school">What the student was taught; null for the usual school.</param>
     /// <param name="schoolWeight">How probable that school is before any evidence.</param>
     /// <param name="cancellation">Ends the work early.</param>
     public SheetLikelihood(
-        IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<Bug> instead, IReadOnlyList<UnlistedDeviation> unlistedRules,
+        IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<Bug> instead,
         School? school = null, double schoolWeight = 1, CancellationToken cancellation = default)
     {
         Sound = Hypothesis.SoundIn(school ?? School.Usual);
@@ -49,12 +49,12 @@ internal sealed class SheetLikelihood
         slips = new SlipSearch(run);
         Listed = new ChanceTable<Bug>(items, [.. catalogue, .. instead], b => b.Deviations, Sound.Deviations, run);
         ListedCount = catalogue.Count;
-        unlisted = new(() => new ChanceTable<UnlistedDeviation>(items, unlistedRules, u => [u.Deviation], Sound.Deviations, run));
-        unlistedWithChance = new(() => Unlisted.Rules.Count(Unlisted.HasAny));
+        Points = [.. items.Select(i => i.Task.Family).Distinct().SelectMany(f => Method.Of(f).Points).Distinct()];
+        unlistedPrior = [.. Enum.GetValues<RuleLength>().Select(l => Priors.UnlistedOf(l) / Math.Max(1, Points.Sum(p => p.CountOf(l))))];
         taughtRoughly = [.. items.Select(item => new ItemLikelihood([RoughSlip(Followed(Sound, item))], item.Taught))];
         efforts = [.. items.Select(EffortOf)];
         taughtExactly = new ItemLikelihood?[items.Count];
-        totalWeight = catalogue.Sum(b => Priors.Weight(b.Commonness));
+        totalWeight = Math.Max(1, catalogue.Sum(b => Priors.Weight(b.Commonness)));
     }
 
     public IReadOnlyList<ItemEvidence> Items { get; }
@@ -68,11 +68,15 @@ internal sealed class SheetLikelihood
     /// <summary>How many bugs the families of the sheet have.</summary>
     public int ListedCount { get; }
 
-    /// <summary>The unlisted rules of the families of the sheet, and where they can show; made when it is first needed.</summary>
-    public ChanceTable<UnlistedDeviation> Unlisted => unlisted.Value;
+    /// <summary>The decision points of the families of the sheet.</summary>
+    public IReadOnlyList<DecisionPoint> Points { get; }
 
-    /// <summary>Whether unlisted rules were looked for.</summary>
-    public bool IsUnlistedTried => unlisted.IsValueCreated;
+    /// <summary>How many unlisted rules have been looked through; 0 where none were looked for.</summary>
+    public int UnlistedTried => trees.Count == 0 ? 0 : Points.Sum(p => Enum.GetValues<RuleLength>().Sum(p.CountOf));
+
+    /// <summary>The ways of a student through the items of the sheet with one more rule.</summary>
+    public StudentTrees TreesOf(Hypothesis student) =>
+        trees.TryGetValue(student.Key, out var known) ? known : trees[student.Key] = new StudentTrees(Items, student.Deviations, run);
 
     /// <summary>How long an item is beside one of common length: 1 or more.</summary>
     public double Effort(ItemEvidence item) => efforts[item.Index];
@@ -99,11 +103,45 @@ internal sealed class SheetLikelihood
         {
             first[item.Index] = Followed(hypothesis, item);
             predictions[item.Index] = item.Says(run);
-            explains |= !item.IsRight && first[item.Index].Match > 0;
+            explains |= !item.IsRight && first[item.Index].IsMet;
         }
 
         return new Candidate(hypothesis, LogPrior(hypothesis),
             [.. Items.Select(i => first[i.Index].Chances == 0 ? taughtRoughly[i.Index] : new ItemLikelihood(RoughWays(hypothesis, i, first[i.Index], explains), predictions[i.Index]))]);
+    }
+
+    /// <summary>A candidate with one more rule, that nobody listed, weighed quickly by the ways that are known.</summary>
+    /// <param name="smaller">The candidate without the rule.</param>
+    /// <param name="rule">The rule.</param>
+    /// <param name="known">The ways of the smaller candidate.</param>
+    public Candidate Rough(Candidate smaller, UnlistedDeviation rule, StudentTrees known)
+    {
+        cancellation.ThrowIfCancellationRequested();
+        var hypothesis = smaller.Hypothesis.With(rule);
+        return new Candidate(hypothesis, LogPrior(hypothesis), [.. Items.Select(item => Rough(smaller.Items[item.Index], rule, known, item))]);
+    }
+
+    private ItemLikelihood Rough(ItemLikelihood smaller, UnlistedDeviation rule, StudentTrees known, ItemEvidence item)
+    {
+        if (known.Follow(rule, item) is not { Chances: > 0 } all) return smaller;
+        var ways = new List<Way> { WayOf(all) };
+        if (!all.End.IsMet)
+        {
+            if (item.IsRight)
+            {
+                ways.Add(WayOf(known.Follow(rule, item, ulong.MaxValue)!.Value));
+                ways.Add(new Way(all.Chances + all.End.Chances, 0, taughtRoughly[item.Index].Ways[0].IsMet, 0, taughtRoughly[item.Index].Ways[0].Marks));
+            }
+            else
+            {
+                for (var i = 0; i < Math.Min(all.Chances, WayEnumeration.ManyChances); i++) ways.Add(WayOf(known.Follow(rule, item, 1UL << i)!.Value));
+                if (!ways.Exists(w => w.IsMet)) ways = ways.ConvertAll(RoughSlip);
+            }
+        }
+
+        return new ItemLikelihood(ways, "");
+
+        static Way WayOf(RuleWay way) => new(way.Chances + way.End.Chances, way.Followed + way.End.Followed, way.End.IsMet, 0, way.End.Marks);
     }
 
     /// <summary>The same candidate with every way, and every slip looked for.</summary>
@@ -116,6 +154,29 @@ internal sealed class SheetLikelihood
         if (slipsFound.TryGetValue(key, out var known)) return known;
         cancellation.ThrowIfCancellationRequested();
         return slipsFound[key] = slips.Explain(item, hypothesis.Deviations);
+    }
+
+    /// <summary>The number facts that a student uses on an item.</summary>
+    public IEnumerable<NumberFact> FactsUsed(Hypothesis hypothesis, ItemEvidence item)
+    {
+        Method.Run(item.Task, trace, hypothesis.Deviations);
+        return [.. trace.Steps.Where(s => s.Fact is not null).Select(s => s.Fact!.Value).Distinct()];
+    }
+
+    /// <summary>On how many wrong answers that a student gives each rule has a part, by the order of the rules: of the rule with fewest, how many.</summary>
+    public int LeastShown(Hypothesis hypothesis)
+    {
+        if (hypothesis.RuleCount == 0) return 0;
+        var shown = new int[hypothesis.RuleCount];
+        foreach (var item in Items.Where(i => !i.IsRight && !IsSilent(hypothesis, i)))
+        {
+            item.Run(run, hypothesis.Deviations);
+            if (!item.Matches(run)) continue;
+            for (var owner = 0; owner < shown.Length; owner++)
+                if (run.FollowedOf(owner) > 0) shown[owner]++;
+        }
+
+        return shown.Min();
     }
 
     private double EffortOf(ItemEvidence item)
@@ -131,19 +192,19 @@ internal sealed class SheetLikelihood
         {
             ways.Add(NoneFollowed(hypothesis, item));
         }
-        else if (followed.Match == 0)
+        else if (!followed.IsMet)
         {
             for (var i = 0; (explains || followed.Chances == 2) && i < Math.Min(followed.Chances, WayEnumeration.ManyChances); i++)
                 ways.Add(Followed(hypothesis, item, 1UL << i));
-            if (!ways.Exists(w => w.Match > 0)) return [.. ways.Select(RoughSlip)];
+            if (!ways.Exists(w => w.IsMet)) return [.. ways.Select(RoughSlip)];
         }
 
         return ways;
     }
 
-    private static Way RoughSlip(Way way) => way.Match > 0 ? way : way with { Slip = AverageSlip };
+    private static Way RoughSlip(Way way) => way.IsMet ? way : way with { Slip = AverageSlip };
 
-    private Way NoneFollowed(Hypothesis hypothesis, ItemEvidence item) => new(TaughtChances(hypothesis, item), 0, taughtRoughly[item.Index].Ways[0].Match, 0);
+    private Way NoneFollowed(Hypothesis hypothesis, ItemEvidence item) => new(TaughtChances(hypothesis, item), 0, taughtRoughly[item.Index].Ways[0].IsMet, 0, taughtRoughly[item.Index].Ways[0].Marks);
 
     /// <summary>The way that follows every chance but the declined ones. The answer is left in the run.</summary>
     private Way Followed(Hypothesis hypothesis, ItemEvidence item, ulong declined = 0)
@@ -155,12 +216,12 @@ internal sealed class SheetLikelihood
     // Marks are only worth a second run where the answer is met.
     private Way WayRun(Hypothesis hypothesis, ItemEvidence item, ulong declined)
     {
-        var way = new Way(run.Chances, run.Followed, item.Matches(run) ? 1 : 0, 0);
-        if (way.Match == 0 || !item.HasMarks) return way;
+        var way = new Way(run.Chances, run.Followed, item.Matches(run), 0);
+        if (!way.IsMet || !item.HasMarks) return way;
         item.MakeReady(run, withMarks: true);
         Method.Run(item.Task, run, hypothesis.Deviations, declined);
         item.MakeReady(run);
-        return way with { Match = item.MarkLikelihood(run) };
+        return way with { Marks = item.MarksOf(run) };
     }
 
     private ItemLikelihood Exact(Hypothesis hypothesis, ItemEvidence item)
@@ -176,10 +237,10 @@ internal sealed class SheetLikelihood
                 prediction ??= item.Says(run);
                 ways.Add(WayRun(hypothesis, item, declined));
             },
-            () => ways[0].Chances > ChancesOfEveryWay && ways.Exists(w => w.Match > 0));
+            () => ways[0].Chances > ChancesOfEveryWay && ways.Exists(w => w.IsMet));
         if (ways[0].Chances == 0) return ExactlyAsTaught(item);
         if (item.IsRight && !ways.Exists(w => w.Followed == 0)) ways.Add(NoneFollowed(hypothesis, item));
-        return ways.Exists(w => w.Match > 0)
+        return ways.Exists(w => w.IsMet)
             ? new ItemLikelihood(ways, prediction!)
             : new ItemLikelihood([.. ways.Select(w => w with { Slip = Slip(w.Followed == 0 ? Sound : hypothesis, item) })], prediction!);
     }
@@ -189,14 +250,14 @@ internal sealed class SheetLikelihood
 
     private ItemLikelihood ExactlyAsTaught(ItemEvidence item) => taughtExactly[item.Index] ??= taughtRoughly[item.Index].IsMet
         ? taughtRoughly[item.Index]
-        : new ItemLikelihood([new Way(0, 0, 0, Slip(Sound, item))], item.Taught);
+        : new ItemLikelihood([new Way(0, 0, false, Slip(Sound, item))], item.Taught);
 
     // Where no rule has a chance, the item is what it is without them.
     private bool IsSilent(Hypothesis hypothesis, ItemEvidence item) => hypothesis.Facts.Count == 0 && TaughtChances(hypothesis, item) == 0;
 
     /// <summary>The chances that the rules of a student would have on the way of a student without rules.</summary>
     private int TaughtChances(Hypothesis hypothesis, ItemEvidence item) =>
-        (hypothesis.Unlisted is { } rule ? Unlisted.OnTaughtWay(rule, item) : 0) + hypothesis.Bugs.Sum(bug => Listed.OnTaughtWay(bug, item));
+        hypothesis.Unlisted.Sum(rule => TreesOf(Sound).Follow(rule, item, ulong.MaxValue)?.Chances ?? 0) + hypothesis.Bugs.Sum(bug => Listed.OnTaughtWay(bug, item));
 
     private string RulesShown(Hypothesis hypothesis, ItemEvidence item)
     {
@@ -216,8 +277,7 @@ internal sealed class SheetLikelihood
         var prior = schoolWeight * Priors.Number(hypothesis.Bugs.Count);
         for (var i = 0; i < hypothesis.Bugs.Count; i++)
             prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) / totalWeight;
-        if (hypothesis.Unlisted is not null)
-            prior *= Priors.Unlisted / unlistedWithChance.Value;
+        foreach (var rule in hypothesis.Unlisted) prior *= unlistedPrior[(int)rule.Length];
         foreach (var fact in hypothesis.Facts) prior *= Priors.OneWrongFact * Priors.FactWeight(fact.Fact);
         return Math.Log(prior);
     }

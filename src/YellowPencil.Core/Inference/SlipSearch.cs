@@ -10,7 +10,7 @@ internal sealed record SlipExplanation(Slip Slip, Step Step, double Probability)
 
 /// <summary>
 /// Which single altered step leads from a student's procedure to the written answer: every step of the run is altered in
-/// turn, decisions to every other choice, number facts to other values, near ones being likelier. Alterations that <see cref="SlipReach"/>
+/// turn, decisions to what people do there by a slip, number facts to other values, near ones being likelier. Alterations that <see cref="SlipReach"/>
 /// says cannot lead there are not run.
 /// </summary>
 internal sealed class SlipSearch(MethodRun run)
@@ -37,7 +37,7 @@ internal sealed class SlipSearch(MethodRun run)
                 if (!isOpen || (step.Fact is not null && probed is { } place && !reach.AllowsValue(slip.Choice - step.Made, place))) continue;
                 Method.Run(item.Task, run, set, declined, slip);
                 if (step.Fact is not null) probed ??= reach.LowestChange(run.Page.Answer);
-                if (item.Matches(run)) found.Add(new SlipExplanation(slip, step, weight * item.MarkLikelihood(run)));
+                if (item.Matches(run)) found.Add(new SlipExplanation(slip, step, weight * (item.MarksOf(run)?.Weight ?? 1)));
             }
         }
 
@@ -47,11 +47,10 @@ internal sealed class SlipSearch(MethodRun run)
     /// <summary>The other ways in which one step could go by a slip, with their relative weights; of a number fact the nearest values first.</summary>
     internal static IEnumerable<(Slip Slip, double Weight)> Alterations(Step step)
     {
-        if (step.Point is { } point)
+        if (step.Point is not null)
         {
-            if (point.SlipWeight == 0) yield break;
-            for (var choice = 0; choice < point.ChoiceCount; choice++)
-                if (choice != step.Made) yield return (new Slip(step.Number, choice), point.SlipWeight / (point.ChoiceCount - 1));
+            foreach (var (made, weight) in step.Slips)
+                if (made != step.Made) yield return (new Slip(step.Number, made), weight);
             yield break;
         }
 

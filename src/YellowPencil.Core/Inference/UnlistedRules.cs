@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 
@@ -6,12 +7,13 @@ namespace YellowPencil.Core.Inference;
 /// <summary>Rules that nobody listed: every choice at every decision point in every kind of context.</summary>
 internal static class UnlistedRules
 {
-    private static readonly Dictionary<Family, IReadOnlyList<UnlistedDeviation>> ByFamily =
-        Method.Families.ToDictionary(f => f, f => (IReadOnlyList<UnlistedDeviation>)[.. Method.Of(f).Points.SelectMany(p => p.AllDeviations())]);
+    private static readonly ConcurrentDictionary<(Family Family, RuleLength Length), int> Counts = new();
 
-    /// <summary>All of a family, points in the order of the method, kinds from broad to narrow.</summary>
-    public static IReadOnlyList<UnlistedDeviation> Of(Family family) => ByFamily[family];
+    /// <summary>How many rules of a length a family has.</summary>
+    public static int Count(Family family, RuleLength length) => Counts.GetOrAdd((family, length), key => Method.Of(key.Family).Points.Sum(p => p.CountOf(key.Length)));
 
     /// <summary>The rule of an id; null where there is none.</summary>
-    public static UnlistedDeviation? Find(string id) => ByFamily.Values.SelectMany(r => r).FirstOrDefault(r => r.Id == id);
+    public static UnlistedDeviation? Find(string id) => id.Split('/') is [var point, var kind, var made]
+        ? Method.Families.SelectMany(f => Method.Of(f).Points).FirstOrDefault(p => p.Id == point)?.FindDeviation(kind, made)
+        : null;
 }

@@ -21,6 +21,15 @@ public sealed class ColumnDifference : ItemTask
     public WholeNumber Bottom { get; }
 
     /// <inheritdoc/>
+    public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [DecimalNumber.Of(Top), DecimalNumber.Of(Bottom)];
+
+    private IReadOnlyList<DecimalNumber>? numbers;
+
+    /// <inheritdoc/>
+    public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
+        numbers.Count == 2 && WholeNumber.All(numbers) is { } wholes ? new ColumnDifference(wholes[0], wholes[1]) : null;
+
+    /// <inheritdoc/>
     public override int Steps => 3 * Math.Max(Top.Length, Bottom.Length);
 
     /// <inheritdoc/>

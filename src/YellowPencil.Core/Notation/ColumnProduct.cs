@@ -21,6 +21,15 @@ public sealed class ColumnProduct : ItemTask
     public WholeNumber Second { get; }
 
     /// <inheritdoc/>
+    public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [DecimalNumber.Of(First), DecimalNumber.Of(Second)];
+
+    private IReadOnlyList<DecimalNumber>? numbers;
+
+    /// <inheritdoc/>
+    public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
+        numbers.Count == 2 && WholeNumber.All(numbers) is { } wholes ? new ColumnProduct(wholes[0], wholes[1]) : null;
+
+    /// <inheritdoc/>
     public override int Steps => 5 * First.Length * Second.Length + First.Length + Second.Length;
 
     /// <inheritdoc/>

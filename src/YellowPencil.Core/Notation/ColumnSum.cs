@@ -22,6 +22,15 @@ public sealed class ColumnSum : ItemTask
     public IReadOnlyList<WholeNumber> Addends { get; }
 
     /// <inheritdoc/>
+    public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [.. Addends.Select(DecimalNumber.Of)];
+
+    private IReadOnlyList<DecimalNumber>? numbers;
+
+    /// <inheritdoc/>
+    public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
+        numbers.Count is >= 2 and <= MaxAddends && WholeNumber.All(numbers) is { } wholes ? new ColumnSum(wholes) : null;
+
+    /// <inheritdoc/>
     public override int Steps => Addends.Count * (Addends.Max(a => a.Length) + 1);
 
     /// <inheritdoc/>

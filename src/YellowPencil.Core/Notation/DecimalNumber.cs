@@ -45,6 +45,9 @@ public sealed class DecimalNumber
     /// <summary>The number without its sign, as a whole number if it has no point.</summary>
     public string Magnitude => Text.TrimStart('-').Trim();
 
+    /// <summary>A whole number, as it is written.</summary>
+    public static DecimalNumber Of(WholeNumber whole) => TryParse(whole.Text).Value!;
+
     /// <summary>The number of a value times ten to a power.</summary>
     /// <exception cref="ArgumentOutOfRangeException">The count of places is negative.</exception>
     public static DecimalNumber Of(BigInteger unscaled, int places)

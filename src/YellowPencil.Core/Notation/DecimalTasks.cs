@@ -20,7 +20,11 @@ public sealed class DecimalSum : ItemTask
     }
 
     /// <summary>The numbers, the top one first.</summary>
-    public IReadOnlyList<DecimalNumber> Numbers { get; }
+    public override IReadOnlyList<DecimalNumber> Numbers { get; }
+
+    /// <inheritdoc/>
+    public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
+        numbers.Count >= 2 && numbers.Count <= (IsDifference ? 2 : ColumnSum.MaxAddends) && numbers.All(n => !n.IsNegative) ? new DecimalSum(numbers, IsDifference) : null;
 
     /// <summary>Whether the second is taken away from the first.</summary>
     public bool IsDifference { get; }
@@ -57,6 +61,12 @@ public sealed class DecimalProduct : ItemTask
     public DecimalNumber Second { get; }
 
     /// <inheritdoc/>
+    public override IReadOnlyList<DecimalNumber> Numbers => [First, Second];
+
+    /// <inheritdoc/>
+    public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) => numbers.Count == 2 ? new DecimalProduct(numbers[0], numbers[1]) : null;
+
+    /// <inheritdoc/>
     public override int Steps => 7 * First.Length * Second.Length + First.Length + Second.Length;
 
     /// <inheritdoc/>
@@ -82,6 +92,12 @@ public sealed class DecimalQuotient : ItemTask
 
     /// <summary>The number divided by.</summary>
     public DecimalNumber Divisor { get; }
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<DecimalNumber> Numbers => [Dividend, Divisor];
+
+    /// <inheritdoc/>
+    public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) => numbers.Count == 2 && TryMake(numbers[0], numbers[1]) is { Succeeded: true } made ? made.Value : null;
 
     /// <inheritdoc/>
     public override int Steps => (Dividend.Length + Divisor.Places + RightAnswer.Length) * (3 * Divisor.Length + 5);

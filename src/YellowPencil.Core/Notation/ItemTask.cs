@@ -43,6 +43,17 @@ public abstract class ItemTask
     /// </summary>
     public abstract int Steps { get; }
 
+    /// <summary>The numbers of the task in their order, as written.</summary>
+    public abstract IReadOnlyList<DecimalNumber> Numbers { get; }
+
+    /// <summary>The same task with other numbers; null where there is none of this family.</summary>
+    public abstract ItemTask? With(IReadOnlyList<DecimalNumber> numbers);
+
+    /// <summary>What the task becomes when its numbers are read in other ways, as far as that was worked out.</summary>
+    internal OtherReading?[] OtherReadings => otherReadings ??= new OtherReading?[OtherReading.Most];
+
+    private OtherReading?[]? otherReadings;
+
     /// <summary>The exact answer in its canonical spelling.</summary>
     public abstract string RightAnswer { get; }
 
@@ -62,4 +73,12 @@ public abstract class ItemTask
 
     /// <inheritdoc/>
     public override string ToString() => Text;
+}
+
+/// <summary>A task read in another way.</summary>
+/// <param name="Task">The task that is worked then; null where there is none.</param>
+internal sealed record OtherReading(ItemTask? Task)
+{
+    /// <summary>At most so many ways of reading a task are kept.</summary>
+    public const int Most = 64;
 }

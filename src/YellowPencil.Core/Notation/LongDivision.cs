@@ -41,6 +41,15 @@ public sealed class LongDivision : ItemTask
     public QuotientForm AnswerForm { get; }
 
     /// <inheritdoc/>
+    public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [DecimalNumber.Of(Dividend), DecimalNumber.Of(Divisor)];
+
+    private IReadOnlyList<DecimalNumber>? numbers;
+
+    /// <inheritdoc/>
+    public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
+        numbers.Count == 2 && WholeNumber.All(numbers) is { } wholes && TryMake(wholes[0], wholes[1], AnswerForm) is { Succeeded: true } made ? made.Value : null;
+
+    /// <inheritdoc/>
     public override int Steps => (Dividend.Length + (AnswerForm == QuotientForm.AsDecimal ? RightAnswer.Length : 0)) * (4 * Divisor.Length + 8);
 
     /// <inheritdoc/>

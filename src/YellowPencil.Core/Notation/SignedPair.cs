@@ -46,6 +46,15 @@ public sealed class SignedPair : ItemTask
     public BigInteger Second { get; }
 
     /// <inheritdoc/>
+    public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [DecimalNumber.Of(First, 0), DecimalNumber.Of(Second, 0)];
+
+    private IReadOnlyList<DecimalNumber>? numbers;
+
+    /// <inheritdoc/>
+    public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
+        numbers.Count == 2 && numbers.All(n => n.Places == 0) && TryMake(numbers[0].Unscaled, Operation, numbers[1].Unscaled) is { Succeeded: true } made ? made.Value : null;
+
+    /// <inheritdoc/>
     public override int Steps
     {
         get

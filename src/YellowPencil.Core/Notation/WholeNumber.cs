@@ -37,6 +37,19 @@ public sealed class WholeNumber
         return TryParse(value.ToString()).Value!;
     }
 
+    /// <summary>Numbers as whole numbers; null where one is none.</summary>
+    public static IReadOnlyList<WholeNumber>? All(IReadOnlyList<DecimalNumber> numbers)
+    {
+        var wholes = new WholeNumber[numbers.Count];
+        for (var i = 0; i < wholes.Length; i++)
+        {
+            if (numbers[i].HasPoint || numbers[i].IsNegative || !TryParse(numbers[i].Text).Succeeded) return null;
+            wholes[i] = TryParse(numbers[i].Text).Value!;
+        }
+
+        return wholes;
+    }
+
     /// <summary>Reads digits with optional thousands commas. Spaces round the number are allowed.</summary>
     public static Parsed<WholeNumber> TryParse(string text)
     {

@@ -59,7 +59,7 @@ public static class ReadingText
     private static string About(Explanation explanation, string who)
     {
         List<string> texts = [.. explanation.Hypothesis.Bugs.Select(b => b.Text)];
-        if (explanation.Hypothesis.Unlisted is { } unlisted) texts.Insert(0, $"Follows a rule that is not in the catalogue: {Lower(unlisted.Text)}.");
+        texts.InsertRange(0, explanation.Hypothesis.Unlisted.Select(u => $"Follows a rule that is not in the catalogue: {Lower(u.Text)}."));
         var first = texts[0];
         return $"{(BeginsWithDoing(first) ? $"{who} {Lower(first)}" : $"In {who}’s work, {Lower(first)}")}{string.Concat(texts.Skip(1).Select(t => $" Also: {Lower(t)}"))}";
     }

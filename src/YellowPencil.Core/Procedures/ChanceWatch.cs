@@ -19,16 +19,14 @@ public sealed class ChanceWatch(IReadOnlyList<IReadOnlyList<Deviation>> owners)
     /// <summary>How many chances each rule had, in their order.</summary>
     public ReadOnlySpan<int> Chances => chances;
 
-    internal void See<TContext, TChoice>(DecisionPoint<TContext, TChoice> point, in TContext context, TChoice taught)
+    internal bool Watches(DecisionPoint point) => point.Ordinal < byPoint.Length && byPoint[point.Ordinal] is not null;
+
+    internal void See<TContext>(DecisionPoint<TContext> point, in TContext context, int taught)
         where TContext : struct, IDecisionContext
-        where TChoice : struct, Enum
     {
         if (point.Ordinal >= byPoint.Length || byPoint[point.Ordinal] is not { } rules) return;
         foreach (var (deviation, owner) in rules)
-        {
-            var rule = Unsafe.As<ChoiceDeviation<TContext, TChoice>>(deviation);
-            if (!Choice<TChoice>.AreSame(rule.Instead, taught) && rule.When(context)) chances[owner]++;
-        }
+            if (Unsafe.As<ContextDeviation<TContext>>(deviation).Applies(context, taught, out _)) chances[owner]++;
     }
 
     private static (Deviation, int)[]?[] Group(IReadOnlyList<IReadOnlyList<Deviation>> owners)

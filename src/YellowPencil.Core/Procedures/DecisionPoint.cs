@@ -29,20 +29,25 @@ public abstract class DecisionPoint
     /// <summary>What the student has to decide, as a question.</summary>
     public string Question { get; }
 
-    /// <summary>
-    /// How likely a momentary slip is here, relative to one at an ordinary decision; 0 where a slip cannot be told from one
-    /// that another point or a number fact already gives.
-    /// </summary>
-    public double SlipWeight { get; init; } = 1;
-
     /// <summary>The marks on which a wrong choice is seen first.</summary>
     public MarkKind ShowsIn { get; init; } = WorkFields.Cells;
 
     /// <summary>How many choices there are, the taught ones included.</summary>
     public abstract int ChoiceCount { get; }
 
-    /// <summary>Every deviation made of one kind of context and one choice: what is searched when no listed bug fits.</summary>
+    /// <summary>The unlisted deviations made of one named kind of context and one choice.</summary>
     public abstract IEnumerable<UnlistedDeviation> AllDeviations();
+
+    /// <summary>The unlisted deviation of an id, whatever its kind of context; null where there is none.</summary>
+    /// <param name="kind">The id of the kind.</param>
+    /// <param name="made">What is done, as ids spell it.</param>
+    public abstract UnlistedDeviation? FindDeviation(string kind, string made);
+
+    /// <summary>How many unlisted deviations of a length the point has.</summary>
+    internal abstract int CountOf(RuleLength length);
+
+    /// <summary>Lets a visitor see the point with the type of its context.</summary>
+    internal abstract void Accept(IPointVisitor visitor);
 
     internal int Ordinal { get; }
 
@@ -50,22 +55,78 @@ public abstract class DecisionPoint
     internal static int Created => Volatile.Read(ref created);
 }
 
-/// <summary>A deviation put together from a kind of context and a choice, without a catalogue entry.</summary>
-/// <param name="Id">For example <c>subtraction.lender-value/lender-is-1/unchanged</c>.</param>
-/// <param name="Text">In words: what is done, and when.</param>
-/// <param name="Deviation">The deviation itself.</param>
-public sealed record UnlistedDeviation(string Id, string Text, Deviation Deviation);
+/// <summary>Sees decision points with the type of their context.</summary>
+internal interface IPointVisitor
+{
+    /// <summary>Sees one.</summary>
+    void Visit<TContext>(DecisionPoint<TContext> point)
+        where TContext : struct, IDecisionContext;
+}
 
-/// <summary>A kind of context that a student could tell apart from others.</summary>
-/// <param name="Id">A short name, for example <c>top-is-zero</c>.</param>
-/// <param name="Text">In words, after "when".</param>
-/// <param name="Holds">Whether a context is of this kind.</param>
-public sealed record Kind<TContext>(string Id, string Text, Func<TContext, bool> Holds);
+/// <summary>A decision point with its context; what is decided is a number, of a choice or a value.</summary>
+/// <typeparam name="TContext">What the student can see there.</typeparam>
+public abstract class DecisionPoint<TContext> : DecisionPoint
+    where TContext : struct, IDecisionContext
+{
+    private protected DecisionPoint(string id, string question)
+        : base(id, question)
+    {
+    }
 
-/// <summary>A decision point with its context and its choices.</summary>
+    /// <summary>The named kinds of context among which an unlisted rule is searched.</summary>
+    public IReadOnlyList<Kind<TContext>> Kinds { get; init; } = [];
+
+    /// <summary>Numbers that a student can see here and make a difference by; kinds of context are learnt from them.</summary>
+    public IReadOnlyList<Property<TContext>> Properties { get; init; } = [];
+
+    /// <summary>What can be done here, by number or by value, the taught choices included.</summary>
+    internal abstract IReadOnlyList<Doing<TContext>> Doings { get; }
+
+    /// <summary>What somebody who knows the method does here once in a while by a slip, with relative weights; a number fact counts 3 in all.</summary>
+    internal abstract IReadOnlyList<(int Made, double Weight)> SlipsIn(in TContext context);
+
+    /// <summary>A caption for what was decided in a context.</summary>
+    internal abstract string Tell(in TContext context, int made);
+
+    /// <inheritdoc/>
+    public override IEnumerable<UnlistedDeviation> AllDeviations()
+    {
+        foreach (var kind in Kinds)
+            foreach (var doing in Doings)
+                yield return Unlisted(kind, doing);
+    }
+
+    /// <inheritdoc/>
+    public override UnlistedDeviation? FindDeviation(string kind, string made) =>
+        AllKinds.Find(kind) is { } found && Doings.FirstOrDefault(d => d.Id == made) is { } doing ? Unlisted(found, doing) : null;
+
+    /// <summary>The unlisted deviation of a kind of context and what is done there.</summary>
+    internal UnlistedDeviation Unlisted(Kind<TContext> kind, Doing<TContext> doing) =>
+        new($"{Id}/{kind.Id}/{doing.Id}", $"{Capitalised(doing.Text)} {kind.Text}", new ContextDeviation<TContext>(this, kind.Holds, doing.Make), (RuleLength)Math.Max((int)kind.Length, (int)doing.Length));
+
+    /// <summary>The kinds of context, with and without names.</summary>
+    internal LearntKinds<TContext> AllKinds => allKinds ??= new LearntKinds<TContext>(Kinds, Properties);
+
+    private LearntKinds<TContext>? allKinds;
+
+    /// <inheritdoc/>
+    internal override int CountOf(RuleLength length) => AllKinds.Of(length).Length * Doings.Count;
+
+    /// <inheritdoc/>
+    internal override void Accept(IPointVisitor visitor) => visitor.Visit(this);
+
+    // A word of the classroom's, such as {renames}, takes its capital inside the braces.
+    private protected static string Capitalised(string text)
+    {
+        var first = text[0] == '{' ? 1 : 0;
+        return text[..first] + char.ToUpperInvariant(text[first]) + text[(first + 1)..];
+    }
+}
+
+/// <summary>A decision point at which one of several named choices is made.</summary>
 /// <typeparam name="TContext">What the student can see there.</typeparam>
 /// <typeparam name="TChoice">What can be done there: the right choices and every wrong one that a teacher would recognise.</typeparam>
-public sealed class DecisionPoint<TContext, TChoice>(string id, string question) : DecisionPoint(id, question)
+public sealed class DecisionPoint<TContext, TChoice>(string id, string question) : DecisionPoint<TContext>(id, question)
     where TContext : struct, IDecisionContext
     where TChoice : struct, Enum
 {
@@ -89,36 +150,37 @@ public sealed class DecisionPoint<TContext, TChoice>(string id, string question)
 
     private readonly Func<TContext, TChoice, string>? say;
 
-    /// <summary>The kinds of context among which an unlisted rule is searched.</summary>
-    public IReadOnlyList<Kind<TContext>> Kinds { get; init; } = [];
+    /// <summary>The slips that people make here; none where it is not given. A choice that makes no difference in a context is no slip.</summary>
+    public Func<TContext, IReadOnlyList<(TChoice Made, double Weight)>>? Slips { get; init; }
+
+    /// <inheritdoc/>
+    internal override IReadOnlyList<(int Made, double Weight)> SlipsIn(in TContext context) => Slips is null ? [] : [.. Slips(context).Select(s => (Choice<TChoice>.Number(s.Made), s.Weight))];
+
+    /// <summary>Whether a choice can be made in a context, and makes a difference; where it is not given, every choice can.</summary>
+    public Func<TContext, TChoice, bool>? Can { get; init; }
 
     /// <inheritdoc/>
     public override int ChoiceCount => Choice<TChoice>.Count;
+
+    /// <inheritdoc/>
+    internal override IReadOnlyList<Doing<TContext>> Doings => doings ??=
+    [
+        .. Enumerable.Range(0, ChoiceCount).Select(number => new Doing<TContext>(Choice<TChoice>.Spelled(number), Does(Choice<TChoice>.At(number)), Making(number))),
+    ];
+
+    private IReadOnlyList<Doing<TContext>>? doings;
+
+    /// <inheritdoc/>
+    internal override string Tell(in TContext context, int made) => Say(context, Choice<TChoice>.At(made));
+
+    /// <summary>The number of a choice in contexts in which it can be made.</summary>
+    internal Func<TContext, int> Making(int number) => Can is { } can ? c => can(c, Choice<TChoice>.At(number)) ? number : -1 : _ => number;
 
     /// <summary>Begins the declaration of a deviation: in contexts of this kind.</summary>
     public DeviationStart<TContext, TChoice> When(Func<TContext, bool> when) => new(this, when);
 
     /// <summary>A deviation in every context.</summary>
     public Deviation Instead(TChoice instead) => When(static _ => true).Instead(instead);
-
-    /// <inheritdoc/>
-    public override IEnumerable<UnlistedDeviation> AllDeviations()
-    {
-        foreach (var kind in Kinds)
-            for (var number = 0; number < ChoiceCount; number++)
-            {
-                var choice = Choice<TChoice>.At(number);
-                yield return new UnlistedDeviation(
-                    $"{Id}/{kind.Id}/{Choice<TChoice>.Spelled(number)}", $"{Capitalised(Does(choice))} {kind.Text}", When(kind.Holds).Instead(choice));
-            }
-    }
-
-    // A word of the classroom's, such as {renames}, takes its capital inside the braces.
-    private static string Capitalised(string text)
-    {
-        var first = text[0] == '{' ? 1 : 0;
-        return text[..first] + char.ToUpperInvariant(text[first]) + text[(first + 1)..];
-    }
 }
 
 /// <summary>The first half of a deviation: where and when.</summary>
@@ -127,5 +189,5 @@ public readonly struct DeviationStart<TContext, TChoice>(DecisionPoint<TContext,
     where TChoice : struct, Enum
 {
     /// <summary>Completes the deviation: what is done instead of the taught choice.</summary>
-    public Deviation Instead(TChoice instead) => new ChoiceDeviation<TContext, TChoice>(point, when, instead);
+    public Deviation Instead(TChoice instead) => new ContextDeviation<TContext>(point, when, point.Making(Choice<TChoice>.Number(instead)));
 }

@@ -11,17 +11,22 @@ public abstract class Deviation
     public abstract DecisionPoint? Point { get; }
 }
 
-/// <summary>At a decision point, in contexts of one kind, another choice than the taught one.</summary>
-internal sealed class ChoiceDeviation<TContext, TChoice>(
-    DecisionPoint<TContext, TChoice> point, Func<TContext, bool> when, TChoice instead) : Deviation
+/// <summary>At a decision point, in contexts of one kind, something else than what is taught.</summary>
+internal sealed class ContextDeviation<TContext>(DecisionPoint<TContext> point, Func<TContext, bool> when, Func<TContext, int> make) : Deviation
     where TContext : struct, IDecisionContext
-    where TChoice : struct, Enum
 {
     public override DecisionPoint Point => point;
 
     public Func<TContext, bool> When => when;
 
-    public TChoice Instead => instead;
+    public Func<TContext, int> Make => make;
+
+    /// <summary>Whether another number than the taught one comes out in a context.</summary>
+    public bool Applies(in TContext context, int taught, out int made)
+    {
+        made = make(context);
+        return made != taught && made >= 0 && when(context);
+    }
 }
 
 /// <summary>The operation of a number fact.</summary>

@@ -41,6 +41,14 @@ internal static class Digits
         return value;
     }
 
+    /// <summary>Which of two equally long numbers is the larger; blanks count as 0.</summary>
+    public static int Compare(ReadOnlySpan<int> one, ReadOnlySpan<int> other)
+    {
+        for (var i = one.Length - 1; i >= 0; i--)
+            if (Math.Max(0, one[i]) != Math.Max(0, other[i])) return Math.Max(0, one[i]).CompareTo(Math.Max(0, other[i]));
+        return 0;
+    }
+
     /// <summary>Whether all digits are zeros; so for none at all.</summary>
     public static bool AreZero(ReadOnlySpan<int> digits) => digits.IndexOfAnyExcept(0) < 0;
 

@@ -6,6 +6,7 @@ using YellowPencil.Core.Procedures.DecimalSums;
 using YellowPencil.Core.Procedures.Division;
 using YellowPencil.Core.Procedures.Integers;
 using YellowPencil.Core.Procedures.Multiplication;
+using YellowPencil.Core.Procedures.Outer;
 using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
 using YellowPencil.Core.Working.Fields;
@@ -37,8 +38,13 @@ public abstract class Method
     /// <summary>The methods of other families that this one uses as parts.</summary>
     public virtual IReadOnlyList<Part> Parts => [];
 
-    /// <summary>Every decision point of the method, those of its parts included.</summary>
-    public abstract IReadOnlyList<DecisionPoint> Points { get; }
+    /// <summary>Every decision point of the method, those of its parts included: how the task is read, what is done, and how the answer is written.</summary>
+    public IReadOnlyList<DecisionPoint> Points => points ??= [OuterPoints.Reading, .. OwnPoints, OuterPoints.Writing];
+
+    private IReadOnlyList<DecisionPoint>? points;
+
+    /// <summary>The decision points between the reading of the task and the writing of the answer.</summary>
+    protected abstract IReadOnlyList<DecisionPoint> OwnPoints { get; }
 
     /// <summary>The fields of a page that this method can fill, beside the answer.</summary>
     public abstract IReadOnlyList<WorkField> Fields { get; }
@@ -79,6 +85,19 @@ public abstract class Method
     public static void Run(ItemTask task, MethodRun run, DeviationSet set, ulong declined = 0, Slip? slip = null, ChanceWatch? watching = null)
     {
         run.Begin(set, declined, slip, watching);
-        Of(task.Family).Walk(task, run);
+        WalkThrough(task, run);
+    }
+
+    /// <summary>Runs an item at which somebody decides in the student's place.</summary>
+    internal static void Run(ItemTask task, MethodRun run, DeviationSet set, Decider deciding)
+    {
+        run.Begin(set, 0, null, null, deciding);
+        WalkThrough(task, run);
+    }
+
+    private static void WalkThrough(ItemTask task, MethodRun run)
+    {
+        Of(task.Family).Walk(OuterPoints.Read(task, run), run);
+        OuterPoints.Write(task, run);
     }
 }

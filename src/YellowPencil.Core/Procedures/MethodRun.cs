@@ -31,6 +31,7 @@ public sealed class MethodRun
     private Slip slip;
     private int stepNumber;
     private ChanceWatch? watch;
+    private Decider? decider;
 
     /// <summary>Whether steps are kept, with captions, and the marks of the page; slower, for one run at a time.</summary>
     public bool Recording
@@ -75,9 +76,14 @@ public sealed class MethodRun
     /// <param name="declinedChances">Bit i set: the i-th chance is not followed.</param>
     /// <param name="once">A step that goes another way.</param>
     /// <param name="watching">Notes, for rules that are not followed, where they would have a chance.</param>
-    public void Begin(DeviationSet set, ulong declinedChances = 0, Slip? once = null, ChanceWatch? watching = null)
+    public void Begin(DeviationSet set, ulong declinedChances = 0, Slip? once = null, ChanceWatch? watching = null) => Begin(set, declinedChances, once, watching, null);
+
+    /// <summary>Makes the run ready for an item at which somebody decides in the student's place.</summary>
+    internal void Begin(DeviationSet set, ulong declinedChances, Slip? once, ChanceWatch? watching, Decider? deciding)
     {
         watch = watching;
+        decider = deciding;
+        decider?.Begin();
         deviations = set;
         declined = declinedChances;
         slip = once ?? Slip.None;
@@ -95,9 +101,16 @@ public sealed class MethodRun
     /// <summary>Asks a decision point; the answer is what this student does there.</summary>
     public TChoice Ask<TContext, TChoice>(DecisionPoint<TContext, TChoice> point, in TContext context)
         where TContext : struct, IDecisionContext
-        where TChoice : struct, Enum
+        where TChoice : struct, Enum =>
+        Choice<TChoice>.At(Decide(point, context, Choice<TChoice>.Number(point.Taught(context, School))));
+
+    /// <summary>Asks a decision point; the answer is the number of the choice, or the value, that this student comes to.</summary>
+    /// <param name="point">The point.</param>
+    /// <param name="context">What can be seen there.</param>
+    /// <param name="taught">What the taught method comes to.</param>
+    internal int Decide<TContext>(DecisionPoint<TContext> point, in TContext context, int taught)
+        where TContext : struct, IDecisionContext
     {
-        var taught = point.Taught(context, School);
         var made = taught;
         var cause = StepCause.AsTaught;
         watch?.See(point, context, taught);
@@ -106,32 +119,52 @@ public sealed class MethodRun
             var chosen = false;
             foreach (var (deviation, owner) in rules)
             {
-                var rule = Unsafe.As<ChoiceDeviation<TContext, TChoice>>(deviation);
-                if (Choice<TChoice>.AreSame(rule.Instead, taught) || !rule.When(context)) continue;
+                if (!Unsafe.As<ContextDeviation<TContext>>(deviation).Applies(context, taught, out var instead)) continue;
                 if (chosen)
                 {
-                    InConflict |= !Choice<TChoice>.AreSame(rule.Instead, made);
+                    InConflict |= instead != made;
                     continue;
                 }
 
                 chosen = true;
                 if (!Follows(owner)) continue;
-                made = rule.Instead;
+                made = instead;
                 cause = StepCause.Bug;
             }
         }
 
+        if (decider?.At(point.Ordinal) is { } inPlace) made = Unsafe.As<Decider<TContext>>(inPlace).Decide(context, taught, made);
         if (slip.Step == stepNumber)
         {
-            made = Choice<TChoice>.At(slip.Choice);
+            made = slip.Choice;
             cause = StepCause.Slip;
         }
 
         if (Recording)
-            steps.Add(new Step(stepNumber, point, Page.Line, context.Place, Choice<TChoice>.Number(taught), Choice<TChoice>.Number(made), cause, point.Say(context, taught), point.Say(context, made), Page.Marks.Count, null));
+            steps.Add(new Step(stepNumber, point, Page.Line, context.Place, taught, made, cause, point.Tell(context, taught), point.Tell(context, made), Page.Marks.Count, null) { Slips = point.SlipsIn(context) });
         stepNumber++;
         return made;
     }
+
+    /// <summary>Comes to a number; the answer is the one that this student comes to.</summary>
+    /// <param name="point">The point.</param>
+    /// <param name="context">What can be seen there.</param>
+    /// <param name="taught">The number that comes out of what was done before.</param>
+    /// <param name="most">The largest number that there is room for; taught ones never come near it.</param>
+    internal int Value<TContext>(ValuePoint<TContext> point, in TContext context, int taught, int most = 999)
+        where TContext : struct, IDecisionContext
+    {
+        if (IsOpen(point)) return Decide(point, context, taught) is var made && made == taught ? taught : Math.Min(most, made);
+        PassOver();
+        return taught;
+    }
+
+    /// <summary>Whether anybody decides at a point or looks on: where nobody does, the taught choice is made, and <see cref="PassOver"/> says so.</summary>
+    internal bool IsOpen(DecisionPoint point) =>
+        Recording || slip.Step == stepNumber || deviations.At(point.Ordinal) is not null || decider?.At(point.Ordinal) is not null || watch?.Watches(point) == true;
+
+    /// <summary>Makes the taught choice at a point that is not open.</summary>
+    internal void PassOver() => stepNumber++;
 
     /// <summary>Recalls a number fact; the answer is what this student takes it to be.</summary>
     /// <param name="fact">The fact.</param>
@@ -157,6 +190,17 @@ public sealed class MethodRun
             steps.Add(new Step(stepNumber, null, Page.Line, place, fact.Value, value, cause, $"{fact} = {fact.Value}".Replace('-', '−'), $"{fact} = {value}".Replace('-', '−'), Page.Marks.Count, fact));
         stepNumber++;
         return value;
+    }
+
+    /// <summary>Whether the student holds any number fact wrongly.</summary>
+    internal bool HoldsWrongFacts => deviations.Facts.Length > 0;
+
+    /// <summary>What the student takes a fact to be, without using it.</summary>
+    internal int Held(NumberFact fact)
+    {
+        foreach (var (deviation, _) in deviations.Facts)
+            if (deviation.IsAbout(fact)) return deviation.Written;
+        return fact.Value;
     }
 
     /// <summary>Working room of a kind that some methods need, made once and cleared for every run.</summary>

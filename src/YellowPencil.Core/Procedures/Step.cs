@@ -32,6 +32,9 @@ public sealed record Step(
     int Number, DecisionPoint? Point, int Line, int? Place, int Taught, int Made, StepCause Cause,
     string TaughtText, string MadeText, int MarksBefore, NumberFact? Fact)
 {
+    /// <summary>What somebody does here once in a while by a slip, with relative weights; of a number fact, see <see cref="NumberFact.Near"/>.</summary>
+    public IReadOnlyList<(int Made, double Weight)> Slips { get; init; } = [];
+
     /// <summary>The name of the kind of step.</summary>
     public string Name => Point?.Id ?? "fact";
 }

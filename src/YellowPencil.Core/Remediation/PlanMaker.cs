@@ -25,7 +25,7 @@ public static class PlanMaker
     /// <summary>Whether the explanation can be planned for: so far only rules of column subtraction can.</summary>
     public static bool CanPlan(Hypothesis hypothesis) => hypothesis.RuleCount > 0
         && hypothesis.Bugs.All(b => b.Family == Family.Subtraction)
-        && (hypothesis.Unlisted is null || Procedures.Subtraction.SubtractionPoints.All.Contains(hypothesis.Unlisted.Deviation.Point));
+        && hypothesis.Unlisted.All(u => Procedures.Subtraction.SubtractionPoints.All.Contains(u.Deviation.Point));
 
     /// <summary>Makes a plan.</summary>
     /// <param name="student">The student's code.</param>
@@ -94,7 +94,7 @@ public static class PlanMaker
     private static IEnumerable<Rule> Rules(Hypothesis hypothesis, Func<string, string?>? ownName)
     {
         foreach (var bug in hypothesis.Bugs) yield return new Rule(bug.Name, ownName?.Invoke(bug.Id), bug.Text, bug.Reason, bug.Idea, bug.Deviations);
-        if (hypothesis.Unlisted is { } unlisted)
+        foreach (var unlisted in hypothesis.Unlisted)
             yield return new Rule("A rule that is not in the catalogue", ownName?.Invoke($"unlisted:{unlisted.Id}"), unlisted.Text + ".", "The rule was found by search, so the reason is best asked: “Tell me how you did this one.”", SubtractionScripts.IdeaOf(unlisted.Deviation.Point!), [unlisted.Deviation]);
     }
 

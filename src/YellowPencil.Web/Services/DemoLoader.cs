@@ -102,7 +102,7 @@ internal static class DemoStudents
 
     private static IReadOnlyList<WorkedItem> Simulated(string[] bugs, double consistency, double slips, int seed)
     {
-        var student = new SimulatedStudent(new Hypothesis([.. bugs.Select(b => Catalogue.Find(b)!)], null, []), consistency, slips, seed);
+        var student = new SimulatedStudent(new Hypothesis([.. bugs.Select(b => Catalogue.Find(b)!)], [], []), consistency, slips, seed);
         return [.. Ordinary.Select((text, i) => student.Write((i + 1).ToString(), TaskText.TryParse(text).Value!))];
     }
 }

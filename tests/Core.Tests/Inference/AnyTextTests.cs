@@ -51,7 +51,7 @@ public class AnyTextTests
         var evidence = ItemEvidence.Whole(new WorkedItem { Id = "1", Task = task, TaskAsWritten = task.Text, Answer = answer, Work = work });
         var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(task, run, DeviationSet.Taught);
-        return task.Canonical(evidence.Answer) == evidence.Answer && evidence.MarkLikelihood(run) is > 0 and <= 1;
+        return task.Canonical(evidence.Answer) == evidence.Answer && (evidence.MarksOf(run)?.Weight ?? 1) is > 0 and <= 1;
     }, iter: 100_000);
 
     [Fact]
@@ -83,7 +83,7 @@ public class AnyTextTests
             marks[last] = marks[last] with { Text = marks[last].Field.Name switch { "order" => "both", "sign" => "x", _ => marks[last].Text + "7" } };
             if (marks[last].Field != WorkFields.Operands) Likelihood(marks).ShouldBeLessThan(Likelihood([.. run.Page.Marks]), $"{task} {marks[last]}");
 
-            double Likelihood(List<Mark> page) => Seen(page).MarkLikelihood(run);
+            double Likelihood(List<Mark> page) => Seen(page).MarksOf(run)!.Weight;
 
             ItemEvidence Seen(List<Mark> page) => ItemEvidence.Whole(WorkedItem.Of("1", task) with { Answer = answer, Work = Work.Of(page, fields) });
         }

@@ -41,7 +41,7 @@ public class EngineVersionTests
     public void Every_number_before_the_evidence_counts()
     {
         var numbers = EngineVersion.Numbers(typeof(Priors));
-        foreach (var name in new[] { "Sound", "OneWrongFact", "MarksAgree", "Consistency", "SlipRate", "OtherSlip" }) numbers.ShouldContain(name + "=");
+        foreach (var name in new[] { "Sound", "OneWrongFact", "MarkMistaken", "Consistency", "SlipRate", "OtherSlip" }) numbers.ShouldContain(name + "=");
         numbers.ShouldContain("(0.98, 0.42)");
     }
 }

@@ -14,7 +14,7 @@ public class PartsTests
 {
     private static readonly MethodRun Run = new();
 
-    private static Hypothesis Student(params string[] bugs) => new([.. bugs.Select(b => Catalogue.Find("subtraction." + b)!)], null, []);
+    private static Hypothesis Student(params string[] bugs) => new([.. bugs.Select(b => Catalogue.Find("subtraction." + b)!)], [], []);
 
     private static ItemEvidence Item(string line) => ItemEvidence.Whole(ItemList.TryParse(line, null, out _)[0]);
 
@@ -60,7 +60,7 @@ public class PartsTests
     public void Declining_that_opens_many_more_chances_stays_bounded()
     {
         var ways = 0;
-        var student = new Hypothesis([Catalogue.Find("decimal-division.zeros-not-appended-after-point")!, Catalogue.Find("division.digit-too-small")!], null, []);
+        var student = new Hypothesis([Catalogue.Find("decimal-division.zeros-not-appended-after-point")!, Catalogue.Find("division.digit-too-small")!], [], []);
         foreach (var task in ItemPool.Of(Family.DecimalDivision, 200, seed: 3))
         {
             ways = 0;
@@ -114,18 +114,16 @@ public class PartsTests
             new SlipSearch(Run).Explain(Item($"86 - 47 = {answer}"), DeviationSet.Taught).Sum(s => s.Probability).ShouldBeInRange(0, 1);
     }
 
-    /// <summary>Marks as the explanation has them, or, on 15 items in 100, in a way of the student's own that says nothing.</summary>
-    private static double InOneOfTwoWays(double asExplained) => 0.85 * asExplained + 0.15 * 0.45;
-
     [Fact]
-    public void Marks_that_are_as_foretold_speak_for_it_and_others_against()
+    public void Among_ways_to_one_answer_the_marks_choose()
     {
         var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(TaskText.TryParse("52 - 38").Value!, run, DeviationSet.Taught);
-        Marked("52 - 38", "14", (WorkFields.Rewritten, 0, "12"), (WorkFields.Rewritten, 1, "4")).MarkLikelihood(run).ShouldBe(InOneOfTwoWays(0.9), 1e-12);
-        Marked("52 - 38", "14", (WorkFields.Rewritten, 0, "12")).MarkLikelihood(run).ShouldBe(InOneOfTwoWays(0.2), 1e-12);
-        Marked("52 - 38", "14").MarkLikelihood(run).ShouldBe(InOneOfTwoWays(0.2 * 0.2), 1e-12);
-        Item("52 - 38 = 14").MarkLikelihood(run).ShouldBe(1);
+        Marked("52 - 38", "14", (WorkFields.Rewritten, 0, "12"), (WorkFields.Rewritten, 1, "4")).MarksOf(run)!.Weight.ShouldBe(1);
+        Marked("52 - 38", "14", (WorkFields.Rewritten, 0, "12")).MarksOf(run)!.Weight.ShouldBe(0.8, 1e-12);
+        Marked("52 - 38", "14").MarksOf(run)!.Weight.ShouldBe(0.8 * 0.8, 1e-12);
+        Marked("52 - 38", "14", (WorkFields.Rewritten, 0, "12"), (WorkFields.Rewritten, 1, "5")).MarksOf(run)!.Weight.ShouldBe(0.2, 1e-12);
+        Item("52 - 38 = 14").MarksOf(run).ShouldBeNull();
     }
 
     [Fact]
@@ -133,13 +131,33 @@ public class PartsTests
     {
         var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(TaskText.TryParse("604 - 278").Value!, run, DeviationSet.Taught);
-        Marked("604 - 278", "326", (WorkFields.Rewritten, 0, "14"), (WorkFields.Rewritten, 1, "9"), (WorkFields.Rewritten, 2, "5")).MarkLikelihood(run).ShouldBe(InOneOfTwoWays(0.9), 1e-12);
+        Marked("604 - 278", "326", (WorkFields.Rewritten, 0, "14"), (WorkFields.Rewritten, 1, "9"), (WorkFields.Rewritten, 2, "5")).MarksOf(run)!.Weight.ShouldBe(1);
+    }
+
+    [Theory]
+    [InlineData(2, 0, 0, 0, 0.15 + 0.85 * (0.5 * 2.1375 * 2.1375 + 0.3 * 1.125 * 1.125 + 0.2 * 0.1125 * 0.1125))]
+    [InlineData(0, 0, 1, 0, 0.15 + 0.85 * (0.5 * 0.05 + 0.3 * 0.5 + 0.2 * 0.95))]
+    [InlineData(0, 1, 0, 0, 0.15 + 0.85 * (0.5 * 0.2375 + 0.3 * 0.125 + 0.2 * 0.0125))]
+    [InlineData(0, 0, 0, 1, 0.15 + 0.85 * 0.25)]
+    public void A_page_is_marked_by_a_habit_or_in_a_way_of_its_own(int same, int differ, int missing, int extra, double expected)
+    {
+        var marks = new SheetMarks();
+        marks.Add(new MarkEvidence([(0, new FieldMatch(same, differ, missing, extra))]));
+        Math.Exp(marks.LogEvidence).ShouldBe(expected, 1e-9);
+    }
+
+    [Fact]
+    public void However_often_marks_differ_they_rule_nothing_out()
+    {
+        var marks = new SheetMarks();
+        for (var item = 0; item < 100; item++) marks.Add(new MarkEvidence([(0, new FieldMatch(0, 5, 5, 5))]));
+        marks.LogEvidence.ShouldBe(Math.Log(0.15), 1e-9);
     }
 
     [Fact]
     public void The_likelihood_of_an_item_adds_up_its_ways()
     {
-        var item = new ItemLikelihood([new Way(2, 2, 0, 0), new Way(2, 1, 1, 0), new Way(2, 1, 0, 0.1), new Way(2, 0, 0, 0)], "445");
+        var item = new ItemLikelihood([new Way(2, 2, false, 0), new Way(2, 1, true, 0), new Way(2, 1, false, 0.1), new Way(2, 0, false, 0)], "445");
         // One of two chances is followed by those who decide chance by chance only, which is half of them.
         var expected = 0.045 * 0.95 + 0.045 * 0.05 * Priors.SlipIsOneStep * 0.1 + 0.05 * Priors.OtherSlip;
         item.At(0.9, 0.05).ShouldBe(expected, 1e-12);
@@ -258,7 +276,7 @@ public class PartsTests
             item = ItemEvidence.Whole(WorkedItemReader.TryRead(item.Item, item.Item.Answer, marks.RootElement, out _)!);
         }
 
-        var sheet = new SheetLikelihood([item], [Catalogue.Find("subtraction." + bug)!], [], []);
+        var sheet = new SheetLikelihood([item], [Catalogue.Find("subtraction." + bug)!], []);
         var candidate = sheet.Rough(Student(bug));
         candidate.Probability = 1;
         var step = new ItemReader(sheet, [candidate]).Read([item.Item])[0].FirstWrongStep!;

@@ -25,9 +25,9 @@ public class PosteriorTests
     public void The_search_agrees_with_enumeration(params string[] page)
     {
         var items = ItemList.TryParse(string.Join('\n', page), null, out _).Select((item, i) => ItemEvidence.Of(item, i, [School.Usual]).Single()).ToList();
-        var sheet = new SheetLikelihood(items, SmallCatalogue, [], []);
+        var sheet = new SheetLikelihood(items, SmallCatalogue, []);
 
-        var found = new ExplanationSearch(sheet).Search().Where(c => c.Hypothesis is { Unlisted: null, Facts.Count: 0 }).ToList();
+        var found = new ExplanationSearch(sheet).Search().Where(c => c.Hypothesis is { Unlisted.Count: 0, Facts.Count: 0 }).ToList();
         var largest = found.Max(c => c.LogScore);
         var approximate = found.ToDictionary(c => c.Hypothesis.Key, c => Math.Exp(c.LogScore - largest));
         var sum = approximate.Values.Sum();
@@ -44,14 +44,14 @@ public class PosteriorTests
         var signatures = new HashSet<string>();
         foreach (var set in Subsets().OrderBy(s => s.Length))
         {
-            var hypothesis = new Hypothesis(set, null, []);
+            var hypothesis = new Hypothesis(set, [], []);
             var run = new MethodRun();
             var predictions = string.Join('|', items.Select(i =>
             {
                 Method.Run(i.Task, run, hypothesis.Deviations);
                 return run.Page.Answer.ToString();
             }));
-            var copies = set.Any(b => signatures.Contains(string.Join('+', new Hypothesis([.. set.Where(x => x != b)], null, []).RuleIds) + ":" + predictions));
+            var copies = set.Any(b => signatures.Contains(string.Join('+', new Hypothesis([.. set.Where(x => x != b)], [], []).RuleIds) + ":" + predictions));
             signatures.Add(hypothesis.Key + ":" + predictions);
             if (copies) continue;
             var total = 0.0;

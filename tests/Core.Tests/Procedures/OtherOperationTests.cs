@@ -13,7 +13,7 @@ namespace YellowPencil.Core.Tests.Procedures;
 public class OtherOperationTests
 {
     private static WorkedItem Written(string task, params string[] bugs) =>
-        new SimulatedStudent(new Hypothesis([.. bugs.Select(b => Catalogue.Find(b)!)], null, []), 1, 0, 1).Write("1", TaskText.TryParse(task).Value!);
+        new SimulatedStudent(new Hypothesis([.. bugs.Select(b => Catalogue.Find(b)!)], [], []), 1, 0, 1).Write("1", TaskText.TryParse(task).Value!);
 
     [Theory]
     [InlineData("604 - 278", "882", "subtraction.minus-read-as-plus")]

@@ -12,7 +12,7 @@ namespace YellowPencil.Core.Tests.Remediation;
 public class PlanMakerTests
 {
     private static RemediationPlan Plan(ClassroomWord word, params string[] bugs) =>
-        PlanMaker.Make("K-17", new Hypothesis([.. bugs.Select(b => Catalogue.Find("subtraction." + b)!)], null, []), [], word);
+        PlanMaker.Make("K-17", new Hypothesis([.. bugs.Select(b => Catalogue.Find("subtraction." + b)!)], [], []), [], word);
 
     public static TheoryData<string> EveryBug => [.. Catalogue.Of(Family.Subtraction).Select(b => b.Id)];
 

@@ -113,8 +113,8 @@ public class FieldTests
     {
         var item = WorkedItem.Of("1", TaskText.TryParse(task).Value!) with { Answer = answer, Work = Read(work) };
         var evidence = ItemEvidence.Whole(item);
-        var sheet = new SheetLikelihood([evidence], [.. bugs.Select(b => YellowPencil.Core.Bugs.Catalogue.Find(b)!)], [], []);
-        var candidate = sheet.Rough(new Hypothesis([.. bugs.Select(b => YellowPencil.Core.Bugs.Catalogue.Find(b)!)], null, []));
+        var sheet = new SheetLikelihood([evidence], [.. bugs.Select(b => YellowPencil.Core.Bugs.Catalogue.Find(b)!)], []);
+        var candidate = sheet.Rough(new Hypothesis([.. bugs.Select(b => YellowPencil.Core.Bugs.Catalogue.Find(b)!)], [], []));
         candidate.Probability = 1;
         return new ItemReader(sheet, [candidate]).Read([item])[0].FirstWrongStep!;
     }

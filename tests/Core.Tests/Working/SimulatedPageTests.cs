@@ -14,7 +14,7 @@ public class SimulatedPageTests
 {
     private static WorkedItem Written(string task, params string[] bugs)
     {
-        var student = new Hypothesis([.. bugs.Select(b => Catalogue.Find(b)!)], null, []);
+        var student = new Hypothesis([.. bugs.Select(b => Catalogue.Find(b)!)], [], []);
         return new SimulatedStudent(student, consistency: 1, slipRate: 0, seed: 1).Write("1", TaskText.TryParse(task).Value!);
     }
 

@@ -13,22 +13,25 @@ public enum SumDirection { FromOnes, FromLeft }
 public enum SumOnward { NextColumn, Stop }
 
 /// <summary>What is done with the digits of a column.</summary>
-public enum AddColumnWay { AddAll, FirstTwoOnly, LargestOnly, Difference, WriteZero, LeaveBlank, Multiply, SkipRepeated }
+public enum AddColumnWay { AddAll, FirstTwoOnly, LargestOnly, Difference, WriteZero, LeaveBlank, Multiply, SkipRepeated, PairsOfTenVanish, FirstOnly, LastOnly, SmallestOnly, CountAsZero }
+
+/// <summary>What comes of one more digit of a column.</summary>
+public enum DigitAdded { Exact, OneMore, OneFewer, LeftOut, WithoutTen, OneDown, TenMore }
 
 /// <summary>What is done with the carry that stands above a column.</summary>
-public enum CarryCounted { Once, Not, Twice, OlderOne, AsTen }
+public enum CarryCounted { Once, Not, Twice, OlderOne, AsTen, TakenAway, AsOne, AllOlder }
 
 /// <summary>How the sum of a column is counted.</summary>
 public enum SumCount { Exact, OneTooFew, OneTooMany }
 
 /// <summary>What is written under a column that comes to ten or more, and what is carried.</summary>
-public enum TenOrMore { WriteOnesCarryTens, WriteBoth, WriteOnesCarryNothing, WriteTensCarryOnes, WriteOnesCarryOne, WriteNine, WriteTensCarryNothing, WriteBothAndCarry }
+public enum TenOrMore { WriteOnesCarryTens, WriteBoth, WriteOnesCarryNothing, WriteTensCarryOnes, WriteOnesCarryOne, WriteNine, WriteTensCarryNothing, WriteBothAndCarry, WriteLessTenCarryOne, WriteZeroCarryTens, WriteZeroCarryNothing, LeaveBlankCarryTens, LeaveBlankCarryNothing, WriteOnesCarryTwo }
 
 /// <summary>What is carried from a column that comes to less than ten.</summary>
 public enum BelowTen { CarryNothing, CarryOne }
 
 /// <summary>Into which column a carry goes.</summary>
-public enum CarryInto { NextColumn, ColumnAfterNext, RightNeighbour, SameColumn }
+public enum CarryInto { NextColumn, ColumnAfterNext, RightNeighbour, SameColumn, LeftmostColumn, NextTwoColumns }
 
 /// <summary>What is written for the last column when it comes to ten or more.</summary>
-public enum LastSum { WriteWhole, WriteOnesOnly, WriteTensOnly, TurnedRound }
+public enum LastSum { WriteWhole, WriteOnesOnly, WriteTensOnly, TurnedRound, LessTen }

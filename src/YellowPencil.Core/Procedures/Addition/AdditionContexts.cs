@@ -31,6 +31,9 @@ public readonly record struct AddColumnContext : IDecisionContext
     /// <summary>The largest digit here; 0 where there is none.</summary>
     public required int Largest { get; init; }
 
+    /// <summary>What the digits come to without any carry.</summary>
+    public required int DigitSum { get; init; }
+
     /// <summary>The carry that stands above this column.</summary>
     public required int CarryIn { get; init; }
 
@@ -66,4 +69,16 @@ public readonly record struct AddColumnContext : IDecisionContext
 
     /// <summary>Whether the column comes to ten or more.</summary>
     public bool IsTenOrMore => Total >= 10;
+}
+
+/// <summary>One more digit of a column when it is added.</summary>
+/// <param name="Column">The column, as a power of ten.</param>
+/// <param name="Before">What the digits before it come to.</param>
+/// <param name="Digit">The digit.</param>
+/// <param name="Added">How many digits were added before it.</param>
+/// <param name="IsOnes">Whether it is the column of the smallest place.</param>
+public readonly record struct AddedDigitContext(int Column, int Before, int Digit, int Added, bool IsOnes) : IDecisionContext
+{
+    /// <inheritdoc/>
+    public int? Place => Column;
 }

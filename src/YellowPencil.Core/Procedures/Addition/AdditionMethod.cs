@@ -12,7 +12,7 @@ public sealed class AdditionMethod : Method
     public override Family Family => Family.Addition;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<DecisionPoint> Points => AdditionPoints.All;
+    protected override IReadOnlyList<DecisionPoint> OwnPoints => AdditionPoints.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Operands, WorkFields.Order];

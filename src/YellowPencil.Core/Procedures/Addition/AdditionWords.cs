@@ -24,8 +24,24 @@ internal static class AdditionWords
         AddColumnWay.WriteZero => "writes 0",
         AddColumnWay.LeaveBlank => "leaves the column blank",
         AddColumnWay.Multiply => "multiplies the digits",
+        AddColumnWay.PairsOfTenVanish => "crosses out two digits that make ten and does not count them",
+        AddColumnWay.FirstOnly => "copies the digit of the first number",
+        AddColumnWay.LastOnly => "copies the digit of the last number",
+        AddColumnWay.SmallestOnly => "writes the smallest digit",
+        AddColumnWay.CountAsZero => "takes the digits together to be 0",
         AddColumnWay.SkipRepeated => "counts a digit that comes twice only once",
         _ => "adds the digits",
+    };
+
+    public static string Of(DigitAdded choice) => choice switch
+    {
+        DigitAdded.OneMore => "comes out one too large in adding a digit",
+        DigitAdded.OneFewer => "comes out one too small in adding a digit",
+        DigitAdded.LeftOut => "leaves a digit out",
+        DigitAdded.WithoutTen => "drops the ten in adding a digit",
+        DigitAdded.OneDown => "goes one down in adding a digit",
+        DigitAdded.TenMore => "comes out ten too large in adding a digit",
+        _ => "adds the next digit",
     };
 
     public static string Of(CarryCounted choice) => choice switch
@@ -33,6 +49,9 @@ internal static class AdditionWords
         CarryCounted.Not => "does not count the carry",
         CarryCounted.Twice => "counts the carry twice",
         CarryCounted.OlderOne => "counts an earlier carry again",
+        CarryCounted.TakenAway => "takes the carry away",
+        CarryCounted.AsOne => "counts any carry as 1",
+        CarryCounted.AllOlder => "counts all carries made so far",
         CarryCounted.AsTen => "counts the carry as ten",
         _ => "counts the carry",
     };
@@ -52,6 +71,12 @@ internal static class AdditionWords
         TenOrMore.WriteOnesCarryOne => "writes the ones and carries 1",
         TenOrMore.WriteNine => "writes 9",
         TenOrMore.WriteTensCarryNothing => "writes the tens and carries nothing",
+        TenOrMore.WriteLessTenCarryOne => "writes all but ten and carries 1",
+        TenOrMore.WriteZeroCarryTens => "writes 0 and carries the tens",
+        TenOrMore.WriteZeroCarryNothing => "writes 0 and carries nothing",
+        TenOrMore.LeaveBlankCarryTens => "leaves the column blank and carries the tens",
+        TenOrMore.LeaveBlankCarryNothing => "leaves the column blank and carries nothing",
+        TenOrMore.WriteOnesCarryTwo => "writes the ones and carries one too many",
         TenOrMore.WriteBothAndCarry => "writes both digits and carries too",
         _ => "writes the ones and carries the tens",
     };
@@ -62,6 +87,8 @@ internal static class AdditionWords
     {
         CarryInto.ColumnAfterNext => "puts the carry one column too far left",
         CarryInto.SameColumn => "adds the carry to the digit just written",
+        CarryInto.LeftmostColumn => "puts the carry over the leftmost column",
+        CarryInto.NextTwoColumns => "puts the carry over the next two columns",
         CarryInto.RightNeighbour => "puts the carry over the column to the right",
         _ => "puts the carry over the next column",
     };
@@ -70,6 +97,7 @@ internal static class AdditionWords
     {
         LastSum.WriteOnesOnly => "writes only the ones of the last sum",
         LastSum.WriteTensOnly => "writes only the tens of the last sum",
+        LastSum.LessTen => "writes all but ten of the last sum",
         LastSum.TurnedRound => "writes the last sum the wrong way round",
         _ => "writes the last sum whole",
     };

@@ -17,6 +17,7 @@ internal ref struct ColumnSumWork
     private readonly Span<int> cells;
     private readonly Span<int> carries;
     private int olderCarry;
+    private int allCarries;
     private int carriesMade;
     private int worked;
 
@@ -53,7 +54,7 @@ internal ref struct ColumnSumWork
         var way = run.Ask(AdditionPoints.Column, Context(column));
         if (way == AddColumnWay.LeaveBlank) return;
         var total = way == AddColumnWay.WriteZero ? 0 : Total(column, way);
-        if (way != AddColumnWay.WriteZero && (carries[column] > 0 || olderCarry > 0))
+        if (way is not (AddColumnWay.WriteZero or AddColumnWay.FirstOnly or AddColumnWay.LastOnly) && (carries[column] > 0 || olderCarry > 0))
         {
             total += run.Ask(AdditionPoints.Carry, Context(column)) switch
             {
@@ -61,48 +62,49 @@ internal ref struct ColumnSumWork
                 CarryCounted.Twice => 2 * carries[column],
                 CarryCounted.OlderOne => olderCarry,
                 CarryCounted.AsTen => 10 * carries[column],
+                CarryCounted.TakenAway => -Math.Min(total, carries[column]),
+                CarryCounted.AsOne => Math.Min(1, carries[column]),
+                CarryCounted.AllOlder => allCarries,
                 _ => carries[column],
             };
         }
 
         var context = Context(column) with { Total = total };
-        if (total < 10)
-        {
-            WriteCell(column, total);
-            if (context.ColumnsLeft > 0 && run.Ask(AdditionPoints.Below, context) == BelowTen.CarryOne) Carry(context, 1);
-        }
-        else if (context.IsLast)
-        {
-            WriteLast(context);
-        }
-        else
-        {
-            WriteTen(context);
-        }
+        var (written, carry) = total < 10 ? BelowTenOf(context) : context.IsLast ? (LastOf(context), 0) : TenOf(context);
+        written = run.Value(AdditionPoints.Written, context, written);
+        if (written >= 0) WriteCell(column, written);
+        if (!context.IsLast) Carry(context, run.Value(AdditionPoints.Carried, context, carry, most: 99));
     }
+
+    private readonly (int Written, int Carry) BelowTenOf(AddColumnContext context) =>
+        (context.Total, context.ColumnsLeft > 0 && run.Ask(AdditionPoints.Below, context) == BelowTen.CarryOne ? 1 : 0);
 
     private readonly int Total(int column, AddColumnWay way)
     {
         var total = -1;
         var taken = 0;
         var last = -1;
+        var vanished = way == AddColumnWay.PairsOfTenVanish ? PairsOfTen(column) : 0;
         for (var row = 0; row < addends; row++)
         {
             var digit = digits[row * width + column];
-            if (digit < 0 || (way == AddColumnWay.FirstTwoOnly && taken == 2) || (way == AddColumnWay.SkipRepeated && digit == last)) continue;
+            if (digit < 0 || (vanished >> row & 1) == 1 || (way == AddColumnWay.FirstTwoOnly && taken == 2) || (way == AddColumnWay.SkipRepeated && digit == last)) continue;
             taken++;
             last = digit;
             total = total < 0 ? digit : way switch
             {
+                AddColumnWay.FirstOnly => total,
+                AddColumnWay.LastOnly => digit,
+                AddColumnWay.SmallestOnly => Math.Min(total, digit),
                 AddColumnWay.LargestOnly => Math.Max(total, digit),
                 AddColumnWay.Difference => Math.Abs(total - digit),
                 AddColumnWay.Multiply => run.Recall(new NumberFact(FactKind.Times, total, digit), smallestPlace + column),
-                _ => run.Recall(new NumberFact(FactKind.Plus, total, digit), smallestPlace + column),
+                _ => Added(column, total, digit, taken - 1),
             };
         }
 
-        total = Math.Max(0, total);
-        if (taken < 2 || way is AddColumnWay.LargestOnly or AddColumnWay.Difference or AddColumnWay.Multiply) return total;
+        total = way == AddColumnWay.CountAsZero ? 0 : Math.Max(0, total);
+        if (taken < 2 || way is not (AddColumnWay.AddAll or AddColumnWay.FirstTwoOnly or AddColumnWay.SkipRepeated)) return total;
         return run.Ask(AdditionPoints.Count, Context(column) with { Total = total }) switch
         {
             SumCount.OneTooFew when total > 0 => total - 1,
@@ -111,62 +113,86 @@ internal ref struct ColumnSumWork
         };
     }
 
-    private void WriteTen(AddColumnContext context)
+    private readonly int Added(int column, int total, int digit, int added)
     {
-        var (column, total) = (context.Column - smallestPlace, context.Total);
-        switch (run.Ask(AdditionPoints.Ten, context))
+        var sum = run.Recall(new NumberFact(FactKind.Plus, total, digit), smallestPlace + column);
+        if (!run.IsOpen(AdditionPoints.Digit))
         {
-            case TenOrMore.WriteBoth:
-                WriteCell(column, total);
-                break;
-            case TenOrMore.WriteOnesCarryNothing:
-                WriteCell(column, total % 10);
-                break;
-            case TenOrMore.WriteTensCarryOnes:
-                WriteCell(column, total / 10);
-                Carry(context, total % 10);
-                break;
-            case TenOrMore.WriteOnesCarryOne:
-                WriteCell(column, total % 10);
-                Carry(context, 1);
-                break;
-            case TenOrMore.WriteNine:
-                WriteCell(column, 9);
-                break;
-            case TenOrMore.WriteTensCarryNothing:
-                WriteCell(column, total / 10);
-                break;
-            case TenOrMore.WriteBothAndCarry:
-                WriteCell(column, total);
-                Carry(context, total / 10);
-                break;
-            default:
-                WriteCell(column, total % 10);
-                Carry(context, total / 10);
-                break;
+            run.PassOver();
+            return sum;
         }
+
+        return Math.Max(0, run.Ask(AdditionPoints.Digit, new AddedDigitContext(smallestPlace + column, total, digit, added, column == 0)) switch
+        {
+            DigitAdded.OneMore => sum + 1,
+            DigitAdded.OneFewer => sum - 1,
+            DigitAdded.LeftOut => total,
+            DigitAdded.WithoutTen => total / 10 * 10 + (total + digit) % 10,
+            DigitAdded.OneDown => Math.Max(total, digit) == 9 && total < 10 ? Math.Min(total, digit) - 1 : total - 1,
+            DigitAdded.TenMore => sum + 10,
+            _ => sum,
+        });
+    }
+
+    /// <summary>The rows whose digits in a column make ten two by two, as bits.</summary>
+    private readonly int PairsOfTen(int column)
+    {
+        var vanished = 0;
+        for (var row = 0; row < addends; row++)
+            for (var other = row + 1; other < addends; other++)
+            {
+                if (((vanished >> row | vanished >> other) & 1) == 1 || digits[row * width + column] <= 0 || digits[row * width + column] + digits[other * width + column] != 10) continue;
+                vanished |= 1 << row | 1 << other;
+            }
+
+        return vanished;
+    }
+
+    /// <summary>What is written under a column that comes to ten or more, -1 for nothing, and what is carried.</summary>
+    private readonly (int Written, int Carry) TenOf(AddColumnContext context)
+    {
+        var total = context.Total;
+        return run.Ask(AdditionPoints.Ten, context) switch
+        {
+            TenOrMore.WriteBoth => (total, 0),
+            TenOrMore.WriteOnesCarryNothing => (total % 10, 0),
+            TenOrMore.WriteTensCarryOnes => (total / 10, total % 10),
+            TenOrMore.WriteOnesCarryOne => (total % 10, 1),
+            TenOrMore.WriteNine => (9, 0),
+            TenOrMore.WriteTensCarryNothing => (total / 10, 0),
+            TenOrMore.WriteBothAndCarry => (total, total / 10),
+            TenOrMore.WriteLessTenCarryOne => (total - 10, 1),
+            TenOrMore.WriteZeroCarryTens => (0, total / 10),
+            TenOrMore.WriteZeroCarryNothing => (0, 0),
+            TenOrMore.LeaveBlankCarryTens => (-1, total / 10),
+            TenOrMore.LeaveBlankCarryNothing => (-1, 0),
+            TenOrMore.WriteOnesCarryTwo => (total % 10, total / 10 + 1),
+            _ => (total % 10, total / 10),
+        };
     }
 
     private void Carry(AddColumnContext context, int carry)
     {
         if (carry == 0) return;
         var column = context.Column - smallestPlace;
-        var target = run.Ask(AdditionPoints.Into, context) switch
+        var into = run.Ask(AdditionPoints.Into, context);
+        var target = into switch
         {
             CarryInto.ColumnAfterNext => column + 2,
             CarryInto.RightNeighbour => column - 1,
             CarryInto.SameColumn => column,
+            CarryInto.LeftmostColumn => width - 1,
+            CarryInto.NextTwoColumns => column + 2,
             _ => column + 1,
         };
+        if (into == CarryInto.NextTwoColumns) PutCarry(column + 1, carry);
         if (target == column)
         {
             WriteCell(column, cells[column] + carry);
         }
         else if (target >= 0)
         {
-            carries[target] += carry;
-            run.Page.Write(WorkFields.Carries, smallestPlace + target, carry);
-            olderCarry = carry;
+            PutCarry(target, carry);
         }
         else
         {
@@ -177,16 +203,25 @@ internal ref struct ColumnSumWork
         carriesMade++;
     }
 
-    private readonly void WriteLast(AddColumnContext context)
+    private void PutCarry(int column, int carry)
+    {
+        carries[column] += carry;
+        run.Page.Write(WorkFields.Carries, smallestPlace + column, carry);
+        olderCarry = carry;
+        allCarries += carry;
+    }
+
+    private readonly int LastOf(AddColumnContext context)
     {
         var total = context.Total;
-        WriteCell(context.Column - smallestPlace, run.Ask(AdditionPoints.Last, context) switch
+        return run.Ask(AdditionPoints.Last, context) switch
         {
             LastSum.WriteOnesOnly => total % 10,
             LastSum.WriteTensOnly => total / 10,
             LastSum.TurnedRound => total % 10 * 10 + total / 10,
+            LastSum.LessTen => total - 10,
             _ => total,
-        });
+        };
     }
 
     private readonly void WriteCell(int column, int value)
@@ -197,7 +232,7 @@ internal ref struct ColumnSumWork
 
     private readonly AddColumnContext Context(int column)
     {
-        var (count, smallest, largest) = Digits(column);
+        var (count, smallest, largest, sum) = Digits(column);
         return new AddColumnContext
         {
             Column = smallestPlace + column,
@@ -206,6 +241,7 @@ internal ref struct ColumnSumWork
             Addends = addends,
             Smallest = smallest,
             Largest = largest,
+            DigitSum = sum,
             CarryIn = carries[column],
             OlderCarry = olderCarry,
             Total = 0,
@@ -216,18 +252,19 @@ internal ref struct ColumnSumWork
         };
     }
 
-    private readonly (int Count, int Smallest, int Largest) Digits(int column)
+    private readonly (int Count, int Smallest, int Largest, int Sum) Digits(int column)
     {
-        var (count, smallest, largest) = (0, 9, 0);
+        var (count, smallest, largest, sum) = (0, 9, 0, 0);
         for (var row = 0; row < addends; row++)
         {
             var digit = digits[row * width + column];
             if (digit < 0) continue;
             count++;
+            sum += digit;
             smallest = Math.Min(smallest, digit);
             largest = Math.Max(largest, digit);
         }
 
-        return (count, count == 0 ? 0 : smallest, largest);
+        return (count, count == 0 ? 0 : smallest, largest, sum);
     }
 }

@@ -17,7 +17,7 @@ public sealed class DecimalDivisionMethod : Method
     public override IReadOnlyList<Part> Parts { get; } = [new(Family.Division, "in the cycles of the division"), .. DivisionMethod.InnerParts, new(Family.Integers, "in the sign")];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<DecisionPoint> Points => DecimalDivisionPoints.All;
+    protected override IReadOnlyList<DecisionPoint> OwnPoints => DecimalDivisionPoints.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } =
@@ -49,6 +49,13 @@ public sealed class DecimalDivisionMethod : Method
             context = new DecimalQuotientContext(dividend.Places, divisor.Places, !isSmaller);
         }
 
+        if (run.Ask(DecimalDivisionPoints.Split, context) == QuotientSplit.TwoNumbers)
+        {
+            if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
+            run.Page.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{Part(dividend, divisor, isWhole: true)}.{Part(dividend, divisor, isWhole: false)}"));
+            return;
+        }
+
         var places = PlacesAfterShift(run, context);
         var wholeDivisor = (long)BigInteger.Abs(divisor.Unscaled);
         var digits = DigitsOf(run, dividend, ref places);
@@ -58,6 +65,19 @@ public sealed class DecimalDivisionMethod : Method
         work.Work();
         if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
         WriteAnswer(run, context, work, isNegative);
+    }
+
+    /// <summary>The parts of both numbers before their points, or behind them, divided as whole numbers beside the task; what is left is dropped, and by 0 a number stays.</summary>
+    private static BigInteger Part(DecimalNumber dividend, DecimalNumber divisor, bool isWhole)
+    {
+        var (over, under) = (Of(dividend), Of(divisor));
+        return under.IsZero ? over : over / under;
+
+        BigInteger Of(DecimalNumber number)
+        {
+            var whole = BigInteger.DivRem(BigInteger.Abs(number.Unscaled), BigInteger.Pow(10, number.Places), out var behind);
+            return isWhole ? whole : behind;
+        }
     }
 
     /// <summary>How many digits of the dividend stand after its point once it was moved; less than 0 where zeros are appended.</summary>
@@ -73,12 +93,17 @@ public sealed class DecimalDivisionMethod : Method
             PointShift.DividendOneMore => due + 1,
             PointShift.DividendOneFewer => Math.Max(0, due - 1),
             PointShift.DividendByItsOwn => places == 0 ? due : places,
+            PointShift.BothByDividend => places,
+            PointShift.NotAtAll => 0,
+            PointShift.DividendTwice => 2 * due,
             _ => due,
         };
+        moved = moved < 0 ? moved : run.Value(DecimalDivisionPoints.Moved, context, moved, most: 30);
         if (moved <= places) return places - moved;
         return run.Ask(DecimalDivisionPoints.Zeros, context) switch
         {
             ShiftZeros.LeaveOut => 0,
+            ShiftZeros.OneOnly => Math.Max(places - moved, -1),
             ShiftZeros.OneTooMany => places - moved - 1,
             _ => places - moved,
         };
@@ -114,8 +139,11 @@ public sealed class DecimalDivisionMethod : Method
             DecimalQuotientPoint.PlacesTogether => context.DividendPlaces + context.DivisorPlaces,
             DecimalQuotientPoint.PlacesOfDividend => context.DividendPlaces,
             DecimalQuotientPoint.PlacesOfDivisor => context.DivisorPlaces,
+            DecimalQuotientPoint.PlacesApart => Math.Abs(context.DividendPlaces - context.DivisorPlaces),
+            DecimalQuotientPoint.NoPoint => 0,
             _ => after,
         };
+        places = run.Value(DecimalDivisionPoints.Places, context with { Digits = work.Written }, places, most: 60);
         var rest = work.Left == 0 || work.IsCutOff ? RestWritten.Drop : run.Ask(DivisionPoints.Written, new RestContext(QuotientForm.AsDecimal, work.Left, 1));
         if (rest is RestWritten.AsNextDigit or RestWritten.AsDecimal)
         {

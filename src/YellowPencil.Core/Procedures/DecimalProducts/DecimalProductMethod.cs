@@ -23,7 +23,7 @@ public sealed class DecimalProductMethod : Method
     ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<DecisionPoint> Points => DecimalProductPoints.All;
+    protected override IReadOnlyList<DecisionPoint> OwnPoints => DecimalProductPoints.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Carries, WorkFields.Rows, WorkFields.Sign, WorkFields.Places];
@@ -39,7 +39,12 @@ public sealed class DecimalProductMethod : Method
     {
         var product = (DecimalProduct)task;
         var (first, second) = (product.First, product.Second);
-        var context = new PlacesContext(first.Places, second.Places, HasBareZero(first) || HasBareZero(second), 0, EndsInZero: false);
+        var context = new PlacesContext(first.Places, second.Places, HasBareZero(first) || HasBareZero(second), 0, EndsInZero: false)
+        {
+            FirstWhole = first.Length - first.Places,
+            SecondWhole = second.Length - second.Places,
+            BareZeros = (HasBareZero(first) ? 1 : 0) + (HasBareZero(second) ? 1 : 0),
+        };
         var signs = new SignsContext(first.IsNegative, second.IsNegative, IsLarger(first, second), IsQuotient: false);
         var signFirst = SignPoints.ComesFirst(run);
         var isNegative = signFirst && SignPoints.IsNegative(run, signs);
@@ -49,9 +54,11 @@ public sealed class DecimalProductMethod : Method
             return;
         }
 
-        if (!context.HasWhole && run.Ask(DecimalProductPoints.Split, context) == FactorSplit.TwoNumbers)
+        var split = first.Places + second.Places > 0 ? run.Ask(DecimalProductPoints.Split, context) : FactorSplit.OneNumber;
+        if (split == FactorSplit.TwoNumbers || (split == FactorSplit.DecimalPartOnly && context.HasWhole))
         {
-            var (whole, decimals) = (Product(run, first, second, isWhole: true), Product(run, first, second, isWhole: false));
+            var decimals = Product(run, first, second, isWhole: false);
+            var whole = split == FactorSplit.TwoNumbers ? Product(run, first, second, isWhole: true) : Digits.Text(Part(run, first.Places > 0 ? first : second, isWhole: true));
             if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
             run.Page.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{whole}.{decimals}"));
             return;
@@ -74,8 +81,10 @@ public sealed class DecimalProductMethod : Method
     /// <summary>The digits of a factor before or after its point, without zeros in front.</summary>
     private static Span<int> Part(MethodRun run, DecimalNumber number, bool isWhole)
     {
-        var digits = run.Take(isWhole ? number.Length - number.Places : number.Places);
-        for (var i = 0; i < digits.Length; i++) digits[i] = number.Digit(isWhole ? i : i - number.Places);
+        // A whole number has only one part, that meets both parts of the other.
+        isWhole |= number.Places == 0;
+        var digits = run.Take(Math.Max(1, isWhole ? number.Length - number.Places : number.Places), filledWith: 0);
+        for (var i = 0; i < (isWhole ? number.Length - number.Places : number.Places); i++) digits[i] = number.Digit(isWhole ? i : i - number.Places);
         return digits[..Digits.LengthWithoutZeros(digits)];
     }
 
@@ -121,9 +130,15 @@ public sealed class DecimalProductMethod : Method
             PlaceCount.Multiplied => context.FirstPlaces * context.SecondPlaces,
             PlaceCount.OneAlways => 1,
             PlaceCount.Difference => Math.Abs(context.FirstPlaces - context.SecondPlaces),
+            PlaceCount.WholeOfFirstFromLeft => Math.Max(0, answer.Length - context.FirstWhole),
+            PlaceCount.WholeOfSecondFromLeft => Math.Max(0, answer.Length - context.SecondWhole),
+            PlaceCount.WholeTogetherFromLeft => Math.Max(0, answer.Length - context.FirstWhole - context.SecondWhole),
+            PlaceCount.ZerosInFrontToo => context.Together + context.BareZeros,
+            PlaceCount.OfFirstTwice => 2 * context.FirstPlaces,
             PlaceCount.AtMostTwo => Math.Min(2, context.Together),
             _ => context.Together,
         };
+        places = run.Value(DecimalProductPoints.Places, context, places, most: 30);
         run.Page.Write(WorkFields.Places, null, places);
         if (answer.Length < places)
         {

@@ -7,10 +7,10 @@ using YellowPencil.Core.Working.Fields;
 namespace YellowPencil.Core.Procedures.DecimalProducts;
 
 /// <summary>Whether a decimal is one number.</summary>
-public enum FactorSplit { OneNumber, TwoNumbers }
+public enum FactorSplit { OneNumber, TwoNumbers, DecimalPartOnly }
 
 /// <summary>How many decimal places the answer gets.</summary>
-public enum PlaceCount { Together, OfFirst, OfSecond, Larger, Smaller, FromLeft, None, OneTooFew, OneTooMany, Multiplied, OneAlways, AtMostTwo, Difference }
+public enum PlaceCount { Together, OfFirst, OfSecond, Larger, Smaller, FromLeft, None, OneTooFew, OneTooMany, Multiplied, OneAlways, AtMostTwo, Difference, WholeOfFirstFromLeft, WholeOfSecondFromLeft, ZerosInFrontToo, WholeTogetherFromLeft, OfFirstTwice }
 
 /// <summary>When last zeros of the product go.</summary>
 public enum EndZeros { AfterCounting, BeforeCounting }
@@ -26,6 +26,15 @@ public enum TooFewDigits { ZerosInFront, PointInFront, OneZeroInFront, PointAfte
 /// <param name="EndsInZero">Whether the product ends in a zero.</param>
 public readonly record struct PlacesContext(int FirstPlaces, int SecondPlaces, bool HasBareZero, int Digits, bool EndsInZero) : IDecisionContext
 {
+    /// <summary>Whole digits of the first factor.</summary>
+    public int FirstWhole { get; init; }
+
+    /// <summary>Whole digits of the second factor.</summary>
+    public int SecondWhole { get; init; }
+
+    /// <summary>Factors less than one that are written with a zero before the point.</summary>
+    public int BareZeros { get; init; }
+
     /// <inheritdoc/>
     public int? Place => null;
 
@@ -48,21 +57,36 @@ public static class DecimalProductPoints
         new("same", "when the counts are the same", c => c.FirstPlaces == c.SecondPlaces),
         new("bare-zero", "when a factor is less than one", c => c.HasBareZero),
         new("ends-in-zero", "when the product ends in a zero", c => c.EndsInZero),
+        new("first-whole", "when the first factor is a whole number", c => c.FirstPlaces == 0),
+        new("second-whole", "when the second factor is a whole number", c => c.SecondPlaces == 0),
+        new("first-more", "when the first factor has more places", c => c.FirstPlaces > c.SecondPlaces),
+        new("second-more", "when the second factor has more places", c => c.FirstPlaces < c.SecondPlaces),
+        new("three-places", "when there are three places or more", c => c.Together > 2),
         new("few-digits", "when the product has fewer digits than places", c => c.Digits > 0 && c.Digits < c.Together),
     ];
+
+    private static readonly Property<PlacesContext>[] Numbers =
+    [
+        new("first", "the places of the first factor", c => c.FirstPlaces), new("second", "the places of the second factor", c => c.SecondPlaces), new("digits", "the count of digits", c => c.Digits),
+        new("whole-first", "the whole digits of the first factor", c => c.FirstWhole), new("whole-second", "the whole digits of the second factor", c => c.SecondWhole),
+    ];
+
+    /// <summary>How many places does the answer get?</summary>
+    public static readonly ValuePoint<PlacesContext> Places = new("decimal-products.places", "How many places does the answer get?") { Numbers = Numbers, Does = n => $"gives the answer places by {n}", Kinds = Kinds, ShowsIn = WorkFields.Places };
 
     /// <summary>Multiply, or something else?</summary>
     public static readonly DecisionPoint<PlacesContext, ProductWay> Way = new("decimal-products.way", "What is to be done with the numbers?")
     {
         Does = Phrases.InOrder<ProductWay>("multiplies", "adds the two numbers"),
         Taught = (_, _) => ProductWay.Multiply,
+        Slips = _ => [(ProductWay.Add, 0.4)],
         Kinds = Kinds,
     };
 
     /// <summary>One number or two?</summary>
     public static readonly DecisionPoint<PlacesContext, FactorSplit> Split = new("decimal-products.parts", "Is a decimal one number on both sides of its point?")
     {
-        Does = Phrases.InOrder<FactorSplit>("multiplies all digits as one number", "multiplies the parts before and after the point separately"),
+        Does = Phrases.InOrder<FactorSplit>("multiplies all digits as one number", "multiplies the parts before and after the point separately", "multiplies what stands behind the point only and keeps what stands before it"),
         Taught = (_, _) => FactorSplit.OneNumber,
         Kinds = Kinds,
     };
@@ -79,8 +103,9 @@ public static class DecimalProductPoints
     public static readonly DecisionPoint<PlacesContext, PlaceCount> Count = new("decimal-products.count", "How many decimal places has the answer?")
     {
         Does = Phrases.InOrder<PlaceCount>("counts the places of both factors together", "counts the places of the first factor only", "counts the places of the second factor only", "takes the larger count", "takes the smaller count", "counts the places from the left", "writes no point",
-            "counts one place too few", "counts one place too many", "multiplies the counts", "always takes one place", "takes two places at the most", "takes one count from the other"),
+            "counts one place too few", "counts one place too many", "multiplies the counts", "always takes one place", "takes two places at the most", "takes one count from the other", "puts the point behind as many digits as the first factor has before it", "puts the point behind as many digits as the second factor has before it", "counts zeros in front as places too", "puts the point behind as many digits as both factors have before it", "counts the places of the first factor twice"),
         Taught = (_, _) => PlaceCount.Together,
+        Slips = _ => [(PlaceCount.OneTooFew, 1), (PlaceCount.OneTooMany, 1), (PlaceCount.None, 0.5)],
         Kinds = Kinds,
         ShowsIn = WorkFields.Places,
     };
@@ -95,5 +120,5 @@ public static class DecimalProductPoints
 
     /// <summary>All of them, in the order in which they come up, and those of signs, rows and columns.</summary>
     public static IReadOnlyList<DecisionPoint> All { get; } =
-        [SignPoints.OfProduct, Way, Split, Zeros, Count, TooFew, .. MultiplicationPoints.InRows, .. AdditionPoints.InColumns];
+        [SignPoints.OfProduct, Way, Split, Zeros, Count, Places, TooFew, .. MultiplicationPoints.InRows, .. MultiplicationPoints.Values, .. AdditionPoints.InColumns];
 }

@@ -17,7 +17,7 @@ public sealed class DecimalSumMethod : Method
     public override IReadOnlyList<Part> Parts { get; } = [new(Family.Addition, "in the columns of decimals"), new(Family.Subtraction, "in the columns of decimals")];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<DecisionPoint> Points => DecimalSumPoints.All;
+    protected override IReadOnlyList<DecisionPoint> OwnPoints => DecimalSumPoints.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order];
@@ -35,8 +35,16 @@ public sealed class DecimalSumMethod : Method
 
         // More taken away than there is: the larger number goes on top and the answer gets a minus sign.
         var swapped = isDifference && Compare(sum.Numbers[0], sum.Numbers[1]) < 0;
-        if (run.Ask(DecimalSumPoints.Split, context) == DecimalSplit.TwoNumbers) WalkParts(sum, run, isDifference, swapped);
+        var split = run.Ask(DecimalSumPoints.Split, context);
+        if (split != DecimalSplit.OneNumber) WalkParts(split == DecimalSplit.TwoNumbersEvenedUp ? EvenedUp(sum) : sum, run, isDifference, swapped);
         else WalkColumns(sum, context, run, isDifference, swapped);
+    }
+
+    /// <summary>The same numbers, filled up to equally many places.</summary>
+    private static DecimalSum EvenedUp(DecimalSum sum)
+    {
+        var places = sum.Numbers.Max(n => n.Places);
+        return new DecimalSum([.. sum.Numbers.Select(n => DecimalNumber.Of(n.Unscaled * BigInteger.Pow(10, places - n.Places), places))], sum.IsDifference);
     }
 
     /// <summary>The columns of a sum or difference, for other methods that come to one.</summary>
@@ -46,7 +54,7 @@ public sealed class DecimalSumMethod : Method
     {
         var numbers = sum.Numbers.Count;
         var offsets = run.Take(numbers);
-        var alignment = context.IsRagged ? run.Ask(DecimalSumPoints.Alignment, context) : DecimalAlignment.Points;
+        var alignment = context.IsRagged || sum.Numbers.Any(n => n.Length != sum.Numbers[0].Length) ? run.Ask(DecimalSumPoints.Alignment, context) : DecimalAlignment.Points;
         var places = SetOut(sum, alignment, context, run, offsets);
         var width = 0;
         for (var row = 0; row < numbers; row++)
@@ -64,7 +72,10 @@ public sealed class DecimalSumMethod : Method
                 digits[row * width + (isPushed ? i : offsets[row] + i)] = sum.Numbers[row].Digit(i - sum.Numbers[row].Places);
             }
 
+        // Where the digits do not stand by their places, the larger on top is the larger by what it then looks like, and no sign is due.
+        if (isDifference && alignment == DecimalAlignment.LeftEnds) swapped = Digits.Compare(digits[..width], digits[width..]) < 0;
         if (swapped) Swap(digits[..width], digits[width..]);
+        swapped &= alignment != DecimalAlignment.LeftEnds;
 
         var from = context.IsRagged && run.Ask(DecimalSumPoints.Lone, context) == LonePlaces.Drop ? Math.Min(width - 1, context.MostPlaces - context.FewestPlaces) : 0;
         var cells = run.Take(width + 2);
@@ -140,6 +151,7 @@ public sealed class DecimalSumMethod : Method
             var gap = run.Ask(DecimalSumPoints.Gap, new GapContext(column - places, bottom[column], column == from));
             if (gap == TopGap.FillZero) continue;
             begin = column + 1;
+            if (gap == TopGap.LeaveBlank) continue;
             cells[column] = gap switch
             {
                 TopGap.WriteBottom => bottom[column],
@@ -160,8 +172,17 @@ public sealed class DecimalSumMethod : Method
         var answer = run.Take(3 * cells.Length);
         var after = Digits.Flatten(cells[..Math.Min(places, cells.Length)], answer);
         var count = after + Digits.Flatten(cells[Math.Min(places, cells.Length)..], answer[after..]);
-        var point = run.Ask(DecimalSumPoints.Point, context) switch
+        context = context with { Digits = Digits.LengthWithoutZeros(answer[..count]) };
+        var way = run.Ask(DecimalSumPoints.Point, context);
+        var lastZeros = 0;
+        while (way == SumPoint.LastZerosFirst && lastZeros < count - 1 && answer[lastZeros] == 0) lastZeros++;
+        answer = answer[lastZeros..];
+        count -= lastZeros;
+        var point = way switch
         {
+            SumPoint.AsLongestWholeFromLeft => Math.Max(0, context.Digits - context.MostWhole),
+            SumPoint.AsFirstFromLeft => Math.Max(0, context.Digits - context.FirstWhole),
+            SumPoint.OfAllTogether => context.AllPlaces,
             SumPoint.Forgotten => 0,
             SumPoint.AsFirst => context.FirstPlaces,
             SumPoint.AsLast => context.LastPlaces,
@@ -170,6 +191,7 @@ public sealed class DecimalSumMethod : Method
             SumPoint.AfterFirstDigit => Digits.LengthWithoutZeros(answer[..count]) - 1,
             _ => from > 0 ? Math.Min(after, places - from) : after,
         };
+        point = run.Value(DecimalSumPoints.Places, context, point, most: 30);
         run.Page.AppendDecimal(answer[..count], point, isNegative);
     }
 
@@ -216,14 +238,16 @@ public sealed class DecimalSumMethod : Method
 
     private static DecimalSumContext ContextOf(DecimalSum sum)
     {
-        var (most, fewest) = (0, int.MaxValue);
+        var (most, fewest, all, whole) = (0, int.MaxValue, 0, 0);
         for (var i = 0; i < sum.Numbers.Count; i++)
         {
+            all += sum.Numbers[i].Places;
+            whole = Math.Max(whole, sum.Numbers[i].Length - sum.Numbers[i].Places);
             most = Math.Max(most, sum.Numbers[i].Places);
             fewest = Math.Min(fewest, sum.Numbers[i].Places);
         }
 
-        return new DecimalSumContext(sum.IsDifference, sum.Numbers.Count, sum.Numbers[0].Places, sum.Numbers[^1].Places, most, fewest);
+        return new DecimalSumContext(sum.IsDifference, sum.Numbers.Count, sum.Numbers[0].Places, sum.Numbers[^1].Places, most, fewest) { AllPlaces = all, MostWhole = whole, FirstWhole = sum.Numbers[0].Length - sum.Numbers[0].Places };
     }
 
     private static int Compare(DecimalNumber first, DecimalNumber second)

@@ -15,16 +15,16 @@ public enum DecimalAlignment { Points, RightEnds, LeftEnds, DecimalsRight, Pushe
 public enum HiddenPoint { AfterOnes, UnderLastPlace, BeforeDigits, LeftOut }
 
 /// <summary>Whether whole part and decimal part are one number.</summary>
-public enum DecimalSplit { OneNumber, TwoNumbers }
+public enum DecimalSplit { OneNumber, TwoNumbers, TwoNumbersEvenedUp }
 
 /// <summary>What is done where the top number has no digit above one to take away.</summary>
-public enum TopGap { FillZero, WriteBottom, TenWithoutLending, WriteZero }
+public enum TopGap { FillZero, WriteBottom, TenWithoutLending, WriteZero, LeaveBlank }
 
 /// <summary>What is done with places that only one number has.</summary>
 public enum LonePlaces { Keep, Drop }
 
 /// <summary>Where the point of the answer goes.</summary>
-public enum SumPoint { StraightDown, Forgotten, AsFirst, AsLast, PlacesTogether, FewestPlaces, AfterFirstDigit }
+public enum SumPoint { StraightDown, Forgotten, AsFirst, AsLast, PlacesTogether, FewestPlaces, AfterFirstDigit, AsLongestWholeFromLeft, OfAllTogether, LastZerosFirst, AsFirstFromLeft }
 
 /// <summary>The whole item as the student first sees it.</summary>
 /// <param name="IsDifference">Whether something is taken away.</param>
@@ -35,6 +35,18 @@ public enum SumPoint { StraightDown, Forgotten, AsFirst, AsLast, PlacesTogether,
 /// <param name="FewestPlaces">The fewest.</param>
 public readonly record struct DecimalSumContext(bool IsDifference, int Numbers, int FirstPlaces, int LastPlaces, int MostPlaces, int FewestPlaces) : IDecisionContext
 {
+    /// <summary>Whole digits of the first number.</summary>
+    public int FirstWhole { get; init; }
+
+    /// <summary>Whole digits of the number with most of them.</summary>
+    public int MostWhole { get; init; }
+
+    /// <summary>Places of all numbers together.</summary>
+    public int AllPlaces { get; init; }
+
+    /// <summary>Digits of the answer before the point is put in; 0 before that.</summary>
+    public int Digits { get; init; }
+
     /// <inheritdoc/>
     public int? Place => null;
 
@@ -72,13 +84,27 @@ public static class DecimalSumPoints
         new("ragged", "when the numbers have different counts of places", c => c.IsRagged),
         new("same", "when the numbers have the same count of places", c => !c.IsRagged),
         new("with-whole", "when one is a whole number", c => c.FewestPlaces == 0),
+        new("first-fewer", "when the first number has fewer places than the last", c => c.FirstPlaces < c.LastPlaces),
+        new("first-more", "when the first number has more places than the last", c => c.FirstPlaces > c.LastPlaces),
+        new("three", "with three or more numbers", c => c.Numbers > 2),
     ];
+
+    private static readonly Property<DecimalSumContext>[] Numbers =
+    [
+        new("most", "the most places", c => c.MostPlaces), new("fewest", "the fewest places", c => c.FewestPlaces), new("first", "the places of the first number", c => c.FirstPlaces), new("last", "the places of the last number", c => c.LastPlaces),
+        new("digits", "the count of digits", c => c.Digits), new("whole", "the whole digits of the first number", c => c.FirstWhole), new("numbers", "the count of numbers", c => c.Numbers),
+    ];
+
+    /// <summary>How many places does the answer get?</summary>
+    public static readonly ValuePoint<DecimalSumContext> Places = new("decimal-sums.places", "How many places does the answer get?") { Numbers = Numbers, Does = n => $"gives the answer places by {n}", Kinds = Kinds };
+
 
     /// <summary>Add or take away?</summary>
     public static readonly DecisionPoint<DecimalSumContext, SignRead> Way = new("decimal-sums.way", "What is to be done with the numbers?")
     {
         Does = Phrases.InOrder<SignRead>("does what the sign says", "takes the other of plus and minus"),
         Taught = (_, _) => SignRead.AsSet,
+        Slips = _ => [(SignRead.TheOther, 0.7)],
         Kinds = Kinds,
     };
 
@@ -87,6 +113,7 @@ public static class DecimalSumPoints
     {
         Does = Phrases.InOrder<DecimalAlignment>("lines the points up", "lines the numbers up on the right", "lines the numbers up on the left", "lines decimals up on the right and whole numbers by their points", "lines the points up but pushes the digits after them to the right"),
         Taught = (_, _) => DecimalAlignment.Points,
+        Slips = _ => [(DecimalAlignment.RightEnds, 0.7)],
         Kinds = Kinds,
         ShowsIn = WorkFields.Operands,
     };
@@ -96,6 +123,7 @@ public static class DecimalSumPoints
     {
         Does = Phrases.InOrder<HiddenPoint>("puts the hidden point after the ones", "puts a whole number under the last place", "reads a whole number as decimals", "leaves a whole number out"),
         Taught = (_, _) => HiddenPoint.AfterOnes,
+        Slips = _ => [(HiddenPoint.UnderLastPlace, 0.5)],
         Kinds = [new("always", "always", _ => true), new("below", "when it stands below", c => c.Row > 0), new("sum", "in sums", c => !c.IsDifference), new("difference", "in differences", c => c.IsDifference)],
         ShowsIn = WorkFields.Operands,
     };
@@ -103,7 +131,7 @@ public static class DecimalSumPoints
     /// <summary>One number or two?</summary>
     public static readonly DecisionPoint<DecimalSumContext, DecimalSplit> Split = new("decimal-sums.parts", "Is it one number on both sides of the point?")
     {
-        Does = Phrases.InOrder<DecimalSplit>("works across the point", "works the parts before and after the point as two separate numbers"),
+        Does = Phrases.InOrder<DecimalSplit>("works across the point", "works the parts before and after the point as two separate numbers", "fills up the places and works the parts before and after the point as two separate numbers"),
         Taught = (_, _) => DecimalSplit.OneNumber,
         Kinds = Kinds,
     };
@@ -111,8 +139,9 @@ public static class DecimalSumPoints
     /// <summary>What about a gap above?</summary>
     public static readonly DecisionPoint<GapContext, TopGap> Gap = new("decimal-sums.gap", "What stands above where the top number has no digit?")
     {
-        Does = Phrases.InOrder<TopGap>("fills the gap with a zero", "copies the bottom digit", "takes away from ten that nobody lends", "writes 0"),
+        Does = Phrases.InOrder<TopGap>("fills the gap with a zero", "copies the bottom digit", "takes away from ten that nobody lends", "writes 0", "leaves the place out"),
         Taught = (_, _) => TopGap.FillZero,
+        Slips = _ => [(TopGap.WriteBottom, 1)],
         Kinds = [new("always", "where there is a gap above", _ => true)],
     };
 
@@ -127,12 +156,13 @@ public static class DecimalSumPoints
     /// <summary>Where does the point go?</summary>
     public static readonly DecisionPoint<DecimalSumContext, SumPoint> Point = new("decimal-sums.point", "Where does the point of the answer go?")
     {
-        Does = Phrases.InOrder<SumPoint>("brings the point straight down", "forgets the point", "gives the answer the places of the first number", "gives the answer the places of the last number", "gives the answer the places of all numbers together", "gives the answer the fewest places", "puts the point after the first digit"),
+        Does = Phrases.InOrder<SumPoint>("brings the point straight down", "forgets the point", "gives the answer the places of the first number", "gives the answer the places of the last number", "gives the answer the places of all numbers together", "gives the answer the fewest places", "puts the point after the first digit", "puts the point behind as many digits as the longest whole part has", "gives the answer the places of all numbers together", "drops last zeros before the point is put in", "puts the point behind as many digits as the first number has before it"),
         Taught = (_, _) => SumPoint.StraightDown,
+        Slips = _ => [(SumPoint.Forgotten, 0.7)],
         Kinds = Kinds,
     };
 
     /// <summary>All of them, in the order in which they come up, and those of the columns.</summary>
     public static IReadOnlyList<DecisionPoint> All { get; } =
-        [Way, Alignment, Whole, Split, Lone, Gap, Point, .. AdditionPoints.InColumns, .. SubtractionPoints.InColumns];
+        [Way, Alignment, Whole, Split, Lone, Gap, Point, Places, .. AdditionPoints.InColumns, .. AdditionPoints.Values, .. SubtractionPoints.InColumns, .. SubtractionPoints.Values];
 }

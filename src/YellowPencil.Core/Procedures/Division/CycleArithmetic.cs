@@ -23,16 +23,15 @@ internal static class CycleArithmetic
     }
 
     /// <summary>The digit that the ten next to the divisor gives.</summary>
-    public static long ByNearestTen(long part, long divisor, long exact) => divisor < 10 ? exact : Math.Min(9, part / ((divisor + 5) / 10 * 10));
+    public static long ByNearestTen(long part, long divisor, long exact, int most = 9) => divisor < 10 ? exact : Math.Min(most, part / ((divisor + 5) / 10 * 10));
 
     /// <summary>The product of a digit and the divisor: a fact, or a row of a multiplication.</summary>
     public static long Product(MethodRun run, long divisor, long digit, int place)
     {
         if (divisor < 10 && digit < 10) return run.Recall(new NumberFact(FactKind.Times, (int)digit, (int)divisor), place);
-        if (digit > 9) return digit * divisor;
         var wasAside = run.Page.IsAside;
         run.Page.IsAside = true;
-        var product = new ProductWork(run, DigitsOf(run, divisor), run.Take(1, (int)digit)).WorkRow();
+        var product = digit < 10 ? new ProductWork(run, DigitsOf(run, divisor), run.Take(1, (int)digit)).WorkRow() : ProductWork.Multiply(run, DigitsOf(run, divisor), DigitsOf(run, digit));
         run.Page.IsAside = wasAside;
         return Value(product);
     }

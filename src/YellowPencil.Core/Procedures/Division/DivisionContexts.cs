@@ -45,6 +45,12 @@ public readonly record struct CycleContext : IDecisionContext
     /// <summary>Whether the form asked for is a decimal.</summary>
     public required bool AsksDecimal { get; init; }
 
+    /// <summary>How many digits of the dividend were taken.</summary>
+    public required int Taken { get; init; }
+
+    /// <summary>The next digit of the dividend; -1 where there is none.</summary>
+    public required int NextDigit { get; init; }
+
     /// <summary>What is left after subtracting; 0 before that.</summary>
     public long Rest { get; init; }
 

@@ -24,7 +24,7 @@ public sealed class DivisionMethod : Method
     public override IReadOnlyList<Part> Parts => InnerParts;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<DecisionPoint> Points => DivisionPoints.All;
+    protected override IReadOnlyList<DecisionPoint> OwnPoints => DivisionPoints.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cycles];
@@ -45,6 +45,9 @@ public sealed class DivisionMethod : Method
             case DivisionWay.Multiply:
                 MultiplicationMethod.InRows(run, division.Dividend, division.Divisor);
                 return;
+            case DivisionWay.DigitsApart when context.DivisorLength == 2 && context.DividendLength > 1:
+                DigitsApart(run, division);
+                return;
             case DivisionWay.Subtract:
                 SubtractionMethod.InColumns(run, division.Dividend, division.Divisor);
                 return;
@@ -61,6 +64,21 @@ public sealed class DivisionMethod : Method
         work.Work();
         if (fromRight) work.Quotient[..work.Written].Reverse();
         WriteAnswer(run, division, work);
+    }
+
+    /// <summary>The last digit divided by the last digit of the divisor, and what stands before it by the first; what is left of the last is the remainder.</summary>
+    private static void DigitsApart(MethodRun run, LongDivision division)
+    {
+        var digits = run.Take(division.Dividend.Length);
+        for (var i = 0; i < digits.Length; i++) digits[i] = division.Dividend.Digit(digits.Length - 1 - i);
+        var front = new DivisionWork(run, digits[..^1], digits.Length - 1, Math.Max(1, division.Divisor.Digit(1)), asksDecimal: false, mostAppended: 0);
+        front.Work();
+        front.Quotient[..front.Written].Reverse();
+        run.Page.AppendDecimal(front.Quotient[..front.Written], 0);
+        var (last, by) = (division.Dividend.Digit(0), division.Divisor.Digit(0));
+        run.Page.Append(SmallNumbers.Text(by == 0 ? 0 : last / by));
+        var rest = by == 0 ? 0 : last % by;
+        if (rest > 0 && division.AnswerForm == QuotientForm.WithRemainder) run.Page.AppendRemainder(rest);
     }
 
     /// <summary>The divisor that is divided by.</summary>

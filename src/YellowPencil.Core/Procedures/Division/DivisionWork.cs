@@ -22,6 +22,7 @@ internal ref struct DivisionWork
     private int brought;
     private long part;
     private bool hasDigit;
+    private int zerosDue;
 
     public DivisionWork(MethodRun run, ReadOnlySpan<int> digits, int wholeDigits, long divisor, bool asksDecimal, int mostAppended, bool takesFirstTogether = true)
     {
@@ -32,7 +33,7 @@ internal ref struct DivisionWork
         this.asksDecimal = asksDecimal;
         this.mostAppended = mostAppended;
         this.takesFirstTogether = takesFirstTogether;
-        Quotient = run.Take(2 * (digits.Length + mostAppended) + 4);
+        Quotient = run.Take(3 * (digits.Length + mostAppended) + 6);
         PointAt = -1;
     }
 
@@ -87,15 +88,17 @@ internal ref struct DivisionWork
             }
             else if (context.IsTooSmall)
             {
-                if (!Fits(context)) return;
+                if (!Fits(context)) break;
             }
             else
             {
                 Divide(context);
             }
 
-            if (!GoOn()) return;
+            if (!GoOn()) break;
         }
+
+        for (; zerosDue > 0 && Written < Quotient.Length; zerosDue--) Quotient[Written++] = 0;
     }
 
     /// <summary>A cycle in which the divisor does not go in; false where the work stops here.</summary>
@@ -119,6 +122,17 @@ internal ref struct DivisionWork
                 WriteDigit(part);
                 Left = 0;
                 return true;
+            case TooSmall.WriteOneAndMissing:
+                WriteDigit(1);
+                Left = divisor - part;
+                return true;
+            case TooSmall.ZeroAfterNext:
+                zerosDue++;
+                return true;
+            case TooSmall.WriteTwoZeros:
+                WriteDigit(0);
+                WriteDigit(0);
+                return true;
             case TooSmall.WriteDigitItself:
                 WriteDigit(brought);
                 Left = 0;
@@ -135,7 +149,7 @@ internal ref struct DivisionWork
 
     private void Divide(CycleContext context)
     {
-        var exact = part / divisor;
+        var exact = run.HoldsWrongFacts ? ByOwnTable() : part / divisor;
         var choice = run.Ask(DivisionPoints.Digit, context);
         var digit = choice switch
         {
@@ -145,24 +159,38 @@ internal ref struct DivisionWork
             QuotientDigit.Nearest => 2 * (part % divisor) >= divisor ? exact + 1 : exact,
             QuotientDigit.ByFirstDigits => CycleArithmetic.ByFirstDigits(part, divisor, exact),
             QuotientDigit.ByNearestTen => CycleArithmetic.ByNearestTen(part, divisor, exact),
+            QuotientDigit.ByNearestTenUncapped => CycleArithmetic.ByNearestTen(part, divisor, exact, most: 99),
             QuotientDigit.One => 1,
             _ => exact,
         };
+        digit = run.Value(DivisionPoints.DigitIs, context, (int)Math.Min(digit, 9999), most: 9999);
         WriteDigit(choice switch { QuotientDigit.CountedOneMore => digit + 1, QuotientDigit.CountedOneFewer => digit - 1, _ => digit });
         var product = CycleArithmetic.Product(run, divisor, digit, Place);
         WriteStep(WorkFields.Cycles.Product, product);
         Left = run.Ask(DivisionPoints.Taking, context) switch
         {
+            TakingProduct.TensOfDivisorOnly => CycleArithmetic.Difference(run, part, digit * (divisor / 10 * 10), Place),
             TakingProduct.ThrowRestAway => 0,
             TakingProduct.ThrowRestAwayIfLast => context.IsLast ? 0 : CycleArithmetic.Difference(run, part, product, Place),
             TakingProduct.Add => part + product,
             TakingProduct.KeepProduct => product,
             _ => CycleArithmetic.Difference(run, part, product, Place),
         };
+        if (run.IsOpen(DivisionPoints.RestIs)) Left = Changed(Left, run.Decide(DivisionPoints.RestIs, context, Capped(Left)));
+        else run.PassOver();
         WriteStep(WorkFields.Cycles.Difference, Left);
         if (Left < divisor || run.Ask(DivisionPoints.Rest, context with { Rest = Left }) != LargeRest.DivideAgain) return;
         WriteDigit(Left / divisor);
         Left %= divisor;
+    }
+
+    /// <summary>The digit that the student's own table of the divisor gives: the largest multiple that is not more than the number at hand.</summary>
+    private readonly long ByOwnTable()
+    {
+        if (divisor > 9) return part / divisor;
+        for (var digit = 9; digit > 0; digit--)
+            if (run.Held(new NumberFact(FactKind.Times, digit, (int)divisor)) <= part) return digit;
+        return 0;
     }
 
     /// <summary>Brings the next digit down, or ends the work; false at the end.</summary>
@@ -171,7 +199,15 @@ internal ref struct DivisionWork
         var context = Context(Left);
         if (used == digits.Length)
         {
-            if (Left == 0 || appended == mostAppended || run.Ask(DivisionPoints.Extend, context) == Extension.Finish) return false;
+            if (Left == 0 || appended == mostAppended) return false;
+            var extension = run.Ask(DivisionPoints.Extend, context);
+            if (extension == Extension.Finish || (extension == Extension.OneZeroOnly && appended > 0)) return false;
+            if (extension == Extension.AppendZeroWriteZero)
+            {
+                MarkPoint(context with { IsAfterPoint = true });
+                WriteDigit(0);
+            }
+
             appended++;
             part = Left;
             Append(0);
@@ -191,6 +227,22 @@ internal ref struct DivisionWork
                 part += digit * unit;
                 WriteStep(WorkFields.Cycles.BroughtDown, digit);
                 break;
+            case BringDown.AddedToRest:
+                brought = digits[used++];
+                part += brought;
+                WriteStep(WorkFields.Cycles.BroughtDown, brought);
+                break;
+            case BringDown.OnesOfRestOnly:
+                part %= 10;
+                TakeDigit();
+                break;
+            case BringDown.SkipLast when used == digits.Length - 1:
+                used++;
+                return GoOn();
+            case BringDown.Two when used + 1 < digits.Length:
+                TakeDigit();
+                TakeDigit();
+                break;
             case BringDown.LastDigit:
                 used++;
                 Append(digits[^1]);
@@ -208,8 +260,14 @@ internal ref struct DivisionWork
                 break;
         }
 
+        if (run.IsOpen(DivisionPoints.NextIs)) part = Changed(part, run.Decide(DivisionPoints.NextIs, context, Capped(part)));
+        else run.PassOver();
         return part < CycleArithmetic.Largest;
     }
+
+    private static int Capped(long value) => (int)Math.Min(value, 1_000_000);
+
+    private static long Changed(long value, int decided) => decided == Capped(value) ? value : decided;
 
     private void TakeDigit() => Append(digits[used++]);
 
@@ -236,6 +294,11 @@ internal ref struct DivisionWork
         // A cycle writes two digits at the most; only rules that contradict each other could write more, and these are left out.
         if (Written < Quotient.Length) Quotient[Written++] = (int)Math.Min(digit, 999_999);
         hasDigit |= digit > 0;
+        if (digit > 0)
+        {
+            for (; zerosDue > 0 && Written < Quotient.Length; zerosDue--) Quotient[Written++] = 0;
+        }
+
         run.Page.Line = cycle++;
         if (run.Page.KeepsMarks) run.Page.Write(WorkFields.Cycles.Quotient, DigitPlace, digit.ToString());
     }
@@ -265,5 +328,7 @@ internal ref struct DivisionWork
         Appended = appended,
         AsksDecimal = asksDecimal,
         Rest = rest,
+        Taken = used,
+        NextDigit = used < digits.Length ? digits[used] : -1,
     };
 }

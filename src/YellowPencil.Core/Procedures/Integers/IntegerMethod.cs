@@ -15,8 +15,8 @@ namespace YellowPencil.Core.Procedures.Integers;
 /// </summary>
 public sealed class IntegerMethod : Method
 {
-    /// <summary>Numbers up to here are added and taken away in the head.</summary>
-    private const int LargestInHead = 20;
+    /// <summary>Numbers up to here are added in the head, and taken from numbers below twice as much; larger ones digit by digit.</summary>
+    private const int LargestInHead = 10;
 
     /// <inheritdoc/>
     public override Family Family => Family.Integers;
@@ -31,7 +31,7 @@ public sealed class IntegerMethod : Method
     ];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<DecisionPoint> Points { get; } =
+    protected override IReadOnlyList<DecisionPoint> OwnPoints { get; } =
         [.. IntegerPoints.All, .. AdditionPoints.InColumns.Concat(SubtractionPoints.InColumns).Concat(MultiplicationPoints.InRows).Concat(DivisionPoints.InCycles).Distinct()];
 
     /// <inheritdoc/>
@@ -52,13 +52,14 @@ public sealed class IntegerMethod : Method
     {
         var pair = (SignedPair)task;
         var context = ContextOf(pair);
-        if (pair.Operation is PairOperation.Plus or PairOperation.Minus)
+        var way = run.Ask(IntegerPoints.Way, context);
+        if (pair.Operation is PairOperation.Plus or PairOperation.Minus && way is SignedWay.AsSet)
         {
             Sum(run, pair, context);
             return;
         }
 
-        switch (run.Ask(IntegerPoints.Way, context))
+        switch (way)
         {
             case SignedWay.Add:
                 Sum(run, pair, context with { Operation = PairOperation.Plus });
@@ -71,17 +72,20 @@ public sealed class IntegerMethod : Method
         }
 
         if (run.Page.KeepsMarks) run.Page.Pass(pair.Text, isWritten: false);
-        var signs = new SignsContext(context.FirstIsNegative, context.SecondIsNegative, context.FirstIsLarger, pair.Operation == PairOperation.DividedBy);
+        var divides = pair.Operation == PairOperation.DividedBy && way != SignedWay.Multiply;
+        var signs = new SignsContext(context.FirstIsNegative, context.SecondIsNegative, context.FirstIsLarger, divides);
         var signFirst = SignPoints.ComesFirst(run);
         var isNegative = signFirst && SignPoints.IsNegative(run, signs);
         var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
-        var digits = pair.Operation == PairOperation.Times ? Times(run, first, second) : Quotient(run, first, second);
+        var digits = divides ? Quotient(run, first, second) : Times(run, first, second);
         if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
         run.Page.AppendDecimal(digits, 0, isNegative);
     }
 
     private static SignedContext ContextOf(SignedPair pair) => new()
     {
+        FirstSize = (int)BigInteger.Min(BigInteger.Abs(pair.First), 9_999),
+        SecondSize = (int)BigInteger.Min(BigInteger.Abs(pair.Second), 9_999),
         Operation = pair.Operation,
         FirstIsNegative = pair.First.Sign < 0,
         SecondIsNegative = pair.Second.Sign < 0,
@@ -125,11 +129,21 @@ public sealed class IntegerMethod : Method
             SumSign.AsSecond => takesAway,
             SumSign.OfSmaller => context.HaveSameSign || !context.FirstIsLarger ? firstIsNegative : takesAway,
             SumSign.ByProductRule => !context.HaveSameSign,
+            SumSign.NegativeIfAny => firstIsNegative || takesAway,
             SumSign.Opposite => !ofLeft,
             _ => ofLeft,
         };
         var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
-        return adds ? Plus(run, first, second) : Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second));
+        var digits = adds ? Plus(run, first, second) : Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second));
+        if (first > 999 || second > 999) return digits;
+        if (!run.IsOpen(IntegerPoints.Size))
+        {
+            run.PassOver();
+            return digits;
+        }
+
+        var size = (int)BigInteger.Min(Digits.Value(digits), 99_999_999);
+        return run.Decide(IntegerPoints.Size, context, size) is var decided && decided == size ? digits : DigitsOf(run, decided);
     }
 
     private static Span<int> Plus(MethodRun run, BigInteger first, BigInteger second)
@@ -150,7 +164,7 @@ public sealed class IntegerMethod : Method
 
     private static Span<int> Minus(MethodRun run, BigInteger larger, BigInteger smaller)
     {
-        if (larger <= LargestInHead) return Digit(run, run.Recall(new NumberFact(FactKind.Minus, (int)larger, (int)smaller), 0));
+        if (larger < 2 * LargestInHead && smaller <= LargestInHead) return Digit(run, run.Recall(new NumberFact(FactKind.Minus, (int)larger, (int)smaller), 0));
         var top = DigitsOf(run, larger);
         var bottom = run.Take(top.Length);
         DigitsOf(run, smaller).CopyTo(bottom);

@@ -5,7 +5,7 @@ using YellowPencil.Core.Working.Fields;
 namespace YellowPencil.Core.Procedures.Integers;
 
 /// <summary>Which operation is done.</summary>
-public enum SignedWay { AsSet, Add, Subtract }
+public enum SignedWay { AsSet, Add, Subtract, Multiply }
 
 /// <summary>How the first number is read.</summary>
 public enum FirstSign { Kept, Dropped }
@@ -17,7 +17,7 @@ public enum MeetingSigns { Joined, OperationOnly }
 public enum Magnitudes { BySigns, Add, Subtract }
 
 /// <summary>Which sign a sum gets.</summary>
-public enum SumSign { ByRule, Positive, Negative, AsFirst, AsSecond, OfSmaller, ByProductRule, Opposite }
+public enum SumSign { ByRule, Positive, Negative, AsFirst, AsSecond, OfSmaller, ByProductRule, Opposite, NegativeIfAny }
 
 /// <summary>An operation on numbers with signs as the student sees it.</summary>
 public readonly record struct SignedContext : IDecisionContext
@@ -42,6 +42,12 @@ public readonly record struct SignedContext : IDecisionContext
 
     /// <summary>Whether the second counts as negative now, a minus before it included.</summary>
     public bool SecondCountsNegative { get; init; }
+
+    /// <summary>The first number without its sign.</summary>
+    public int FirstSize { get; init; }
+
+    /// <summary>The second number without its sign.</summary>
+    public int SecondSize { get; init; }
 
     /// <inheritdoc/>
     public int? Place => null;
@@ -71,12 +77,18 @@ public static class IntegerPoints
         new("second-larger", "when the second number is the larger without its sign", c => !c.FirstIsLarger),
     ];
 
+    private static readonly Property<SignedContext>[] Numbers = [new("first", "the first number without its sign", c => c.FirstSize), new("second", "the second number without its sign", c => c.SecondSize)];
+
+    /// <summary>What do the numbers come to without their signs?</summary>
+    public static readonly ValuePoint<SignedContext> Size = new("integers.size", "What do the numbers come to?") { Numbers = Numbers, Does = n => $"comes to {n}", Kinds = Kinds };
+
     /// <summary>Which operation?</summary>
     public static readonly DecisionPoint<SignedContext, SignedWay> Way = new("integers.way", "What is to be done with the two numbers?")
     {
-        Does = Phrases.InOrder<SignedWay>("does what the sign says", "adds", "takes away"),
+        Does = Phrases.InOrder<SignedWay>("does what the sign says", "adds", "takes away", "multiplies"),
         Taught = (_, _) => SignedWay.AsSet,
-        Kinds = [new("product", "in products", c => c.Operation == PairOperation.Times), new("quotient", "in divisions", c => c.Operation == PairOperation.DividedBy)],
+        Can = (c, way) => c.Operation switch { PairOperation.Plus => way != SignedWay.Add, PairOperation.Minus => way != SignedWay.Subtract, PairOperation.Times => way != SignedWay.Multiply, _ => true },
+        Kinds = [.. Kinds, new("product", "in products", c => c.Operation == PairOperation.Times), new("quotient", "in divisions", c => c.Operation == PairOperation.DividedBy)],
     };
 
     /// <summary>Is the first sign read?</summary>
@@ -84,6 +96,7 @@ public static class IntegerPoints
     {
         Does = Phrases.InOrder<FirstSign>("reads the sign of the first number", "drops the sign of the first number"),
         Taught = (_, _) => FirstSign.Kept,
+        Slips = _ => [(FirstSign.Dropped, 0.7)],
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
     };
@@ -93,6 +106,7 @@ public static class IntegerPoints
     {
         Does = Phrases.InOrder<MeetingSigns>("joins the two signs", "keeps the sign of the operation only"),
         Taught = (_, _) => MeetingSigns.Joined,
+        Slips = _ => [(MeetingSigns.OperationOnly, 2)],
         Say = (c, choice) => choice == MeetingSigns.Joined
             ? c.IsMinus ? "Taking away a negative number is adding." : "Adding a negative number is taking away."
             : $"Between the numbers: {Meeting!.Does(choice)}.",
@@ -105,17 +119,19 @@ public static class IntegerPoints
     {
         Does = Phrases.InOrder<Magnitudes>("puts equal signs together and lets different ones cancel", "adds the numbers without their signs", "takes the smaller from the larger without their signs"),
         Taught = (_, _) => Magnitudes.BySigns,
+        Slips = c => c.HaveSameSign ? [(Magnitudes.Subtract, 0.7)] : [(Magnitudes.Add, 0.7)],
         Kinds = Kinds,
     };
 
     /// <summary>Which sign does the sum get?</summary>
     public static readonly DecisionPoint<SignedContext, SumSign> OfSum = new("integers.sum-sign", "Which sign does the answer get?")
     {
-        Does = Phrases.InOrder<SumSign>("gives the sign of those that are left", "writes no minus sign", "writes a minus sign", "keeps the sign of the first number", "keeps the sign of the second number", "takes the sign of the smaller number", "takes the rule of signs of products", "takes the opposite sign"),
+        Does = Phrases.InOrder<SumSign>("gives the sign of those that are left", "writes no minus sign", "writes a minus sign", "keeps the sign of the first number", "keeps the sign of the second number", "takes the sign of the smaller number", "takes the rule of signs of products", "takes the opposite sign", "writes a minus sign if there is any"),
         Taught = (_, _) => SumSign.ByRule,
+        Slips = _ => [(SumSign.Opposite, 2)],
         Kinds = Kinds,
     };
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<DecisionPoint> All { get; } = [Way, SignPoints.OfProduct, First, Meeting, Sizes, OfSum];
+    public static IReadOnlyList<DecisionPoint> All { get; } = [Way, SignPoints.OfProduct, First, Meeting, Sizes, OfSum, Size];
 }

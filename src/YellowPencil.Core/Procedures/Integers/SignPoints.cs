@@ -31,6 +31,7 @@ public static class SignPoints
     {
         Does = Phrases.InOrder<ProductSign>("gives the sign by the rule", "writes no minus sign", "writes a minus sign", "keeps the sign of the first number", "keeps the sign of the second number", "takes the sign of the larger number", "takes the opposite sign", "writes a minus sign if there is any"),
         Taught = (_, _) => ProductSign.ByRule,
+        Slips = _ => [(ProductSign.Opposite, 3)],
         Kinds =
         [
             new("always", "always", _ => true), new("both", "when both numbers are negative", c => c.AreBothNegative), new("different", "when the signs are different", c => c.AreDifferent),

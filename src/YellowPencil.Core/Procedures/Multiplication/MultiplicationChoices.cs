@@ -4,7 +4,7 @@ namespace YellowPencil.Core.Procedures.Multiplication;
 public enum ProductWay { Multiply, Add }
 
 /// <summary>How a row is worked.</summary>
-public enum RowWay { Work, LeaveOut, CopyTop, SamePlaces, DigitBefore, DigitAfter, Stop, WriteZero, FromOtherEnd }
+public enum RowWay { Work, LeaveOut, CopyTop, SamePlaces, DigitBefore, DigitAfter, Stop, WriteZero, FromOtherEnd, SamePlacesThenLeftmost, StartsAfterPlaceholders, MultipliesByOne, SamePlacesThenOnes, LeftmostDigitOnly, OnesDigitOnly }
 
 /// <summary>How many placeholder zeros a row begins with.</summary>
 public enum Placeholders { Due, None, One, OneMore, ByRowsWritten, TwoForEach, OneFewer }
@@ -16,16 +16,16 @@ public enum RowDirection { FromOnes, FromLeft }
 public enum RowOnward { NextDigit, Stop }
 
 /// <summary>What two digits give.</summary>
-public enum DigitProduct { Multiply, OtherFactor, Add, CopyTop, LeaveOut, One, CopyMultiplier, Nothing }
+public enum DigitProduct { Multiply, OtherFactor, Add, CopyTop, LeaveOut, One, CopyMultiplier, Nothing, Difference, TopTwice, SideBySide }
 
 /// <summary>How a product is counted.</summary>
 public enum SkipCount { Exact, OneMultiplierTooFew, OneMultiplierTooMany, OneTopTooFew, OneTopTooMany }
 
 /// <summary>What becomes of the carried digit.</summary>
-public enum ProductCarry { AddedAfter, NotAdded, AddedBefore, MultipliesProduct, AddedTwice, TakenAway, StandingInstead, StandingToo, PassedOn, InsteadOfProduct }
+public enum ProductCarry { AddedAfter, NotAdded, AddedBefore, MultipliesProduct, AddedTwice, TakenAway, StandingInstead, StandingToo, PassedOn, InsteadOfProduct, AllSoFar, AddedToMultiplier, AsOne }
 
 /// <summary>What is written under a product of ten or more, and what is carried.</summary>
-public enum ProductTen { WriteOnesCarryTens, WriteBoth, WriteOnesCarryNothing, WriteTensCarryOnes, WriteOnesCarryOne, WriteTensCarryNothing, WriteBothAndCarry }
+public enum ProductTen { WriteOnesCarryTens, WriteBoth, WriteOnesCarryNothing, WriteTensCarryOnes, WriteOnesCarryOne, WriteTensCarryNothing, WriteBothAndCarry, WriteZeroCarryTens, WriteLessTenCarryOne }
 
 /// <summary>To which digit a carry goes.</summary>
 public enum ProductCarryInto { NextDigit, DigitAfterNext }

@@ -15,7 +15,7 @@ public sealed class MultiplicationMethod : Method
     public override IReadOnlyList<Part> Parts { get; } = [new(Family.Addition, "where the rows are added")];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<DecisionPoint> Points => MultiplicationPoints.All;
+    protected override IReadOnlyList<DecisionPoint> OwnPoints => MultiplicationPoints.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Rows];

@@ -20,6 +20,7 @@ internal ref struct ProductWork
     private readonly Span<int> carries;
     private readonly Span<int> cells;
     private int carriesMade;
+    private int allCarries;
     private int rowsWritten;
     private int rowsOfZeros;
 
@@ -131,12 +132,16 @@ internal ref struct ProductWork
     {
         carries.Clear();
         carriesMade = 0;
+        allCarries = 0;
         var fromLeft = top.Length > 1 && run.Ask(MultiplicationPoints.Direction, context) == RowDirection.FromLeft;
-        for (var worked = 0; worked < top.Length; worked++)
+        var passedOver = way == RowWay.StartsAfterPlaceholders ? Math.Min(context.Row, top.Length) : 0;
+        for (var worked = passedOver; worked < top.Length; worked++)
         {
             var column = fromLeft ? top.Length - 1 - worked : worked;
             var product = Context(context.Row, column, worked, way);
-            if (worked > 0 && run.Ask(MultiplicationPoints.Onward, product) == RowOnward.Stop) break;
+            if (way == RowWay.LeftmostDigitOnly && column < top.Length - 1) continue;
+            if (way == RowWay.OnesDigitOnly && column > 0) break;
+            if (worked > passedOver && run.Ask(MultiplicationPoints.Onward, product) == RowOnward.Stop) break;
             WorkColumn(product, fromLeft ? -1 : 1);
         }
 
@@ -155,10 +160,11 @@ internal ref struct ProductWork
         }
 
         var total = context.CarryIn > 0 || context.Standing > 0 ? WithCarry(context, way, step) : Product(context, way);
+        total = run.Value(MultiplicationPoints.ComesTo, context with { Total = total }, total);
         context = context with { Total = total };
-        if (total < 10) cells[column] = total;
-        else if (context.IsLast) WriteLast(context);
-        else WriteTen(context, step);
+        var (written, carry) = total < 10 ? (total, 0) : context.IsLast ? (LastOf(context), 0) : TenOf(context);
+        cells[column] = run.Value(MultiplicationPoints.Written, context, written);
+        if (!context.IsLast) CarryOn(context, run.Value(MultiplicationPoints.Carried, context, carry, most: 99), step);
     }
 
     private int WithCarry(ProductContext context, DigitProduct way, int step)
@@ -181,6 +187,12 @@ internal ref struct ProductWork
                 return Plus(Product(context, way), context.Standing > 0 ? context.Standing : carry, context.Column);
             case ProductCarry.StandingToo:
                 return Plus(Product(context, way), carry + context.Standing, context.Column);
+            case ProductCarry.AllSoFar:
+                return Product(context, way) + allCarries;
+            case ProductCarry.AddedToMultiplier:
+                return Product(context with { Multiplier = context.Multiplier + carry }, way);
+            case ProductCarry.AsOne:
+                return Product(context, way) + Math.Min(1, carry);
             case ProductCarry.PassedOn:
                 if (context.Column + step >= 0) carries[context.Column + step] += carry;
                 return Product(context, way);
@@ -211,6 +223,12 @@ internal ref struct ProductWork
                 return 1;
             case DigitProduct.Nothing:
                 return 0;
+            case DigitProduct.Difference:
+                return Math.Abs(digit - by);
+            case DigitProduct.TopTwice:
+                return 2 * digit;
+            case DigitProduct.SideBySide:
+                return 10 * by + digit;
             default:
                 break;
         }
@@ -227,10 +245,11 @@ internal ref struct ProductWork
         });
     }
 
-    private void WriteTen(ProductContext context, int step)
+    /// <summary>What is written of a product of ten or more, and what is carried.</summary>
+    private readonly (int Written, int Carry) TenOf(ProductContext context)
     {
-        var (column, total) = (context.Column, context.Total);
-        var (written, carry) = run.Ask(MultiplicationPoints.Ten, context) switch
+        var total = context.Total;
+        return run.Ask(MultiplicationPoints.Ten, context) switch
         {
             ProductTen.WriteBoth => (total, 0),
             ProductTen.WriteOnesCarryNothing => (total % 10, 0),
@@ -238,21 +257,27 @@ internal ref struct ProductWork
             ProductTen.WriteOnesCarryOne => (total % 10, 1),
             ProductTen.WriteTensCarryNothing => (total / 10, 0),
             ProductTen.WriteBothAndCarry => (total, total / 10),
+            ProductTen.WriteZeroCarryTens => (0, total / 10),
+            ProductTen.WriteLessTenCarryOne => (total - 10, 1),
             _ => (total % 10, total / 10),
         };
-        cells[column] = written;
+    }
+
+    private void CarryOn(ProductContext context, int carry, int step)
+    {
         if (carry == 0) return;
-        var into = column + step;
+        var into = context.Column + step;
         if (context.DigitsLeft > 1 && run.Ask(MultiplicationPoints.Into, context) == ProductCarryInto.DigitAfterNext) into += step;
         carries[into] += carry;
+        allCarries += carry;
         carriesMade++;
         run.Page.Write(multiplier.Length == 1 ? (MarkKind)WorkFields.Carries : WorkFields.Rows.Carry, into, carry);
     }
 
-    private readonly void WriteLast(ProductContext context)
+    private readonly int LastOf(ProductContext context)
     {
         var total = context.Total;
-        cells[context.Column] = run.Ask(MultiplicationPoints.Last, context) switch
+        return run.Ask(MultiplicationPoints.Last, context) switch
         {
             LastProduct.WriteOnesOnly => total % 10,
             LastProduct.WriteTensOnly => total / 10,
@@ -271,6 +296,9 @@ internal ref struct ProductWork
         {
             // Where the multiplier has no digit, the top digit is kept.
             RowWay.SamePlaces => column < multiplier.Length ? multiplier[column] : 1,
+            RowWay.SamePlacesThenLeftmost => multiplier[Math.Min(column, multiplier.Length - 1)],
+            RowWay.SamePlacesThenOnes => column < multiplier.Length ? multiplier[column] : multiplier[0],
+            RowWay.MultipliesByOne => Math.Min(1, multiplier[row]),
             RowWay.DigitBefore => multiplier[Math.Max(0, row - 1)],
             RowWay.DigitAfter => multiplier[Math.Min(multiplier.Length - 1, row + 1)],
             RowWay.FromOtherEnd => multiplier[multiplier.Length - 1 - row],

@@ -13,23 +13,23 @@ public enum Direction { FromOnes, FromLeft }
 public enum TopRead { NewValue, AsSet, ZeroAsTen, ZeroAsNine }
 
 /// <summary>What is done with a column of two digits.</summary>
-public enum ColumnWay { TakeAway, Rename, TurnRound, WriteZero, WriteTop, LeaveBlank, Add, WriteBottom }
+public enum ColumnWay { TakeAway, Rename, TurnRound, WriteZero, WriteTop, LeaveBlank, Add, WriteBottom, WriteLarger, WriteSmaller, WriteOne, WriteNine, WriteMissingToTen }
 
 /// <summary>What is done with a column without a bottom digit.</summary>
-public enum OpenColumn { CopyTop, CopyAsSet, LeaveBlank, WriteZero, OneLess, TakeBottomDigitAgain }
+public enum OpenColumn { CopyTop, CopyAsSet, LeaveBlank, WriteZero, OneLess, TakeBottomDigitAgain, OneMore, WriteNine }
 
 /// <summary>Who lends.</summary>
 public enum Lender
 {
     NearestNotZero, LeftmostDigit, Nobody, OneBeyond, ZeroBecomesNine, ZeroBecomesTen, ZeroStays, BottomDigit, EveryDigitLeft,
-    RightNeighbour,
+    RightNeighbour, NearestZerosBeyondNine, EveryDigitLeftZerosNine, NearestLargerThanBelow, OneBeyondOrNearest, NearestAndNext, NextHoweverSmall,
 }
 
 /// <summary>What the lender becomes.</summary>
 public enum LenderValue { OneLess, Unchanged, TwoLess, OneMore, Ten, Nine, OneLessForEachColumn, Zero }
 
 /// <summary>What a zero between lender and receiver becomes.</summary>
-public enum PassedZero { Nine, Zero, Ten, Eight }
+public enum PassedZero { Nine, Zero, Ten, Eight, One }
 
 /// <summary>What the receiver becomes.</summary>
 public enum Receiver { TenMore, OneMore, BecomesTen, Unchanged, NineMore, ElevenMore }

@@ -85,6 +85,21 @@ internal ref struct ColumnDifferenceWork
             case ColumnWay.WriteBottom:
                 WriteCell(column, bottom[column]);
                 break;
+            case ColumnWay.WriteLarger:
+                WriteCell(column, Math.Max(top[column], bottom[column]));
+                break;
+            case ColumnWay.WriteSmaller:
+                WriteCell(column, Math.Min(top[column], bottom[column]));
+                break;
+            case ColumnWay.WriteOne:
+                WriteCell(column, 1);
+                break;
+            case ColumnWay.WriteNine:
+                WriteCell(column, 9);
+                break;
+            case ColumnWay.WriteMissingToTen:
+                WriteCell(column, (10 - bottom[column]) % 10);
+                break;
             case ColumnWay.Add:
                 WriteCell(column, run.Recall(new NumberFact(FactKind.Plus, top[column], bottom[column]), smallestPlace + column));
                 break;
@@ -99,7 +114,13 @@ internal ref struct ColumnDifferenceWork
         switch (run.Ask(SubtractionPoints.OpenColumn, context))
         {
             case OpenColumn.CopyTop:
-                WriteCell(column, top[column]);
+                WriteCell(column, run.Value(SubtractionPoints.Written, context, top[column]));
+                break;
+            case OpenColumn.OneMore:
+                WriteCell(column, top[column] + 1);
+                break;
+            case OpenColumn.WriteNine:
+                WriteCell(column, 9);
                 break;
             case OpenColumn.CopyAsSet:
                 WriteCell(column, topAsSet[column]);
@@ -152,7 +173,8 @@ internal ref struct ColumnDifferenceWork
             Receiver.ElevenMore => top[column] + 11,
             _ => top[column],
         };
-        if (receiver != Receiver.Unchanged) Rewrite(column, raised);
+        raised = run.Value(SubtractionPoints.ReceiverBecomes, context, raised, most: 99);
+        if (raised != top[column]) Rewrite(column, raised);
         renames++;
         WriteDifference(column, wasRaised: raised >= 10);
     }
@@ -188,6 +210,30 @@ internal ref struct ColumnDifferenceWork
                 for (var left = column + 1; left < top.Length; left++)
                     if (top[left] > 0) Rewrite(left, top[left] - 1);
                 break;
+            case Lender.NearestZerosBeyondNine:
+                LendFrom(column + 1 + context.ZerosNext, context);
+                for (var left = column + 2 + context.ZerosNext; left < top.Length; left++)
+                    if (top[left] == 0) Rewrite(left, 9);
+                break;
+            case Lender.EveryDigitLeftZerosNine:
+                for (var left = column + 1; left < top.Length; left++) Rewrite(left, top[left] == 0 ? 9 : top[left] - 1);
+                break;
+            case Lender.NearestLargerThanBelow:
+                var richer = column + 1;
+                while (richer < top.Length && top[richer] <= Math.Max(0, bottom[richer])) richer++;
+                LendFrom(richer < top.Length ? richer : column + 1 + context.ZerosNext, context);
+                break;
+            case Lender.OneBeyondOrNearest:
+                LendFrom(column + 2 < top.Length && top[column + 2] > 0 ? column + 2 : column + 1 + context.ZerosNext, context);
+                break;
+            case Lender.NearestAndNext:
+                var nearest = column + 1 + context.ZerosNext;
+                LendFrom(nearest, context);
+                if (nearest + 1 < top.Length && top[nearest + 1] > 0) Rewrite(nearest + 1, top[nearest + 1] - 1);
+                break;
+            case Lender.NextHoweverSmall:
+                if (top[column + 1] > 0) LendFrom(column + 1, context);
+                break;
             case Lender.RightNeighbour:
                 if (column > 0) Rewrite(column - 1, Math.Max(0, top[column - 1] - 1));
                 break;
@@ -203,7 +249,8 @@ internal ref struct ColumnDifferenceWork
         for (var between = lender - 1; between > receiver; between--)
             if (top[between] == 0) passed++;
         var digit = top[lender];
-        var value = run.Ask(SubtractionPoints.LenderValue, Lending(lender, context, passed)) switch
+        var lending = Lending(lender, context, passed);
+        var value = run.Ask(SubtractionPoints.LenderValue, lending) switch
         {
             LenderValue.OneLess => digit - 1,
             LenderValue.TwoLess => digit - 2,
@@ -214,7 +261,8 @@ internal ref struct ColumnDifferenceWork
             LenderValue.OneLessForEachColumn => digit - (lender - receiver),
             _ => digit,
         };
-        if (value != digit) Rewrite(lender, Math.Max(0, value));
+        value = run.Value(SubtractionPoints.LenderBecomes, lending, Math.Max(0, value), most: 99);
+        if (value != digit) Rewrite(lender, value);
 
         for (var between = lender - 1; between > receiver; between--)
         {
@@ -226,6 +274,9 @@ internal ref struct ColumnDifferenceWork
                     break;
                 case PassedZero.Ten:
                     Rewrite(between, 10);
+                    break;
+                case PassedZero.One:
+                    Rewrite(between, 1);
                     break;
                 case PassedZero.Eight:
                     Rewrite(between, 8);
@@ -249,6 +300,8 @@ internal ref struct ColumnDifferenceWork
             Count.OneTooFew when value > 0 => -1,
             _ => 0,
         };
+        if (run.IsOpen(SubtractionPoints.Written)) value = run.Value(SubtractionPoints.Written, Context(column), value);
+        else run.PassOver();
         if (value > 9)
         {
             value = run.Ask(SubtractionPoints.TwoDigits, context) switch

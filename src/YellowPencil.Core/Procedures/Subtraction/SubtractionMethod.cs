@@ -12,7 +12,7 @@ public sealed class SubtractionMethod : Method
     public override Family Family => Family.Subtraction;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<DecisionPoint> Points => SubtractionPoints.All;
+    protected override IReadOnlyList<DecisionPoint> OwnPoints => SubtractionPoints.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order];
@@ -64,7 +64,7 @@ public sealed class SubtractionMethod : Method
 
         var direction = run.Ask(SubtractionPoints.Direction, context);
         new ColumnDifferenceWork(run, top, bottom, cells).Work(direction);
-        if (swapped) run.Page.Append("-");
+        if (swapped && cells.ContainsAnyInRange(1, int.MaxValue)) run.Page.Append("-");
         run.Page.AppendCells(cells);
     }
 

@@ -27,8 +27,33 @@ public static class SubtractionPoints
         new("not-first-short", "left of the ones column, when the top digit is too small", c => !c.IsFirst && c.TopIsShort),
         new("last", "in the leftmost column", c => c.IsLast),
         new("short-by-one", "when the top digit is too small by one", c => c.Bottom == c.Top + 1),
+        new("bottom-has-digit", "where there is a digit below", c => !c.BelowIsBlank),
+        new("blank", "where there is no digit below", c => c.BelowIsBlank),
+        new("inner", "in a column that is neither the first nor the last", c => !c.IsFirst && !c.IsLast),
+        new("not-lent", "where the top digit stands as it was set", c => c.Top == c.TopAsSet),
+        new("top-as-set-0", "where the top digit was set as 0", c => c.TopAsSet == 0),
+        new("next-equal", "when the next column has the same digit twice", c => c.NextTop == c.NextBottom && c.NextTop >= 0),
+        new("next-short", "when the top digit of the next column is too small as well", c => c.NextBottom > c.NextTop && c.NextTop >= 0),
         new("next-below-blank", "when there is no digit below in the next column", c => c.ColumnsLeft > 0 && c.NextBottom < 0),
     ];
+
+    private static readonly Property<ColumnContext>[] Properties =
+    [
+        new("top", "the top digit", c => c.Top, 1, 2, 5, 8, 9),
+        new("bottom", "the bottom digit", c => c.Bottom, 1, 2, 5, 8, 9),
+        new("place", "the count of columns to the right", c => c.Column, 1, 2, 3),
+        new("left", "the count of columns to the left", c => c.ColumnsLeft, 1, 2),
+        new("next-top", "the next top digit", c => c.NextTop, 1, 2, 5, 9),
+        new("renames", "the count of renamings before", c => c.Renames, 1, 2),
+    ];
+
+    private static readonly Property<ColumnContext>[] Numbers =
+    [
+        new("top", "the top digit", c => c.Top), new("top-as-set", "the top digit as it was set", c => c.TopAsSet), new("bottom", "the bottom digit", c => c.Bottom),
+        new("next-top", "the next top digit", c => c.NextTop), new("next-bottom", "the next bottom digit", c => c.NextBottom),
+    ];
+
+    private static readonly Property<LendingContext>[] LendingNumbers = [new("digit", "the digit that lends", c => c.Digit), new("below", "the digit below it", c => c.Below), new("passed", "the count of zeros in between", c => c.Passed)];
 
     private static readonly Kind<LendingContext>[] LendingKinds =
     [
@@ -43,11 +68,35 @@ public static class SubtractionPoints
         new("below-smaller", "when it stays large enough for the digit below", c => !c.BelowIsBlank && c.Below < c.Digit),
     ];
 
+    private static readonly Kind<ColumnContext>[] FewKinds = [.. ColumnKinds.Where(k => k.Id is "always" or "short" or "enough" or "top-is-0" or "below-is-0" or "equal" or "blank" or "has-lent" or "last")];
+
+    /// <summary>What is written under a column?</summary>
+    public static readonly ValuePoint<ColumnContext> Written = new("subtraction.written", "What is written?") { Numbers = Numbers, Does = n => $"writes {n}", Kinds = FewKinds };
+
+    /// <summary>What number stands over the lender?</summary>
+    public static readonly ValuePoint<LendingContext> LenderBecomes = new("subtraction.lender-becomes", "What stands over the lender?")
+    {
+        Numbers = LendingNumbers,
+        Does = n => $"turns the lender into {n}",
+        Kinds = [.. LendingKinds.Where(k => k.Id is "always" or "past-zeros" or "next-door" or "below-blank" or "below-larger")],
+        ShowsIn = WorkFields.Rewritten,
+    };
+
+    /// <summary>What number stands over the receiver?</summary>
+    public static readonly ValuePoint<ColumnContext> ReceiverBecomes = new("subtraction.receiver-becomes", "What stands over the short digit?")
+    {
+        Numbers = Numbers,
+        Does = n => $"turns the short digit into {n}",
+        Kinds = [.. ColumnKinds.Where(k => k.Id is "always" or "top-is-0" or "next-is-0" or "has-lent")],
+        ShowsIn = WorkFields.Rewritten,
+    };
+
     /// <summary>Take away, or something else?</summary>
     public static readonly DecisionPoint<ItemContext, Operation> Operation = new("subtraction.operation", "What is to be done with the two numbers?")
     {
         Does = SubtractionWords.Of,
         Taught = (_, _) => Subtraction.Operation.Subtract,
+        Slips = _ => [(Subtraction.Operation.Add, 0.7)],
         Say = (_, choice) => choice == Subtraction.Operation.Subtract ? "The sign says take away." : "Adds the two numbers.",
         Kinds = [new("always", "always", _ => true), new("needs-renaming", "when a column has the smaller digit on top", c => c.NeedsRenaming)],
     };
@@ -75,6 +124,7 @@ public static class SubtractionPoints
     {
         Does = SubtractionWords.Of,
         Taught = (_, _) => Subtraction.TopRead.NewValue,
+        Slips = c => c.HasLent ? [(Subtraction.TopRead.AsSet, 1)] : [],
         Say = (c, choice) => choice switch
         {
             Subtraction.TopRead.NewValue => $"The {Place.Name(c.Column)} now have {c.Top}.",
@@ -83,6 +133,7 @@ public static class SubtractionPoints
             _ => "Counts the 0 on top as 9.",
         },
         Kinds = ColumnKinds,
+        Properties = Properties,
     };
 
     /// <summary>Is the top digit enough, and if not, what then?</summary>
@@ -90,8 +141,10 @@ public static class SubtractionPoints
     {
         Does = SubtractionWords.Of,
         Taught = (c, _) => c.TopIsShort ? ColumnWay.Rename : ColumnWay.TakeAway,
+        Slips = c => c.TopIsShort ? [(ColumnWay.TurnRound, 2)] : c.ColumnsLeft > 0 && !c.Equal ? [(ColumnWay.Rename, 0.2), (ColumnWay.Add, 0.2)] : [(ColumnWay.Add, 0.2)],
         Say = SubtractionCaptions.Column,
         Kinds = ColumnKinds,
+        Properties = Properties,
     };
 
     /// <summary>What is left where there is nothing below?</summary>
@@ -99,8 +152,10 @@ public static class SubtractionPoints
     {
         Does = SubtractionWords.Of,
         Taught = (_, _) => Subtraction.OpenColumn.CopyTop,
+        Slips = c => c.HasLent ? [(Subtraction.OpenColumn.CopyAsSet, 0.5), (Subtraction.OpenColumn.LeaveBlank, 0.5)] : [(Subtraction.OpenColumn.LeaveBlank, 0.5)],
         Say = SubtractionCaptions.OpenColumn,
         Kinds = ColumnKinds,
+        Properties = Properties,
     };
 
     /// <summary>Who lends?</summary>
@@ -111,6 +166,7 @@ public static class SubtractionPoints
         Taught = (_, _) => Subtraction.Lender.NearestNotZero,
         Say = SubtractionCaptions.Lender,
         Kinds = ColumnKinds,
+        Properties = Properties,
     };
 
     /// <summary>What does the lender become?</summary>
@@ -119,6 +175,7 @@ public static class SubtractionPoints
         Does = SubtractionWords.Of,
         ShowsIn = WorkFields.Rewritten,
         Taught = (_, _) => Subtraction.LenderValue.OneLess,
+        Slips = _ => [(Subtraction.LenderValue.Unchanged, 6), (Subtraction.LenderValue.TwoLess, 0.2)],
         Say = SubtractionCaptions.LenderValue,
         Kinds = LendingKinds,
     };
@@ -129,6 +186,7 @@ public static class SubtractionPoints
         Does = SubtractionWords.Of,
         ShowsIn = WorkFields.Rewritten,
         Taught = (_, _) => Subtraction.PassedZero.Nine,
+        Slips = _ => [(Subtraction.PassedZero.Zero, 0.7), (Subtraction.PassedZero.Ten, 0.7)],
         Say = SubtractionCaptions.PassedZero,
         Kinds =
         [
@@ -146,6 +204,7 @@ public static class SubtractionPoints
         Taught = (_, _) => Subtraction.Receiver.TenMore,
         Say = SubtractionCaptions.Receiver,
         Kinds = ColumnKinds,
+        Properties = Properties,
     };
 
     /// <summary>What is done when nobody can lend?</summary>
@@ -162,9 +221,10 @@ public static class SubtractionPoints
         Does = SubtractionWords.Of,
         ShowsIn = WorkFields.Rewritten,
         Taught = (_, _) => Subtraction.Neighbour.LeftAlone,
+        Slips = _ => [(Subtraction.Neighbour.OneLess, 0.15)],
         Say = (_, choice) => choice == Subtraction.Neighbour.LeftAlone ? "Nothing was {renamed}: the next column stays." : "Makes the next column one less, though nothing was {renamed}.",
         Kinds = ColumnKinds,
-        SlipWeight = 0.3,
+        Properties = Properties,
     };
 
     /// <summary>How is the difference counted?</summary>
@@ -178,9 +238,13 @@ public static class SubtractionPoints
             new("always", "in every column", c => c.Bottom > 0),
             new("raised", "when ten was given", c => c.WasRaised),
             new("not-raised", "when no ten was given", c => !c.WasRaised && c.Bottom > 0),
+            new("zero", "when 0 is taken away", c => c.Bottom == 0),
+            new("from-nine", "when something is taken from 9", c => c.Top == 9 && c.Bottom > 0),
+            new("from-ten", "when something is taken from 10", c => c.Top == 10 && c.Bottom > 0),
+            new("nine", "when 9 is taken away", c => c.Bottom == 9),
+            new("equal", "when both are the same", c => c.Top == c.Bottom && c.Top > 0),
             new("large-bottom", "when 6 or more is taken away", c => c.Bottom >= 6),
         ],
-        SlipWeight = 0,
     };
 
     /// <summary>How is a difference of ten or more written?</summary>
@@ -210,6 +274,7 @@ public static class SubtractionPoints
             new("short", "at the first top digit that is too small", c => c.TopIsShort),
             new("two-worked", "after two columns", c => c.Worked == 2),
         ],
+        Properties = Properties,
     };
 
     /// <summary>Those that come up in the columns, also where the columns are part of another method.</summary>
@@ -218,11 +283,14 @@ public static class SubtractionPoints
         Direction, Onward, TopRead, Column, OpenColumn, Lender, LenderValue, PassedZero, Receiver, Stuck, Count, TwoDigits, Neighbour,
     ];
 
+    /// <summary>The numbers that come about in the columns.</summary>
+    public static IReadOnlyList<DecisionPoint> Values { get; } = [Written, LenderBecomes, ReceiverBecomes];
+
     /// <summary>All of them, in the order in which they come up.</summary>
     public static IReadOnlyList<DecisionPoint> All { get; } =
     [
         Operation, Alignment, Direction, Onward, TopRead, Column, OpenColumn, Lender, LenderValue, PassedZero, Receiver, Stuck,
-        Count, TwoDigits, Neighbour,
+        Count, TwoDigits, Neighbour, .. Values,
     ];
 
     /// <summary>Whether a step is one that is said aloud in an example or a replay: it changes the page or decides about it.</summary>

@@ -37,6 +37,11 @@ internal static class SubtractionWords
         ColumnWay.WriteTop => "writes the top digit",
         ColumnWay.LeaveBlank => "leaves the column blank",
         ColumnWay.Add => "adds the two digits",
+        ColumnWay.WriteLarger => "writes the larger digit",
+        ColumnWay.WriteSmaller => "writes the smaller digit",
+        ColumnWay.WriteOne => "writes 1",
+        ColumnWay.WriteNine => "writes 9",
+        ColumnWay.WriteMissingToTen => "writes what is missing from the bottom digit to ten",
         ColumnWay.WriteBottom => "writes the bottom digit",
         _ => "takes away without {renaming}",
     };
@@ -47,6 +52,8 @@ internal static class SubtractionWords
         OpenColumn.LeaveBlank => "leaves the column blank",
         OpenColumn.WriteZero => "writes 0",
         OpenColumn.OneLess => "writes one less than the top value",
+        OpenColumn.OneMore => "writes one more than the top value",
+        OpenColumn.WriteNine => "writes 9",
         OpenColumn.TakeBottomDigitAgain => "takes the last bottom digit away again",
         _ => "copies the top value",
     };
@@ -61,6 +68,12 @@ internal static class SubtractionWords
         Lender.ZeroStays => "takes from a zero next door, which stays",
         Lender.BottomDigit => "makes the bottom digit next door one less",
         Lender.EveryDigitLeft => "makes every digit to the left one less",
+        Lender.NearestZerosBeyondNine => "takes one from the nearest digit and turns every zero further left into 9",
+        Lender.EveryDigitLeftZerosNine => "makes every digit to the left one less and every zero there 9",
+        Lender.NearestLargerThanBelow => "takes one from the nearest digit that is larger than the one below it",
+        Lender.OneBeyondOrNearest => "takes one from the digit after the next, or next door where that has nothing",
+        Lender.NearestAndNext => "takes one from the nearest digit and from the one beyond it",
+        Lender.NextHoweverSmall => "takes one from the digit next door, which stays 0 where it is 0",
         Lender.RightNeighbour => "takes one from the digit to the right",
         _ => "takes one from the nearest digit that is not zero",
     };
@@ -81,6 +94,7 @@ internal static class SubtractionWords
     {
         PassedZero.Zero => "leaves a passed zero as it is",
         PassedZero.Ten => "turns a passed zero into 10",
+        PassedZero.One => "turns a passed zero into 1",
         PassedZero.Eight => "turns a passed zero into 8",
         _ => "turns a passed zero into 9",
     };

@@ -1,0 +1,270 @@
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Procedures.Outer;
+
+namespace YellowPencil.Core.Inference;
+
+/// <summary>Where one way through a stretch of a working ends.</summary>
+/// <param name="IsMet">Whether it leads to what was written.</param>
+/// <param name="Chances">Chances of the student's own rules on the way.</param>
+/// <param name="Followed">How many of them were followed.</param>
+/// <param name="Marks">How the marks agree, where it is met and there are any.</param>
+internal readonly record struct PathEnd(bool IsMet, int Chances, int Followed, MarkEvidence? Marks);
+
+/// <summary>The way of one more rule through a stretch.</summary>
+/// <param name="End">Where it ends.</param>
+/// <param name="Chances">Chances of the added rule on the way.</param>
+/// <param name="Followed">How many of them were followed.</param>
+internal readonly record struct RuleWay(PathEnd End, int Chances, int Followed);
+
+/// <summary>The ways through one stretch of a working, told apart by what is decided at one decision point; other decisions are the student's.</summary>
+internal interface IDecisionTree
+{
+    /// <summary>The way of one more rule.</summary>
+    /// <param name="rule">A rule about the point.</param>
+    /// <param name="declined">Bit i set: the i-th chance of the rule is not followed.</param>
+    RuleWay Follow(Deviation rule, ulong declined = 0);
+}
+
+/// <summary>
+/// The ways through one stretch of a working, told apart by what is decided at one decision point. Each way is run once, whichever rules lead along it:
+/// a rule is followed through the contexts that were met before, and the work is only done where it turns off them.
+/// </summary>
+/// <param name="point">The point.</param>
+/// <param name="work">Does the stretch with somebody deciding in the student's place, and says where it ends.</param>
+/// <param name="shortcut">Where a way ends that turns off at its last context, if that is known without doing the stretch again.</param>
+internal sealed class DecisionTree<TContext>(DecisionPoint<TContext> point, Func<Decider, PathEnd> work, Func<TContext, int, PathEnd?>? shortcut = null) : Decider<TContext>, IDecisionTree
+    where TContext : struct, IDecisionContext
+{
+    private const int Open = int.MinValue;
+
+    private readonly LearntKinds<TContext> kinds = point.AllKinds;
+    private Node[] nodes = new Node[4];
+    private Turn[] turns = new Turn[4];
+    private PathEnd[] ends = new PathEnd[4];
+    private int nodeCount;
+    private int turnCount;
+    private int endCount;
+    private int root = Open;
+    private int lastTurn = -1;
+    private Rule rule;
+
+    /// <summary>Whether the point comes up on the student's own way.</summary>
+    public bool ComesUp => nodeCount > 0;
+
+    /// <inheritdoc/>
+    public override Decider? At(int ordinal) => ordinal == point.Ordinal ? this : null;
+
+    /// <inheritdoc/>
+    public override void Begin()
+    {
+        lastTurn = -1;
+        (rule.Chances, rule.Followed) = (0, 0);
+    }
+
+    /// <summary>Ends the way that was begun.</summary>
+    public void EndAt(PathEnd end)
+    {
+        ref var target = ref TargetOf(lastTurn);
+        if (target == Open) target = ~Add(ref ends, ref endCount, end);
+    }
+
+    /// <inheritdoc/>
+    public RuleWay Follow(Deviation deviation, ulong declined = 0)
+    {
+        var given = (ContextDeviation<TContext>)deviation;
+        return Follow(new Rule { When = given.When, Make = given.Make, Declined = declined });
+    }
+
+    /// <summary>The way of a rule that does something else in contexts of a kind.</summary>
+    public RuleWay Follow(in KindTest kind, Func<TContext, int> doing) => Follow(new Rule { Kind = kind, Make = doing });
+
+    /// <inheritdoc/>
+    public override int Decide(in TContext context, int taught, int made)
+    {
+        ref var position = ref TargetOf(lastTurn);
+        if (position == Open) position = Add(ref nodes, ref nodeCount, new Node { Context = context, Named = kinds.NamedIn(context), Taught = taught, Made = made, FirstTurn = -1 });
+        var at = position;
+        var choice = rule.Make is null ? made : Made(ref rule, nodes[at]);
+        var turn = TurnOf(nodes[at], choice);
+        if (turn < 0) turn = AddTurn(at, choice);
+        lastTurn = turn;
+        return choice;
+    }
+
+    private RuleWay Follow(Rule following)
+    {
+        var position = root;
+        while (position >= 0)
+        {
+            ref var node = ref nodes[position];
+            var made = Made(ref following, node);
+            var turn = TurnOf(node, made);
+            if (turn < 0 && shortcut?.Invoke(node.Context, made) is { } known)
+            {
+                turn = AddTurn(position, made);
+                turns[turn].Target = ~Add(ref ends, ref endCount, known);
+            }
+
+            position = turn < 0 ? Open : turns[turn].Target;
+        }
+
+        if (position != Open) return new RuleWay(ends[~position], following.Chances, following.Followed);
+        rule = following;
+        var end = work(this);
+        EndAt(end);
+        return new RuleWay(end, rule.Chances, rule.Followed);
+    }
+
+    private int Made(ref Rule by, in Node node)
+    {
+        if (by.When is null && !by.Kind.FitsNamed(node.Named)) return node.Made;
+        var instead = by.Make!(node.Context);
+        if (instead == node.Taught || instead < 0) return node.Made;
+        if (by.When is { } when ? !when(node.Context) : by.Kind.Comparison >= 0 && !kinds.Compares(node.Context, by.Kind.Comparison)) return node.Made;
+        var index = by.Chances++;
+        if (index < MethodRun.MaxChances && (by.Declined >> index & 1) == 1) return node.Made;
+        by.Followed++;
+        return instead;
+    }
+
+    private int AddTurn(int node, int made)
+    {
+        var turn = Add(ref turns, ref turnCount, new Turn { Made = made, Target = Open, Next = nodes[node].FirstTurn });
+        nodes[node].FirstTurn = turn;
+        return turn;
+    }
+
+    private int TurnOf(in Node node, int made)
+    {
+        var turn = node.FirstTurn;
+        while (turn >= 0 && turns[turn].Made != made) turn = turns[turn].Next;
+        return turn;
+    }
+
+    private ref int TargetOf(int turn)
+    {
+        if (turn < 0) return ref root;
+        return ref turns[turn].Target;
+    }
+
+    private static int Add<T>(ref T[] all, ref int count, in T one)
+    {
+        if (count == all.Length) Array.Resize(ref all, 2 * count);
+        all[count] = one;
+        return count++;
+    }
+
+    private struct Node
+    {
+        public TContext Context;
+        public ulong Named;
+        public int Taught;
+        public int Made;
+        public int FirstTurn;
+    }
+
+    private struct Turn
+    {
+        public int Made;
+        public int Target;
+        public int Next;
+    }
+
+    private record struct Rule
+    {
+        public KindTest Kind;
+        public Func<TContext, bool>? When;
+        public Func<TContext, int>? Make;
+        public ulong Declined;
+        public int Chances;
+        public int Followed;
+    }
+}
+
+/// <summary>The decision trees of a student on the stretches of a sheet, one for each decision point that comes up.</summary>
+internal sealed class StudentTrees
+{
+    private readonly IReadOnlyList<ItemEvidence> items;
+    private readonly DeviationSet student;
+    private readonly MethodRun run;
+    private readonly IDecisionTree?[]?[] trees;
+
+    /// <summary>How many steps the ways took that were run.</summary>
+    public long Steps { get; private set; }
+
+    public StudentTrees(IReadOnlyList<ItemEvidence> items, DeviationSet student, MethodRun run)
+    {
+        this.items = items;
+        this.student = student;
+        this.run = run;
+        trees = new IDecisionTree?[]?[items.Count];
+    }
+
+    /// <summary>The tree of a point on a stretch; null where the point does not come up.</summary>
+    public DecisionTree<TContext>? Of<TContext>(DecisionPoint<TContext> point, ItemEvidence item)
+        where TContext : struct, IDecisionContext => (DecisionTree<TContext>?)Of((DecisionPoint)point, item);
+
+    /// <summary>The tree of a point on a stretch; null where the point does not come up.</summary>
+    public IDecisionTree? Of(DecisionPoint point, ItemEvidence item) => (trees[item.Index] ??= Look(item)) is var all && point.Ordinal < all.Length ? all[point.Ordinal] : null;
+
+    /// <summary>The way of one more rule on a stretch; null where its point does not come up.</summary>
+    public RuleWay? Follow(UnlistedDeviation rule, ItemEvidence item, ulong declined = 0) => Of(rule.Deviation.Point!, item)?.Follow(rule.Deviation, declined);
+
+    private IDecisionTree?[] Look(ItemEvidence item)
+    {
+        var own = default(PathEnd);
+        var looking = new Looking(decider => Work(item, decider), (context, way) => item.IsLast && !item.HasMarks ? own with { IsMet = context.Worked.Written((AnswerWritten)way) == item.Answer } : null);
+        foreach (var point in Method.Of(item.Task.Family).Points) point.Accept(looking);
+        looking.End(own = Work(item, looking));
+        return looking.ThatComeUp;
+    }
+
+    // Marks are only worth a second run where the answer is met.
+    private PathEnd Work(ItemEvidence item, Decider decider)
+    {
+        item.MakeReady(run);
+        Method.Run(item.Task, run, student, decider);
+        Steps += run.StepCount;
+        var isMet = item.Matches(run);
+        return new PathEnd(isMet, run.Chances, run.Followed, isMet && item.HasMarks ? MarksOf(item, decider) : null);
+    }
+
+    private MarkEvidence? MarksOf(ItemEvidence item, Decider decider)
+    {
+        item.MakeReady(run, withMarks: true);
+        Method.Run(item.Task, run, student, decider);
+        item.MakeReady(run);
+        return item.MarksOf(run);
+    }
+
+    /// <summary>Has the trees of all points look on at the student's own way.</summary>
+    private sealed class Looking(Func<Decider, PathEnd> work, Func<AnswerContext, int, PathEnd?> finish) : Decider, IPointVisitor
+    {
+        private readonly Decider?[] deciders = new Decider?[DecisionPoint.Created];
+        private readonly List<Action<PathEnd>> end = [];
+
+        public IDecisionTree?[] ThatComeUp { get; } = new IDecisionTree?[DecisionPoint.Created];
+
+        public override Decider? At(int ordinal) => deciders[ordinal];
+
+        public override void Begin()
+        {
+            foreach (var one in deciders) one?.Begin();
+        }
+
+        public void Visit<TContext>(DecisionPoint<TContext> point)
+            where TContext : struct, IDecisionContext
+        {
+            var tree = new DecisionTree<TContext>(point, work, finish as Func<TContext, int, PathEnd?>);
+            deciders[point.Ordinal] = tree;
+            end.Add(reached =>
+            {
+                if (!tree.ComesUp) return;
+                tree.EndAt(reached);
+                ThatComeUp[point.Ordinal] = tree;
+            });
+        }
+
+        public void End(PathEnd reached) => end.ForEach(one => one(reached));
+    }
+}

@@ -1,0 +1,122 @@
+using YellowPencil.Core.Procedures;
+
+namespace YellowPencil.Core.Inference;
+
+/// <summary>
+/// Looks for one more rule, that nobody listed, which gives what a student's rules leave open: every choice at every decision point in every kind of
+/// context. Kinds that have no name of their own are only tried for choices that give the answers of several open items in some named kind.
+/// </summary>
+internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student) : IPointVisitor
+{
+    /// <summary>A rule is not looked for behind a single item.</summary>
+    private const int LeastMet = 2;
+
+    /// <summary>A rule gives at least one in so many of the open items in which it could show.</summary>
+    private const int LeastShare = 3;
+
+    /// <summary>So many of the rules that give most are weighed.</summary>
+    private const int MostWeighed = 48;
+
+    /// <summary>A rule that gives none of so many open items in which it could show is given up;</summary>
+    private const int MostInVain = 4;
+
+    /// <summary>one that takes long to say sooner.</summary>
+    private const int MostInVainOfLong = 2;
+
+    /// <summary>After so many steps of work, as on a page of very long numbers, no more rules are tried.</summary>
+    private const int MostSteps = 500_000;
+
+    private static readonly RuleLength[] Learnt = [RuleLength.Opposite, RuleLength.Comparison, RuleLength.Pair];
+
+    private readonly StudentTrees trees = sheet.TreesOf(student.Hypothesis);
+    private readonly List<ItemEvidence> open = [.. sheet.Items.Where(i => !student.Items[i.Index].IsForetold)];
+    private readonly List<ItemEvidence> met = [.. sheet.Items.Where(i => student.Items[i.Index].IsForetold)];
+    private readonly List<Found> found = [];
+    private bool leavesNothing;
+
+    /// <summary>The student with each of the rules that were found, the best first; of rules that do the same on the sheet, each with its own prior.</summary>
+    public List<Candidate> Search(IEnumerable<DecisionPoint> points)
+    {
+        if (open.Count < LeastMet || student.Hypothesis.RuleCount == Hypothesis.MostRules) return [];
+        foreach (var point in points.OrderBy(p => p.ChoiceCount == 0))
+        {
+            // Where a rule leaves nothing open, numbers that are put together from others are not looked through.
+            if (point.ChoiceCount == 0 && leavesNothing) break;
+            point.Accept(this);
+        }
+
+        return
+        [
+            .. found.OrderByDescending(f => f.Gain).ThenBy(f => f.Length).Take(MostWeighed).Select(f => sheet.Rough(student, f.Make(), trees))
+                .OrderByDescending(c => c.LogScore).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal),
+        ];
+    }
+
+    void IPointVisitor.Visit<TContext>(DecisionPoint<TContext> point)
+    {
+        var shown = TreesOf(point, open);
+        if (shown.Count < LeastMet) return;
+        var kept = TreesOf(point, met);
+        var some = new bool[shown.Count];
+        foreach (var doing in point.Doings)
+        {
+            if (trees.Steps > MostSteps) return;
+            Array.Clear(some);
+            TryAll(point, RuleLength.Named, doing, shown, kept, some);
+            if (leavesNothing || doing.Length == RuleLength.Expression || some.Count(s => s) < LeastMet) continue;
+            foreach (var length in Learnt) TryAll(point, length, doing, shown, kept, some);
+        }
+    }
+
+    private List<DecisionTree<TContext>> TreesOf<TContext>(DecisionPoint<TContext> point, List<ItemEvidence> items)
+        where TContext : struct, IDecisionContext
+    {
+        var all = new List<DecisionTree<TContext>>();
+        foreach (var item in items)
+            if (trees.Of(point, item) is { } tree) all.Add(tree);
+        return all;
+    }
+
+    private void TryAll<TContext>(
+        DecisionPoint<TContext> point, RuleLength length, Doing<TContext> doing, List<DecisionTree<TContext>> shown, List<DecisionTree<TContext>> kept, bool[] some)
+        where TContext : struct, IDecisionContext
+    {
+        foreach (ref readonly var kind in point.AllKinds.Of(length).AsSpan())
+            if (GainOf(kind, doing.Make, doing.Length == RuleLength.Expression ? MostInVainOfLong : MostInVain, shown, kept, some) is { } gain)
+            {
+                var test = kind;
+                leavesNothing |= gain == open.Count;
+                found.Add(new Found(gain, (RuleLength)Math.Max((int)length, (int)doing.Length), () => point.Unlisted(point.AllKinds.KindOf(test), doing)));
+            }
+    }
+
+    /// <summary>How many more of the open items a rule gives than it loses of the others; null where it gives too few.</summary>
+    private static int? GainOf<TContext>(
+        in KindTest kind, Func<TContext, int> doing, int mostInVain, List<DecisionTree<TContext>> shown, List<DecisionTree<TContext>> kept, bool[] some)
+        where TContext : struct, IDecisionContext
+    {
+        var (chances, gained) = (0, 0);
+        for (var i = 0; i < shown.Count; i++)
+        {
+            if (gained + shown.Count - i < LeastMet || (gained == 0 && chances == mostInVain)) return null;
+            var way = shown[i].Follow(kind, doing);
+            if (way.Chances == 0) continue;
+            chances++;
+            if (!way.End.IsMet) continue;
+            gained++;
+            some[i] = true;
+        }
+
+        if (gained < LeastMet || gained * LeastShare < chances) return null;
+        var lost = 0;
+        foreach (var tree in kept)
+        {
+            var way = tree.Follow(kind, doing);
+            if (way.Chances > 0 && !way.End.IsMet && ++lost > gained) return null;
+        }
+
+        return gained - lost;
+    }
+
+    private sealed record Found(int Gain, RuleLength Length, Func<UnlistedDeviation> Make);
+}
