@@ -40,7 +40,9 @@ internal static class Expressions
 {
     private static readonly int[] Constants = [0, 1, 9, 10];
 
-    /// <summary>All of them: constants, each number, one more, one less, its ones and tens, and two numbers together.</summary>
+    private static readonly int[] Bounds = [1, 2, 9];
+
+    /// <summary>All of them: constants, each number, one more, one less, twice, a bound, its ones and tens, and two numbers together.</summary>
     public static IEnumerable<Doing<TContext>> Of<TContext>(IReadOnlyList<Property<TContext>> numbers)
     {
         foreach (var constant in Constants) yield return new Doing<TContext>($"is-{constant}", constant.ToString(), _ => constant);
@@ -52,6 +54,8 @@ internal static class Expressions
             yield return new Doing<TContext>($"{number.Id}-minus-1", $"one less than {number.Text}", c => of(c) - 1);
             yield return new Doing<TContext>($"{number.Id}-ones", $"the ones of {number.Text}", c => of(c) is >= 0 and var n ? n % 10 : -1);
             yield return new Doing<TContext>($"{number.Id}-tens", $"the tens of {number.Text}", c => of(c) is >= 0 and var n ? n / 10 : -1);
+            yield return new Doing<TContext>($"{number.Id}-twice", $"twice {number.Text}", c => of(c) is >= 0 and < 100_000 and var n ? 2 * n : -1);
+            foreach (var most in Bounds) yield return new Doing<TContext>($"{number.Id}-at-most-{most}", $"{number.Text}, but at most {most}", c => of(c) is >= 0 and var n ? Math.Min(n, most) : -1);
             yield return new Doing<TContext>($"{number.Id}-to-ten", $"what is missing from {number.Text} to ten", c => of(c) is >= 0 and <= 10 and var n ? 10 - n : -1);
         }
 
@@ -63,6 +67,8 @@ internal static class Expressions
     private static IEnumerable<Doing<TContext>> Of<TContext>(Property<TContext> one, Property<TContext> other)
     {
         yield return Two("plus", $"{one.Text} and {other.Text} together", (a, b) => a + b);
+        yield return Two("plus-ones", $"the ones of {one.Text} and {other.Text} together", (a, b) => (a + b) % 10);
+        yield return Two("times-ones", $"the ones of {one.Text} times {other.Text}", (a, b) => (int)((long)a * b % 10));
         yield return Two("apart", $"the difference of {one.Text} and {other.Text}", (a, b) => Math.Abs(a - b));
         yield return Two("larger", $"the larger of {one.Text} and {other.Text}", Math.Max);
         yield return Two("smaller", $"the smaller of {one.Text} and {other.Text}", Math.Min);

@@ -52,6 +52,9 @@ public readonly record struct AddColumnContext : IDecisionContext
     /// <summary>How many columns of digits stand to the left.</summary>
     public required int ColumnsLeft { get; init; }
 
+    /// <summary>What the digits of the next column to the left come to; -1 where there is none.</summary>
+    public required int NextSum { get; init; }
+
     /// <summary>How many addends have a digit in the next column to the left.</summary>
     public required int NextDigits { get; init; }
 

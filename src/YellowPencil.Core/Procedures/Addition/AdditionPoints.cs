@@ -26,6 +26,8 @@ public static class AdditionPoints
         new("only-carry-ten", "when only the carry brings it to ten", c => c.DigitSum < 10 && c.DigitSum + c.CarryIn >= 10),
         new("full", "where every number has a digit", c => !c.HasBlank),
         new("inner", "in a column that is neither the first nor the last", c => !c.IsFirst && !c.IsLast),
+        new("next-nine", "when the digits of the next column come to nine or more", c => c.NextSum >= 9),
+        new("next-zero", "when the next column has nothing but 0", c => c.NextSum == 0),
         new("carried-before", "when a carry was made before in the item", c => c.Carries > 0),
         new("equal", "where the digits are the same", c => c.Digits > 1 && c.Smallest == c.Largest),
         new("three", "with three or more numbers", c => c.Addends > 2),
@@ -226,7 +228,7 @@ public static class AdditionPoints
     public static readonly ValuePoint<AddColumnContext> Written = new("addition.written", "What is written?") { Numbers = Numbers, Does = n => $"writes {n}", Kinds = FewKinds };
 
     /// <summary>How much is carried?</summary>
-    public static readonly ValuePoint<AddColumnContext> Carried = new("addition.carried", "How much is carried?") { Numbers = Numbers, Does = n => $"carries {n}", Kinds = FewKinds, ShowsIn = WorkFields.Carries };
+    public static readonly ValuePoint<AddColumnContext> Carried = new("addition.carried", "How much is carried?") { Numbers = [.. Numbers, new("tens", "the tens", c => c.Total / 10)], Does = n => $"carries {n}", Kinds = FewKinds, ShowsIn = WorkFields.Carries };
 
     /// <summary>Those that come up in the columns, also where the columns are part of another method.</summary>
     public static IReadOnlyList<DecisionPoint> InColumns { get; } = [Direction, Onward, Carry, Column, Digit, Count, Ten, Below, Into, Last];

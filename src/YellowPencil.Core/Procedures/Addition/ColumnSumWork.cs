@@ -249,6 +249,7 @@ internal ref struct ColumnSumWork
             Worked = worked,
             ColumnsLeft = width - 1 - column,
             NextDigits = column + 1 < width ? Digits(column + 1).Count : 0,
+            NextSum = column + 1 < width ? Digits(column + 1).Sum : -1,
         };
     }
 

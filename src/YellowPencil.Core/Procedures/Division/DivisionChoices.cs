@@ -13,7 +13,7 @@ public enum DivisorRead { Whole, FirstDigit, LastDigit, NearestTen }
 public enum FirstPart { TakeMore, Swap, LeaveDigitOut, WriteOne, RoundUpToDivisor }
 
 /// <summary>What is written where the number at hand is less than the divisor.</summary>
-public enum TooSmall { WriteZero, WriteNothing, Swap, Stop, WriteOne, WriteNumberItself, WriteZeroForgetNumber, WriteDigitItself, WriteOneAndMissing, ZeroAfterNext, WriteTwoZeros }
+public enum TooSmall { WriteZero, WriteNothing, Swap, Stop, WriteOne, WriteNumberItself, WriteZeroForgetNumber, WriteDigitItself, WriteOneAndMissing, ZeroAfterNext, WriteTwoZeros, WriteNine }
 
 /// <summary>Which digit is written in the quotient.</summary>
 public enum QuotientDigit { Exact, OneTooSmall, OneTooLarge, Nearest, ByFirstDigits, One, TwoTooSmall, CountedOneMore, CountedOneFewer, ByNearestTen, ByNearestTenUncapped }

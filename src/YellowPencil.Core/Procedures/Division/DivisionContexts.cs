@@ -73,6 +73,9 @@ public readonly record struct CycleContext : IDecisionContext
 /// <param name="Divisor">The divisor.</param>
 public readonly record struct RestContext(QuotientForm Form, long Rest, long Divisor) : IDecisionContext
 {
+    /// <summary>The last digit of the number divided; -1 where it is not known.</summary>
+    public int LastDigit { get; init; } = -1;
+
     /// <inheritdoc/>
     public int? Place => null;
 }

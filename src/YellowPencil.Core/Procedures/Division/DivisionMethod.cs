@@ -103,17 +103,23 @@ public sealed class DivisionMethod : Method
     private static void WriteAnswer(MethodRun run, LongDivision division, DivisionWork work)
     {
         var digits = QuotientDigits(run, work, out var places);
-        var written = work.Left == 0 || work.IsCutOff
-            ? RestWritten.Drop
-            : run.Ask(DivisionPoints.Written, new RestContext(division.AnswerForm, work.Left, (long)division.Divisor.Value));
+        var context = new RestContext(division.AnswerForm, work.Left, (long)division.Divisor.Value) { LastDigit = division.Dividend.Digit(0) };
+        var left = work.Left;
+        if (left is > 0 and < 1_000_000 && division.AnswerForm == QuotientForm.WithRemainder)
+        {
+            left = run.Value(DivisionPoints.Left, context, (int)left, most: 9_999);
+            context = context with { Rest = left };
+        }
+
+        var written = left == 0 || work.IsCutOff ? RestWritten.Drop : run.Ask(DivisionPoints.Written, context);
         if (written is not (RestWritten.Drop or RestWritten.AsRemainder))
         {
-            run.Page.Append(WithRest(DecimalNumber.Exact(Digits.Value(digits), places), written, work.Left, division));
+            run.Page.Append(WithRest(DecimalNumber.Exact(Digits.Value(digits), places), written, left, division));
             return;
         }
 
         run.Page.AppendDecimal(digits, places);
-        if (written == RestWritten.AsRemainder) run.Page.AppendRemainder(work.Left);
+        if (written == RestWritten.AsRemainder) run.Page.AppendRemainder(left);
     }
 
     /// <summary>The quotient with what is left, where the rest is not written behind an r, or not as it is.</summary>

@@ -104,7 +104,7 @@ public static class DivisionPoints
     /// <summary>What if the number at hand is too small?</summary>
     public static readonly DecisionPoint<CycleContext, TooSmall> Fits = new("division.too-small", "What is written where the divisor does not go in?")
     {
-        Does = Phrases.InOrder<TooSmall>("writes 0 in the quotient", "writes nothing in the quotient", "divides the divisor by the number at hand", "stops", "writes 1", "writes the number at hand into the quotient", "writes 0 and forgets the number at hand", "writes the digit brought down into the quotient", "writes 1 and what is missing to the divisor", "writes the 0 behind the next digit", "writes two zeros"),
+        Does = Phrases.InOrder<TooSmall>("writes 0 in the quotient", "writes nothing in the quotient", "divides the divisor by the number at hand", "stops", "writes 1", "writes the number at hand into the quotient", "writes 0 and forgets the number at hand", "writes the digit brought down into the quotient", "writes 1 and what is missing to the divisor", "writes the 0 behind the next digit", "writes two zeros", "writes 9"),
         Taught = (_, _) => TooSmall.WriteZero,
         Slips = _ => [(TooSmall.WriteNothing, 2)],
         Say = (c, choice) => $"{c.Part} is less than {c.Divisor}: {Fits!.Does(choice)}.",
@@ -176,6 +176,13 @@ public static class DivisionPoints
         Kinds = [Kinds[0]],
     };
 
+    /// <summary>What is left at the end?</summary>
+    public static readonly ValuePoint<RestContext> Left = new("division.left", "How much is left?")
+    {
+        Numbers = [new("rest", "what is left", c => Small(c.Rest)), new("divisor", "the divisor", c => Small(c.Divisor)), new("last", "the last digit of the number", c => c.LastDigit)],
+        Does = n => $"gives what is left as {n}", Kinds = [new("always", "always", _ => true)],
+    };
+
     /// <summary>How is the rest written?</summary>
     public static readonly DecisionPoint<RestContext, RestWritten> Written = new("division.remainder", "How is what is left written?")
     {
@@ -195,5 +202,5 @@ public static class DivisionPoints
     ];
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<DecisionPoint> All { get; } = [Way, Direction, .. InCycles, Written];
+    public static IReadOnlyList<DecisionPoint> All { get; } = [Way, Direction, .. InCycles, Left, Written];
 }

@@ -129,6 +129,9 @@ internal ref struct DivisionWork
             case TooSmall.ZeroAfterNext:
                 zerosDue++;
                 return true;
+            case TooSmall.WriteNine:
+                WriteDigit(9);
+                return true;
             case TooSmall.WriteTwoZeros:
                 WriteDigit(0);
                 WriteDigit(0);

@@ -32,6 +32,9 @@ public static class MultiplicationPoints
         new("first-later-row", "at the first digit of later rows", c => c.IsFirst && c.Row > 0),
         new("last-later-row", "at the last digit of later rows", c => c.IsLast && c.Row > 0),
         new("same-place", "where both digits stand in the same place", c => c.Row == c.Column),
+        new("with-one", "with a 1", c => c.Top == 1 || c.Multiplier == 1),
+        new("with-zero", "with a 0", c => c.Top == 0 || c.Multiplier == 0),
+        new("with-five", "with a 5", c => c.Top == 5 || c.Multiplier == 5),
         new("nine", "with a 9", c => c.Top == 9 || c.Multiplier == 9),
     ];
 
@@ -55,7 +58,7 @@ public static class MultiplicationPoints
     public static readonly ValuePoint<ProductContext> Written = new("multiplication.written", "What is written?") { Numbers = Numbers, Does = n => $"writes {n}", Kinds = FewKinds, ShowsIn = WorkFields.Rows };
 
     /// <summary>How much is carried?</summary>
-    public static readonly ValuePoint<ProductContext> Carried = new("multiplication.carried", "How much is carried?") { Numbers = Numbers, Does = n => $"carries {n}", Kinds = FewKinds, ShowsIn = WorkFields.Rows.Carry };
+    public static readonly ValuePoint<ProductContext> Carried = new("multiplication.carried", "How much is carried?") { Numbers = [.. Numbers, new("tens", "the tens", c => c.Total / 10)], Does = n => $"carries {n}", Kinds = FewKinds, ShowsIn = WorkFields.Rows.Carry };
 
     private static readonly Kind<RowContext>[] RowKinds =
     [

@@ -7,7 +7,7 @@ namespace YellowPencil.Core.Procedures.Outer;
 public enum AnswerWritten
 {
     AsWorked, Reversed, LastTwoExchanged, InnerZerosOut, EndZerosOut, OneEndZeroFewer, OneEndZeroMore, FilledToFirst, FilledToLongest, ZerosBehindPointOut,
-    PointOut, PointOneFurtherLeft, PointOneFurtherRight, PointUntilLarger, PointUntilSmaller, PointBeforeAll, WholePartOnly, RoundedToWhole, RoundedToTens,
+    PointOut, PointOneFurtherLeft, PointOneFurtherRight, PointUntilLarger, PointUntilSmaller, PointBeforeAll, PointAfterFirstDigit, WholePartOnly, RoundedToWhole, RoundedToTens,
     FirstDigitOff, LastDigitOff, FirstDigitTwice, SignOut, SignAdded, SignTurned,
     OneMore, OneLess, OneStepFewer, OneStepMore, OneStepMoreAcrossZero, OneStepFewerAcrossZero, TenMore, TenLess, Doubled, FirstAddedAgain,
     RestOut, RestAppended, RestBehindPoint, RestFirst, RestOnly, RestOneMore, QuotientOneMore,
@@ -24,7 +24,7 @@ internal static class AnswerWriting
         "writes one zero too few at the end of the answer", "writes one zero too many at the end of the answer", "fills the answer with zeros to the length of the first number", "fills the answer with zeros to the length of the longest number",
         "leaves out zeros right behind the point of the answer",
         "writes the answer without its point", "puts the point of the answer one place too far left", "puts the point of the answer one place too far right", "moves the point until the answer is larger than the first number",
-        "moves the point until the answer is smaller than the first number", "puts the point before all digits of the answer", "writes only what stands before the point of the answer", "rounds the answer to a whole number", "rounds the answer to tens",
+        "moves the point until the answer is smaller than the first number", "puts the point before all digits of the answer", "puts the point behind the first digit of the answer", "writes only what stands before the point of the answer", "rounds the answer to a whole number", "rounds the answer to tens",
         "leaves out the first digit of the answer", "leaves out the last digit of the answer", "writes the first digit of the answer twice", "writes the answer without its minus sign", "writes a minus sign before the answer", "turns the sign of the answer round",
         "comes out one too large", "comes out one too small", "goes one step too few from the first number", "goes one step too many from the first number", "goes one step too many where zero is passed", "goes one step too few where zero is passed",
         "comes out ten too large", "comes out ten too small", "doubles the answer", "adds the first number once more",
@@ -74,6 +74,7 @@ internal static class AnswerWriting
             AnswerWritten.PointUntilLarger => PointMovedUntil(digits, first, larger: true),
             AnswerWritten.PointUntilSmaller => PointMovedUntil(digits, first, larger: false),
             AnswerWritten.PointBeforeAll => digits with { Places = digits.Digits.TrimStart('0').Length, Digits = digits.Digits.TrimStart('0'), HasPoint = true },
+            AnswerWritten.PointAfterFirstDigit when digits.Digits.TrimStart('0') is { Length: > 1 } kept => digits with { Places = kept.Length - 1, Digits = kept, HasPoint = true },
             AnswerWritten.WholePartOnly when digits.Places > 0 => digits.With(digits.Whole, ""),
             AnswerWritten.RoundedToWhole when digits.Places > 0 => Rounded(digits, digits.Places),
             AnswerWritten.RoundedToTens when digits.Places == 0 => Rounded(digits, 1),

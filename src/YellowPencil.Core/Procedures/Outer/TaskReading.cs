@@ -11,7 +11,7 @@ public enum TaskRead
     InnerZerosOut, EndZerosOffFirst, EndZerosOffSecond, EndZerosOffEach, ZerosBehindPointOut,
     PointBeforeWhole, PointAfterFirstDigit, PointsOut, PointOfFirstOut, PointOfSecondOut, EvenedUp, CutToFewestPlaces, CutToWhole,
     RoundedToTens, SecondRoundedToTens, RoundedToWhole, SignsOut, FirstSignOut, SecondSignOut,
-    LastDigitsOnly, FirstDigitsOnly, ReversedFirst, ReversedSecond, ReversedEach,
+    LastDigitsOnly, FirstDigitsOnly, ReversedFirst, ReversedSecond, ReversedEach, SixAsNine, NineAsSix, OneAsSeven, SevenAsOne, TwoAsFive, FiveAsTwo, ThreeAsEight, EightAsThree,
 }
 
 /// <summary>What a task becomes when its numbers are read in another way.</summary>
@@ -29,7 +29,7 @@ internal static class TaskReading
         "reads the second number without its point", "fills all numbers up to equally many places", "cuts all numbers to the fewest places", "leaves out what stands behind the points",
         "rounds the numbers to tens", "rounds the second number to tens", "rounds the numbers to wholes", "reads the numbers without their minus signs", "reads the first number without its minus sign",
         "reads the second number without its minus sign",
-        "works with the last digits of the numbers only", "works with the first digits of the numbers only", "reads the first number backwards", "reads the second number backwards", "reads the numbers backwards");
+        "works with the last digits of the numbers only", "works with the first digits of the numbers only", "reads the first number backwards", "reads the second number backwards", "reads the numbers backwards", "reads 6 as 9", "reads 9 as 6", "reads 1 as 7", "reads 7 as 1", "reads 2 as 5", "reads 5 as 2", "reads 3 as 8", "reads 8 as 3");
 
     /// <summary>The task that is worked instead; null where the way of reading makes no difference or leads to no task of the family.</summary>
     public static ItemTask? Read(ItemTask task, TaskRead way)
@@ -105,6 +105,14 @@ internal static class TaskReading
         TaskRead.ReversedFirst when index == 0 => Reversed(number),
         TaskRead.ReversedSecond when index == 1 => Reversed(number),
         TaskRead.ReversedEach => Reversed(number),
+        TaskRead.SixAsNine => Mistaken(number, '6', '9'),
+        TaskRead.NineAsSix => Mistaken(number, '9', '6'),
+        TaskRead.OneAsSeven => Mistaken(number, '1', '7'),
+        TaskRead.SevenAsOne => Mistaken(number, '7', '1'),
+        TaskRead.TwoAsFive => Mistaken(number, '2', '5'),
+        TaskRead.FiveAsTwo => Mistaken(number, '5', '2'),
+        TaskRead.ThreeAsEight => Mistaken(number, '3', '8'),
+        TaskRead.EightAsThree => Mistaken(number, '8', '3'),
         _ => number,
     };
 
@@ -129,6 +137,8 @@ internal static class TaskReading
     private static DigitText WithoutEndZeros(DigitText n) => n.Places > 0 ? n.With(n.Whole, n.Behind.TrimEnd('0')) : n.With(n.Whole.TrimEnd('0') is { Length: > 0 } kept ? kept : "0", "");
 
     private static DigitText WithoutPoint(DigitText n) => n with { Places = 0, HasPoint = false };
+
+    private static DigitText Mistaken(DigitText n, char digit, char other) => n with { Digits = n.Digits.Replace(digit, other) };
 
     private static DigitText Reversed(DigitText n) => n with { Digits = new string([.. Enumerable.Reverse(n.Digits)]) };
 

@@ -43,6 +43,7 @@ public static class SubtractionPoints
         new("bottom", "the bottom digit", c => c.Bottom, 1, 2, 5, 8, 9),
         new("place", "the count of columns to the right", c => c.Column, 1, 2, 3),
         new("left", "the count of columns to the left", c => c.ColumnsLeft, 1, 2),
+        new("missing", "what is missing from the top digit", c => c.Bottom < 0 ? -1 : Math.Max(0, c.Bottom - c.Top), 2, 3, 5),
         new("next-top", "the next top digit", c => c.NextTop, 1, 2, 5, 9),
         new("renames", "the count of renamings before", c => c.Renames, 1, 2),
     ];
@@ -68,7 +69,7 @@ public static class SubtractionPoints
         new("below-smaller", "when it stays large enough for the digit below", c => !c.BelowIsBlank && c.Below < c.Digit),
     ];
 
-    private static readonly Kind<ColumnContext>[] FewKinds = [.. ColumnKinds.Where(k => k.Id is "always" or "short" or "enough" or "top-is-0" or "below-is-0" or "equal" or "blank" or "has-lent" or "last")];
+    private static readonly Kind<ColumnContext>[] FewKinds = [.. ColumnKinds.Where(k => k.Id is "always" or "short" or "enough" or "top-is-0" or "below-is-0" or "equal" or "blank" or "has-lent" or "last" or "first")];
 
     /// <summary>What is written under a column?</summary>
     public static readonly ValuePoint<ColumnContext> Written = new("subtraction.written", "What is written?") { Numbers = Numbers, Does = n => $"writes {n}", Kinds = FewKinds };
