@@ -21,7 +21,8 @@ internal sealed class ItemEvidence
     {
         Index = index;
         Item = item;
-        Task = from;
+        Task = row == 0 && CopiedTask(item) is { } copied ? copied : from;
+        IsCopied = Task != from;
         Row = row;
         this.line = line;
         method = Method.Of(Task.Family);
@@ -55,6 +56,24 @@ internal sealed class ItemEvidence
 
     /// <summary>What is to be done from where the stretch begins.</summary>
     public ItemTask Task { get; }
+
+    /// <summary>Whether other numbers were set out than those of the task: then those are worked.</summary>
+    public bool IsCopied { get; }
+
+    /// <summary>The task that was set out where its numbers were copied wrongly; null where they were not, or nothing shows it.</summary>
+    public static ItemTask? CopiedTask(WorkedItem item)
+    {
+        var numbers = item.Task.Numbers;
+        if (item.Work.Get(WorkFields.Operands) is not { } operands || operands.Count != numbers.Count) return null;
+        var copied = new DecimalNumber[numbers.Count];
+        for (var i = 0; i < copied.Length; i++)
+        {
+            if (DecimalNumber.TryParse(operands[i].Text) is not { Succeeded: true } read || read.Value.Length != numbers[i].Length || read.Value.Places != numbers[i].Places) return null;
+            copied[i] = read.Value;
+        }
+
+        return copied.Zip(numbers).All(n => n.First.Unscaled == n.Second.Unscaled && n.First.Places == n.Second.Places) ? null : item.Task.With(copied);
+    }
 
     /// <summary>Which line of the working the stretch leads to, from 0; the answer counts behind the last.</summary>
     public int Row { get; }

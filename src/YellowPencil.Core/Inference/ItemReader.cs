@@ -29,6 +29,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         var first = stretches.Find(s => !s.IsRight) ?? stretches[^1];
         var replay = Replay(first);
         if (verdict == Verdict.Right) return new ItemReading(item, verdict, null, null, replay);
+        if (first.IsCopied && first.IsRight) return new ItemReading(item, verdict, Cause.Slip, WrongCopy(first), replay);
         if (!replay.IsExplained) return new ItemReading(item, verdict, Cause.Unexplained, first.IsLast ? FirstWrongDigit(first) : WrongLine(first, "line", "", ""), replay);
         var wrong = FirstDeviantStep(first, replay);
         return new ItemReading(item, verdict, CauseOf(wrong), Describe(first, replay, wrong), replay);
@@ -71,10 +72,10 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         var text = (wrong.Cause == StepCause.Slip ? "This once: " : "") + wrong.MadeText;
         if (!item.IsLast) return WrongLine(item, wrong.Name, wrong.TaughtText, text);
         var shows = wrong.Point?.ShowsIn ?? WorkFields.Cells;
-        if (wrong.Place is null && shows.Field is PlaceField) return new WrongStep(wrong.Name, shows.Field, null, PointPlace(item), item.Task.RightAnswer, item.Item.Answer!, text);
+        if (wrong.Place is null && shows.Field is PlaceField) return new WrongStep(wrong.Name, shows.Field, null, FirstPlace(item), item.Task.RightAnswer, item.Item.Answer!, text);
         var elsewhere = Method.Of(item.Task.Family).AllFields.Where(f => f != shows.Field && f != WorkFields.Cells);
         (WorkField Field, Spot At)? unrecorded = null;
-        var spots = Spots(shows.Field, wrong).OrderBy(s => s.At.Part != shows.Part)
+        var spots = Spots(shows.Field, wrong).OrderBy(s => s.At.Line).ThenBy(s => s.At.Part != shows.Part)
             .Concat(Spots(WorkFields.Cells, wrong))
             .Concat(elsewhere.SelectMany(f => Spots(f, wrong)).OrderBy(s => s.At.Line));
         foreach (var spot in spots)
@@ -94,11 +95,11 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         }
 
         if (unrecorded is { } open) return At(open, Standing(mended.Page.Marks, open), Standing(trace.Page.Marks, open), wrong.TaughtText, wrong.MadeText);
-        return new WrongStep(wrong.Name, shows.Field, shows.Field.StandsInLines ? wrong.Line + 1 : null, wrong.Place ?? PointPlace(item), wrong.TaughtText, wrong.MadeText, text);
+        return new WrongStep(wrong.Name, shows.Field, shows.Field.StandsInLines ? wrong.Line + 1 : null, wrong.Place ?? FirstPlace(item), wrong.TaughtText, wrong.MadeText, text);
 
         WrongStep At((WorkField Field, Spot At) spot, Mark? due, Mark? stands, string expected, string written)
         {
-            var place = spot.Field.FirstDifference(spot.At, due?.Text ?? "", stands?.Text ?? "") ?? PointPlace(item);
+            var place = spot.Field.FirstDifference(spot.At, due?.Text ?? "", stands?.Text ?? "") ?? FirstPlace(item);
             return new WrongStep(wrong.Name, spot.Field, spot.Field.StandsInLines ? spot.At.Line + 1 : null, place, expected, written, text);
         }
 
@@ -112,7 +113,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         .Where(m => m.Field == field)
         .DistinctBy(m => (m.At.Line, m.At.Part, Place: IsByPlace(m.Kind) ? m.At.Place : null))
         .Select(m => (m.Field, m.At))
-        .OrderBy(s => s.At.Line).ThenBy(s => s.At.Place != wrong.Place);
+        .OrderBy(s => s.At.Line).ThenBy(s => Math.Abs((s.At.Place ?? 0) - (wrong.Place ?? 0)));
 
     private static Mark? Standing(IEnumerable<Mark> marks, (WorkField Field, Spot At) spot) => marks
         .Where(m => m.Field == spot.Field && m.At.Line == spot.At.Line && m.At.Part == spot.At.Part && (m.At.Place == spot.At.Place || !IsByPlace(m.Kind)))
@@ -124,7 +125,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     private static WrongStep FirstWrongDigit(ItemEvidence item)
     {
         var (right, written) = (DecimalNumber.TryParse(item.Task.RightAnswer).Value, DecimalNumber.TryParse(item.Answer).Value);
-        if (right is null || written is null) return OfAnswer(item, null, item.Task.RightAnswer, item.Answer, "No rule or single slip that was tried gives this answer.");
+        if (right is null || written is null) return OfAnswer(item, FirstPlace(item), item.Task.RightAnswer, item.Answer, "No rule or single slip that was tried gives this answer.");
         if (PointPlace(item) is { } before)
             return OfAnswer(item, before, item.Task.RightAnswer, item.Answer, "The digits are right and the point stands in the wrong place; no rule or single slip that was tried puts it there.");
 
@@ -141,6 +142,19 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         static string Digit(int digit) => digit >= 0 ? digit.ToString() : "no digit";
     }
 
+    /// <summary>The place in which an answer first goes wrong: where the point is put, else the smallest digit that differs, in a quotient the largest. Null where the answers are no numbers.</summary>
+    private static int? FirstPlace(ItemEvidence item)
+    {
+        if (PointPlace(item) is { } point) return point;
+        var (right, written) = (NumberIn(item.Item.Task.RightAnswer), NumberIn(item.Answer));
+        if (right is null || written is null) return null;
+        var places = Enumerable.Range(-Math.Max(right.Places, written.Places), Math.Max(right.Places, written.Places) + Math.Max(right.Length, written.Length));
+        var differing = places.Where(p => Math.Max(0, right.Digit(p)) != Math.Max(0, written.Digit(p))).Select(p => (int?)p);
+        return item.Task.Family is Family.Division or Family.DecimalDivision ? differing.LastOrDefault() : differing.FirstOrDefault();
+
+        static DecimalNumber? NumberIn(string answer) => DecimalNumber.TryParse(answer.Split(' ')[0]).Value;
+    }
+
     /// <summary>Where the digits of an answer are right and the point is not: the place, by the right answer, before which it stands. Null for any other answer.</summary>
     private static int? PointPlace(ItemEvidence item)
     {
@@ -155,6 +169,16 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
             for (; (digits % 10).IsZero; power++) digits /= 10;
             return (digits, power);
         }
+    }
+
+    /// <summary>The first number that was copied wrongly.</summary>
+    private static WrongStep WrongCopy(ItemEvidence item)
+    {
+        var (set, copied) = (item.Item.Task, item.Task);
+        var row = 0;
+        while (copied.Numbers[row].Unscaled == set.Numbers[row].Unscaled) row++;
+        var (due, written) = (set.Numbers[row].Text, copied.Numbers[row].Text);
+        return new WrongStep("operands", WorkFields.Operands, row + 1, FirstPlace(item), due, written, $"Copied as {copied.Text.Replace('-', '−')}; what follows is right for that.");
     }
 
     private static WrongStep WrongLine(ItemEvidence item, string step, string expected, string text) => new(

@@ -101,7 +101,7 @@ public static class Priors
     public const double MarkLeftOut = 0.8;
 
     /// <summary>How often a student follows a bug where it applies: mostly always, sometimes as it forms or comes loose.</summary>
-    public static readonly (double Value, double Weight)[] Consistency = [(0.98, 0.42), (0.9, 0.28), (0.75, 0.2), (0.55, 0.1)];
+    public static readonly (double Value, double Weight)[] Consistency = [(0.98, 0.42), (0.9, 0.27), (0.75, 0.18), (0.55, 0.09), (0.3, 0.04)];
 
     /// <summary>The consistency by which the ways through an item are told apart.</summary>
     public const double CommonConsistency = 0.9;

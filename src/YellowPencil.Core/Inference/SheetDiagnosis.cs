@@ -17,6 +17,9 @@ public static class SheetDiagnosis
     /// <summary>The fewest items on which a rule must have shown before it is held.</summary>
     public const int LeastShown = 2;
 
+    /// <summary>A page with more than one in so many items left out is not called sound for what stands there.</summary>
+    private const int MostLeftOut = 4;
+
     /// <summary>Of students who do everything right so far, the part without any rule, from which work is called sound.</summary>
     private const double SoundShare = 0.6;
 
@@ -250,7 +253,8 @@ public static class SheetDiagnosis
         var sound = explanations.First(e => e.IsSound).Probability;
 
         // Where most rules could have shown, and none did, those that could not are no reason to leave it open.
-        if (sound >= Held || (sound + noChance >= Held && sound >= SoundShare * (sound + noChance)))
+        var isWhole = MostLeftOut * (items.Count - answered.Count) <= items.Count;
+        if (sound >= Held || (isWhole && sound + noChance >= Held && sound >= SoundShare * (sound + noChance)))
             return 2 * wrong > answered.Count && explanations.First(e => e.IsSound).Hypothesis.Facts.Count > MostFactsOfSoundWork ? Outcome.Unexplained : Outcome.Sound;
         if (!best.IsSound)
         {

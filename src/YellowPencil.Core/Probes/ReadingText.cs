@@ -71,6 +71,16 @@ public static class ReadingText
         return word.EndsWith('s') && word is not ("Sums" or "Products" or "Digits" or "Zeros");
     }
 
+    /// <summary>Other explanations by the names of their rules, the first few of them.</summary>
+    private static string Others(IReadOnlyList<IReadOnlyList<string>> explanations)
+    {
+        const int Most = 3;
+        var names = string.Join("; ", explanations.Take(Most).Select(rules => string.Join(" and ", rules.Select(NameOf))));
+        return explanations.Count > Most ? $"{names}; and {explanations.Count - Most} rarer ones" : names;
+    }
+
+    private static string NameOf(string rule) => Bugs.Catalogue.Find(rule)?.Name is { } name ? $"“{name}”" : Hypothesis.Parse(rule)?.Unlisted is [{ } unlisted] ? Lower(unlisted.Text) : rule;
+
     private static string Lower(string text)
     {
         var at = text.StartsWith('{') ? 1 : 0;
@@ -96,10 +106,11 @@ public static class ReadingText
         text.Append($"{reading.Sheet.Student}: {Say(reading.Outcome)}\n");
         foreach (var explanation in reading.Explanations.Where(e => e.Probability >= 0.01))
         {
-            text.Append($"  {100 * explanation.Probability,3:0} %  {explanation.Text.In(word)}\n");
-            foreach (var other in explanation.NotSeparatedFrom) text.Append($"         not told apart from {string.Join(" + ", other)}\n");
+            text.Append($"  {Math.Min(99, 100 * explanation.Probability),3:0} %  {explanation.Text.In(word)}\n");
+            if (explanation.NotSeparatedFrom.Count > 0) text.Append($"         not told apart from {Others(explanation.NotSeparatedFrom).In(word)}\n");
         }
 
+        foreach (var note in PageNotes.For(reading)) text.Append($"  {$"{note.Text} {note.Caution}".TrimEnd()}\n");
         foreach (var fact in reading.Facts) text.Append($"  fact: {fact.Fact} = {fact.Written} on items {string.Join(", ", fact.Items)}\n");
         foreach (var item in reading.Items)
         {
@@ -108,7 +119,7 @@ public static class ReadingText
             text.Append('\n');
         }
 
-        foreach (var prediction in reading.Predictions) text.Append($"  would answer {prediction.Task} with {prediction.Answer} ({100 * prediction.Probability:0} %)\n");
+        foreach (var prediction in reading.Predictions) text.Append($"  would answer {prediction.Task} with {prediction.Answer} ({Math.Min(99, 100 * prediction.Probability):0} %)\n");
         text.Append($"  {AskNext(next)}");
         return text.ToString().TrimEnd();
     }

@@ -111,6 +111,8 @@ public static class OuterPoints
             new("both-decimal", "when the numbers are decimals", c => c.Task.Numbers.All(n => n.Places > 0)),
             new("below-one", "when a number is less than one", c => c.Task.Numbers.Any(IsBelowOne)),
             new("zero-inside", "when a number has a 0 inside", c => c.Task.Numbers.Any(HasInnerZero)),
+            new("first-has-zero", "when the first number has a 0", c => c.First.Text.Contains('0')),
+            new("second-has-zero", "when the second number has a 0", c => c.Last.Text.Contains('0')),
             new("zero-at-end", "when a number ends in 0", c => c.Task.Numbers.Any(EndsInZero)),
             new("first-ends-in-zero", "when the first number ends in 0", c => EndsInZero(c.First)),
             new("second-ends-in-zero", "when the second number ends in 0", c => EndsInZero(c.Last)),
