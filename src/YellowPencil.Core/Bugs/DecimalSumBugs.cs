@@ -2,6 +2,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Addition;
 using YellowPencil.Core.Procedures.DecimalSums;
+using YellowPencil.Core.Procedures.Outer;
 using YellowPencil.Core.Procedures.Subtraction;
 using static YellowPencil.Core.Bugs.Commonness;
 using At = YellowPencil.Core.Procedures.DecimalSums.DecimalSumPoints;
@@ -50,9 +51,9 @@ internal static class DecimalSumBugs
             "A number without a point is put where whole numbers are always put.",
             At.Whole.Instead(HiddenPoint.UnderLastPlace)),
         Declare("whole-read-as-decimals", "A whole number is read as decimals", Common, Ideas.HiddenPointOfWhole,
-            "Puts the digits of a whole number after the point.",
+            "Reads a whole number as if the point stood before it, and puts the larger number on top.",
             "Where everything has a point, the whole number is given one in front.",
-            At.Whole.Instead(HiddenPoint.BeforeDigits)),
+            OuterPoints.Reading.Instead(TaskRead.PointBeforeWhole), OuterPoints.Writing.Instead(AnswerWritten.SignOut)),
         Declare("whole-left-out", "A whole number is left out", Rare, Ideas.HiddenPointOfWhole,
             "Leaves a whole number out where the first number has a point.",
             "Without a point it does not seem to belong.",

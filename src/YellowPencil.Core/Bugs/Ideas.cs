@@ -19,9 +19,25 @@ public static class Ideas
     public static readonly MissingIdea AcrossZeros = new("across-zeros", "{renaming} across zeros",
         "A zero has nothing to lend: the first digit that is not zero lends, and every zero passed becomes ten, lends one and keeps nine.");
 
-    /// <summary>Zero as a number.</summary>
-    public static readonly MissingIdea ZeroIsANumber = new("zero-is-a-number", "zero as a number",
-        "Zero means that nothing is there: taking nothing away leaves everything, and from nothing nothing can be taken.");
+    /// <summary>Zero on top.</summary>
+    public static readonly MissingIdea ZeroIsANumber = new("zero-is-a-number", "zero on top",
+        "Zero on top means that nothing is there in this place: there is not enough, so a ten is needed from next door.");
+
+    /// <summary>Taking nothing away.</summary>
+    public static readonly MissingIdea TakingNothing = new("taking-nothing", "taking nothing away",
+        "Where nothing is taken away, everything stays: 7 − 0 is 7.");
+
+    /// <summary>Adding nothing.</summary>
+    public static readonly MissingIdea AddingNothing = new("adding-nothing", "adding nothing",
+        "Where nothing is added, the number stays as it is: 7 + 0 is 7.");
+
+    /// <summary>How often the divisor can be taken away.</summary>
+    public static readonly MissingIdea HowOften = new("how-often", "how often the divisor can be taken away",
+        "Dividing asks how often the divisor can be taken away, and it is taken away that often.");
+
+    /// <summary>Zeros behind.</summary>
+    public static readonly MissingIdea ZerosBehind = new("zeros-behind", "zeros behind the last digit",
+        "Where a point moves past the last digit, each place that it passes is held by a zero.");
 
     /// <summary>Nothing below.</summary>
     public static readonly MissingIdea NothingBelow = new("nothing-below", "columns with nothing below",

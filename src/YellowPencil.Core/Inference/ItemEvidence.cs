@@ -26,7 +26,7 @@ internal sealed class ItemEvidence
         Row = row;
         this.line = line;
         method = Method.Of(Task.Family);
-        Answer = line ?? Task.Canonical(item.Answer!);
+        Answer = line ?? (Task.IsMoreThanAsked(item.Answer!) ? Task.RightAnswer : Task.Canonical(item.Answer!));
 
         // Marks stand beside the whole item: they are compared once, where the answer is.
         seen = line is not null ? [] : [.. Method.Of(item.Task.Family).AllFields.Where(f => f != WorkFields.Lines && item.Work.Has(f)).Select(f => (f, item.Work.ValueOf(f)!))];

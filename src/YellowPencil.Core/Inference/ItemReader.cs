@@ -28,7 +28,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         var verdict = item.Task.Judge(item.Answer);
         var first = stretches.Find(s => !s.IsRight) ?? stretches[^1];
         var replay = Replay(first);
-        if (verdict == Verdict.Right) return new ItemReading(item, verdict, null, null, replay);
+        if (verdict == Verdict.Right || (verdict == Verdict.Unfinished && first.IsRight)) return new ItemReading(item, verdict, null, null, replay);
         if (first.IsCopied && first.IsRight) return new ItemReading(item, verdict, Cause.Slip, WrongCopy(first), replay);
         if (!replay.IsExplained) return new ItemReading(item, verdict, Cause.Unexplained, first.IsLast ? FirstWrongDigit(first) : WrongLine(first, "line", "", ""), replay);
         var wrong = FirstDeviantStep(first, replay);

@@ -63,7 +63,7 @@ public static class Priors
         FactKind.Times or FactKind.DividedBy when fact.First >= 6 && fact.Second >= 6 => 3,
         FactKind.Times or FactKind.DividedBy when fact.First >= 3 && fact.Second >= 3 => 1.5,
         FactKind.Plus when fact is { First: >= 3, Second: >= 3, Value: > 10 } => 1,
-        FactKind.Minus when fact is { First: > 10, Value: >= 2 } => 1,
+        FactKind.Minus when fact is { First: > 10, Value: >= 2 } => 1.5,
         _ => 0.2,
     };
 

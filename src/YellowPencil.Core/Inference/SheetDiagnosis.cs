@@ -21,7 +21,7 @@ public static class SheetDiagnosis
     private const int MostLeftOut = 4;
 
     /// <summary>Of students who do everything right so far, the part without any rule, from which work is called sound.</summary>
-    private const double SoundShare = 0.6;
+    private const double SoundShare = 0.5;
 
     private const double Reported = 0.005;
 
@@ -252,9 +252,10 @@ public static class SheetDiagnosis
         var wrong = answered.Count(i => i.Verdict == Verdict.Wrong);
         var sound = explanations.First(e => e.IsSound).Probability;
 
-        // Where most rules could have shown, and none did, those that could not are no reason to leave it open.
+        // Where most rules could have shown, and none did, those that could not, or that would show on one item, are no reason to leave it open.
         var isWhole = MostLeftOut * (items.Count - answered.Count) <= items.Count;
-        if (sound >= Held || (isWhole && sound + noChance >= Held && sound >= SoundShare * (sound + noChance)))
+        var open = noChance + explanations.Where(e => !e.IsSound && e.LeastShown < LeastShown).Sum(e => e.Probability);
+        if (sound >= Held || (isWhole && sound + open >= Held && sound >= SoundShare * (sound + open)))
             return 2 * wrong > answered.Count && explanations.First(e => e.IsSound).Hypothesis.Facts.Count > MostFactsOfSoundWork ? Outcome.Unexplained : Outcome.Sound;
         if (!best.IsSound)
         {

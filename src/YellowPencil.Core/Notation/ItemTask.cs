@@ -71,6 +71,9 @@ public abstract class ItemTask
         _ => Canonical(answer) == RightAnswer ? Verdict.Right : Verdict.Wrong,
     };
 
+    /// <summary>Whether an answer says all that was asked for and more, in another form: what led to it is right.</summary>
+    public virtual bool IsMoreThanAsked(string answer) => false;
+
     /// <inheritdoc/>
     public override string ToString() => Text;
 }

@@ -111,6 +111,10 @@ public sealed class LongDivision : ItemTask
         return verdict == Verdict.Wrong && HasRightValue(Canonical(answer!)) ? Verdict.Unfinished : verdict;
     }
 
+    /// <summary>Whether the exact decimal or the fraction is given where a remainder would do.</summary>
+    public override bool IsMoreThanAsked(string answer) =>
+        AnswerForm == QuotientForm.WithRemainder && Canonical(answer) is var written && !written.Contains('r') && written != RightAnswer && HasRightValue(written);
+
     /// <summary>A mixed number as it stands, not reduced; a part that is nothing is not written.</summary>
     internal static string MixedAsWritten(BigInteger whole, BigInteger over, BigInteger under) =>
         over.IsZero ? whole.ToString() : whole.IsZero ? $"{over}/{under}" : $"{whole} {over}/{under}";

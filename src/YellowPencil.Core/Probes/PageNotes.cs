@@ -21,7 +21,7 @@ public static class PageNotes
     /// <summary>The notes on a page, in the order of their weight.</summary>
     public static IReadOnlyList<PageNote> For(Reading reading)
     {
-        IEnumerable<PageNote?> notes = [AnswersOfNeighbours(reading, 1), AnswersOfNeighbours(reading, -1), WrongCopies(reading), OneAnswer(reading), Blanks(reading), TurnedRound(reading)];
+        IEnumerable<PageNote?> notes = [AnswersOfNeighbours(reading, 1), AnswersOfNeighbours(reading, -1), WrongCopies(reading), OneAnswer(reading), Blanks(reading), TurnedRound(reading), SlipsOfOneKind(reading)];
         return [.. notes.OfType<PageNote>()];
     }
 
@@ -70,6 +70,16 @@ public static class PageNotes
         return reading.Best.Hypothesis.Unlisted.Any(u => turned.Any(t => u.Id.EndsWith(t, StringComparison.Ordinal)))
             ? new PageNote("The answers are right but for the order of their digits.", SightFirst)
             : null;
+    }
+
+    /// <summary>Slips of one kind on several items: a rule may be coming on, or going.</summary>
+    private static PageNote? SlipsOfOneKind(Reading reading)
+    {
+        var slips = reading.Items.Where(i => i is { Cause: Cause.Slip, FirstWrongStep.Step: not ("operands" or "fact") }).GroupBy(i => i.FirstWrongStep!.Step)
+            .OrderByDescending(g => g.Count()).FirstOrDefault()?.ToList();
+        return slips is null || slips.Count < 2
+            ? null
+            : new PageNote($"The slips in {ItemsOf(slips)} are of one kind ({slips[0].FirstWrongStep!.Text.Replace("This once: ", "", StringComparison.Ordinal).TrimEnd('.')}): a rule may be coming on, or going.", "");
     }
 
     private static string ItemsOf(List<ItemReading> items) => items.Count == 1

@@ -21,10 +21,10 @@ public static class SubtractionScripts
             "A number line: put the finger on the start, then say a number for every jump.",
             "“Finger on the start. One jump: which number?”", "Which number do you say first?",
             "counting down by ones", r => Questions(r, n => ($"Count down three steps from {n}.", $"{n - 1}, {n - 2}, {n - 3}"))),
-        Script(Ideas.ZeroIsANumber, "Zero means nothing is there: nothing taken away leaves all, and nothing cannot be taken from.",
-            "With no counters on top there is nothing to take from, so ten must come from the next place; with nothing to take away, all counters stay.",
-            "Counters on a place-value mat: an empty place on top, an empty place below.",
-            "“How many are there? How many are to go? Is that possible here?”", "How many are on top, and how many are to go?",
+        Script(Ideas.TakingNothing, "Nothing taken away leaves all: 7 take away 0 is 7.",
+            "With nothing to take away, all counters stay.",
+            "Counters on a place-value mat: an empty place below.",
+            "“How many are there? How many are to go? How many stay?”", "How many are to go?",
             "zero in single facts", r => Questions(r, n => ($"{n % 9 + 1} − 0 = ?", $"{n % 9 + 1}"))),
         Script(Ideas.TakeAwayInOrder, "I take the bottom number away from the top number, in every column.",
             "The top number is what there is. Turning a column round takes away from the wrong number, and the answer no longer adds back to the top.",
@@ -46,6 +46,11 @@ public static class SubtractionScripts
             "Base-ten blocks: exchange one ten for ten ones on the mat and count the amount again.",
             "“Is there enough? {Rename} one of the next place: it is ten here. Now is there enough?”", "Is the top digit enough?",
             "one ten is ten ones", r => Questions(r, n => ($"{Place.Counted(n / 10, 1)} and {Place.Counted(n % 10, 0)}, with one ten changed into ones: how many ones?", $"{10 + n % 10}"))),
+        Script(Ideas.ZeroIsANumber, "With 0 on top there is not enough: I {rename} one of the next place first.",
+            "With no counters in a place there is nothing to take from, so ten must come from the next place.",
+            "Counters on a place-value mat: an empty place on top, and ten brought into it.",
+            "“How many are here? How many are to go? Where can ten come from?”", "Is there enough in this place?",
+            "taking from an empty place", r => Questions(r, n => ($"You have no single pegs and {Place.Counted(n / 10, 1)}. Can you give {n % 9 + 1} pegs away?", "yes, when a ten is opened"))),
         Script(Ideas.LenderPays, "What I give to one column I take from the next: it has exactly one less.",
             "The ten that arrives is the one that left. If the lender keeps it, the top number has grown.",
             "Base-ten blocks: carry the ten across by hand, and write the lender's new value when it leaves.",
@@ -109,8 +114,8 @@ public static class SubtractionScripts
 
     private static int OrderOf(MissingIdea idea) => Array.IndexOf(
         [
-            Ideas.ReadTheSign, Ideas.CountingBack, Ideas.ZeroIsANumber, Ideas.TakeAwayInOrder, Ideas.SamePlaceUnderSamePlace, Ideas.SmallestPlaceFirst,
-            Ideas.TenForOne, Ideas.LenderPays, Ideas.WhenToRename, Ideas.SameLeavesNothing, Ideas.OneDigitAPlace, Ideas.NothingBelow, Ideas.AcrossZeros,
+            Ideas.ReadTheSign, Ideas.CountingBack, Ideas.TakingNothing, Ideas.TakeAwayInOrder, Ideas.SamePlaceUnderSamePlace, Ideas.SmallestPlaceFirst,
+            Ideas.TenForOne, Ideas.ZeroIsANumber, Ideas.LenderPays, Ideas.WhenToRename, Ideas.SameLeavesNothing, Ideas.OneDigitAPlace, Ideas.NothingBelow, Ideas.AcrossZeros,
         ], idea);
 
     /// <summary>Three different two-digit numbers without a zero, put into a question.</summary>

@@ -41,7 +41,7 @@ public class PlanMakerTests
     public void The_idea_that_is_learnt_first_comes_first_and_the_other_waits()
     {
         var plan = Plan(ClassroomWord.Rename, "zeros-skipped", "zero-below-gives-zero");
-        plan.Idea.Id.ShouldBe("zero-is-a-number");
+        plan.Idea.Id.ShouldBe("taking-nothing");
         plan.Waiting.Single().Name.ShouldBe("Zeros are skipped");
         plan.WhyFirst.ShouldContain("of 200 ordinary items");
     }

@@ -106,7 +106,6 @@ public sealed class DecimalSumMethod : Method
             offsets[row] = run.Ask(DecimalSumPoints.Whole, new WholeAmongDecimals(row, context.IsDifference)) switch
             {
                 HiddenPoint.UnderLastPlace => 0,
-                HiddenPoint.BeforeDigits => Math.Max(0, most - number.Length),
                 HiddenPoint.LeftOut when offsets.Length > 1 && row > 0 => -1,
                 _ => offsets[row],
             };

@@ -12,7 +12,7 @@ public enum SignRead { AsSet, TheOther }
 public enum DecimalAlignment { Points, RightEnds, LeftEnds, DecimalsRight, PushedRight }
 
 /// <summary>Where a whole number stands among decimals.</summary>
-public enum HiddenPoint { AfterOnes, UnderLastPlace, BeforeDigits, LeftOut }
+public enum HiddenPoint { AfterOnes, UnderLastPlace, LeftOut }
 
 /// <summary>Whether whole part and decimal part are one number.</summary>
 public enum DecimalSplit { OneNumber, TwoNumbers, TwoNumbersEvenedUp }
@@ -121,7 +121,7 @@ public static class DecimalSumPoints
     /// <summary>Where is the point of a whole number?</summary>
     public static readonly DecisionPoint<WholeAmongDecimals, HiddenPoint> Whole = new("decimal-sums.hidden-point", "Where is the point of a whole number?")
     {
-        Does = Phrases.InOrder<HiddenPoint>("puts the hidden point after the ones", "puts a whole number under the last place", "reads a whole number as decimals", "leaves a whole number out"),
+        Does = Phrases.InOrder<HiddenPoint>("puts the hidden point after the ones", "puts a whole number under the last place", "leaves a whole number out"),
         Taught = (_, _) => HiddenPoint.AfterOnes,
         Slips = _ => [(HiddenPoint.UnderLastPlace, 0.5)],
         Kinds = [new("always", "always", _ => true), new("below", "when it stands below", c => c.Row > 0), new("sum", "in sums", c => !c.IsDifference), new("difference", "in differences", c => c.IsDifference)],

@@ -180,7 +180,8 @@ public static class DivisionPoints
     public static readonly ValuePoint<RestContext> Left = new("division.left", "How much is left?")
     {
         Numbers = [new("rest", "what is left", c => Small(c.Rest)), new("divisor", "the divisor", c => Small(c.Divisor)), new("last", "the last digit of the number", c => c.LastDigit)],
-        Does = n => $"gives what is left as {n}", Kinds = [new("always", "always", _ => true)],
+        Does = n => $"gives what is left as {n}",
+        Kinds = [new("always", "always", _ => true)],
     };
 
     /// <summary>How is the rest written?</summary>
