@@ -13,7 +13,7 @@ internal sealed record Setting(double Consistency, double SlipRate, bool Designe
 /// <summary>What came out of one setting.</summary>
 internal sealed class Tally
 {
-    public int Students, Exact, WithinClass, PlainExact, FreshWrong, FreshPredicted, PlainPredicted;
+    public int Students, Exact, WithinClass, PlainExact, FreshWrong, FreshPredicted, ExactPredicted, PlainPredicted;
     public double CalibrationError;
     public readonly SortedDictionary<string, int> Missed = new(StringComparer.Ordinal);
     public readonly SortedDictionary<string, int> NotPredicted = new(StringComparer.Ordinal);
@@ -117,6 +117,7 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
         var bin = Math.Min(9, (int)(ClassProbability(reading) * 10));
         bins[bin] = (bins[bin].Count + 1, bins[bin].Sum + ClassProbability(reading), bins[bin].Right + (within ? 1 : 0));
 
+        var ceiling = ExactAnswers(sheet, fresh, setting);
         var plain = PlainReading(sheet);
         if (plain.RuleIds.SequenceEqual(ids)) tally.PlainExact++;
         var run = new MethodRun();
@@ -128,6 +129,7 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
             tally.FreshWrong++;
             if (reading.Predictions[i].Answer == answer) tally.FreshPredicted++;
             else tally.NotPredicted[string.Join('+', ids)] = tally.NotPredicted.GetValueOrDefault(string.Join('+', ids)) + 1;
+            if (ceiling[i] == answer) tally.ExactPredicted++;
             Method.Run(fresh[i], run, plain.Deviations);
             if (run.Page.Answer.SequenceEqual(answer)) tally.PlainPredicted++;
         }
@@ -163,6 +165,28 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
         var hand = new SimulatedStudent(student, setting.Consistency, setting.SlipRate, seed);
         var items = tasks.Select((t, i) => hand.Write((i + 1).ToString(), t)).Select(i => setting.Marks ? i : i with { Work = Work.None });
         return new WorkedSheet { Student = "simulated", Items = [.. items] };
+    }
+
+    /// <summary>What is foretold by one who knows that there is one bug of the family, or none, and how often it is followed and slipped from.</summary>
+    private string[] ExactAnswers(WorkedSheet sheet, IReadOnlyList<ItemTask> fresh, Setting setting)
+    {
+        var items = sheet.Items.Where(i => i.IsAnswered).SelectMany((item, i) => ItemEvidence.Of(item, i, [School.Usual])).ToList();
+        var likelihood = new SheetLikelihood(items, bugs, []);
+        var weighed = bugs.Select(b => Hypothesis.Sound.With(b)).Select(h =>
+        {
+            var exact = likelihood.Refine(likelihood.Rough(h));
+            return (Hypothesis: h, Log: exact.LogPrior + exact.Items.Sum(i => Math.Log(Math.Max(1e-12, i.At(setting.Consistency, setting.SlipRate)))));
+        }).ToList();
+        var largest = weighed.Max(w => w.Log);
+        var run = new MethodRun();
+        return [.. fresh.Select(task =>
+        {
+            var answers = new Dictionary<string, double>();
+            foreach (var (hypothesis, log) in weighed.Where(w => w.Log > largest - 15))
+                foreach (var (answer, probability) in AnswerPrediction.Answers(task, hypothesis, setting.Consistency, run))
+                    answers[answer] = answers.GetValueOrDefault(answer) + Math.Exp(log - largest) * probability;
+            return answers.MaxBy(a => a.Value).Key;
+        })];
     }
 
     private Hypothesis PlainReading(WorkedSheet sheet)
