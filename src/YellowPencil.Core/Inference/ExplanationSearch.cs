@@ -48,6 +48,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private const int UnlistedKept = 8;
     private const int UnlistedGrown = 3;
 
+    /// <summary>Two rules that each give a single item at the most are looked for behind so many.</summary>
+    private const int LeastForTwo = 4;
+
     /// <summary>A rule is not looked for behind a single item.</summary>
     private const int LeastUnmet = 2;
 
@@ -208,6 +211,12 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
             if (!found.Exists(LeavesNothing)) found.AddRange(new UnlistedSearch(sheet, smaller).Search(sheet.Points));
         Keep(found);
         if (found.Exists(LeavesNothing) || Unmet(Ordered(candidates.Values).First()).Count < LeastUnmet) return;
+        if (candidates[""] is var sound && Unmet(sound).Count >= LeastForTwo && 2 * Unmet(Ordered(candidates.Values).First()).Count > Unmet(sound).Count)
+        {
+            // Where two rules are at work on nearly every item, either of them alone may give a single one.
+            Keep([.. new UnlistedSearch(sheet, sound, leastMet: 1).Search(sheet.Points).Take(UnlistedGrown).SelectMany(c => new UnlistedSearch(sheet, c).Search(sheet.Points))]);
+        }
+
         Keep([.. Ordered(found).Take(UnlistedGrown).Where(c => Unmet(c).Count >= LeastUnmet && c.LogScore > found.Max(f => f.LogScore) - InReach)
             .SelectMany(c => new UnlistedSearch(sheet, c).Search(sheet.Points))]);
     }

@@ -6,10 +6,13 @@ namespace YellowPencil.Core.Inference;
 /// Looks for one more rule, that nobody listed, which gives what a student's rules leave open: every choice at every decision point in every kind of
 /// context. Kinds that have no name of their own are only tried for choices that give the answers of several open items in some named kind.
 /// </summary>
-internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student) : IPointVisitor
+/// <param name="sheet">The sheet.</param>
+/// <param name="student">The student.</param>
+/// <param name="leastMet">How many open items a rule has to give.</param>
+internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, int leastMet = UnlistedSearch.LeastMet) : IPointVisitor
 {
     /// <summary>A rule is not looked for behind a single item.</summary>
-    private const int LeastMet = 2;
+    public const int LeastMet = 2;
 
     /// <summary>A rule gives at least one in so many of the open items in which it could show.</summary>
     private const int LeastShare = 3;
@@ -37,7 +40,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student) :
     /// <summary>The student with each of the rules that were found, the best first; of rules that do the same on the sheet, each with its own prior.</summary>
     public List<Candidate> Search(IEnumerable<DecisionPoint> points)
     {
-        if (open.Count < LeastMet || student.Hypothesis.RuleCount == Hypothesis.MostRules) return [];
+        if (open.Count < leastMet || student.Hypothesis.RuleCount == Hypothesis.MostRules) return [];
         foreach (var point in points.OrderBy(p => p.ChoiceCount == 0))
         {
             // Where a rule leaves nothing open, numbers that are put together from others are not looked through.
@@ -55,7 +58,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student) :
     void IPointVisitor.Visit<TContext>(DecisionPoint<TContext> point)
     {
         var shown = TreesOf(point, open);
-        if (shown.Count < LeastMet) return;
+        if (shown.Count < leastMet) return;
         var kept = TreesOf(point, met);
         var some = new bool[shown.Count];
         foreach (var doing in point.Doings)
@@ -63,7 +66,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student) :
             if (trees.Steps > MostSteps) return;
             Array.Clear(some);
             TryAll(point, RuleLength.Named, doing, shown, kept, some);
-            if (leavesNothing || doing.Length == RuleLength.Expression || some.Count(s => s) < LeastMet) continue;
+            if (leavesNothing || doing.Length == RuleLength.Expression || some.Count(s => s) < leastMet) continue;
             foreach (var length in Learnt) TryAll(point, length, doing, shown, kept, some);
         }
     }
@@ -91,14 +94,14 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student) :
     }
 
     /// <summary>How many more of the open items a rule gives than it loses of the others; null where it gives too few.</summary>
-    private static int? GainOf<TContext>(
+    private int? GainOf<TContext>(
         in KindTest kind, Func<TContext, int> doing, int mostInVain, List<DecisionTree<TContext>> shown, List<DecisionTree<TContext>> kept, bool[] some)
         where TContext : struct, IDecisionContext
     {
         var (chances, gained) = (0, 0);
         for (var i = 0; i < shown.Count; i++)
         {
-            if (gained + shown.Count - i < LeastMet || (gained == 0 && chances == mostInVain)) return null;
+            if (gained + shown.Count - i < leastMet || (gained == 0 && chances == mostInVain)) return null;
             var way = shown[i].Follow(kind, doing);
             if (way.Chances == 0) continue;
             chances++;
@@ -107,7 +110,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student) :
             some[i] = true;
         }
 
-        if (gained < LeastMet || gained * LeastShare < chances) return null;
+        if (gained < leastMet || (leastMet > 1 && gained * LeastShare < chances)) return null;
         var lost = 0;
         foreach (var tree in kept)
         {
