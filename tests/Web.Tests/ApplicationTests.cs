@@ -226,6 +226,18 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
     }
 
     [Fact]
+    public async Task What_a_page_shows_beside_its_rules_is_said_and_a_rule_without_a_plan_is_talked_through()
+    {
+        using var visitor = await DemoAsync();
+        var page = await NewPageAsync(visitor, "73 - 28 = 54\n64 - 21 = 34\n90 - 37 = 35\n81 - 45 = 63\n52 - 19 = 33\n76 - 28 = 84\n85 - 61 = 42");
+        var reading = await visitor.GetAsync($"/pages/{page}/reading");
+        reading.QuerySelector("h1")!.TextContent.ShouldContain("exchanges the last two digits of the answer");
+        reading.QuerySelector("p.note")!.TextContent.ShouldContain("sight, motor control");
+        reading.Body!.TextContent.ShouldNotContain("Accept and plan");
+        reading.QuerySelector("label[for=talk]")!.TextContent.ShouldContain("Tell me how you did this one");
+    }
+
+    [Fact]
     public async Task Accepting_makes_a_plan_in_the_classrooms_word_and_printing_takes_it_off_the_desk()
     {
         using var visitor = await DemoAsync();

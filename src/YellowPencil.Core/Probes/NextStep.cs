@@ -53,7 +53,8 @@ public sealed record NextStep(NextStepKind Kind, string Why, IReadOnlyList<ItemT
         };
     }
 
-    private static NextStep TalkThrough(Reading reading, string why)
+    /// <summary>To let the student talk a wrong item through.</summary>
+    public static NextStep TalkThrough(Reading reading, string why)
     {
         var item = reading.Items.FirstOrDefault(i => i.Cause == Cause.Unexplained) ?? reading.Items.FirstOrDefault(i => i.Verdict == Verdict.Wrong) ?? reading.Items.First(i => i.Item.IsAnswered);
         return new(NextStepKind.TalkThrough, why, ShowingItems.For(reading), item.Item.Id);

@@ -1,6 +1,7 @@
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
+using YellowPencil.Core.Remediation;
 using YellowPencil.Data;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Services;
@@ -30,7 +31,10 @@ public sealed class ReadingView
         Chosen = reading.Explanations.FirstOrDefault(e => ReadingDesk.RulesOf(e) == rules) ?? reading.Best;
         Shown = [.. reading.Explanations.Where(e => e.Probability >= LeastShown).Take(MostShown)];
         if (!Shown.Contains(Chosen)) Shown = [.. Shown, Chosen];
-        Step = NextStep.After(reading, NextItems.For(reading));
+        var next = NextStep.After(reading, NextItems.For(reading));
+        Step = next.Kind != NextStepKind.Plan || Chosen.IsSound || PlanMaker.CanPlan(Chosen.Hypothesis)
+            ? next
+            : NextStep.TalkThrough(reading, "There is no plan for this rule yet: what the student says about it is worth keeping.");
     }
 
     /// <summary>The page.</summary>
@@ -65,7 +69,7 @@ public sealed class ReadingView
     public bool CanAcceptAside =>
         !(Chosen.IsSound && Reading.Outcome == Outcome.TooFewChances)
         && (Settled is { } settled ? settled.Kind != DecisionKind.Accepted || settled.Rules != ChosenRules
-            : Step.Kind is not (NextStepKind.Plan or NextStepKind.TypeIn) && !(Chosen.IsSound && Step.Kind == NextStepKind.FileAsSound));
+            : Step.Kind is not (NextStepKind.Plan or NextStepKind.TypeIn) && (Chosen.IsSound || PlanMaker.CanPlan(Chosen.Hypothesis)) && !(Chosen.IsSound && Step.Kind == NextStepKind.FileAsSound));
 
     /// <summary>Whether the rules that were accepted have no plan, as it was thrown away.</summary>
     public bool IsPlanMissing => Settled is { Kind: DecisionKind.Accepted, Rules.Length: > 0 } && Plan is null;
