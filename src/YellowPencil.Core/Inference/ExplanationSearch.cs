@@ -225,7 +225,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
 
     private void Keep(List<Candidate> found)
     {
-        foreach (var candidate in Ordered(found).Take(UnlistedKept)) candidates.TryAdd(candidate.Hypothesis.Key, sheet.Refine(candidate));
+        foreach (var candidate in Ordered(found).Take(sheet.Affordable(UnlistedKept, least: 2))) candidates.TryAdd(candidate.Hypothesis.Key, sheet.Refine(candidate));
     }
 
     /// <summary>

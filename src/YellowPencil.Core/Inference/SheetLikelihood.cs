@@ -19,6 +19,9 @@ internal sealed class SheetLikelihood
     /// <summary>The steps of an item of common length.</summary>
     private const int CommonSteps = 80;
 
+    /// <summary>Up to this effort a sheet is an ordinary one: about thirty items of common length.</summary>
+    private const double OrdinaryEffort = 30;
+
     private readonly MethodRun run = new();
     private readonly MethodRun trace = new() { Recording = true };
     private readonly SlipSearch slips;
@@ -80,6 +83,11 @@ internal sealed class SheetLikelihood
 
     /// <summary>How long an item is beside one of common length: 1 or more.</summary>
     public double Effort(ItemEvidence item) => efforts[item.Index];
+
+    /// <summary>So many of something as can be afforded: fewer on a sheet that takes more work than an ordinary one.</summary>
+    /// <param name="usual">How many on an ordinary sheet.</param>
+    /// <param name="least">How many at the least.</param>
+    public int Affordable(int usual, int least) => Math.Max(least, (int)(usual * OrdinaryEffort / Math.Max(OrdinaryEffort, efforts.Sum())));
 
     /// <summary>Whether a hypothesis, followed throughout, gives the answer of an item.</summary>
     public bool Gives(Hypothesis hypothesis, ItemEvidence item)
