@@ -6,7 +6,7 @@ namespace YellowPencil.Core.Inference;
 /// <summary>
 /// Finds the hypotheses worth weighing for one sheet. Every single bug is weighed. Larger sets grow from the best smaller
 /// ones, by bugs that explain at least as many more items as they lose; the best of all are then weighed with every slip. Wrong
-/// facts are taken from slips that repeat. Unlisted rules are tried where items stay unexplained.
+/// facts and unlisted rules are tried where items stay unexplained.
 /// </summary>
 internal sealed class ExplanationSearch(SheetLikelihood sheet)
 {
@@ -44,24 +44,23 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>Of the values that a fact could be taken to be, the nearest.</summary>
     private const int NearValuesTried = 10;
 
-    private const int MostBugs = 3;
     private const int UnlistedKept = 8;
     private const int UnlistedGrown = 3;
 
     /// <summary>Two rules that each give a single item at the most are looked for behind so many.</summary>
     private const int LeastForTwo = 4;
 
-    /// <summary>A rule is not looked for behind a single item.</summary>
-    private const int LeastUnmet = 2;
-
     private readonly Dictionary<string, Candidate> candidates = [];
+
+    /// <summary>How many rules outside the catalogue were tried, beside the student beside whom most were; 0 where none were looked for.</summary>
+    public int UnlistedTried { get; private set; }
 
     /// <summary>The candidates, the student without bugs among them; no two of the same hypothesis.</summary>
     public IReadOnlyList<Candidate> Search()
     {
         candidates[""] = sheet.Rough(sheet.Sound);
         var beam = Singles();
-        for (var size = 2; size <= MostBugs; size++) beam = Grow(beam);
+        for (var size = 2; size <= Hypothesis.MostRules; size++) beam = Grow(beam);
         RefineBest();
         AddFacts();
         AddUnlisted();
@@ -173,13 +172,13 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
             }
 
         var found = new List<(FactDeviation Fact, double Gain)>();
-        foreach (var (fact, items) in pool.Where(p => p.Value.Count >= LeastUnmet))
+        foreach (var (fact, items) in pool.Where(p => p.Value.Count >= UnlistedSearch.LeastMet))
             foreach (var (value, weight) in fact.Near(fact.Value).OrderByDescending(n => n.Weight).Take(NearValuesTried))
             {
                 var held = new FactDeviation(fact, value);
                 var larger = candidate.Hypothesis.With(held);
                 var gained = items.Count(item => sheet.Gives(larger, item));
-                if (gained >= LeastUnmet) found.Add((held, gained * Priors.FactWeight(fact)));
+                if (gained >= UnlistedSearch.LeastMet) found.Add((held, gained * Priors.FactWeight(fact)));
             }
 
         return [.. found.OrderByDescending(f => f.Gain).ThenBy(f => $"{f.Fact.Fact} = {f.Fact.Written}", StringComparer.Ordinal).Take(FactsTried).Select(f => f.Fact)];
@@ -208,17 +207,25 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         if (Unmet(best).Count == 0) return;
         var found = new List<Candidate>();
         foreach (var smaller in new[] { candidates[""], best }.DistinctBy(c => c.Hypothesis.Key))
-            if (!found.Exists(LeavesNothing)) found.AddRange(new UnlistedSearch(sheet, smaller).Search(sheet.Points));
+            if (!found.Exists(LeavesNothing)) found.AddRange(Unlisted(smaller));
         Keep(found);
-        if (found.Exists(LeavesNothing) || Unmet(Ordered(candidates.Values).First()).Count < LeastUnmet) return;
+        if (found.Exists(LeavesNothing) || Unmet(Ordered(candidates.Values).First()).Count < UnlistedSearch.LeastMet) return;
         if (candidates[""] is var sound && Unmet(sound).Count >= LeastForTwo && 2 * Unmet(Ordered(candidates.Values).First()).Count > Unmet(sound).Count)
         {
             // Where two rules are at work on nearly every item, either of them alone may give a single one.
-            Keep([.. new UnlistedSearch(sheet, sound, leastMet: 1).Search(sheet.Points).Take(UnlistedGrown).SelectMany(c => new UnlistedSearch(sheet, c).Search(sheet.Points))]);
+            Keep([.. Unlisted(sound, leastMet: 1).Take(UnlistedGrown).SelectMany(c => Unlisted(c))]);
         }
 
-        Keep([.. Ordered(found).Take(UnlistedGrown).Where(c => Unmet(c).Count >= LeastUnmet && c.LogScore > found.Max(f => f.LogScore) - InReach)
-            .SelectMany(c => new UnlistedSearch(sheet, c).Search(sheet.Points))]);
+        Keep([.. Ordered(found).Take(UnlistedGrown).Where(c => Unmet(c).Count >= UnlistedSearch.LeastMet && c.LogScore > found.Max(f => f.LogScore) - InReach)
+            .SelectMany(c => Unlisted(c))]);
+    }
+
+    private List<Candidate> Unlisted(Candidate student, int leastMet = UnlistedSearch.LeastMet)
+    {
+        var search = new UnlistedSearch(sheet, student, leastMet);
+        var found = search.Search(sheet.Points);
+        UnlistedTried = Math.Max(UnlistedTried, search.Tried);
+        return found;
     }
 
     private bool LeavesNothing(Candidate candidate) => Unmet(candidate).Count == 0;
@@ -228,10 +235,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         foreach (var candidate in Ordered(found).Take(sheet.Affordable(UnlistedKept, least: 2))) candidates.TryAdd(candidate.Hypothesis.Key, sheet.Refine(candidate));
     }
 
-    /// <summary>
-    /// Whether a rule of the set changes nothing on this sheet: then the smaller set says as much. An unlisted rule that does
-    /// what a listed set does is redundant too.
-    /// </summary>
+    /// <summary>Whether a listed rule of the set changes nothing on this sheet: then the smaller set says as much. Rules that nobody listed were found because they change something.</summary>
     private bool IsRedundant(Candidate candidate)
     {
         var hypothesis = candidate.Hypothesis;

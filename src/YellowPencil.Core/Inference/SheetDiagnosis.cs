@@ -56,7 +56,8 @@ public static class SheetDiagnosis
         var bugs = bugsOf(families);
         var instead = families.SelectMany(Catalogue.Instead).Distinct().Except(bugs).ToList();
         var likelihoods = schools.Select(s => new SheetLikelihood(evidence, bugs, instead, s.School, s.Weight, cancellation)).ToList();
-        var weighed = likelihoods.SelectMany(l => new ExplanationSearch(l).Search()).ToList();
+        var searches = likelihoods.ConvertAll(l => new ExplanationSearch(l));
+        var weighed = searches.SelectMany(s => s.Search()).ToList();
         var unseen = ShareWithoutChance(likelihoods[0], families);
         var candidates = Weigh(weighed, evidence, unseen, out var somethingElse, out var noChance);
         var unlike = somethingElse + candidates.Sum(c => c.Probability - c.Trusted);
@@ -76,7 +77,7 @@ public static class SheetDiagnosis
             SomethingElse = unlike,
             NoChance = noChance,
             AnotherHidden = ShareOfAnother(candidates, unseen),
-            Tried = new SearchEffort(likelihood.ListedCount, weighed.Count, likelihood.UnlistedTried),
+            Tried = new SearchEffort(likelihood.ListedCount, weighed.Count, searches.Max(s => s.UnlistedTried)),
             Facts = Facts(candidates[0], items),
             Predictions = [.. sheet.Predict.Select(p => AnswerPrediction.Predict(p.TaskAsWritten, p.Task, candidates, somethingElse, noChance))],
         };

@@ -74,8 +74,8 @@ internal sealed class SheetLikelihood
     /// <summary>The decision points of the families of the sheet.</summary>
     public IReadOnlyList<DecisionPoint> Points { get; }
 
-    /// <summary>How many unlisted rules have been looked through; 0 where none were looked for.</summary>
-    public int UnlistedTried => trees.Count == 0 ? 0 : Points.Sum(p => Enum.GetValues<RuleLength>().Sum(p.CountOf));
+    /// <summary>Ends the work if somebody asked for that.</summary>
+    public void ThrowIfCancelled() => cancellation.ThrowIfCancellationRequested();
 
     /// <summary>The ways of a student through the items of the sheet with one more rule.</summary>
     public StudentTrees TreesOf(Hypothesis student) =>

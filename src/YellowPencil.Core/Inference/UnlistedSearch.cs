@@ -37,6 +37,9 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
     private readonly List<Found> found = [];
     private bool leavesNothing;
 
+    /// <summary>How many rules were tried.</summary>
+    public int Tried { get; private set; }
+
     /// <summary>The student with each of the rules that were found, the best first; of rules that do the same on the sheet, each with its own prior.</summary>
     public List<Candidate> Search(IEnumerable<DecisionPoint> points)
     {
@@ -63,6 +66,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
         var some = new bool[shown.Count];
         foreach (var doing in point.Doings)
         {
+            sheet.ThrowIfCancelled();
             if (trees.Steps > MostSteps) return;
             Array.Clear(some);
             TryAll(point, RuleLength.Named, doing, shown, kept, some);
@@ -84,7 +88,9 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
         DecisionPoint<TContext> point, RuleLength length, Doing<TContext> doing, List<DecisionTree<TContext>> shown, List<DecisionTree<TContext>> kept, bool[] some)
         where TContext : struct, IDecisionContext
     {
-        foreach (ref readonly var kind in point.AllKinds.Of(length).AsSpan())
+        var kinds = point.AllKinds.Of(length);
+        Tried += kinds.Length;
+        foreach (ref readonly var kind in kinds.AsSpan())
             if (GainOf(kind, doing.Make, doing.Length == RuleLength.Expression ? MostInVainOfLong : MostInVain, shown, kept, some) is { } gain)
             {
                 var test = kind;

@@ -61,7 +61,9 @@ public sealed class DecimalProduct : ItemTask
     public DecimalNumber Second { get; }
 
     /// <inheritdoc/>
-    public override IReadOnlyList<DecimalNumber> Numbers => [First, Second];
+    public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [First, Second];
+
+    private IReadOnlyList<DecimalNumber>? numbers;
 
     /// <inheritdoc/>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) => numbers.Count == 2 ? new DecimalProduct(numbers[0], numbers[1]) : null;
@@ -94,7 +96,9 @@ public sealed class DecimalQuotient : ItemTask
     public DecimalNumber Divisor { get; }
 
     /// <inheritdoc/>
-    public override IReadOnlyList<DecimalNumber> Numbers => [Dividend, Divisor];
+    public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [Dividend, Divisor];
+
+    private IReadOnlyList<DecimalNumber>? numbers;
 
     /// <inheritdoc/>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) => numbers.Count == 2 && TryMake(numbers[0], numbers[1]) is { Succeeded: true } made ? made.Value : null;

@@ -68,10 +68,12 @@ internal readonly record struct KindTest(ulong Holding, ulong Failing, int Compa
 /// <param name="properties">The numbers that can be seen.</param>
 internal sealed class LearntKinds<TContext>(IReadOnlyList<Kind<TContext>> named, IReadOnlyList<Property<TContext>> properties)
 {
-    private const string Opposite = "not-";
+    private const string Opposite = "except-";
     private const string Together = "-and-";
 
     private readonly Kind<TContext>[] comparisons = [.. properties.SelectMany(p => p.Values.SelectMany(v => Compare(p, v)))];
+
+    private readonly IReadOnlyList<Kind<TContext>> named = named.Count <= 64 ? named : throw new ArgumentException("a decision point has at most 64 named kinds", nameof(named));
 
     private readonly KindTest[]?[] tests = new KindTest[]?[Enum.GetValues<RuleLength>().Length];
 
@@ -149,7 +151,7 @@ internal sealed class LearntKinds<TContext>(IReadOnlyList<Kind<TContext>> named,
     private static IEnumerable<Kind<TContext>> Compare(Property<TContext> property, int value)
     {
         var of = property.Of;
-        yield return new Kind<TContext>($"{property.Id}-is-{value}", $"when {property.Text} is {value}", c => of(c) == value, RuleLength.Comparison);
+        yield return new Kind<TContext>($"{property.Id}-equals-{value}", $"when {property.Text} is {value}", c => of(c) == value, RuleLength.Comparison);
         yield return new Kind<TContext>($"{property.Id}-from-{value}", $"when {property.Text} is {value} or more", c => of(c) >= value, RuleLength.Comparison);
         yield return new Kind<TContext>($"{property.Id}-below-{value}", $"when {property.Text} is less than {value}", c => of(c) >= 0 && of(c) < value, RuleLength.Comparison);
     }

@@ -92,7 +92,7 @@ public static class SubtractionScripts
         : point == At.Alignment ? Ideas.SamePlaceUnderSamePlace
         : point == At.Direction ? Ideas.SmallestPlaceFirst
         : point == At.PassedZero ? Ideas.AcrossZeros
-        : point == At.LenderValue || point == At.Lender || point == At.TopRead ? Ideas.LenderPays
+        : point == At.LenderValue || point == At.LenderBecomes || point == At.Lender || point == At.TopRead ? Ideas.LenderPays
         : point == At.OpenColumn || point == At.Onward ? Ideas.NothingBelow
         : point == At.Count ? Ideas.CountingBack
         : point == At.Neighbour || point == At.TwoDigits ? Ideas.WhenToRename

@@ -61,13 +61,13 @@ public static class DecimalDivisionPoints
         Kinds = Kinds,
     };
 
-    private static readonly Property<DecimalQuotientContext>[] Numbers = [new("dividend", "the places of the dividend", c => c.DividendPlaces), new("divisor", "the places of the divisor", c => c.DivisorPlaces), new("digits", "the count of digits", c => c.Digits)];
+    private static readonly Property<DecimalQuotientContext>[] Numbers = [new("dividend", "the count of places of the dividend", c => c.DividendPlaces), new("divisor", "the count of places of the divisor", c => c.DivisorPlaces), new("digits", "the count of digits of the answer", c => c.Digits)];
 
     /// <summary>How many places does the quotient get?</summary>
-    public static readonly ValuePoint<DecimalQuotientContext> Places = new("decimal-division.places", "How many places does the quotient get?") { Numbers = Numbers, Does = n => $"gives the quotient places by {n}", Kinds = Kinds };
+    public static readonly ValuePoint<DecimalQuotientContext> Places = new("decimal-division.places", "How many places does the quotient get?") { Numbers = Numbers, Does = n => $"takes as the count of places of the quotient {n}", Kinds = Kinds };
 
     /// <summary>How far does the point of the dividend move?</summary>
-    public static readonly ValuePoint<DecimalQuotientContext> Moved = new("decimal-division.moved", "How far does the point of the dividend move?") { Numbers = Numbers, Does = n => $"moves the point of the dividend by {n}", Kinds = Kinds, ShowsIn = WorkFields.Scaled.Dividend };
+    public static readonly ValuePoint<DecimalQuotientContext> Moved = new("decimal-division.moved", "How far does the point of the dividend move?") { Numbers = Numbers, Does = n => $"moves the point of the dividend so many places: {n}", Kinds = Kinds, ShowsIn = WorkFields.Scaled.Dividend };
 
     /// <summary>Which by which?</summary>
     public static readonly DecisionPoint<DecimalQuotientContext, QuotientOrder> Order = new("decimal-division.order", "Which number is divided by which?")

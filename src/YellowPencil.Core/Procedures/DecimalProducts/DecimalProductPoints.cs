@@ -67,12 +67,12 @@ public static class DecimalProductPoints
 
     private static readonly Property<PlacesContext>[] Numbers =
     [
-        new("first", "the places of the first factor", c => c.FirstPlaces), new("second", "the places of the second factor", c => c.SecondPlaces), new("digits", "the count of digits", c => c.Digits),
-        new("whole-first", "the whole digits of the first factor", c => c.FirstWhole), new("whole-second", "the whole digits of the second factor", c => c.SecondWhole),
+        new("first", "the count of places of the first factor", c => c.FirstPlaces), new("second", "the count of places of the second factor", c => c.SecondPlaces), new("digits", "the count of digits of the answer", c => c.Digits),
+        new("whole-first", "the count of whole digits of the first factor", c => c.FirstWhole), new("whole-second", "the count of whole digits of the second factor", c => c.SecondWhole),
     ];
 
     /// <summary>How many places does the answer get?</summary>
-    public static readonly ValuePoint<PlacesContext> Places = new("decimal-products.places", "How many places does the answer get?") { Numbers = Numbers, Does = n => $"gives the answer places by {n}", Kinds = Kinds, ShowsIn = WorkFields.Places };
+    public static readonly ValuePoint<PlacesContext> Places = new("decimal-products.places", "How many places does the answer get?") { Numbers = Numbers, Does = n => $"takes as the count of places of the answer {n}", Kinds = Kinds, ShowsIn = WorkFields.Places };
 
     /// <summary>Multiply, or something else?</summary>
     public static readonly DecisionPoint<PlacesContext, ProductWay> Way = new("decimal-products.way", "What is to be done with the numbers?")

@@ -91,12 +91,12 @@ public static class DecimalSumPoints
 
     private static readonly Property<DecimalSumContext>[] Numbers =
     [
-        new("most", "the most places", c => c.MostPlaces), new("fewest", "the fewest places", c => c.FewestPlaces), new("first", "the places of the first number", c => c.FirstPlaces), new("last", "the places of the last number", c => c.LastPlaces),
-        new("digits", "the count of digits", c => c.Digits), new("whole", "the whole digits of the first number", c => c.FirstWhole), new("numbers", "the count of numbers", c => c.Numbers),
+        new("most", "the largest count of places", c => c.MostPlaces), new("fewest", "the smallest count of places", c => c.FewestPlaces), new("first", "the count of places of the first number", c => c.FirstPlaces), new("last", "the count of places of the last number", c => c.LastPlaces),
+        new("digits", "the count of digits of the answer", c => c.Digits), new("whole", "the count of whole digits of the first number", c => c.FirstWhole), new("numbers", "the count of numbers", c => c.Numbers),
     ];
 
     /// <summary>How many places does the answer get?</summary>
-    public static readonly ValuePoint<DecimalSumContext> Places = new("decimal-sums.places", "How many places does the answer get?") { Numbers = Numbers, Does = n => $"gives the answer places by {n}", Kinds = Kinds };
+    public static readonly ValuePoint<DecimalSumContext> Places = new("decimal-sums.places", "How many places does the answer get?") { Numbers = Numbers, Does = n => $"takes as the count of places of the answer {n}", Kinds = Kinds };
 
 
     /// <summary>Add or take away?</summary>

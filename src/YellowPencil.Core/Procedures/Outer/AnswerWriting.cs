@@ -136,12 +136,12 @@ internal static class AnswerWriting
     {
         if (digits.Digits.Trim('0').Length == 0 || first.Unscaled.IsZero) return null;
         var moved = digits;
-        for (var tries = 0; tries < 12 && (Compare(moved, first) > 0) != larger; tries++) moved = moved.PointMovedLeft(larger ? -1 : 1);
+        for (var tries = 0; tries < 12 && Compare(moved, first) != (larger ? 1 : -1); tries++) moved = moved.PointMovedLeft(larger ? -1 : 1);
         return moved == digits ? null : moved;
     }
 
-    private static int Compare(DigitText one, DecimalNumber other) =>
-        (BigInteger.Parse(one.Digits) * BigInteger.Pow(10, other.Places)).CompareTo(BigInteger.Abs(other.Unscaled) * BigInteger.Pow(10, one.Places));
+    private static int Compare(DigitText one, DecimalNumber other) => Math.Sign(
+        (BigInteger.Parse(one.Digits) * BigInteger.Pow(10, other.Places)).CompareTo(BigInteger.Abs(other.Unscaled) * BigInteger.Pow(10, one.Places)));
 
     private static DigitText Rounded(DigitText digits, int off)
     {

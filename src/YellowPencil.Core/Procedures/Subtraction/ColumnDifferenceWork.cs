@@ -7,7 +7,7 @@ namespace YellowPencil.Core.Procedures.Subtraction;
 /// The columns of a difference being worked. A part for every method that subtracts in columns: it is given the digits of
 /// both numbers by place (smallest first; a bottom digit of -1 is blank), and fills the cells of the answer (-1 is blank).
 /// </summary>
-internal ref struct ColumnDifferenceWork
+internal ref partial struct ColumnDifferenceWork
 {
     private readonly MethodRun run;
     private readonly Span<int> top;
@@ -179,114 +179,6 @@ internal ref struct ColumnDifferenceWork
         WriteDifference(column, wasRaised: raised >= 10);
     }
 
-    private readonly void Lend(ColumnContext context)
-    {
-        var column = context.Column - smallestPlace;
-        var lender = run.Ask(SubtractionPoints.Lender, context);
-        switch (lender)
-        {
-            case Lender.NearestNotZero:
-                LendFrom(column + 1 + context.ZerosNext, context);
-                break;
-            case Lender.LeftmostDigit:
-                LendFrom(Leftmost(), context);
-                break;
-            case Lender.OneBeyond:
-                LendFrom(Math.Min(column + 2, top.Length - 1), context);
-                break;
-            case Lender.ZeroBecomesNine or Lender.ZeroBecomesTen or Lender.ZeroStays when !context.NextIsZero:
-                LendFrom(column + 1, context);
-                break;
-            case Lender.ZeroBecomesNine:
-                Rewrite(column + 1, 9);
-                break;
-            case Lender.ZeroBecomesTen:
-                Rewrite(column + 1, 10);
-                break;
-            case Lender.BottomDigit:
-                if (bottom[column + 1] > 0) RewriteBelow(column + 1, bottom[column + 1] - 1);
-                break;
-            case Lender.EveryDigitLeft:
-                for (var left = column + 1; left < top.Length; left++)
-                    if (top[left] > 0) Rewrite(left, top[left] - 1);
-                break;
-            case Lender.NearestZerosBeyondNine:
-                LendFrom(column + 1 + context.ZerosNext, context);
-                for (var left = column + 2 + context.ZerosNext; left < top.Length; left++)
-                    if (top[left] == 0) Rewrite(left, 9);
-                break;
-            case Lender.EveryDigitLeftZerosNine:
-                for (var left = column + 1; left < top.Length; left++) Rewrite(left, top[left] == 0 ? 9 : top[left] - 1);
-                break;
-            case Lender.NearestLargerThanBelow:
-                var richer = column + 1;
-                while (richer < top.Length && top[richer] <= Math.Max(0, bottom[richer])) richer++;
-                LendFrom(richer < top.Length ? richer : column + 1 + context.ZerosNext, context);
-                break;
-            case Lender.OneBeyondOrNearest:
-                LendFrom(column + 2 < top.Length && top[column + 2] > 0 ? column + 2 : column + 1 + context.ZerosNext, context);
-                break;
-            case Lender.NearestAndNext:
-                var nearest = column + 1 + context.ZerosNext;
-                LendFrom(nearest, context);
-                if (nearest + 1 < top.Length && top[nearest + 1] > 0) Rewrite(nearest + 1, top[nearest + 1] - 1);
-                break;
-            case Lender.NextHoweverSmall:
-                if (top[column + 1] > 0) LendFrom(column + 1, context);
-                break;
-            case Lender.RightNeighbour:
-                if (column > 0) Rewrite(column - 1, Math.Max(0, top[column - 1] - 1));
-                break;
-            default:
-                break;
-        }
-    }
-
-    private readonly void LendFrom(int lender, ColumnContext context)
-    {
-        var receiver = context.Column - smallestPlace;
-        var passed = 0;
-        for (var between = lender - 1; between > receiver; between--)
-            if (top[between] == 0) passed++;
-        var digit = top[lender];
-        var lending = Lending(lender, context, passed);
-        var value = run.Ask(SubtractionPoints.LenderValue, lending) switch
-        {
-            LenderValue.OneLess => digit - 1,
-            LenderValue.TwoLess => digit - 2,
-            LenderValue.OneMore => digit + 1,
-            LenderValue.Ten => 10,
-            LenderValue.Nine => 9,
-            LenderValue.Zero => 0,
-            LenderValue.OneLessForEachColumn => digit - (lender - receiver),
-            _ => digit,
-        };
-        value = run.Value(SubtractionPoints.LenderBecomes, lending, Math.Max(0, value), most: 99);
-        if (value != digit) Rewrite(lender, value);
-
-        for (var between = lender - 1; between > receiver; between--)
-        {
-            if (top[between] != 0) continue;
-            switch (run.Ask(SubtractionPoints.PassedZero, Lending(between, context, passed)))
-            {
-                case PassedZero.Nine:
-                    Rewrite(between, 9, by: 10);
-                    break;
-                case PassedZero.Ten:
-                    Rewrite(between, 10);
-                    break;
-                case PassedZero.One:
-                    Rewrite(between, 1);
-                    break;
-                case PassedZero.Eight:
-                    Rewrite(between, 8);
-                    break;
-                default:
-                    break;
-            }
-        }
-    }
-
     /// <summary>Finds the difference of what stands in the column, the larger less the smaller, and writes it.</summary>
     private readonly void WriteDifference(int column, bool wasRaised)
     {
@@ -318,13 +210,6 @@ internal ref struct ColumnDifferenceWork
     private static NumberFact Difference(int larger, int smaller) =>
         new(FactKind.Minus, Math.Max(larger, smaller), Math.Min(larger, smaller));
 
-    private readonly int Leftmost()
-    {
-        var place = top.Length - 1;
-        while (place > 0 && top[place] == 0) place--;
-        return place;
-    }
-
     private readonly void WriteCell(int column, int value)
     {
         cells[column] = value;
@@ -343,9 +228,6 @@ internal ref struct ColumnDifferenceWork
         bottom[column] = value;
         run.Page.Write(WorkFields.RewrittenBelow, smallestPlace + column, value);
     }
-
-    private readonly LendingContext Lending(int place, ColumnContext context, int passed) => new(
-        smallestPlace + place, top[place], bottom[place], context.Column, passed, smallestPlace + place - context.Column - 1, renames, place == top.Length - 1);
 
     private readonly ColumnContext Context(int column)
     {
