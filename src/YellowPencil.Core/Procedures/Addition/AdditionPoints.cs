@@ -88,6 +88,13 @@ public static class AdditionPoints
     {
         Does = AdditionWords.Of,
         Taught = (_, _) => CarryCounted.Once,
+        Can = (c, choice) => choice switch
+        {
+            CarryCounted.Not or CarryCounted.Twice or CarryCounted.AsTen or CarryCounted.TakenAway => c.CarryIn > 0,
+            CarryCounted.AsOne => c.CarryIn > 1,
+            CarryCounted.OlderOne => c.OlderCarry != c.CarryIn,
+            _ => true,
+        },
         Slips = c => c.CarryIn > 0 ? [(CarryCounted.Not, 6), (CarryCounted.Twice, 0.3)] : [],
         Say = (c, choice) => $"{Head(c)}: {choice switch
         {
@@ -106,6 +113,12 @@ public static class AdditionPoints
     {
         Does = AdditionWords.Of,
         Taught = (_, _) => AddColumnWay.AddAll,
+        Can = (c, way) => way switch
+        {
+            AddColumnWay.FirstTwoOnly => c.Digits > 2,
+            AddColumnWay.LargestOnly or AddColumnWay.SmallestOnly or AddColumnWay.Difference or AddColumnWay.Multiply or AddColumnWay.SkipRepeated => c.Digits > 1,
+            _ => true,
+        },
         Say = (c, choice) => $"{Head(c)}: {AdditionWords.Of(choice)}.",
         Kinds = Kinds,
         Properties = Properties,
@@ -152,6 +165,12 @@ public static class AdditionPoints
     {
         Does = AdditionWords.Of,
         Taught = (_, _) => TenOrMore.WriteOnesCarryTens,
+        Can = (c, way) => way switch
+        {
+            TenOrMore.WriteOnesCarryOne or TenOrMore.WriteLessTenCarryOne => c.Total >= 20,
+            TenOrMore.WriteZeroCarryTens => c.Total % 10 != 0,
+            _ => true,
+        },
         Slips = _ => [(TenOrMore.WriteOnesCarryNothing, 2), (TenOrMore.WriteTensCarryOnes, 0.3), (TenOrMore.WriteBoth, 0.2)],
         Say = (c, choice) => choice switch
         {
@@ -203,6 +222,7 @@ public static class AdditionPoints
     {
         Does = AdditionWords.Of,
         Taught = (_, _) => LastSum.WriteWhole,
+        Can = (c, way) => way != LastSum.TurnedRound || c.Total % 11 != 0,
         Slips = _ => [(LastSum.WriteOnesOnly, 0.4)],
         Say = (c, choice) => choice switch
         {

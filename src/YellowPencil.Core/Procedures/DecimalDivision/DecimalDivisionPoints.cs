@@ -83,6 +83,13 @@ public static class DecimalDivisionPoints
         Does = Phrases.InOrder<PointShift>("moves both points alike until the divisor is whole", "moves the point of the divisor only", "moves each point to the end of its number", "moves the point of the dividend the other way", "moves the point of the dividend one place too far",
             "moves the point of the dividend one place too few", "moves the point of the dividend by its own places", "moves both points by the places of the dividend", "moves no point of the dividend", "moves the point of the dividend twice as far"),
         Taught = (_, _) => PointShift.BothAlike,
+        Can = (c, shift) => shift switch
+        {
+            PointShift.EachToItsEnd or PointShift.BothByDividend => c.DividendPlaces != c.DivisorPlaces,
+            PointShift.DividendByItsOwn => c.DividendPlaces > 0 && c.DividendPlaces != c.DivisorPlaces,
+            PointShift.DividendOneMore => true,
+            _ => c.IsShiftDue,
+        },
         Slips = _ => [(PointShift.DividendOneFewer, 0.7), (PointShift.DividendOneMore, 0.7), (PointShift.DivisorOnly, 0.7)],
         Kinds = Kinds,
         ShowsIn = WorkFields.Scaled.Dividend,

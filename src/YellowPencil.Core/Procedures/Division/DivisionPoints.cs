@@ -119,6 +119,15 @@ public static class DivisionPoints
         Does = Phrases.InOrder<QuotientDigit>("takes the right digit", "takes the digit one too small", "takes the digit one too large", "takes the digit of the nearest multiple", "divides the first digits only", "writes 1", "takes the digit two too small",
             "takes the right multiple and counts one step more", "takes the right multiple and counts one step fewer", "divides by the ten next to the divisor and does not test the digit", "divides by the ten next to the divisor, also where that gives more than 9"),
         Taught = (_, _) => QuotientDigit.Exact,
+        Can = (c, digit) => digit switch
+        {
+            QuotientDigit.Nearest => 2 * (c.Part % c.Divisor) >= c.Divisor,
+            QuotientDigit.One => c.Part / c.Divisor != 1,
+            QuotientDigit.ByFirstDigits => CycleArithmetic.ByFirstDigits(c.Part, c.Divisor, c.Part / c.Divisor) != c.Part / c.Divisor,
+            QuotientDigit.ByNearestTen => CycleArithmetic.ByNearestTen(c.Part, c.Divisor, c.Part / c.Divisor) != c.Part / c.Divisor,
+            QuotientDigit.ByNearestTenUncapped => CycleArithmetic.ByNearestTen(c.Part, c.Divisor, c.Part / c.Divisor, most: 99) != c.Part / c.Divisor,
+            _ => true,
+        },
         Slips = c => c.Part / c.Divisor > 1 ? [(QuotientDigit.OneTooSmall, 0.7), (QuotientDigit.OneTooLarge, 0.7), (QuotientDigit.CountedOneMore, 0.4), (QuotientDigit.CountedOneFewer, 0.4)] : [],
         Say = (c, choice) => choice == QuotientDigit.Exact ? $"{c.Divisor} goes into {c.Part} {c.Part / c.Divisor} times." : $"{c.Part} ÷ {c.Divisor}: {Digit!.Does(choice)}.",
         Kinds = Kinds,

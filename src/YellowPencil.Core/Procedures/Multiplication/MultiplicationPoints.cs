@@ -160,6 +160,14 @@ public static class MultiplicationPoints
         Does = Phrases.InOrder<ProductCarry>("adds the carried digit after multiplying", "does not add the carried digit", "adds the carried digit before multiplying", "multiplies by the carried digit",
             "adds the carried digit twice", "takes the carried digit away", "adds the carry left over from an earlier row instead", "adds the carry left over from an earlier row too", "passes the carried digit on to the next digit", "writes the carried digit in place of the product", "adds all digits carried so far in the row", "adds the carried digit to the digit of the multiplier before multiplying", "adds 1 whatever was carried"),
         Taught = (_, _) => ProductCarry.AddedAfter,
+        Can = (c, carry) => carry switch
+        {
+            ProductCarry.StandingInstead => c.Standing > 0 && c.Standing != c.CarryIn,
+            ProductCarry.StandingToo => c.Standing > 0,
+            ProductCarry.AsOne => c.CarryIn > 1,
+            ProductCarry.AllSoFar => c.Carries > 1 || (c.Carries > 0 && c.CarryIn == 0),
+            _ => c.CarryIn > 0,
+        },
         Slips = c => c.CarryIn > 0 ? [(ProductCarry.NotAdded, 5), (ProductCarry.AddedBefore, 0.2), (ProductCarry.AddedTwice, 0.2)] : [],
         Say = (c, choice) => choice == ProductCarry.AddedAfter
             ? c.CarryIn > 0 ? $"The carried {c.CarryIn} is added: {c.Total + c.CarryIn}." : "Nothing was carried here."
@@ -174,6 +182,12 @@ public static class MultiplicationPoints
     {
         Does = Phrases.InOrder<ProductTen>("writes the ones and carries the tens", "writes both digits", "writes the ones and carries nothing", "writes the tens and carries the ones", "writes the ones and carries 1", "writes the tens and carries nothing", "writes both digits and carries too", "writes 0 and carries the tens", "writes all but ten and carries 1"),
         Taught = (_, _) => ProductTen.WriteOnesCarryTens,
+        Can = (c, way) => way switch
+        {
+            ProductTen.WriteOnesCarryOne or ProductTen.WriteLessTenCarryOne => c.Total >= 20,
+            ProductTen.WriteZeroCarryTens => c.Total % 10 != 0,
+            _ => true,
+        },
         Slips = _ => [(ProductTen.WriteTensCarryOnes, 0.3)],
         Say = (c, choice) => choice == ProductTen.WriteOnesCarryTens ? $"{c.Total}: write {c.Total % 10}, carry {c.Total / 10}." : $"{c.Total}: {Ten!.Does(choice)}.",
         Kinds = Kinds,
@@ -196,6 +210,7 @@ public static class MultiplicationPoints
     {
         Does = Phrases.InOrder<LastProduct>("writes it whole", "writes only the ones", "writes only the tens", "writes its digits the wrong way round"),
         Taught = (_, _) => LastProduct.WriteWhole,
+        Can = (c, way) => way != LastProduct.TurnedRound || c.Total % 11 != 0,
         Slips = _ => [(LastProduct.WriteOnesOnly, 0.3)],
         Say = (c, choice) => choice == LastProduct.WriteWhole ? $"The last one: write {c.Total}." : $"The last one, {c.Total}: {Last!.Does(choice)}.",
         Kinds = Kinds,

@@ -159,7 +159,7 @@ internal ref struct ProductWork
             return;
         }
 
-        var total = context.CarryIn > 0 || context.Standing > 0 ? WithCarry(context, way, step) : Product(context, way);
+        var total = context.CarryIn > 0 || context.Standing > 0 || context.Carries > 0 ? WithCarry(context, way, step) : Product(context, way);
         total = run.Value(MultiplicationPoints.ComesTo, context with { Total = total }, total);
         context = context with { Total = total };
         var (written, carry) = total < 10 ? (total, 0) : context.IsLast ? (LastOf(context), 0) : TenOf(context);

@@ -125,6 +125,7 @@ public static class SubtractionPoints
     {
         Does = SubtractionWords.Of,
         Taught = (_, _) => Subtraction.TopRead.NewValue,
+        Can = (c, read) => read == Subtraction.TopRead.AsSet ? c.Top != c.TopAsSet : c.Top == 0,
         Slips = c => c.HasLent ? [(Subtraction.TopRead.AsSet, 1)] : [],
         Say = (c, choice) => choice switch
         {
@@ -142,6 +143,16 @@ public static class SubtractionPoints
     {
         Does = SubtractionWords.Of,
         Taught = (c, _) => c.TopIsShort ? ColumnWay.Rename : ColumnWay.TakeAway,
+        Can = (c, way) => c.TopIsShort || way switch
+        {
+            ColumnWay.TurnRound => false,
+            ColumnWay.WriteZero => !c.Equal,
+            ColumnWay.WriteTop or ColumnWay.WriteLarger or ColumnWay.Add => c.Bottom > 0,
+            ColumnWay.WriteBottom or ColumnWay.WriteSmaller => c.Top != 2 * c.Bottom,
+            ColumnWay.WriteOne => c.Top - c.Bottom != 1,
+            ColumnWay.WriteNine => c.Top - c.Bottom != 9,
+            _ => true,
+        },
         Slips = c => c.TopIsShort ? [(ColumnWay.TurnRound, 2)] : c.ColumnsLeft > 0 && !c.Equal ? [(ColumnWay.Rename, 0.2), (ColumnWay.Add, 0.2)] : [(ColumnWay.Add, 0.2)],
         Say = SubtractionCaptions.Column,
         Kinds = ColumnKinds,
@@ -153,6 +164,13 @@ public static class SubtractionPoints
     {
         Does = SubtractionWords.Of,
         Taught = (_, _) => Subtraction.OpenColumn.CopyTop,
+        Can = (c, way) => way switch
+        {
+            Subtraction.OpenColumn.CopyAsSet => c.Top != c.TopAsSet,
+            Subtraction.OpenColumn.WriteZero or Subtraction.OpenColumn.OneLess => c.Top > 0,
+            Subtraction.OpenColumn.WriteNine => c.Top != 9,
+            _ => true,
+        },
         Slips = c => c.HasLent ? [(Subtraction.OpenColumn.CopyAsSet, 0.5), (Subtraction.OpenColumn.LeaveBlank, 0.5)] : [(Subtraction.OpenColumn.LeaveBlank, 0.5)],
         Say = SubtractionCaptions.OpenColumn,
         Kinds = ColumnKinds,
@@ -165,6 +183,12 @@ public static class SubtractionPoints
         Does = SubtractionWords.Of,
         ShowsIn = WorkFields.Rewritten,
         Taught = (_, _) => Subtraction.Lender.NearestNotZero,
+        Can = (c, lender) => lender switch
+        {
+            Subtraction.Lender.LeftmostDigit or Subtraction.Lender.NearestZerosBeyondNine => c.ColumnsLeft > 1 + c.ZerosNext,
+            Subtraction.Lender.ZeroBecomesNine or Subtraction.Lender.ZeroBecomesTen or Subtraction.Lender.ZeroStays or Subtraction.Lender.NextHoweverSmall => c.NextIsZero,
+            _ => true,
+        },
         Say = SubtractionCaptions.Lender,
         Kinds = ColumnKinds,
         Properties = Properties,
@@ -176,6 +200,14 @@ public static class SubtractionPoints
         Does = SubtractionWords.Of,
         ShowsIn = WorkFields.Rewritten,
         Taught = (_, _) => Subtraction.LenderValue.OneLess,
+        Can = (c, value) => value switch
+        {
+            Subtraction.LenderValue.TwoLess => c.Digit > 1,
+            Subtraction.LenderValue.Zero => c.Digit != 1,
+            Subtraction.LenderValue.Nine => c.Digit != 10,
+            Subtraction.LenderValue.OneLessForEachColumn => c.FromReceiver > 0,
+            _ => true,
+        },
         Slips = _ => [(Subtraction.LenderValue.Unchanged, 6), (Subtraction.LenderValue.TwoLess, 0.2)],
         Say = SubtractionCaptions.LenderValue,
         Kinds = LendingKinds,
