@@ -3,31 +3,26 @@ namespace YellowPencil.Core.Inference;
 /// <summary>A hypothesis with the likelihood of every item of the sheet under it.</summary>
 internal sealed class Candidate
 {
-    private readonly double[,] logWeights = new double[Priors.Consistency.Length, Priors.SlipRate.Length];
-
-    private readonly double logAnswers;
+    private static readonly double[] LogGridPrior = [.. Priors.Consistency.SelectMany(c => Priors.SlipRate.Select(s => Math.Log(c.Weight * s.Weight)))];
 
     public Candidate(Hypothesis hypothesis, double logPrior, ItemLikelihood[] items)
     {
         Hypothesis = hypothesis;
         LogPrior = logPrior;
         Items = items;
+        Span<double> weights = stackalloc double[LogGridPrior.Length];
+        LogGridPrior.CopyTo(weights);
+        foreach (var item in items) Add(item.LogGrid, weights);
         var largest = double.NegativeInfinity;
-        for (var c = 0; c < Priors.Consistency.Length; c++)
-            for (var s = 0; s < Priors.SlipRate.Length; s++)
-            {
-                var log = Math.Log(Priors.Consistency[c].Weight * Priors.SlipRate[s].Weight);
-                foreach (var item in items) log += item.LogGrid[c * Priors.SlipRate.Length + s];
-                logWeights[c, s] = log;
-                largest = Math.Max(largest, log);
-            }
-
+        foreach (var weight in weights) largest = Math.Max(largest, weight);
         var sum = 0.0;
-        foreach (var log in logWeights) sum += Math.Exp(log - largest);
-        logAnswers = largest + Math.Log(sum);
-        LogEvidence = logAnswers + LogMarks(items);
-        Consistency = Mean((c, _) => Priors.Consistency[c].Value);
-        SlipRate = Mean((_, s) => Priors.SlipRate[s].Value);
+        for (var i = 0; i < weights.Length; i++) sum += weights[i] = Math.Exp(weights[i] - largest);
+        LogEvidence = largest + Math.Log(sum) + LogMarks(items);
+        for (var i = 0; i < weights.Length; i++)
+        {
+            Consistency += Priors.Consistency[i / Priors.SlipRate.Length].Value * weights[i] / sum;
+            SlipRate += Priors.SlipRate[i % Priors.SlipRate.Length].Value * weights[i] / sum;
+        }
     }
 
     public Hypothesis Hypothesis { get; }
@@ -62,20 +57,16 @@ internal sealed class Candidate
 
     private string? signature;
 
+    private static void Add(ReadOnlySpan<double> more, Span<double> to)
+    {
+        for (var i = 0; i < to.Length; i++) to[i] += more[i];
+    }
+
     private static double LogMarks(ItemLikelihood[] items)
     {
         SheetMarks? all = null;
         foreach (var item in items)
             if (item.Marks is { } marks) (all ??= new SheetMarks()).Add(marks);
         return all?.LogEvidence ?? 0;
-    }
-
-    private double Mean(Func<int, int, double> value)
-    {
-        var mean = 0.0;
-        for (var c = 0; c < Priors.Consistency.Length; c++)
-            for (var s = 0; s < Priors.SlipRate.Length; s++)
-                mean += value(c, s) * Math.Exp(logWeights[c, s] - logAnswers);
-        return mean;
     }
 }

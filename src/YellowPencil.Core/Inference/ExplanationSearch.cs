@@ -39,6 +39,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>A bug that explains less than one in so many of the unexplained items in which it could show is not added.</summary>
     private const int LeastShare = 6;
 
+    /// <summary>A bug that gives none of the first so many unexplained items in which it could show is not looked at further.</summary>
+    private const int MostInVain = 6;
+
     private const int FactsTried = 4;
 
     /// <summary>Of the values that a fact could be taken to be, the nearest.</summary>
@@ -71,12 +74,18 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     {
         foreach (var bug in sheet.Listed.Rules.Where(sheet.Listed.HasAny))
         {
-            var candidate = sheet.Rough(sheet.Sound.With(bug));
+            var hypothesis = sheet.Sound.With(bug);
+            if (IsInVain(hypothesis, [.. sheet.Items.Where(i => !i.IsRight && sheet.Listed.OnTaughtWay(bug, i) > 0)])) continue;
+            var candidate = sheet.Rough(hypothesis);
             candidates[candidate.Hypothesis.Key] = candidate;
         }
 
         return Best([.. candidates.Values.Where(c => c.Hypothesis.RuleCount == 1)]);
     }
+
+    /// <summary>Whether a student gives none of so many items that another bug was looked for behind them in vain.</summary>
+    private bool IsInVain(Hypothesis hypothesis, List<ItemEvidence> unmet) =>
+        unmet.Count >= MostInVain && !unmet.Take(MostInVain).Any(item => sheet.Gives(hypothesis, item));
 
     private List<Candidate> Grow(List<Candidate> beam)
     {
@@ -94,6 +103,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
                 var larger = smaller.Hypothesis.With(bug);
                 if (candidates.ContainsKey(larger.Key)) continue;
                 var shown = sheet.Items.Where(item => chances[item.Index][i] > 0).ToLookup(unmet.Contains);
+                if (IsInVain(larger, [.. shown[true]])) continue;
                 var gained = shown[true].Count(item => sheet.Gives(larger, item));
                 if (gained * LeastShare < shown[true].Count() || gained < shown[false].Count(item => !sheet.Gives(larger, item))) continue;
                 var candidate = sheet.Rough(larger);

@@ -14,7 +14,8 @@ public sealed class DeviationSet
     /// <summary>The student who works exactly as taught.</summary>
     public static readonly DeviationSet Taught = new();
 
-    private readonly Rule[]?[] byPoint;
+    private readonly List<(int Ordinal, Rule[] Rules)> byPoint = [];
+    private readonly ulong[] points = new ulong[(DecisionPoint.Created + 63) / 64];
 
     /// <summary>Makes a student of the usual school from the deviations of each owner.</summary>
     /// <exception cref="ArgumentException">More than <see cref="MaxOwners"/> owners.</exception>
@@ -30,7 +31,6 @@ public sealed class DeviationSet
         School = school;
         if (owners.Count > MaxOwners) throw new ArgumentException($"at most {MaxOwners} owners", nameof(owners));
         OwnerCount = owners.Count;
-        byPoint = new Rule[]?[DecisionPoint.Created];
         Facts = [];
         for (var owner = 0; owner < owners.Count; owner++)
             foreach (var deviation in owners[owner])
@@ -48,9 +48,22 @@ public sealed class DeviationSet
 
     internal FactRule[] Facts { get; }
 
-    internal Rule[]? At(int ordinal) => ordinal < byPoint.Length ? byPoint[ordinal] : null;
+    /// <summary>The rules about a point, in the order of their owners; null where there are none.</summary>
+    internal Rule[]? At(int ordinal)
+    {
+        if (ordinal >> 6 >= points.Length || (points[ordinal >> 6] >> (ordinal & 63) & 1) == 0) return null;
+        foreach (var (known, rules) in byPoint)
+            if (known == ordinal) return rules;
+        return null;
+    }
 
-    private void Add(int ordinal, Rule rule) => byPoint[ordinal] = byPoint[ordinal] is { } before ? [.. before, rule] : [rule];
+    private void Add(int ordinal, Rule rule)
+    {
+        points[ordinal >> 6] |= 1UL << (ordinal & 63);
+        var index = byPoint.FindIndex(p => p.Ordinal == ordinal);
+        if (index < 0) byPoint.Add((ordinal, [rule]));
+        else byPoint[index] = (ordinal, [.. byPoint[index].Rules, rule]);
+    }
 
     internal readonly record struct Rule(Deviation Deviation, int Owner);
 
