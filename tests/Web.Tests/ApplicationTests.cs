@@ -155,7 +155,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         var conflict = other.RootElement.GetProperty("conflicts")[0];
         conflict.GetProperty("version").GetInt32().ShouldBe(2);
         conflict.GetProperty("answer").GetString().ShouldBe("474");
-        conflict.GetProperty("cells").GetProperty("2").GetString().ShouldBe("4");
+        conflict.GetProperty("squares").GetProperty("answer").GetProperty("2").GetString().ShouldBe("4");
     }
 
     [Fact]
@@ -201,7 +201,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
     {
         using var visitor = await DemoAsync();
         await visitor.GetAsync("/students/K-01/pages/new");
-        var page = await visitor.PostAsync("/students/K-01/pages/new", ("items", "604 - 278\n3.5 - 1\n52 - 38"), ("title", "Keep me"));
+        var page = await visitor.PostAsync("/students/K-01/pages/new", ("items", "604 - 278\n3.5 - x\n52 - 38"), ("title", "Keep me"));
         page.QuerySelector(".fault")!.TextContent.ShouldContain("Line 2");
         page.QuerySelector("textarea")!.TextContent.ShouldContain("604 - 278");
         page.QuerySelector("#title")!.GetAttribute("value").ShouldBe("Keep me");

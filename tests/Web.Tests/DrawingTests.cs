@@ -1,4 +1,5 @@
 using System.Text.Encodings.Web;
+using System.Text.Json;
 using AngleSharp.Dom;
 using AngleSharp.Html.Parser;
 using Microsoft.AspNetCore.Html;
@@ -16,7 +17,7 @@ namespace YellowPencil.Web.Tests;
 /// <summary>The drawings of working, square by square: a square is 28 units.</summary>
 public class DrawingTests
 {
-    private static IElement Svg(ColumnPicture picture)
+    private static IElement Svg(PagePicture picture)
     {
         using var text = new StringWriter();
         picture.Draw().WriteTo(text, HtmlEncoder.Default);
@@ -37,8 +38,8 @@ public class DrawingTests
     [Fact]
     public void A_blank_item_has_its_digits_in_print_and_a_rule()
     {
-        var svg = Svg(ColumnPicture.Blank(ColumnDifference.Of(604, 78)));
-        Texts(svg, "print").ShouldBe(["4", "0", "6", "8", "7", "−"]);
+        var svg = Svg(PagePicture.Blank(ColumnDifference.Of(604, 78)));
+        Texts(svg, "print").ShouldBe(["6", "0", "4", "7", "8", "−"]);
         svg.QuerySelectorAll("line.rule").Length.ShouldBe(1);
         svg.QuerySelectorAll("text.hand").ShouldBeEmpty();
         svg.GetAttribute("aria-label").ShouldBe("604 minus 78");
@@ -48,7 +49,7 @@ public class DrawingTests
     [Fact]
     public void What_was_written_stands_in_the_pencil_hand_under_its_places()
     {
-        var svg = Svg(ColumnPicture.Of(Item("604 - 278", "474")));
+        var svg = Svg(PagePicture.Of(Item("604 - 278", "474")));
         var hand = svg.QuerySelectorAll("text.hand").ToList();
         hand.Select(t => t.TextContent).ShouldBe(["4", "7", "4"]);
         hand.Select(t => t.GetAttribute("x")).ShouldBe(["98", "70", "42"]);
@@ -59,7 +60,7 @@ public class DrawingTests
     public void A_struck_digit_keeps_its_place_and_the_new_values_stand_above_it()
     {
         var work = Work.Of([new Mark(WorkFields.Rewritten, new Spot(Place: 2), "5"), new Mark(WorkFields.Rewritten, new Spot(Place: 1), "10"), new Mark(WorkFields.Rewritten, new Spot(Place: 1), "9")], WorkFields.Rewritten);
-        var svg = Svg(ColumnPicture.Of(Item("604 - 278", null, work)));
+        var svg = Svg(PagePicture.Of(Item("604 - 278", null, work)));
         Texts(svg, "small").ShouldBe(["10", "9", "5"], ignoreOrder: true);
         svg.QuerySelectorAll("line.strike").Length.ShouldBe(3);
         svg.GetAttribute("aria-label").ShouldBe("604 minus 278; 6 struck out, 5 above; 0 struck out, 10 struck out, 9 above; nothing written");
@@ -73,45 +74,45 @@ public class DrawingTests
     {
         var run = new MethodRun { Recording = true };
         Method.Run(TaskText.TryParse(task).Value!, run, DeviationSet.Taught);
-        Svg(ColumnPicture.Of((ColumnDifference)TaskText.TryParse(task).Value!, run)).QuerySelectorAll("text.hand:not(.small)").OrderBy(t => double.Parse(t.GetAttribute("x")!, System.Globalization.CultureInfo.InvariantCulture))
+        Svg(PagePicture.Of(TaskText.TryParse(task).Value!, run)).QuerySelectorAll("text.hand:not(.small)").OrderBy(t => double.Parse(t.GetAttribute("x")!, System.Globalization.CultureInfo.InvariantCulture))
             .Select(t => t.TextContent).ShouldBe(written.Select(d => d.ToString()));
     }
 
     [Fact]
     public void Two_digits_in_one_square_are_written_small()
     {
-        var svg = Svg(ColumnPicture.Of(Item("47 - 23", "114", Work.Of([new Mark(WorkFields.Cells, new Spot(Place: 0), "14"), new Mark(WorkFields.Cells, new Spot(Place: 1), "1")], WorkFields.Cells))));
+        var svg = Svg(PagePicture.Of(Item("47 - 23", "114", Work.Of([new Mark(WorkFields.Cells, new Spot(Place: 0), "14"), new Mark(WorkFields.Cells, new Spot(Place: 1), "1")], WorkFields.Cells))));
         Texts(svg, "tight").ShouldBe(["14"]);
     }
 
     [Fact]
     public void The_first_wrong_step_is_circled_where_it_shows()
     {
-        var answer = Svg(ColumnPicture.Of(Item("604 - 278", "474")).WithCircle(new WrongStep("x", WorkFields.Cells, null, 0, "6", "4", "")));
+        var answer = Svg(PagePicture.Of(Item("604 - 278", "474")).WithCircle(new WrongStep("x", WorkFields.Cells, null, 0, "6", "4", "")));
         (answer.QuerySelector("ellipse")!.GetAttribute("cx"), answer.QuerySelector("ellipse")!.GetAttribute("cy")).ShouldBe(("98", "98"));
-        var lender = Svg(ColumnPicture.Of(Item("604 - 278", "426")).WithCircle(new WrongStep("x", WorkFields.Rewritten, null, 2, "5", "no mark", "")));
+        var lender = Svg(PagePicture.Of(Item("604 - 278", "426")).WithCircle(new WrongStep("x", WorkFields.Rewritten, null, 2, "5", "no mark", "")));
         (lender.QuerySelector("ellipse")!.GetAttribute("cx"), lender.QuerySelector("ellipse")!.GetAttribute("cy")).ShouldBe(("42", "42"));
-        Svg(ColumnPicture.Of(Item("604 - 278", "326")).WithCircle(null)).QuerySelectorAll("ellipse").ShouldBeEmpty();
+        Svg(PagePicture.Of(Item("604 - 278", "326")).WithCircle(null)).QuerySelectorAll("ellipse").ShouldBeEmpty();
     }
 
     [Fact]
     public void A_prediction_is_a_tick_where_it_came_true_and_digits_where_not()
     {
-        Texts(Svg(ColumnPicture.Of(Item("604 - 278", "474")).WithPrediction("474")), "inkmark").ShouldBe(["✓"]);
-        Texts(Svg(ColumnPicture.Of(Item("604 - 278", "326")).WithPrediction("474")), "inkmark").ShouldBe(["4", "7", "4"]);
+        Texts(Svg(PagePicture.Of(Item("604 - 278", "474")).WithPrediction("474")), "inkmark").ShouldBe(["✓"]);
+        Texts(Svg(PagePicture.Of(Item("604 - 278", "326")).WithPrediction("474")), "inkmark").ShouldBe(["4", "7", "4"]);
     }
 
     [Fact]
     public void Pictures_in_a_row_can_be_made_the_same_height()
     {
-        var plain = Svg(ColumnPicture.Of(Item("604 - 278", "326")).WithRowsAbove(2).WithRowBelow(true));
-        plain.GetAttribute("height").ShouldBe("10.5rem");
+        var plain = Svg(PagePicture.Of(Item("604 - 278", "326")).WithRowBelow(true));
+        plain.GetAttribute("height").ShouldBe("8.75rem");
     }
 
     [Fact]
     public void What_a_student_wrote_cannot_break_out_of_the_drawing()
     {
-        var svg = Svg(ColumnPicture.Of(Item("604 - 278", "\"><b onload=x>")));
+        var svg = Svg(PagePicture.Of(Item("604 - 278", "\"><b onload=x>")));
         svg.QuerySelectorAll("b").ShouldBeEmpty();
         svg.GetAttribute("aria-label")!.ShouldContain("<b onload=x>");
     }
@@ -136,7 +137,10 @@ public class DrawingTests
         var work = Work.Of([new Mark(WorkFields.Rewritten, new Spot(Place: 1), "10"), new Mark(WorkFields.Rewritten, new Spot(Place: 1), "9")], WorkFields.Rewritten);
         var sheet = new WorkedSheet { Student = "K", Items = [Item("1,604 - 278", "1326", work)] };
         var page = new Data.StudentPage { Id = Guid.Empty, Content = "{}", ItemVersions = new() { ["1"] = 4 } };
-        TypingJson.Write(page, sheet, Data.TypingDirection.FromLeft).ShouldBe(
-            """{"id":"00000000-0000-0000-0000-000000000000","code":"K","title":"","direction":"FromLeft","items":[{"id":"1","top":"1604","bottom":"278","version":4,"answer":"1326","cells":{"0":"6","1":"2","2":"3","3":"1"},"recorded":true,"rewritten":{"1":["10","9"]}}]}""");
+        var json = JsonDocument.Parse(TypingJson.Write(page, sheet, Data.TypingDirection.FromLeft)).RootElement;
+        var item = json.GetProperty("items")[0];
+        (item.GetProperty("version").GetInt32(), item.GetProperty("spoken").GetString(), item.GetProperty("columns").GetInt32()).ShouldBe((4, "1,604 minus 278", 5));
+        item.GetProperty("squares").GetRawText().ShouldBe("""{"above-0":{"1":"10"},"above-1":{"1":"9"},"answer":{"0":"6","1":"2","2":"3","3":"1"}}""");
+        item.GetProperty("strips").EnumerateArray().Select(s => s.GetProperty("id").GetString()).ShouldBe(["above-0", "above-1", "below-0", "answer"]);
     }
 }

@@ -56,12 +56,12 @@ public sealed class StudentFilesTests(PencilApp app) : IClassFixture<PencilApp>
     }
 
     [Fact]
-    public async Task Sums_are_refused_on_a_page_for_differences()
+    public async Task Families_that_have_no_pages_yet_are_refused_by_name()
     {
         using var visitor = await DemoAsync();
         await visitor.GetAsync("/students/K-05/pages/new");
-        var page = await visitor.PostAsync("/students/K-05/pages/new", ("items", "36 + 27"));
-        page.QuerySelector(".fault")!.TextContent.ShouldContain("this page takes subtraction only, so far");
+        var page = await visitor.PostAsync("/students/K-05/pages/new", ("items", "1/2 + 1/3"));
+        page.QuerySelector(".fault")!.TextContent.ShouldContain("Line 1");
     }
 
     [Theory]

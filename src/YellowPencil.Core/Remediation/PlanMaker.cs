@@ -64,7 +64,7 @@ public static class PlanMaker
             Works = items.TakeLike(fails),
             Fails = fails,
             Example = example,
-            ExampleSteps = [.. taught.Steps.Where(Procedures.Subtraction.SubtractionPoints.IsToldAloud).Select(s => s.MadeText.In(word))],
+            ExampleSteps = [.. taught.Steps.Where(s => Telling.IsToldAloud(s, Family.Subtraction)).Select(s => s.MadeText.In(word))],
             ExampleWork = Work.Of(taught.Page.Marks, [.. Method.Of(example.Task.Family).Fields]),
             Together = items.TakeShowing(2, 0.1, 0.5),
             Alone = items.TakeShowing(3, 0.2, 0.7),

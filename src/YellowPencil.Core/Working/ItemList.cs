@@ -80,7 +80,7 @@ public static partial class ItemList
     private static string? AnswerFault(string answer)
     {
         if (answer == "?") return null;
-        var strange = answer.FirstOrDefault(c => !char.IsAsciiDigit(c) && c is not (',' or ' '));
+        var strange = answer.FirstOrDefault(c => !char.IsAsciiDigit(c) && c is not (',' or ' ' or '.' or '-' or '−' or '+' or '/' or 'r' or 'R'));
         return strange == default
             ? answer.Any(char.IsAsciiDigit) ? null : $"the answer “{answer}” has no digit: write the digits, ? where it cannot be read, or nothing where it is blank."
             : $"the answer “{answer}” holds “{strange}”: write digits only, ? where the whole answer cannot be read, or nothing where it is blank.";

@@ -34,7 +34,7 @@ public sealed class Work
         where T : class => With(field, (object)value);
 
     /// <summary>The same page without what was recorded in a field: it says nothing any more.</summary>
-    public Work Without(WorkField field) => With(field, null);
+    public Work Without(WorkField field) => With(field, (object?)null);
 
     /// <summary>The page that a list of marks leaves, with every one of the given fields recorded.</summary>
     public static Work Of(IEnumerable<Mark> marks, params ReadOnlySpan<WorkField> recorded)
@@ -66,6 +66,13 @@ public sealed class Work
             fault = e.Fault;
             return null;
         }
+    }
+
+    /// <summary>The same page with other marks in a field. Without marks, it says nothing any more, unless it said before that there were none.</summary>
+    internal Work With(WorkField field, IEnumerable<Mark> marks)
+    {
+        List<Mark> all = [.. marks];
+        return all.Count > 0 ? With(field, field.ValueOfTyped(all)) : Has(field) && !MarksOf(field).Any() ? this : Without(field);
     }
 
     internal object? ValueOf(WorkField field) => values.GetValueOrDefault(field.Name);

@@ -1,7 +1,6 @@
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Procedures.Subtraction;
 
 namespace YellowPencil.Web.Drawing;
 
@@ -9,7 +8,7 @@ namespace YellowPencil.Web.Drawing;
 /// <param name="Caption">The step in a sentence.</param>
 /// <param name="Picture">The page after it.</param>
 /// <param name="IsDeviant">Whether the step departs from the taught method.</param>
-public sealed record ReplayFrame(string Caption, ColumnPicture Picture, bool IsDeviant);
+public sealed record ReplayFrame(string Caption, PagePicture Picture, bool IsDeviant);
 
 /// <summary>The frames of one item, the taught method beside the student's.</summary>
 /// <param name="Task">The task.</param>
@@ -29,17 +28,19 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
     /// <param name="word">The classroom's word.</param>
     public static ItemFrames Of(ItemReading item, ItemReplay procedure, string who, ClassroomWord word)
     {
-        var task = (ColumnDifference)item.Item.Task;
+        var task = item.Item.Task;
         var isWritten = item.Item.IsAnswered;
         var taught = Columns(task, DeviationSet.Taught, 0, null, word);
         var students = isWritten && !procedure.IsExplained
             ? NotKnown(item, task)
             : Columns(task, procedure.Hypothesis.Deviations, procedure.Declined, procedure.Slip, word);
         KeepInStep(taught, students);
-        ColumnPicture.LineUp(taught.Concat(students).SelectMany(c => c).Select(f => f.Picture));
+        PagePicture.LineUp([.. taught.Concat(students).SelectMany(c => c).Select(f => f.Picture)]);
         var title = !isWritten ? $"{who} would, by this explanation" : procedure.IsExplained ? who : $"{who}: how is not known";
-        return new ItemFrames(task.Text.Replace('-', '−'), Summarize(item, word), title, [.. taught.SelectMany(c => c)], [.. students.SelectMany(c => c)]);
+        return new ItemFrames(Written(task.Text), Summarize(item, word), title, [.. taught.SelectMany(c => c)], [.. students.SelectMany(c => c)]);
     }
+
+    private static string Written(string text) => text.Replace(" * ", " × ", StringComparison.Ordinal).Replace(" / ", " ÷ ", StringComparison.Ordinal).Replace('-', '−');
 
     private static string Summarize(ItemReading item, ClassroomWord word) => item.Verdict switch
     {
@@ -50,10 +51,10 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
     };
 
     /// <summary>What is known where no procedure was found: the item, and what stands under it.</summary>
-    private static List<List<ReplayFrame>> NotKnown(ItemReading item, ColumnDifference task) =>
+    private static List<List<ReplayFrame>> NotKnown(ItemReading item, ItemTask task) =>
     [
-        [new("The item as it was set.", ColumnPicture.Blank(task), false)],
-        [new($"What stands there is {item.Item.Answer}. How it came about is not known: this explanation does not give it, with one slip or without.", ColumnPicture.Of(item.Item), true)],
+        [new("The item as it was set.", PagePicture.Blank(task), false)],
+        [new($"What stands there is {item.Item.Answer}. How it came about is not known: this explanation does not give it, with one slip or without.", PagePicture.Of(item.Item), true)],
     ];
 
     /// <summary>Lets both sides begin each column at the same frame: the side with fewer steps in a column waits.</summary>
@@ -73,22 +74,23 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
     /// The frames of a run, column by column; the item as it was set comes first, the finished answer last. A step that is told shows all that is
     /// written until the next one is told.
     /// </summary>
-    private static List<List<ReplayFrame>> Columns(ColumnDifference task, DeviationSet student, ulong declined, Slip? slip, ClassroomWord word)
+    private static List<List<ReplayFrame>> Columns(ItemTask task, DeviationSet student, ulong declined, Slip? slip, ClassroomWord word)
     {
         var run = new MethodRun { Recording = true };
         Method.Run(task, run, student, declined, slip);
-        var columns = new List<List<ReplayFrame>> { new() { new("The item as it was set.", ColumnPicture.Blank(task), false) } };
-        var told = run.Steps.Where(SubtractionPoints.IsToldAloud).ToList();
+        var columns = new List<List<ReplayFrame>> { new() { new("The item as it was set.", PagePicture.Blank(task), false) } };
+        var told = run.Steps.Where(s => Telling.IsToldAloud(s, task.Family)).ToList();
         for (var i = 0; i < told.Count; i++)
         {
             var step = told[i];
             var marks = i + 1 < told.Count ? told[i + 1].MarksBefore : run.Page.Marks.Count;
-            if (step.Point == SubtractionPoints.Column || step.Point == SubtractionPoints.OpenColumn) columns.Add([]);
-            columns[^1].Add(new ReplayFrame(step.MadeText.In(word), ColumnPicture.Of(task, run, marks), step.Cause != StepCause.AsTaught));
+            var from = i > 0 ? told[i - 1].Number + 1 : 0;
+            if (run.Steps.Skip(from).Take(step.Number + 1 - from).Any(s => Telling.BeginsPart(s, task.Family))) columns.Add([]);
+            columns[^1].Add(new ReplayFrame(Written(step.MadeText).In(word), PagePicture.Of(task, run, marks), step.Cause != StepCause.AsTaught));
         }
 
-        var answer = run.Page.Answer.Length > 0 ? $"The answer: {run.Page.Answer}.{(ColumnPicture.ZerosInFront(run).Count > 0 ? " A zero in front is not written." : "")}" : "No answer is written.";
-        columns.Add([new ReplayFrame(answer.Replace('-', '−'), ColumnPicture.Of(task, run), false)]);
+        var answer = run.Page.Answer.Length > 0 ? $"The answer: {run.Page.Answer}.{(PagePicture.ZerosInFront(run).Count > 0 ? " A zero in front is not written." : "")}" : "No answer is written.";
+        columns.Add([new ReplayFrame(answer.Replace('-', '−'), PagePicture.Of(task, run), false)]);
         return columns;
     }
 }

@@ -1,13 +1,12 @@
 using System.Globalization;
 using System.Text.Json;
-using YellowPencil.Core.Notation;
+using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Drawing;
 
-/// <summary>A page as the typing script takes it: digits by place, so that the script needs to know no grammar.</summary>
+/// <summary>A page as the typing script takes it: squares, what stands in them, and where something can be written; the script knows no family.</summary>
 internal static class TypingJson
 {
     public static string Write(StudentPage page, WorkedSheet sheet, TypingDirection direction) => JsonText.Write(false, json =>
@@ -26,52 +25,108 @@ internal static class TypingJson
     /// <summary>One item by itself.</summary>
     public static string Write(WorkedItem item, int version) => JsonText.Write(false, json => WriteItem(json, item, version));
 
-    private static void WriteItem(Utf8JsonWriter json, WorkedItem item, int version)
+    /// <summary>Reads the squares that the script sends; null with what is wrong with them.</summary>
+    public static Squares? TryRead(JsonElement json, PageLayout layout, out string? fault)
     {
-        var task = (ColumnDifference)item.Task;
-        json.WriteStartObject();
-        json.WriteString("id", item.Id);
-        json.WriteString("top", Digits(task.Top));
-        json.WriteString("bottom", Digits(task.Bottom));
-        json.WriteNumber("version", version);
-        json.WriteString("answer", item.Answer);
-        json.WriteStartObject("cells");
-        foreach (var (place, text) in AnswerCells.Of(item)) json.WriteString(Name(place), text);
-        json.WriteEndObject();
-        json.WriteBoolean("recorded", item.Work.Has(WorkFields.Rewritten));
-        json.WriteStartObject("rewritten");
-        if (item.Work.Get(WorkFields.Rewritten) is { } rewritten)
+        var squares = new Squares { IsUnreadable = json.TryGetProperty("unreadable", out var flag) && flag.ValueKind == JsonValueKind.True };
+        fault = null;
+        foreach (var strip in Properties(json, "squares"))
         {
-            foreach (var place in rewritten.Places)
+            if (layout.Strips.All(s => s.Id != strip.Name)) fault = $"it has no squares called \"{strip.Name}\"";
+            else if (strip.Value.ValueKind != JsonValueKind.Object) fault = $"the squares of \"{strip.Name}\" are no object";
+            else
             {
-                json.WriteStartArray(Name(place));
-                foreach (var mark in rewritten.At(place)) json.WriteStringValue(mark);
-                json.WriteEndArray();
+                foreach (var square in strip.Value.EnumerateObject())
+                {
+                    var text = square.Value.ValueKind == JsonValueKind.String ? square.Value.GetString()! : "";
+                    if (!int.TryParse(square.Name, NumberStyles.None, CultureInfo.InvariantCulture, out var column) || column >= WorkedItem.LongestAnswer) fault = $"\"{square.Name}\" is no column";
+                    else if (text.Length is 0 or > WorkedItem.LongestAnswer) fault = $"what stands in column {square.Name} of \"{strip.Name}\" is no text";
+                    else squares.Put(strip.Name, column, text);
+                }
             }
         }
 
+        foreach (var moved in Properties(json, "moved"))
+        {
+            if (moved.Value.ValueKind == JsonValueKind.Number && moved.Value.TryGetInt32(out var columns) && layout.Strips.Any(s => s.Id == moved.Name && s.Given is not null)) squares.Move(moved.Name, columns);
+            else fault = $"\"{moved.Name}\" cannot be moved so";
+        }
+
+        return fault is null ? squares : null;
+    }
+
+    private static JsonElement.ObjectEnumerator Properties(JsonElement json, string name) =>
+        json.TryGetProperty(name, out var found) && found.ValueKind == JsonValueKind.Object ? found.EnumerateObject() : default;
+
+    private static void WriteItem(Utf8JsonWriter json, WorkedItem item, int version)
+    {
+        var layout = PageLayout.Of(item.Task);
+        var squares = layout.Put(item);
+        json.WriteStartObject();
+        json.WriteString("id", item.Id);
+        json.WriteString("spoken", Spoken.Task(item.Task));
+        json.WriteNumber("version", version);
+        json.WriteString("answer", item.Answer);
+        json.WriteNumber("columns", layout.Columns);
+        json.WriteNumber("rows", layout.Rows);
+        json.WriteStartArray("prints");
+        foreach (var print in layout.Prints) WriteRow(json, print.Row, print.Column, print.Text);
+        json.WriteEndArray();
+        json.WriteStartArray("lines");
+        foreach (var line in layout.Lines) json.WriteRawValue($"[{line.Row},{line.From},{line.To},{(line.IsDown ? 1 : 0)},{line.Until ?? line.Row}]");
+        json.WriteEndArray();
+        json.WriteStartArray("strips");
+        foreach (var strip in layout.Strips) WriteStrip(json, strip);
+        json.WriteEndArray();
+        json.WriteBoolean("unreadable", squares.IsUnreadable);
+        json.WriteStartObject("squares");
+        foreach (var strip in layout.Strips.Where(s => squares.In(s.Id).Count > 0))
+        {
+            json.WriteStartObject(strip.Id);
+            foreach (var (column, text) in squares.In(strip.Id)) json.WriteString(column.ToString(CultureInfo.InvariantCulture), text);
+            json.WriteEndObject();
+        }
+
+        json.WriteEndObject();
+        json.WriteStartObject("moved");
+        foreach (var strip in layout.Strips.Where(s => squares.MovedBy(s.Id) != 0)) json.WriteNumber(strip.Id, squares.MovedBy(strip.Id));
         json.WriteEndObject();
         json.WriteEndObject();
     }
 
-    private static string Digits(WholeNumber number) => number.Text.Replace(",", "", StringComparison.Ordinal);
-
-    private static string Name(int place) => place.ToString(CultureInfo.InvariantCulture);
-}
-
-/// <summary>What stands in the squares of an answer.</summary>
-internal static class AnswerCells
-{
-    /// <summary>The squares as they were recorded; else one sign of the answer to a square. Nothing where nothing can be read.</summary>
-    public static IEnumerable<(int Place, string Text)> Of(WorkedItem item)
+    private static void WriteStrip(Utf8JsonWriter json, Strip strip)
     {
-        if (item.Work.Get(WorkFields.Cells) is { } cells) return cells.Places.Select(place => (place, cells.At(place)[^1]));
-        return item.IsAnswered ? Of(item.Answer!) : [];
+        json.WriteStartObject();
+        json.WriteString("id", strip.Id);
+        json.WriteString("name", strip.Name);
+        json.WriteString("kind", strip.Kind.ToString());
+        json.WriteNumber("row", strip.Row);
+        json.WriteNumber("right", strip.Right);
+        json.WriteNumber("left", strip.Left);
+        json.WriteNumber("ones", strip.Ones);
+        if (strip.IsSmall) json.WriteBoolean("small", true);
+        if (strip.IsWork) json.WriteBoolean("work", true);
+        if (strip.IsRare) json.WriteBoolean("rare", true);
+        if (strip.FromLeft) json.WriteBoolean("fromLeft", true);
+        if (strip.IsByPoint) json.WriteBoolean("byPoint", true);
+        if (strip.Strikes is { } struck) json.WriteNumber("strikes", struck);
+        if (strip.Signs.Length > 0) json.WriteString("signs", strip.Signs);
+        if (strip.Given is not null)
+        {
+            json.WriteStartArray("given");
+            foreach (var (column, sign) in Squares.Spread(strip.Given, strip.GivenAt)) WriteRow(json, strip.Row, column, sign);
+            json.WriteEndArray();
+        }
+
+        json.WriteEndObject();
     }
 
-    private static IEnumerable<(int Place, string Text)> Of(string answer)
+    private static void WriteRow(Utf8JsonWriter json, int row, int column, string text)
     {
-        var text = string.Concat(answer.Where(c => c is not ',' && !char.IsWhiteSpace(c)));
-        for (var place = 0; place < text.Length; place++) yield return (place, text[^(place + 1)].ToString());
+        json.WriteStartArray();
+        json.WriteNumberValue(row);
+        json.WriteNumberValue(column);
+        json.WriteStringValue(text.Replace('-', '−'));
+        json.WriteEndArray();
     }
 }

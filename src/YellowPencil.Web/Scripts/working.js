@@ -1,67 +1,83 @@
-// What stands under one item while it is typed: digits by place, new values over struck-out digits, or "cannot be read".
+// What stands in the squares of one item while it is typed: by strip and column from the right, numbers that were moved, or "cannot be read".
 
 /** The item as the server gives it out. */
 export function open(set) {
-  return {
-    id: set.id, top: set.top, bottom: set.bottom, version: set.version, unreadable: set.answer === "?", recorded: set.recorded,
-    cells: new Map(Object.entries(set.cells).map(([place, text]) => [Number(place), text])),
-    rewritten: new Map(Object.entries(set.rewritten).map(([place, marks]) => [Number(place), marks])),
-  };
+  return { ...set, squares: mapped(set.squares), moved: new Map(Object.entries(set.moved)) };
 }
 
-const descending = (item) => [...item.cells.keys()].sort((a, b) => b - a);
+const mapped = (squares) => new Map(Object.entries(squares).map(([strip, columns]) => [strip, new Map(Object.entries(columns).map(([column, text]) => [Number(column), text]))]));
+
+export const stripOf = (item, id) => item.strips.find((strip) => strip.id === id);
+export const answerStrip = (item) => item.strips.find((strip) => strip.kind === "Answer");
+
+/** What stands in a strip; made where nothing does yet. */
+export function squaresOf(item, id) {
+  if (!item.squares.has(id)) item.squares.set(id, new Map());
+  return item.squares.get(id);
+}
+
+/** The text of a strip from the left; null where nothing is written. */
+export function textOf(item, id, gap = "") {
+  const squares = item.squares.get(id);
+  if (!squares || squares.size === 0) return null;
+  const first = Math.max(...squares.keys()), last = Math.min(...squares.keys());
+  let text = "";
+  for (let column = first; column >= last; column--) text += squares.get(column) ?? gap;
+  return text;
+}
 
 /** The answer as it reads, or null where nothing is written. */
-export function answerOf(item) {
-  const places = descending(item);
-  return item.unreadable ? "?" : places.length === 0 ? null : places.map((place) => item.cells.get(place)).join("");
-}
+export const answerOf = (item) => (item.unreadable ? "?" : textOf(item, answerStrip(item).id));
 
-/** The item as the format has it: answer, and the fields beside it that are typed here; null erases one, an empty one says that no mark was made. */
+/** The item as it is sent and kept. */
 export function written(item) {
-  const places = descending(item);
-  const plain = places.every((place, i) => item.cells.get(place).length === 1 && place === places.length - 1 - i);
-  const cells = plain ? null : Object.fromEntries(places.map((place) => [place, item.cells.get(place)]));
-  const marks = Object.fromEntries([...item.rewritten].map(([place, marks]) => [place, marks.length === 1 ? marks[0] : marks]));
-  return { answer: answerOf(item), work: { cells, rewritten: item.rewritten.size > 0 || item.recorded ? marks : null } };
+  const squares = [...item.squares].filter(([, columns]) => columns.size > 0).map(([strip, columns]) => [strip, Object.fromEntries(columns)]);
+  return { squares: Object.fromEntries(squares), moved: Object.fromEntries([...item.moved].filter(([, by]) => by !== 0)), unreadable: item.unreadable };
 }
 
 /** Puts back what was kept in this browser and had not reached the server. */
-export function take(item, { answer, work }) {
-  item.unreadable = answer === "?";
-  item.cells.clear();
-  item.rewritten.clear();
-  const cells = work.cells ?? (answer === null || answer === "?" ? {} : Object.fromEntries([...answer].reverse().map((digit, place) => [place, digit])));
-  for (const [place, text] of Object.entries(cells)) item.cells.set(Number(place), text);
-  for (const [place, marks] of Object.entries(work.rewritten ?? {})) item.rewritten.set(Number(place), [].concat(marks));
+export function take(item, { squares, moved, unreadable }) {
+  item.squares = mapped(squares ?? {});
+  item.moved = new Map(Object.entries(moved ?? {}));
+  item.unreadable = unreadable === true;
 }
 
-export const isOpen = (item) => item.cells.size === 0 && !item.unreadable;
+export const isOpen = (item) => answerOf(item) === null;
 
-export const copy = (item) => ({ cells: [...item.cells], rewritten: [...item.rewritten].map(([place, marks]) => [place, [...marks]]), unreadable: item.unreadable });
+export const copy = (item) => ({ squares: [...item.squares].map(([strip, columns]) => [strip, [...columns]]), moved: [...item.moved], unreadable: item.unreadable });
 
 export function restore(item, before) {
-  item.cells = new Map(before.cells);
-  item.rewritten = new Map(before.rewritten.map(([place, marks]) => [place, [...marks]]));
+  item.squares = new Map(before.squares.map(([strip, columns]) => [strip, new Map(columns)]));
+  item.moved = new Map(before.moved);
   item.unreadable = before.unreadable;
 }
 
-/** Moves all digits by so many places. */
-export function shift(item, places) {
-  item.cells = new Map([...item.cells].map(([place, text]) => [place + places, text]).filter(([place]) => place >= 0));
+/** Moves what stands in a strip, from a column on to the left, by so many columns. */
+export function shift(item, id, columns, from = -Infinity) {
+  const moved = [...squaresOf(item, id)].map(([column, text]) => [column >= from ? column + columns : column, text]);
+  item.squares.set(id, new Map(moved.filter(([column]) => column >= 0)));
 }
 
 /** The answer read from the other side, square by square. */
 export function turnRound(item) {
-  const last = Math.max(-1, ...item.cells.keys());
-  item.cells = new Map([...item.cells].map(([place, text]) => [last - place, [...text].reverse().join("")]));
+  const { id } = answerStrip(item), squares = squaresOf(item, id);
+  const last = Math.max(-1, ...squares.keys()), first = Math.min(...squares.keys());
+  item.squares.set(id, new Map([...squares].map(([column, text]) => [last + first - column, [...text].reverse().join("")])));
 }
 
-/** What a screen reader says of the strike-outs. */
+/** What a screen reader says of the marks beside the answer. */
 export function marksSpoken(item) {
-  const places = [...item.rewritten.keys()].sort((a, b) => b - a);
-  return places.map((place) => {
-    const marks = item.rewritten.get(place), digit = item.top[item.top.length - 1 - place];
+  const struck = item.strips.filter((strip) => strip.strikes !== undefined);
+  const columns = [...new Set(struck.flatMap((strip) => [...(item.squares.get(strip.id)?.keys() ?? [])]))].sort((a, b) => b - a);
+  const told = columns.map((column) => {
+    const strips = struck.filter((strip) => item.squares.get(strip.id)?.has(column)).reverse().sort((a, b) => b.row - a.row);
+    const marks = strips.map((strip) => item.squares.get(strip.id).get(column));
+    const digit = item.prints.find(([row, at]) => row === strips[0].strikes && at === column)?.[2] ?? "a digit";
     return `${[digit, ...marks.slice(0, -1)].map((text) => `${text} struck out`).join(", ")}, ${marks[marks.length - 1]} above`;
-  }).join("; ");
+  });
+  for (const strip of item.strips) {
+    const text = strip.kind === "Answer" || strip.strikes !== undefined ? null : textOf(item, strip.id, " ");
+    if (text !== null) told.push(`${strip.name} ${text}`);
+  }
+  return told.join("; ");
 }

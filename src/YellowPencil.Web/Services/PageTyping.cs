@@ -36,9 +36,9 @@ public sealed class PageTyping(PencilContext data, PageDesk pages)
                 continue;
             }
 
-            if (WorkedItemReader.TryRead(item, typed.Answer, typed.Work, out var fault) is not { } changed)
+            if (typed.PutInto(item, out var fault) is not { } changed)
             {
-                refused.Add(new(typed.Id, fault!.ToString()));
+                refused.Add(new(typed.Id, fault!));
                 continue;
             }
 

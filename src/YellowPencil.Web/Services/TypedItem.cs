@@ -1,4 +1,7 @@
 using System.Text.Json;
+using YellowPencil.Core.Layouts;
+using YellowPencil.Core.Working;
+using YellowPencil.Web.Drawing;
 
 namespace YellowPencil.Web.Services;
 
@@ -7,7 +10,8 @@ namespace YellowPencil.Web.Services;
 /// <param name="Version">The version that the browser last saw.</param>
 /// <param name="Answer">The answer; null is blank.</param>
 /// <param name="Work">The work, in the worked-sheet format, or null.</param>
-public sealed record TypedItem(string Id, int Version, string? Answer, JsonElement? Work)
+/// <param name="Squares">What stands in the squares of the item instead of answer and work, as <see cref="Drawing.TypingJson"/> reads it; or null.</param>
+public sealed record TypedItem(string Id, int Version, string? Answer, JsonElement? Work, JsonElement? Squares)
 {
     /// <summary>The most items of one request.</summary>
     private const int Most = 500;
@@ -41,6 +45,24 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
         }
     }
 
+    /// <summary>The item of a page with what was typed.</summary>
+    /// <returns>The item, or null with what is wrong.</returns>
+    public WorkedItem? PutInto(WorkedItem item, out string? fault)
+    {
+        if (Squares is not { } json)
+        {
+            var read = WorkedItemReader.TryRead(item, Answer, Work, out var wrong);
+            fault = wrong?.ToString();
+            return read;
+        }
+
+        var layout = PageLayout.Of(item.Task);
+        if (TypingJson.TryRead(json, layout, out fault) is not { } squares) return null;
+        var taken = layout.Take(item, squares);
+        if (taken.Answer is { Length: > WorkedItem.LongestAnswer }) fault = $"its answer has more than {WorkedItem.LongestAnswer} characters";
+        return fault is null ? taken : null;
+    }
+
     private static string? TryRead(JsonElement element, out TypedItem? item)
     {
         item = null;
@@ -49,7 +71,8 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
         if (!element.TryGetProperty("version", out var number) || number.ValueKind != JsonValueKind.Number || !number.TryGetInt32(out var version)) return "its version is missing or no whole number";
         if (element.TryGetProperty("answer", out var answer) && answer.ValueKind is not (JsonValueKind.String or JsonValueKind.Null)) return "its answer is neither a text nor null";
         JsonElement? work = element.TryGetProperty("work", out var found) && found.ValueKind != JsonValueKind.Null ? found.Clone() : null;
-        item = new TypedItem(id.GetString()!, version, answer.ValueKind == JsonValueKind.String ? answer.GetString() : null, work);
+        JsonElement? squares = element.TryGetProperty("squares", out _) ? element.Clone() : null;
+        item = new TypedItem(id.GetString()!, version, answer.ValueKind == JsonValueKind.String ? answer.GetString() : null, work, squares);
         return HoldsNul(element) ? "it holds a NUL character, which cannot be kept" : null;
     }
 

@@ -14,7 +14,7 @@ public class ReplayTests
     {
         var run = new MethodRun { Recording = true };
         Method.Run(TaskText.TryParse(task).Value!, run, new DeviationSet([.. bugs.Select(b => Catalogue.Find("subtraction." + b)!.Deviations)]));
-        return [.. run.Steps.Where(SubtractionPoints.IsToldAloud).Select(s => s.MadeText.In(ClassroomWord.Borrow))];
+        return [.. run.Steps.Where(s => Telling.IsToldAloud(s, Family.Subtraction)).Select(s => s.MadeText.In(ClassroomWord.Borrow))];
     }
 
     [Fact]

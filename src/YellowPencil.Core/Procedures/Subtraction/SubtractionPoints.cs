@@ -325,9 +325,4 @@ public static class SubtractionPoints
         Operation, Alignment, Direction, Onward, TopRead, Column, OpenColumn, Lender, LenderValue, PassedZero, Receiver, Stuck,
         Count, TwoDigits, Neighbour, .. Values,
     ];
-
-    /// <summary>Whether a step is one that is said aloud in an example or a replay: it changes the page or decides about it.</summary>
-    public static bool IsToldAloud(Step step) => step.Cause != StepCause.AsTaught || step.Fact is not null
-        || step.Point == Column || step.Point == OpenColumn || step.Point == Lender || step.Point == LenderValue
-        || step.Point == PassedZero || step.Point == Receiver || step.Point == Stuck;
 }

@@ -87,6 +87,9 @@ public sealed class RowsField() : WorkField<IReadOnlyList<PartialProduct>>("rows
             row.Text, PlaceMarks.Of(carries[row.At.Line]), row.At.Place is null or 0 ? null : row.At.Place))];
     }
 
+    internal override object ValueOfTyped(IReadOnlyList<Mark> marks) =>
+        Value(marks).Select(row => row.Carries?.Places.Any() == true ? row : row with { Carries = null }).ToList();
+
     private protected override bool Tells(IReadOnlyList<PartialProduct> value, Spot at) =>
         at.Part != CarryPart || (at.Line < value.Count && value[at.Line].Carries is not null);
 

@@ -42,6 +42,9 @@ public abstract class WorkField
     /// <summary>The value that marks of this field leave; for none, the one that says that no such mark was made. Null where that cannot be said.</summary>
     internal abstract object? ValueOf(IReadOnlyList<Mark> marks);
 
+    /// <summary>The same for marks that somebody typed in from paper: what was not typed is not known.</summary>
+    internal virtual object? ValueOfTyped(IReadOnlyList<Mark> marks) => ValueOf(marks);
+
     /// <summary>Whether a page tells more with the marks of a run than without them.</summary>
     internal virtual bool IsWorthRecording(IReadOnlyList<Mark> marks) => marks.Count > 0;
 

@@ -58,16 +58,15 @@ public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, 
     public static string Old(PlanItem item) => item.OldAnswer.Length == 0 ? "a blank" : item.OldAnswer;
 
     /// <summary>Items to be worked, with room for their marks, in one line.</summary>
-    public static IReadOnlyList<ColumnPicture> Blanks(IReadOnlyList<PlanItem> items)
+    public static IReadOnlyList<PagePicture> Blanks(IReadOnlyList<PlanItem> items)
     {
-        var pictures = items.Select(i => ColumnPicture.WithRoom((ColumnDifference)i.Task)).ToList();
-        ColumnPicture.LineUp(pictures);
+        var pictures = items.Select(i => PagePicture.WithRoom(i.Task)).ToList();
         return pictures;
     }
 
     /// <summary>The worked example, with every mark.</summary>
-    public static ColumnPicture Solved(RemediationPlan plan) =>
-        ColumnPicture.Of(WorkedItem.Of("", plan.Example.Task) with { Answer = plan.Example.Right, Work = plan.ExampleWork });
+    public static PagePicture Solved(RemediationPlan plan) =>
+        PagePicture.Of(WorkedItem.Of("", plan.Example.Task) with { Answer = plan.Example.Right, Work = plan.ExampleWork });
 
     /// <summary>A list of items with its key.</summary>
     public static IHtmlContent Key(IReadOnlyList<PlanItem> items, int from, string title)

@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
 using YellowPencil.Core.Working;
@@ -12,7 +13,7 @@ namespace YellowPencil.Web.Pages.Sheets;
 public sealed class NewModel(StudentFiles files, PageDesk pages) : PageModel
 {
     /// <summary>The families that these pages take.</summary>
-    internal static readonly IReadOnlyCollection<Family> Families = [Family.Subtraction];
+    internal static readonly IReadOnlyCollection<Family> Families = [.. PageLayout.Families];
 
     /// <summary>The student.</summary>
     public Student? Student { get; private set; }

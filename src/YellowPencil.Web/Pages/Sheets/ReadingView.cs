@@ -98,9 +98,9 @@ public sealed class ReadingView
     private ClassroomWord Word => Student.Word;
 
     /// <summary>The picture of an item, with the circle and with what the chosen explanation predicts.</summary>
-    public ColumnPicture Picture(ItemReading item)
+    public PagePicture Picture(ItemReading item)
     {
-        var picture = ColumnPicture.Of(item.Item).WithCircle(item.FirstWrongStep);
+        var picture = PagePicture.Of(item.Item).WithCircle(item.FirstWrongStep);
         return !Chosen.IsSound && Chosen.Predictions.TryGetValue(item.Item.Id, out var answer) && answer != item.Item.Task.RightAnswer
             ? picture.WithPrediction(answer)
             : picture;

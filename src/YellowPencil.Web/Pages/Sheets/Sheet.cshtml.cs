@@ -15,7 +15,7 @@ public sealed class SheetModel(PageDesk pages) : PageModel
     public StudentPage? StudentPage { get; private set; }
 
     /// <summary>The items with the room that they need.</summary>
-    public IReadOnlyList<(WorkedItem Item, ColumnPicture Picture)> Items { get; private set; } = [];
+    public IReadOnlyList<(WorkedItem Item, PagePicture Picture)> Items { get; private set; } = [];
 
     /// <summary>How many items the page has.</summary>
     public int All { get; private set; }
@@ -29,8 +29,7 @@ public sealed class SheetModel(PageDesk pages) : PageModel
         var items = PageDesk.StoredSheet(StudentPage).Items;
         All = items.Count;
         var open = items.Where(i => i.Answer is null).ToList();
-        Items = [.. (open.Count > 0 ? open : items).Select(i => (i, ColumnPicture.WithRoom((ColumnDifference)i.Task)))];
-        ColumnPicture.LineUp(Items.Select(i => i.Picture));
+        Items = [.. (open.Count > 0 ? open : items).Select(i => (i, PagePicture.WithRoom(i.Task)))];
         return Page();
     }
 }

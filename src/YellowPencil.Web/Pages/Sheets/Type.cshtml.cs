@@ -11,6 +11,13 @@ namespace YellowPencil.Web.Pages.Sheets;
 /// <summary>Typing in what stands on the paper.</summary>
 public sealed class TypeModel(PageDesk pages, CurrentSpecialist who) : PageModel
 {
+    /// <summary>The keys for signs that can be written in some squares: what is pressed, what is shown, and what it means.</summary>
+    public static readonly IReadOnlyList<(string Sign, string Shown, string Label)> SignKeys =
+    [
+        (".", ".", "point"), ("-", "−", "minus"), ("+", "+", "plus"), ("*", "×", "times"), ("/", "/", "over"), ("(", "(", "bracket"), (")", ")", "closing bracket"), ("=", "=", "equals"), ("r", "r", "what is left"),
+        ("<", "⇤", "number to the left"), (">", "⇥", "number to the right"),
+    ];
+
     /// <summary>The page.</summary>
     public StudentPage? StudentPage { get; private set; }
 

@@ -1,0 +1,162 @@
+using Microsoft.AspNetCore.Html;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Layouts;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
+
+namespace YellowPencil.Web.Drawing;
+
+/// <summary>
+/// An item on squared paper: the task in print, what the student wrote in the pencil hand, what the reading adds in the reader's ink. Rows of work in which
+/// nothing stands are left out.
+/// </summary>
+public sealed class PagePicture
+{
+    private readonly ItemTask task;
+    private readonly PageLayout layout;
+    private readonly Squares squares;
+    private readonly SortedSet<int> shown;
+    private Squares predicted = new();
+    private (int Column, int Row)? circle;
+    private WrongStep? circled;
+    private bool isForetold;
+    private string written = "";
+
+    private PagePicture(ItemTask task, PageLayout layout, Squares squares)
+    {
+        this.task = task;
+        this.layout = layout;
+        this.squares = squares;
+        var set = layout.Prints.Select(p => p.Row).Concat(layout.Strips.Where(s => !s.IsWork).Select(s => s.Row)).ToHashSet();
+        var words = layout.Prints.Where(p => p.Text.Length > 2).Select(p => p.Row);
+        shown = [.. set.Except(words), .. layout.Strips.Where(s => !squares.IsEmpty(s.Id)).Select(s => s.Row)];
+
+        // Room for the marks over the numbers, also where there are none.
+        if (shown.Min > 0) shown.Add(shown.Min - 1);
+    }
+
+    /// <summary>What a screen reader says.</summary>
+    public string Label => string.Join("; ", ((string[])[Spoken.Task(task), .. Spoken.Marks(layout, squares), written, Circled, Foretold]).Where(t => t.Length > 0));
+
+    private string Circled => circled is null ? "" : circled.Place is { } place ? $"first wrong step in the {Place.Name(place)}" : "first wrong step marked";
+
+    private string Foretold => isForetold ? "as foretold" : predicted.In(layout.Answer.Id) is { Count: > 0 } digits ? $"foretold {string.Concat(digits.OrderByDescending(p => p.Key).Select(p => p.Value))}" : "";
+
+    /// <summary>The task alone, with room for an answer.</summary>
+    public static PagePicture Blank(ItemTask task) => new(task, PageLayout.Of(task), new Squares());
+
+    /// <summary>The task alone, with the rows that the taught method needs for its work.</summary>
+    public static PagePicture WithRoom(ItemTask task)
+    {
+        var run = new MethodRun { Page = { KeepsMarks = true } };
+        Method.Run(task, run, DeviationSet.Taught);
+        var picture = new PagePicture(task, PageLayout.Of(task), new Squares()) { HasRoom = true };
+        picture.Show(Of(task, run));
+        return picture;
+    }
+
+    /// <summary>What a student wrote.</summary>
+    public static PagePicture Of(WorkedItem item)
+    {
+        var layout = PageLayout.Of(item.Task);
+        return new PagePicture(item.Task, layout, layout.Put(item)) { written = item.Answer switch { null => "nothing written", "?" => "written, but it cannot be read", var answer => $"written {answer}" } };
+    }
+
+    /// <summary>The page as a run has left it after so many marks. A zero that stands in front of the finished answer is not written.</summary>
+    /// <param name="task">The task.</param>
+    /// <param name="run">The whole run.</param>
+    /// <param name="count">How many of its marks are there; null for all, and the answer as it is written at the end.</param>
+    public static PagePicture Of(ItemTask task, MethodRun run, int? count = null)
+    {
+        var layout = PageLayout.Of(task);
+        var inFront = ZerosInFront(run);
+        var marks = run.Page.Marks.Take(count ?? run.Page.Marks.Count);
+        var squares = layout.Put(marks.Where(m => m.Field != WorkFields.Cells || !inFront.Contains(m.At.Place!.Value)));
+        var answer = run.Page.Answer.ToString();
+        if (count is null && answer.Length > 0) layout.PutAnswer(squares, answer);
+        var picture = new PagePicture(task, layout, squares);
+        if (squares.In(layout.Answer.Id) is { Count: > 0 } cells) picture.written = $"written {string.Concat(cells.OrderByDescending(c => c.Key).Select(c => c.Value))}";
+        return picture;
+    }
+
+    /// <summary>The places in which a run comes to a zero in front of its answer.</summary>
+    public static IReadOnlySet<int> ZerosInFront(MethodRun run) => run.Page.Marks.Where(m => m.Field == WorkFields.Cells && m.At.Place > 0).OrderByDescending(m => m.At.Place)
+        .TakeWhile(m => m.Text == "0").Select(m => m.At.Place!.Value).ToHashSet();
+
+    /// <summary>Adds the circle round the first step that went wrong.</summary>
+    public PagePicture WithCircle(WrongStep? step)
+    {
+        if (step is null) return this;
+        circled = step;
+        var strips = layout.Strips.Where(s => s.Mark?.Field == step.Field && s.Line == (step.Row ?? 1) - 1).OrderBy(s => s.Level).ToList();
+        var strip = strips.Find(s => squares.TextOf(s.Id) is { } text && text.Text == step.Written) ?? strips.Find(s => !squares.IsEmpty(s.Id)) ?? strips.Find(s => s.Mark!.Value.Field is PlaceField) ?? layout.Answer;
+        var filled = squares.In(strip.Id);
+        var column = step.Place is { } place ? PageLayout.ColumnOf(strip, place) : filled.Count > 0 ? filled.Keys.Max() : strip.Ones;
+        var row = strip.Strikes is { } struck && !filled.ContainsKey(column) ? struck : strip.Row;
+        circle = (Math.Clamp(column, 0, layout.Columns - 1), row);
+        shown.Add(row);
+        return this;
+    }
+
+    /// <summary>Adds an answer that an explanation predicts: a tick where it is what was written, else the answer below.</summary>
+    public PagePicture WithPrediction(string answer)
+    {
+        var stands = squares.TextOf(layout.Answer.Id)?.Text;
+        if (stands is not null && task.Canonical(stands) == task.Canonical(answer)) isForetold = true;
+        else layout.PutAnswer(predicted, answer);
+        HasRowBelow = !isForetold;
+        return this;
+    }
+
+    /// <summary>Whether columns on the right in which nothing stands are kept, to be written in.</summary>
+    private bool HasRoom { get; init; }
+
+    /// <summary>Whether there is a row below for a predicted answer.</summary>
+    public bool HasRowBelow { get; private set; }
+
+    /// <summary>Leaves room below for a predicted answer, so that pictures in a row stand on one line.</summary>
+    public PagePicture WithRowBelow(bool needed)
+    {
+        HasRowBelow |= needed;
+        return this;
+    }
+
+    /// <summary>Shows the rows that pictures of one item need together, so that nothing moves between them.</summary>
+    public static void LineUp(IReadOnlyList<PagePicture> pictures)
+    {
+        foreach (var picture in pictures) pictures[0].Show(picture);
+        foreach (var picture in pictures) picture.Show(pictures[0]);
+    }
+
+    /// <summary>Draws it.</summary>
+    public IHtmlContent Draw()
+    {
+        var answer = squares.In(layout.Answer.Id);
+        var last = answer.Keys.Concat(predicted.In(layout.Answer.Id).Keys).DefaultIfEmpty(0).Max() + (isForetold ? 1 : 0);
+        var used = layout.Strips.SelectMany(s => squares.In(s.Id).Keys.Concat(s.Given is null ? [] : [s.GivenAt + squares.MovedBy(s.Id)]))
+            .Concat(layout.Prints.Where(p => shown.Contains(p.Row)).Select(p => p.Column)).Concat(predicted.In(layout.Answer.Id).Keys).Append(layout.Answer.Ones);
+        var right = HasRoom ? 0 : Math.Min(used.Min(), circle?.Column ?? int.MaxValue);
+        var svg = new SquareSvg(Math.Max(layout.Columns, last + 1), right, [.. shown], HasRowBelow);
+        foreach (var print in layout.Prints) svg.Print(print);
+        foreach (var line in layout.Lines) svg.Line(line);
+        foreach (var strip in layout.Strips)
+        {
+            if (strip.Given is { } given) svg.Given(given, strip.GivenAt + squares.MovedBy(strip.Id), strip.Row);
+            foreach (var (column, text) in squares.In(strip.Id))
+            {
+                svg.Write(text, column, strip.Row, strip.IsSmall);
+                if (strip.Strikes is { } struck) svg.Strike(column, struck, layout.Strips.Any(s => s.Row == struck && s.IsSmall));
+            }
+        }
+
+        if (squares.IsUnreadable) svg.Write("?", layout.Answer.Ones, layout.Answer.Row, isSmall: false);
+        foreach (var (column, text) in predicted.In(layout.Answer.Id)) svg.Predict(text, column);
+        if (isForetold) svg.Tick(answer.Keys.Max() + 1, layout.Answer.Row);
+        if (circle is { } at) svg.Circle(at.Column, at.Row);
+        return svg.Draw(Label);
+    }
+
+    private void Show(PagePicture other) => shown.UnionWith(other.shown);
+}
