@@ -58,6 +58,7 @@ public static class CommandLine
         var root = new RootCommand("Yellow Pencil reads written arithmetic: what a student is really doing, how sure that is, what to ask next.")
         {
             DiagnoseCommand.Make(streams),
+            ClassCommand.Make(streams),
             SimulateCommand.Make(streams),
             BugsCommand.Make(streams),
             DesignCommand.Make(streams),

@@ -17,6 +17,17 @@ public class CommandLineTests
     }
 
     [Fact]
+    public void A_class_is_read_together_and_a_bad_line_costs_itself_only()
+    {
+        const string sheet = """{"format":"yellow-pencil.worked-sheet","version":1,"student":"K-1","items":[{"id":"1","task":"52 - 38","answer":"26"},{"id":"2","task":"604 - 278","answer":"474"},{"id":"3","task":"81 - 27","answer":"66"}]}""";
+        var (status, output, error) = Call($"{sheet}\nnothing\n{sheet.Replace("K-1", "K-2")}", "class", "-");
+        status.ShouldBe(2);
+        error.ShouldContain("line 2: this is not JSON");
+        output.ShouldStartWith("""{"format":"yellow-pencil.class-reading","version":1,"students":2,"rules":[{"bugs":["subtraction.turns-column-round"]""");
+        Call(sheet, "class", "-", "--text").Output.ShouldStartWith("1 student\n");
+    }
+
+    [Fact]
     public void Diagnose_gives_one_reading_on_one_line()
     {
         var (status, output, error) = Call(Good, "diagnose", "-");

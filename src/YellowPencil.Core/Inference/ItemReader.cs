@@ -178,7 +178,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         var row = 0;
         while (copied.Numbers[row].Unscaled == set.Numbers[row].Unscaled) row++;
         var (due, written) = (set.Numbers[row].Text, copied.Numbers[row].Text);
-        return new WrongStep("operands", WorkFields.Operands, row + 1, FirstPlace(item), due, written, $"Copied as {copied.Text.Replace('-', '−')}; what follows is right for that.");
+        return new WrongStep("operands", WorkFields.Operands, row + 1, FirstPlace(item), due, written, $"Copied as {Notation.Signs.Printed(copied.Text)}; what follows is right for that.");
     }
 
     private static WrongStep WrongLine(ItemEvidence item, string step, string expected, string text) => new(

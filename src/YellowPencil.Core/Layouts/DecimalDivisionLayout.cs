@@ -15,7 +15,7 @@ internal sealed class DecimalDivisionLayout : FamilyLayout
     public override Paper Lay(ItemTask task, School school)
     {
         var quotient = (DecimalQuotient)task;
-        var dividend = Length(quotient.Dividend) + quotient.Divisor.Places;
+        var dividend = Length(quotient.Dividend) - quotient.Dividend.Places + quotient.Divisor.Places;
         var divisor = Length(quotient.Divisor);
         var paper = new Paper { Ones = Decimals };
         var left = Decimals + dividend - 1;
@@ -27,7 +27,7 @@ internal sealed class DecimalDivisionLayout : FamilyLayout
         paper.LineDown(row, row, left + 1);
         Rewritten(paper, "scaled-dividend", "dividend as rewritten", WorkFields.Scaled.Dividend, row, 0, left);
         Rewritten(paper, "scaled-divisor", "divisor as rewritten", WorkFields.Scaled.Divisor, row, left + 1, left + divisor + 1);
-        DivisionLayout.Cycles(paper, 0, left, Math.Max(3, dividend + 1));
+        DivisionLayout.Cycles(paper, 0, left, Math.Max(3, Length(quotient.Dividend) + quotient.Divisor.Places + 1));
         if (quotient.Dividend.IsNegative || quotient.Divisor.IsNegative) DecimalProductLayout.Noted(paper, isSigned: true, isCounted: false);
         return paper;
     }

@@ -21,4 +21,8 @@ public static class Signs
     {
         for (var i = 0; i < to.Length; i++) to[i] = Plain(from[i]);
     });
+
+    /// <summary>A task or fact with the signs that are printed in a book: −, × and ÷.</summary>
+    public static string Printed(string text) =>
+        text.Replace(" * ", " × ", StringComparison.Ordinal).Replace(" / ", " ÷ ", StringComparison.Ordinal).Replace('-', '−');
 }

@@ -29,7 +29,7 @@ public static class ReadingText
         {
             Outcome.Bug => About(reading.Best, who).In(word),
             Outcome.NotToldApart => $"{who} follows a rule, and this page cannot tell which: {string.Join(", or ", Rivals(reading).Select(e => $"“{nameOf(e)}”"))}.",
-            Outcome.Sound when reading.Facts.Count > 0 => $"{who} works as taught, but takes {string.Join(" and ", reading.Facts.Select(f => $"{f.Fact} to be {f.Written}".Replace('-', '−')))}.",
+            Outcome.Sound when reading.Facts.Count > 0 => $"{who} works as taught, but takes {string.Join(" and ", reading.Facts.Select(f => $"{Signs.Printed(f.Fact.ToString())} to be {f.Written}"))}.",
             Outcome.Sound => wrong.Count == 0 ? $"{who} works as taught." : $"{who} works as taught; {ItemsOf(wrong)} {(wrong.Count == 1 ? "is a slip" : "are slips")}.",
             Outcome.Unexplained => $"{who} does something that no rule found fits: {ItemsOf([.. wrong.Where(i => i.Cause == Cause.Unexplained)])}.",
             _ => TooFew(reading, wrong, who),
@@ -97,7 +97,7 @@ public static class ReadingText
 
     /// <summary>Which items to ask next, in a sentence; empty where none would tell more.</summary>
     public static string AskNext(IReadOnlyList<NextItem> next) =>
-        next.Count == 0 ? "" : $"Ask next: {string.Join(", ", next.Select(n => n.Task.Text.Replace('-', '−')))}.";
+        next.Count == 0 ? "" : $"Ask next: {string.Join(", ", next.Select(n => Signs.Printed(n.Task.Text)))}.";
 
     /// <summary>The whole reading as text.</summary>
     public static string Write(Reading reading, IReadOnlyList<NextItem> next, ClassroomWord word = ClassroomWord.Rename)

@@ -101,14 +101,14 @@ public static class ReadingWriter
         json.WriteEndObject();
     }
 
-    private static void WriteList<T>(Utf8JsonWriter json, string name, IEnumerable<T> values, Action<T> write)
+    internal static void WriteList<T>(Utf8JsonWriter json, string name, IEnumerable<T> values, Action<T> write)
     {
         json.WriteStartArray(name);
         foreach (var value in values) write(value);
         json.WriteEndArray();
     }
 
-    private static void WriteTexts(Utf8JsonWriter json, string name, IEnumerable<string> texts) => WriteList(json, name, texts, json.WriteStringValue);
+    internal static void WriteTexts(Utf8JsonWriter json, string name, IEnumerable<string> texts) => WriteList(json, name, texts, json.WriteStringValue);
 
-    private static void WriteShare(Utf8JsonWriter json, string name, double value) => json.WriteNumber(name, Math.Floor(value * 1e4) / 1e4);
+    internal static void WriteShare(Utf8JsonWriter json, string name, double value) => json.WriteNumber(name, Math.Floor(value * 1e4) / 1e4);
 }

@@ -46,7 +46,7 @@ public static class PlanText
         void Lines(IEnumerable<string> lines) => Line(string.Join('\n', lines));
     }
 
-    private static string Show(PlanItem item) => item.Task.Text.Replace('-', '−');
+    private static string Show(PlanItem item) => Signs.Printed(item.Task.Text);
 
     private static string Old(PlanItem item) => item.OldAnswer.Length == 0 ? "a blank" : item.OldAnswer;
 }

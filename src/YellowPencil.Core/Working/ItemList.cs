@@ -11,6 +11,9 @@ public static partial class ItemList
     /// <summary>The most items of one page.</summary>
     public const int MaxOnOnePage = 60;
 
+    /// <summary>What stands behind a division whose answer is asked for in another form, with the name of the form.</summary>
+    private static readonly (string Words, string Form)[] Forms = [("as a decimal", "decimal"), ("as a fraction", "fraction")];
+
     /// <summary>The items, numbered from 1; empty lines are passed over.</summary>
     /// <param name="text">The lines.</param>
     /// <param name="families">The families that a page takes in, whose answers are checked too; null for all that can be read, with any answer.</param>
@@ -28,7 +31,7 @@ public static partial class ItemList
             var task = TryParseTask(written, families, out var fault);
             if (task is not null && families is not null && answer is not null) fault = AnswerFault(answer);
             if (fault is not null) found.Add($"Line {number}, “{line.Trim()}”: {fault}");
-            else items.Add(new WorkedItem { Id = (items.Count + 1).ToString(), Task = task!, TaskAsWritten = written, Answer = answer });
+            else items.Add(new WorkedItem { Id = (items.Count + 1).ToString(), Task = task!, TaskAsWritten = WithoutForm(written).Task, Form = WithoutForm(written).Form, Answer = answer });
         }
 
         if (items.Count == 0 && found.Count == 0) found.Add("There is no item yet: write at least one, such as 604 - 278.");
@@ -38,20 +41,34 @@ public static partial class ItemList
         return items;
     }
 
+    /// <summary>A task as one line of a list.</summary>
+    public static string Written(ItemTask task) => Written(task.Text, task.Form);
+
+    /// <summary>A task as somebody wrote it, with the form that was asked for.</summary>
+    public static string Written(string task, string? form) => task + string.Concat(Forms.Where(f => f.Form == form).Select(f => " " + f.Words));
+
     /// <summary>Reads one task as somebody writes it.</summary>
     /// <param name="text">The task, without number and answer.</param>
     /// <param name="families">The families that a page takes in; null for all that can be read.</param>
     /// <param name="fault">What is wrong and what to do, in sentences; null when the task was read.</param>
     public static ItemTask? TryParseTask(string text, IReadOnlyCollection<Family>? families, out string? fault)
     {
-        var task = TaskText.TryParse(text.Contains('/') ? text : SpaceInNumber().Replace(text, ""));
+        (text, var form) = WithoutForm(text);
+        var task = TaskText.TryParse(text.Contains('/') ? text : SpaceInNumber().Replace(text, ""), form);
         fault = !task.Succeeded ? $"{task.Fault}."
             : families is null ? null
             : !families.Contains(task.Value.Family) ? $"this page takes {string.Join(" and ", families.Select(f => f.Name()))} only, so far."
             : task.Value is ColumnDifference { Top: var top, Bottom: var bottom } && bottom.Value > top.Value
-                ? "the larger number stands below, so the answer lies under zero: that is a task for numbers with signs, which these pages do not take yet. Turn the numbers round or leave the item out; the command line reads it."
+                ? $"the larger number stands below, so the answer lies under zero: write it as a sum of numbers with signs, {top.Text} + -{bottom.Text}, or turn the numbers round."
             : null;
         return fault is null ? task.Value : null;
+    }
+
+    private static (string Task, string? Form) WithoutForm(string text)
+    {
+        foreach (var (words, form) in Forms)
+            if (text.EndsWith(words, StringComparison.OrdinalIgnoreCase)) return (text[..^words.Length].TrimEnd(), form);
+        return (text, null);
     }
 
     // "2. 523 − 168", "1) 604 - 278 = 474", "3\t604 - 278\t474": a number in front and a table's columns are not part of the task.

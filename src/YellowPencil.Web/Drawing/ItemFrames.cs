@@ -37,10 +37,8 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
         KeepInStep(taught, students);
         PagePicture.LineUp([.. taught.Concat(students).SelectMany(c => c).Select(f => f.Picture)]);
         var title = !isWritten ? $"{who} would, by this explanation" : procedure.IsExplained ? who : $"{who}: how is not known";
-        return new ItemFrames(Written(task.Text), Summarize(item, word), title, [.. taught.SelectMany(c => c)], [.. students.SelectMany(c => c)]);
+        return new ItemFrames(Signs.Printed(task.Text), Summarize(item, word), title, [.. taught.SelectMany(c => c)], [.. students.SelectMany(c => c)]);
     }
-
-    private static string Written(string text) => text.Replace(" * ", " × ", StringComparison.Ordinal).Replace(" / ", " ÷ ", StringComparison.Ordinal).Replace('-', '−');
 
     private static string Summarize(ItemReading item, ClassroomWord word) => item.Verdict switch
     {
@@ -86,7 +84,7 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
             var marks = i + 1 < told.Count ? told[i + 1].MarksBefore : run.Page.Marks.Count;
             var from = i > 0 ? told[i - 1].Number + 1 : 0;
             if (run.Steps.Skip(from).Take(step.Number + 1 - from).Any(s => Telling.BeginsPart(s, task.Family))) columns.Add([]);
-            columns[^1].Add(new ReplayFrame(Written(step.MadeText).In(word), PagePicture.Of(task, run, marks), step.Cause != StepCause.AsTaught));
+            columns[^1].Add(new ReplayFrame((step.Fact is null ? step.MadeText : Signs.Printed(step.MadeText)).In(word), PagePicture.Of(task, run, marks), step.Cause != StepCause.AsTaught));
         }
 
         var answer = run.Page.Answer.Length > 0 ? $"The answer: {run.Page.Answer}.{(PagePicture.ZerosInFront(run).Count > 0 ? " A zero in front is not written." : "")}" : "No answer is written.";

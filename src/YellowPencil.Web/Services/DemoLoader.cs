@@ -75,6 +75,9 @@ internal static class DemoStudents
         "604 - 278", "523 - 168", "80 - 36", "415 - 203", "703 - 245", "952 - 367", "500 - 123", "867 - 452", "731 - 480", "640 - 58", "3006 - 749", "8214 - 5060",
     ];
 
+    private static readonly string[] LongDivisions =
+        ["1003 / 27", "846 / 6", "2006 / 34", "960 / 24", "3001 / 43", "735 / 21", "4007 / 52", "912 / 38", "6005 / 63", "2004 / 28"];
+
     public static IReadOnlyList<DemoStudent> All { get; } =
     [
         new("K-01", "Merrin", ClassroomWord.Borrow,
@@ -93,6 +96,14 @@ internal static class DemoStudents
             [new("Eyelets left in the box", 5, () => Answers("23 - 7 = 15", "153 - 47 = 105", "463 - 237 = 225", "604 - 278 = 326", "523 - 168 = 355", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 458", "952 - 367 = 585", "500 - 123 = 377", "731 - 480 = 251", "640 - 58 = 582"))]),
         new("K-08", "Jory", ClassroomWord.Borrow,
             [new("Paper for the parade", 4, () => Answers("52 - 39 = 22", "673 - 194 = 569", "845 - 29 = 825", "761 - 590 = 261", "340 - 19 = 330", "604 - 278 = 326", "523 - 168 = 355", "80 - 36 = 44", "952 - 367 = 585", "731 - 480 = 251"))]),
+        new("K-09", "Isolde", ClassroomWord.Regroup, [new("Beads for the tails", 4, () => OfFamily(Family.Multiplication, ["multiplication.old-carry-used-again"], 21))]),
+        new("K-10", "Bram", ClassroomWord.Exchange, [new("Line shared among the reels", 3, () => OfFamily(Family.Division, ["division.zero-inside-left-out"], 22))]),
+        new("K-11", "Lowen", ClassroomWord.Rename, [new("Sailcloth in metres", 3, () => OfFamily(Family.DecimalSums, ["decimal-sums.right-ends-lined-up"], 23))]),
+        new("K-12", "Tamsin", ClassroomWord.Borrow, [new("What the cloth costs", 3, () => OfFamily(Family.DecimalProducts, ["decimal-products.places-of-first-only"], 24))]),
+        new("K-13", "Ewan", ClassroomWord.Regroup, [new("Above and below the tide mark", 2, () => OfFamily(Family.Integers, ["integers.minus-minus-stays-minus"], 25))]),
+        new("K-14", "Wenna", ClassroomWord.Exchange, [new("Spars and line, added up", 2, () => OfFamily(Family.Addition, ["addition.carry-dropped"], 26))]),
+        new("K-15", "Jenifer", ClassroomWord.Rename, [new("Pegs in boxes", 1, () => Simulated(["subtraction.zeros-skipped"], 1, 0, 27, LongDivisions))]),
+        new("K-16", "Digory", ClassroomWord.Borrow, [new("Cloth cut into tails", 1, () => OfFamily(Family.DecimalDivision, ["decimal-division.divisor-point-only"], 28))]),
     ];
 
     private static IReadOnlyList<WorkedItem> Answers(params string[] lines) => ItemList.TryParse(string.Join('\n', lines), null, out _);
@@ -100,9 +111,17 @@ internal static class DemoStudents
     private static IReadOnlyList<WorkedItem> Designed(int count) =>
         [.. SheetDesign.Of(Family.Subtraction, count, seed: 7).Select((t, i) => WorkedItem.Of((i + 1).ToString(), t))];
 
-    private static IReadOnlyList<WorkedItem> Simulated(string[] bugs, double consistency, double slips, int seed)
+    private static IReadOnlyList<WorkedItem> OfFamily(Family family, string[] bugs, int seed)
+    {
+        var student = new SimulatedStudent(new Hypothesis([.. bugs.Select(b => Catalogue.Find(b)!)], [], []), 1, 0, seed);
+        return [.. SheetDesign.Of(family, 12, seed).Select((task, i) => student.Write((i + 1).ToString(), task))];
+    }
+
+    private static IReadOnlyList<WorkedItem> Simulated(string[] bugs, double consistency, double slips, int seed) => Simulated(bugs, consistency, slips, seed, Ordinary);
+
+    private static IReadOnlyList<WorkedItem> Simulated(string[] bugs, double consistency, double slips, int seed, IEnumerable<string> tasks)
     {
         var student = new SimulatedStudent(new Hypothesis([.. bugs.Select(b => Catalogue.Find(b)!)], [], []), consistency, slips, seed);
-        return [.. Ordinary.Select((text, i) => student.Write((i + 1).ToString(), TaskText.TryParse(text).Value!))];
+        return [.. tasks.Select((text, i) => student.Write((i + 1).ToString(), TaskText.TryParse(text).Value!))];
     }
 }

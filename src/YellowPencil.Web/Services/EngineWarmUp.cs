@@ -1,7 +1,7 @@
 using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
+using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
 
 namespace YellowPencil.Web.Services;
@@ -12,18 +12,21 @@ namespace YellowPencil.Web.Services;
 /// </summary>
 internal sealed class EngineWarmUp : BackgroundService
 {
-    private const int Pages = 30;
+    private const int Pages = 8;
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         await Task.Yield();
         _ = EngineVersion.Current;
-        var tasks = SheetDesign.Of(Family.Subtraction, 12, seed: 7);
-        var bugs = Catalogue.Of(Family.Subtraction);
-        for (var i = 0; i < Pages; i++)
+        foreach (var family in Method.Families)
         {
-            var student = new SimulatedStudent(Hypothesis.Sound.With(bugs[i * 7 % bugs.Count]), 0.9, 0.05, i);
-            NextItems.For(SheetDiagnosis.Read(new WorkedSheet { Student = "warm-up", Items = [.. tasks.Select((t, n) => student.Write(n.ToString(), t))] }, stoppingToken));
+            var tasks = SheetDesign.Of(family, 12, seed: 7);
+            var bugs = Catalogue.Of(family);
+            for (var i = 0; i < Pages; i++)
+            {
+                var student = new SimulatedStudent(Hypothesis.Sound.With(bugs[i * 7 % bugs.Count]), 0.9, 0.05, i);
+                NextItems.For(SheetDiagnosis.Read(new WorkedSheet { Student = "warm-up", Items = [.. tasks.Select((t, n) => student.Write(n.ToString(), t))] }, stoppingToken));
+            }
         }
     }
 }

@@ -79,7 +79,7 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
     public async Task EditAsync(StudentPage page, string title, DateOnly? writtenOn, IReadOnlyDictionary<string, ItemTask> kept, IReadOnlyList<WorkedItem> added)
     {
         var sheet = StoredSheet(page);
-        var items = sheet.Items.Where(i => kept.ContainsKey(i.Id)).Select(i => kept[i.Id].Text == i.Task.Text ? i : i with { Task = kept[i.Id], TaskAsWritten = kept[i.Id].Text }).ToList();
+        var items = sheet.Items.Where(i => kept.ContainsKey(i.Id)).Select(i => IsSame(kept[i.Id], i.Task) ? i : i with { Task = kept[i.Id], TaskAsWritten = kept[i.Id].Text, Form = kept[i.Id].Form }).ToList();
         var changed = items.Where(i => !sheet.Items.Contains(i)).Select(i => i.Id).ToList();
         foreach (var item in added)
         {
@@ -105,6 +105,8 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
         page.ChangedAt = clock.GetUtcNow();
         await data.SaveChangesAsync();
     }
+
+    private static bool IsSame(ItemTask one, ItemTask other) => one.Text == other.Text && one.Form == other.Form;
 
     /// <summary>Writes into the log that a student's file was looked at.</summary>
     public async Task LogLookAsync(Guid studentId, string what)

@@ -47,6 +47,20 @@ public class ItemListTests
         faults.Single().ShouldContain(message);
     }
 
+    [Theory]
+    [InlineData("7 / 4 as a decimal = 1.75", "7 / 4", "decimal", "1.75")]
+    [InlineData("7 / 4 as a fraction = 1 3/4", "7 / 4", "fraction", "1 3/4")]
+    [InlineData("7 / 4 = 1 r 3", "7 / 4", null, "1 r 3")]
+    [InlineData("-7 - -12 = 5", "-7 - -12", null, "5")]
+    [InlineData("4.6 * 3.7 = 17.02", "4.6 * 3.7", null, "17.02")]
+    public void Every_family_is_taken_with_the_form_that_was_asked_for(string line, string task, string? form, string answer)
+    {
+        var items = ItemList.TryParse(line, YellowPencil.Core.Layouts.PageLayout.Families, out var faults);
+        faults.ShouldBeEmpty();
+        (items[0].TaskAsWritten, items[0].Form, items[0].Answer).ShouldBe((task, form, answer));
+        ItemList.TryParse(ItemList.Written(items[0].Task), null, out _)[0].Task.RightAnswer.ShouldBe(items[0].Task.RightAnswer);
+    }
+
     [Fact]
     public void Where_all_families_are_taken_any_answer_is_kept_as_it_was_written()
     {

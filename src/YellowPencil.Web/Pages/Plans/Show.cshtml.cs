@@ -52,7 +52,7 @@ public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, 
     }
 
     /// <summary>A task with a proper minus sign.</summary>
-    public static string Minus(PlanItem item) => item.Task.Text.Replace('-', '−');
+    public static string Minus(PlanItem item) => Signs.Printed(item.Task.Text);
 
     /// <summary>What the old rule gives.</summary>
     public static string Old(PlanItem item) => item.OldAnswer.Length == 0 ? "a blank" : item.OldAnswer;

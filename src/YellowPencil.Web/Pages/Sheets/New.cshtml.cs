@@ -34,12 +34,12 @@ public sealed class NewModel(StudentFiles files, PageDesk pages) : PageModel
     public IReadOnlyList<string> Faults { get; private set; } = [];
 
     /// <summary>Shows the form, with designed items if asked for.</summary>
-    public async Task<IActionResult> OnGetAsync(string code, int? designed)
+    public async Task<IActionResult> OnGetAsync(string code, int? designed, string? family)
     {
         Student = await files.FindAsync(code);
         if (Student is null) return NotFound();
-        if (designed is { } count)
-            Items = string.Join('\n', SheetDesign.Of(Family.Subtraction, Math.Clamp(count, 1, 30), seed: 7 + await files.CountPagesAsync(Student)).Select(t => t.Text));
+        if (designed is { } count && FamilyNames.TryParse(family ?? Family.Subtraction.Name(), out var asked) && Families.Contains(asked))
+            Items = string.Join('\n', SheetDesign.Of(asked, Math.Clamp(count, 1, 30), seed: 7 + await files.CountPagesAsync(Student)).Select(ItemList.Written));
         return Page();
     }
 
