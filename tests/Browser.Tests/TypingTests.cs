@@ -291,7 +291,7 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
     public static TheoryData<string, string, string[]> FullWork => new()
     {
         { "456 + 378", $"834{K.ArrowUp}{K.ArrowLeft}1{K.ArrowLeft}1", ["\"answer\": \"834\"", "\"carries\": {\"1\": \"1\", \"2\": \"1\"}"] },
-        { "503 - 267", $"236{K.ArrowUp}13{K.ArrowLeft}10{K.ArrowUp}9{K.ArrowDown}{K.ArrowLeft}4", ["\"answer\": \"236\"", "\"rewritten\": {\"0\": \"13\", \"1\": [\"10\", \"9\"], \"2\": \"4\"}"] },
+        { "503 - 267", $"236{K.ArrowUp}13{K.ArrowLeft}10{K.ArrowUp}9{K.ArrowLeft}4", ["\"answer\": \"236\"", "\"rewritten\": {\"0\": \"13\", \"1\": [\"10\", \"9\"], \"2\": \"4\"}"] },
         { "47 * 6", $"282{K.ArrowUp}{K.ArrowLeft}4", ["\"answer\": \"282\"", "\"carries\": {\"1\": \"4\"}"] },
         { "47 * 38", $"1786{K.ArrowUp}1410{K.ArrowUp}376", ["\"answer\": \"1786\"", "\"rows\": [{\"text\": \"376\"}, {\"text\": \"1410\"}]"] },
         { "47 * 38", $"1786{K.ArrowUp}{K.ArrowLeft}141{K.ArrowUp}{K.ArrowRight}376", ["\"rows\": [{\"text\": \"376\"}, {\"text\": \"141\", \"lastPlace\": 1}]"] },

@@ -53,9 +53,9 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
     {
         BeginPage("604 - 278\n47 - 23\n4734 - 2734\n52 - 38\n81 - 27");
         browser.Keys("6" + K.ArrowUp + K.ArrowLeft + "5" + K.ArrowRight + "10" + K.ArrowUp + "9" + K.ArrowRight + "14" + K.ArrowDown + K.ArrowLeft + "23" + K.Enter);
-        browser.Keys("4.11" + K.Enter);
+        browser.Keys("4j11" + K.Enter);
         browser.Keys("   2" + K.Enter);
-        browser.Keys("?" + K.Enter);
+        browser.Keys("u" + K.Enter);
         browser.Keys("l54");
         browser.Keys("9");
         browser.Undo();

@@ -1,6 +1,6 @@
 using System.Text;
-using YellowPencil.Core.Working;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Probes;
 

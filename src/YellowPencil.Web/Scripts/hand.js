@@ -210,6 +210,10 @@ export class Hand {
     }
     if (columns < 0 && this.column === last && this.comesFromLeft && !this.strip.small && !isNote(this.strip)) this.after = true;
     this.column = Math.max(last, Math.min(this.column + columns, most));
+
+    // A second new value only goes over a first one.
+    const first = item.strips.find((strip) => strip.small && strip.row === this.strip.strikes);
+    if (first && this.strip.small && !squares.has(this.column) && !squaresOf(item, first.id).has(this.column)) this.strip = first;
   }
 
   toEnd(item, isFirst) {
@@ -219,11 +223,11 @@ export class Hand {
     Object.assign(this, { column: isFirst ? most : last, after: !isFirst && this.comesFromLeft && !this.strip.small && !isNote(this.strip), joins: false });
   }
 
-  /** To the next strip above or below; over a new value goes a second one only where the first stands. */
+  /** To the next strip above or below, from over a struck digit back to the answer; over a new value goes a second one only where the first stands. */
   climb(item, rows) {
     const strips = item.strips.filter((strip) => !strip.rare && (rows < 0 ? strip.row < this.strip.row : strip.row > this.strip.row)).sort((a, b) => (rows < 0 ? b.row - a.row : a.row - b.row));
     const reach = (strip) => Math.max(strip.right - this.column, this.column - strip.left, 0);
-    const next = strips.filter((strip) => strip.row === strips[0].row).sort((a, b) => reach(a) - reach(b))[0];
+    const next = rows > 0 && this.strip.strikes !== undefined ? answerStrip(item) : strips.filter((strip) => strip.row === strips[0].row).sort((a, b) => reach(a) - reach(b))[0];
     this.joins = false;
     if (!next || (next.strikes === this.strip.row && this.strip.small && !squaresOf(item, this.strip.id).has(this.column))) return;
     const column = Math.max(next.right, Math.min(this.column, next.kind === "Answer" ? this.column : next.left));

@@ -75,6 +75,27 @@ internal static class DemoStudents
         "604 - 278", "523 - 168", "80 - 36", "415 - 203", "703 - 245", "952 - 367", "500 - 123", "867 - 452", "731 - 480", "640 - 58", "3006 - 749", "8214 - 5060",
     ];
 
+    private static readonly string[] Products =
+        ["47 * 6", "38 * 24", "69 * 19", "58 * 38", "83 * 3", "46 * 35", "169 * 203", "27 * 58", "96 * 14", "34 * 21", "76 * 18", "49 * 13"];
+
+    private static readonly string[] Quotients =
+        ["856 / 8", "846 / 6", "612 / 3", "735 / 7", "960 / 4", "4212 / 6", "952 / 7", "3054 / 3", "648 / 12", "1839 / 9", "7035 / 5", "2448 / 24"];
+
+    private static readonly string[] DecimalSums =
+        ["4.56 + 3.7", "12.5 + 0.34", "6 - 2.45", "0.8 + 0.15", "7.2 - 0.35", "2.5 + 1.25", "15.06 + 4.3", "9.4 - 3.27", "3.4 + 2.1", "8.75 - 6.5", "0.6 + 0.27", "10 - 0.4"];
+
+    private static readonly string[] DecimalProducts =
+        ["4.6 * 3.7", "0.8 * 0.4", "2.35 * 6", "1.2 * 0.05", "7.5 * 2.4", "0.36 * 0.9", "12.4 * 3", "0.7 * 0.08", "3.25 * 1.6", "5.1 * 0.3"];
+
+    private static readonly string[] Signed =
+        ["-7 - -12", "4 - -3", "-8 + 5", "-6 - 9", "9 - -2", "-3 + -4", "-10 - -4", "6 - 11", "-5 * 3", "8 - -8"];
+
+    private static readonly string[] Sums =
+        ["456 + 378", "27 + 58", "604 + 297", "83 + 14", "745 + 86", "369 + 254", "512 + 203", "48 + 67 + 95", "1286 + 947", "70 + 25"];
+
+    private static readonly string[] DecimalQuotients =
+        ["8.4 / 0.6", "5.6 / 0.7", "0.36 / 0.4", "9 / 0.3", "7.2 / 8", "1.44 / 0.12", "6.5 / 0.5", "0.63 / 0.9", "4.8 / 0.16", "2.1 / 3"];
+
     private static readonly string[] LongDivisions =
         ["1003 / 27", "846 / 6", "2006 / 34", "960 / 24", "3001 / 43", "735 / 21", "4007 / 52", "912 / 38", "6005 / 63", "2004 / 28"];
 
@@ -96,26 +117,20 @@ internal static class DemoStudents
             [new("Eyelets left in the box", 5, () => Answers("23 - 7 = 15", "153 - 47 = 105", "463 - 237 = 225", "604 - 278 = 326", "523 - 168 = 355", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 458", "952 - 367 = 585", "500 - 123 = 377", "731 - 480 = 251", "640 - 58 = 582"))]),
         new("K-08", "Jory", ClassroomWord.Borrow,
             [new("Paper for the parade", 4, () => Answers("52 - 39 = 22", "673 - 194 = 569", "845 - 29 = 825", "761 - 590 = 261", "340 - 19 = 330", "604 - 278 = 326", "523 - 168 = 355", "80 - 36 = 44", "952 - 367 = 585", "731 - 480 = 251"))]),
-        new("K-09", "Isolde", ClassroomWord.Regroup, [new("Beads for the tails", 4, () => OfFamily(Family.Multiplication, ["multiplication.old-carry-used-again"], 21))]),
-        new("K-10", "Bram", ClassroomWord.Exchange, [new("Line shared among the reels", 3, () => OfFamily(Family.Division, ["division.zero-inside-left-out"], 22))]),
-        new("K-11", "Lowen", ClassroomWord.Rename, [new("Sailcloth in metres", 3, () => OfFamily(Family.DecimalSums, ["decimal-sums.right-ends-lined-up"], 23))]),
-        new("K-12", "Tamsin", ClassroomWord.Borrow, [new("What the cloth costs", 3, () => OfFamily(Family.DecimalProducts, ["decimal-products.places-of-first-only"], 24))]),
-        new("K-13", "Ewan", ClassroomWord.Regroup, [new("Above and below the tide mark", 2, () => OfFamily(Family.Integers, ["integers.minus-minus-stays-minus"], 25))]),
-        new("K-14", "Wenna", ClassroomWord.Exchange, [new("Spars and line, added up", 2, () => OfFamily(Family.Addition, ["addition.carry-dropped"], 26))]),
+        new("K-09", "Isolde", ClassroomWord.Regroup, [new("Beads for the tails", 4, () => Simulated(["multiplication.old-carry-used-again"], 1, 0, 21, Products))]),
+        new("K-10", "Bram", ClassroomWord.Exchange, [new("Line shared among the reels", 3, () => Simulated(["division.zero-inside-left-out"], 1, 0, 22, Quotients))]),
+        new("K-11", "Lowen", ClassroomWord.Rename, [new("Sailcloth in metres", 3, () => Simulated(["decimal-sums.right-ends-lined-up"], 1, 0, 23, DecimalSums))]),
+        new("K-12", "Tamsin", ClassroomWord.Borrow, [new("What the cloth costs", 3, () => Simulated(["decimal-products.places-of-first-only"], 1, 0, 24, DecimalProducts))]),
+        new("K-13", "Ewan", ClassroomWord.Regroup, [new("Above and below the tide mark", 2, () => Simulated(["integers.minus-minus-stays-minus"], 1, 0, 25, Signed))]),
+        new("K-14", "Wenna", ClassroomWord.Exchange, [new("Spars and line, added up", 2, () => Simulated(["addition.carry-dropped"], 1, 0, 26, Sums))]),
         new("K-15", "Jenifer", ClassroomWord.Rename, [new("Pegs in boxes", 1, () => Simulated(["subtraction.zeros-skipped"], 1, 0, 27, LongDivisions))]),
-        new("K-16", "Digory", ClassroomWord.Borrow, [new("Cloth cut into tails", 1, () => OfFamily(Family.DecimalDivision, ["decimal-division.divisor-point-only"], 28))]),
+        new("K-16", "Digory", ClassroomWord.Borrow, [new("Cloth cut into tails", 1, () => Simulated(["decimal-division.divisor-point-only"], 1, 0, 28, DecimalQuotients))]),
     ];
 
     private static IReadOnlyList<WorkedItem> Answers(params string[] lines) => ItemList.TryParse(string.Join('\n', lines), null, out _);
 
     private static IReadOnlyList<WorkedItem> Designed(int count) =>
         [.. SheetDesign.Of(Family.Subtraction, count, seed: 7).Select((t, i) => WorkedItem.Of((i + 1).ToString(), t))];
-
-    private static IReadOnlyList<WorkedItem> OfFamily(Family family, string[] bugs, int seed)
-    {
-        var student = new SimulatedStudent(new Hypothesis([.. bugs.Select(b => Catalogue.Find(b)!)], [], []), 1, 0, seed);
-        return [.. SheetDesign.Of(family, 12, seed).Select((task, i) => student.Write((i + 1).ToString(), task))];
-    }
 
     private static IReadOnlyList<WorkedItem> Simulated(string[] bugs, double consistency, double slips, int seed) => Simulated(bugs, consistency, slips, seed, Ordinary);
 

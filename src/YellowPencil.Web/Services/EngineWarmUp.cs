@@ -13,6 +13,7 @@ namespace YellowPencil.Web.Services;
 internal sealed class EngineWarmUp : BackgroundService
 {
     private const int Pages = 8;
+    private const int Items = 12;
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
@@ -20,7 +21,8 @@ internal sealed class EngineWarmUp : BackgroundService
         _ = EngineVersion.Current;
         foreach (var family in Method.Families)
         {
-            var tasks = SheetDesign.Of(family, 12, seed: 7);
+            var items = Method.Of(family).Items(seed: 7);
+            var tasks = Enumerable.Range(0, Items).Select(_ => items()).ToList();
             var bugs = Catalogue.Of(family);
             for (var i = 0; i < Pages; i++)
             {
