@@ -18,7 +18,7 @@ internal sealed class DecimalSumLayout : FamilyLayout
         var places = sum.Numbers.Max(n => n.Places);
         var whole = sum.Numbers.Max(n => Squares.Spread(n.Magnitude, 0).Count() - n.Places);
         var ones = Math.Max(places, Play);
-        var left = ones + whole;
+        var left = ones + whole - 1 + Play;
         var paper = new Paper { Ones = ones };
         var (second, first, top) = (paper.NextRow(), paper.NextRow(), paper.NextRow());
         if (sum.IsDifference) SubtractionLayout.StruckOut(paper, first, second, top, ones - places, left);

@@ -86,12 +86,15 @@ public sealed class PageLayout
         return squares;
     }
 
-    /// <summary>Writes an answer into its squares.</summary>
+    /// <summary>Writes an answer into its squares; where its digits stand there already, they stay where they are.</summary>
     public void PutAnswer(Squares squares, string answer)
     {
+        var cells = squares.In(Answer.Id).OrderByDescending(c => c.Key).ToList();
         squares.Clear(Answer.Id);
         var text = Signs.Plain(answer).Trim().Replace(" r ", "r", StringComparison.OrdinalIgnoreCase);
         if (Answer is { FromLeft: true, IsByPoint: false }) PutNote(squares, Answer, text);
+        else if (Squares.Spread(text, 0).ToList() is var signs && signs.Select(s => s.Sign.TrimEnd('.')).SequenceEqual(cells.Select(c => c.Value)))
+            foreach (var (cell, sign) in cells.Zip(signs)) squares.Put(Answer.Id, cell.Key, sign.Sign);
         else squares.PutText(Answer.Id, text, Answer.IsByPoint ? LastByPoint(text) : Answer.Ones);
     }
 

@@ -26,6 +26,9 @@ public sealed class WrittenPage
     /// <summary>Set while a part works whose columns do not stand on the page as such: its marks are not kept.</summary>
     public bool IsAside { get; set; }
 
+    /// <summary>So many columns to the left of where the work counts them stand marks from now on.</summary>
+    public int ColumnsMoved { get; set; }
+
     /// <summary>Leaves a mark.</summary>
     /// <param name="kind">What kind of mark.</param>
     /// <param name="place">The column; null where there are none.</param>
@@ -38,7 +41,7 @@ public sealed class WrittenPage
     /// <summary>Leaves a mark.</summary>
     public void Write(MarkKind kind, int? place, string text)
     {
-        if (KeepsMarks && !IsAside) marks.Add(new Mark(kind.Field, new Spot(Line, place, kind.Part), text));
+        if (KeepsMarks && !IsAside) marks.Add(new Mark(kind.Field, new Spot(Line, place + ColumnsMoved, kind.Part), text));
     }
 
     /// <summary>The lines through which the work went, written or not, where marks are kept.</summary>
@@ -71,6 +74,7 @@ public sealed class WrittenPage
         passed.Clear();
         answerLength = 0;
         Line = 0;
+        ColumnsMoved = 0;
         IsAside = false;
     }
 }

@@ -1,5 +1,6 @@
 using System.Globalization;
 using Microsoft.EntityFrameworkCore;
+using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
@@ -130,6 +131,10 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
     private static string FreeId(List<WorkedItem> items) =>
         (items.Select(i => int.TryParse(i.Id, CultureInfo.InvariantCulture, out var number) ? number : 0).Append(0).Max() + 1).ToString(CultureInfo.InvariantCulture);
 
-    private static WorkedItem WithAllMarks(WorkedItem item) =>
-        item.Work.Has(WorkFields.Rewritten) || !item.IsAnswered ? item : item with { Work = item.Work.With(WorkFields.Rewritten, new PlaceMarks()) };
+    private static WorkedItem WithAllMarks(WorkedItem item)
+    {
+        if (!item.IsAnswered) return item;
+        var marked = PageLayout.Of(item.Task).Strips.Where(s => s.Kind == StripKind.Places && !s.IsRare).Select(s => s.Mark!.Value.Field).OfType<PlaceField>();
+        return item with { Work = marked.Where(field => !item.Work.Has(field)).Aggregate(item.Work, (work, field) => work.With(field, new PlaceMarks())) };
+    }
 }

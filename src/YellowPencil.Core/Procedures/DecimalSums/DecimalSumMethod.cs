@@ -64,6 +64,9 @@ public sealed class DecimalSumMethod : Method
         width = Math.Max(width, places + 1);
         if (run.Page.KeepsMarks) WriteOperands(sum, run, offsets, alignment);
 
+        // Columns on the page are named by the first number, those of the work by the answer.
+        if (offsets[0] >= 0) run.Page.ColumnsMoved = places - offsets[0] - sum.Numbers[0].Places;
+
         var digits = run.Take(numbers * width);
         for (var row = 0; row < numbers; row++)
             for (var i = 0; offsets[row] >= 0 && i < sum.Numbers[row].Length; i++)
@@ -81,6 +84,7 @@ public sealed class DecimalSumMethod : Method
         var cells = run.Take(width + 2);
         if (isDifference) Subtract(run, digits[..width], digits[width..], cells[..width], from, places);
         else Add(run, digits, numbers, cells, from, places, context.IsRagged);
+        run.Page.ColumnsMoved = 0;
         WriteAnswer(run, context, cells, from, places, swapped);
     }
 
