@@ -305,6 +305,25 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
         { "-7 - -12", $"5{K.ArrowDown}-7+12", ["\"answer\": \"5\"", "\"lines\": [\"-7+12\"]"] },
     };
 
+    [Fact]
+    public void The_keys_that_are_shown_are_those_of_the_item_and_a_question_mark_folds_them_up()
+    {
+        browser.BeginPage("857 / 24\n4.56 + 3.7", "FromLeft");
+        Shown("[data-when=product]").ShouldBeTrue();
+        Shown("[data-when=operands]").ShouldBeFalse();
+        Shown("[data-sign][data-key=r]").ShouldBeTrue();
+        browser.Keys(K.Enter);
+        Shown("[data-when=product]").ShouldBeFalse();
+        Shown("[data-when=operands]").ShouldBeTrue();
+        Shown("[data-sign][data-key='.']").ShouldBeTrue();
+        browser.Keys("?");
+        Shown("[data-when=operands]").ShouldBeFalse();
+        browser.Keys("?");
+        Shown("[data-when=operands]").ShouldBeTrue();
+
+        bool Shown(string what) => browser.Driver.FindElement(By.CssSelector(what)).Displayed;
+    }
+
     [Theory]
     [MemberData(nameof(FullWork))]
     public void Every_family_is_typed_with_its_work_from_the_left(string task, string keys, string[] stored)

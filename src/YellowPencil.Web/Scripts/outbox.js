@@ -17,7 +17,7 @@ export class Outbox {
   restore() {
     for (const item of this.items) {
       const before = kept(this.key(item));
-      if (before === null) continue;
+      if (before?.squares === undefined) continue; // nothing, or what a version before this one kept in another shape
       take(item, before);
       item.version = before.version;
       this.waiting.add(item);

@@ -176,8 +176,14 @@ export function startTyping(root) {
     showTurned();
   }
 
-  // Which signs can be written where the hand is, as keys for mouse and touch.
+  // The keys that hold for the item under the hand, and which signs can be written where it is, as keys for mouse and touch.
   function showSigns() {
+    const { strips } = current(), writable = strips.find((strip) => strip.kind === "Answer").signs ?? "";
+    for (const text of root.querySelectorAll("[data-when]")) {
+      const { when } = text.dataset;
+      text.hidden = when.length === 1 ? !writable.includes(when) : !strips.some((strip) => strip.id.startsWith(when));
+    }
+
     const signs = [...(hand.strip.signs ?? "")].concat(hand.strip.given ? ["<", ">"] : []);
     for (const button of root.querySelectorAll("[data-sign]")) button.hidden = !signs.includes(button.dataset.key);
   }
