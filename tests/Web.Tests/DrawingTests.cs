@@ -131,6 +131,28 @@ public class DrawingTests
         frames.Summary.ShouldBe("Written 474; right is 326. Ones: turns the column round, 8 − 4.");
     }
 
+    [Theory]
+    [InlineData("47 * 6 = 242\n38 * 4 = 122\n56 * 7 = 352\n83 * 3 = 249", "42: writes the ones and carries nothing.")]
+    [InlineData("856 / 8 = 17\n612 / 3 = 24\n735 / 7 = 15\n846 / 6 = 141", "5 is less than 8: writes nothing in the quotient.")]
+    [InlineData("4.56 + 3.7 = 4.93\n12.5 + 0.34 = 1.59\n0.8 + 0.15 = 0.23\n2.5 + 1.2 = 3.7", "Lines decimals up on the right and whole numbers by their points.")]
+    [InlineData("-7 - -12 = -19\n4 - -3 = 1\n9 - -2 = 7\n-3 + -4 = -7", "Between the numbers: keeps the sign of the operation only.")]
+    public void A_replay_of_any_family_keeps_in_step_and_tells_where_it_goes_another_way(string items, string told)
+    {
+        var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "K", Items = ItemList.TryParse(items, null, out _) });
+        var frames = ItemFrames.Of(reading.Items[0], new ProcedureSearch().Find(reading.Items[0].Item, reading.Best), "K", ClassroomWord.Rename);
+        frames.Taught.Count.ShouldBe(frames.Students.Count);
+        frames.Taught.ShouldAllBe(f => !f.IsDeviant);
+        frames.Students.First(f => f.IsDeviant).Caption.ShouldBe(told);
+        frames.Students[^1].Caption.ShouldBe($"The answer: {reading.Items[0].Item.Answer!.Replace('-', '−')}.");
+        Svg(frames.Students[^1].Picture).GetAttribute("height").ShouldBe(Svg(frames.Taught[0].Picture).GetAttribute("height"));
+    }
+
+    [Theory]
+    [InlineData("857 / 24", "35 r 17", "857 divided by 24; written 35 r 17")]
+    [InlineData("-7 - -12", "5", "−7 minus −12; written 5")]
+    [InlineData("4.6 * 3.7", null, "4.6 times 3.7; nothing written")]
+    public void A_screen_reader_is_told_the_task_in_words(string task, string? answer, string label) => PagePicture.Of(Item(task, answer)).Label.ShouldBe(label);
+
     [Fact]
     public void The_typing_script_gets_digits_by_place_and_versions()
     {
