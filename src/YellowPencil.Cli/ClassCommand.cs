@@ -34,8 +34,8 @@ internal static class ClassCommand
             streams.Error.WriteLine($"yellowpencil: {(wrong is null ? $"line {number}: {fault}" : (wrong with { Line = number }).ToString())}");
         }
 
-        var readings = sheets.AsParallel().AsOrdered().Select(sheet => SheetDiagnosis.Read(sheet)).ToList();
-        var together = new ClassReading(readings);
+        var lines = sheets.AsParallel().AsOrdered().Select(sheet => ClassLine.Of(SheetDiagnosis.Read(sheet))).ToList();
+        var together = new ClassReading(lines);
         streams.Output.WriteLine(asText ? CommandLine.Printable(ClassWriter.Text(together)) : ClassWriter.Write(together));
         return status;
     }

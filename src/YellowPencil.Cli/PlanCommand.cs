@@ -29,7 +29,7 @@ internal static class PlanCommand
                 return CommandLine.Done;
             }
 
-            var plan = PlanMaker.Make(sheet.Student, reading.BestBug!.Hypothesis, [.. reading.Facts.Select(f => f.Fact)], classroom, PlanMaker.DigitsOf(sheet));
+            var plan = PlanMaker.Make(sheet.Student, reading.BestBug!.Hypothesis, [.. reading.Facts.Select(f => f.Fact)], classroom, PlanMaker.LevelOf(sheet, reading.BestBug!.Hypothesis), rivals: ReadingText.RivalsOf(reading));
             streams.Output.WriteLine(call.GetValue(json) ? PlanJson.Write(sheet.Student, plan, null) : CommandLine.Printable(Doubt(reading) + PlanText.Markdown(plan)));
             return CommandLine.Done;
         });
@@ -37,7 +37,7 @@ internal static class PlanCommand
     }
 
     private static string NoPlan(Reading reading) => reading.Outcome is Outcome.Bug or Outcome.NotToldApart
-        ? $"Plans are made for column subtraction only, so far. {reading.BestBug!.Text.In(ClassroomWord.Rename)}"
+        ? $"The rule that was found points to no idea that could be taught: let the student talk an item through. {reading.BestBug!.Text.In(ClassroomWord.Rename)}"
         : $"{ReadingText.Say(reading.Outcome)} {ReadingText.AskNext(NextItems.For(reading))}".TrimEnd();
 
     private static string Doubt(Reading reading) => reading.Outcome == Outcome.Bug

@@ -23,6 +23,12 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
     /// <summary>Pages of work.</summary>
     public DbSet<StudentPage> Pages => Set<StudentPage>();
 
+    /// <summary>Classes.</summary>
+    public DbSet<SchoolClass> Classes => Set<SchoolClass>();
+
+    /// <summary>Sheets set for classes.</summary>
+    public DbSet<ClassSheet> ClassSheets => Set<ClassSheet>();
+
     /// <summary>Readings.</summary>
     public DbSet<StoredReading> Readings => Set<StoredReading>();
 
@@ -104,13 +110,29 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
             page.Property(p => p.State).HasConversion<string>().HasMaxLength(20);
             page.Property(p => p.Content).HasColumnType("jsonb");
             page.Property(p => p.ItemVersions).HasColumnType("jsonb");
+            page.HasOne(p => p.ClassSheet).WithMany(s => s.Pages).HasForeignKey(p => p.ClassSheetId).OnDelete(DeleteBehavior.SetNull);
             page.HasOne(p => p.Student).WithMany(s => s.Pages).HasForeignKey(p => p.StudentId);
+        });
+        builder.Entity<SchoolClass>(schoolClass =>
+        {
+            OwnRemovable(schoolClass);
+            schoolClass.ToTable("classes");
+            schoolClass.Property(c => c.Name).HasMaxLength(100);
+            schoolClass.Property(c => c.Word).HasConversion<string>().HasMaxLength(20);
+            schoolClass.HasMany(c => c.Students).WithMany(s => s.Classes).UsingEntity("class_students");
+        });
+        builder.Entity<ClassSheet>(sheet =>
+        {
+            OwnRemovable(sheet);
+            sheet.Property(s => s.Title).HasMaxLength(200);
+            sheet.HasOne(s => s.Class).WithMany(c => c.Sheets).HasForeignKey(s => s.ClassId);
         });
         builder.Entity<StoredReading>(reading =>
         {
             Own(reading);
             reading.ToTable("readings");
             reading.Property(r => r.Content).HasColumnType("jsonb");
+            reading.Property(r => r.ClassLine).HasColumnType("jsonb");
             reading.HasIndex(r => new { r.PageId, r.PageVersion, r.EngineVersion }).IsUnique();
             reading.HasOne<StudentPage>().WithMany(p => p.Readings).HasForeignKey(r => r.PageId);
         });

@@ -52,6 +52,9 @@ public sealed class Student : IOwned, IRemovable
 
     /// <summary>The student's plans.</summary>
     public List<Plan> Plans { get; } = [];
+
+    /// <summary>The classes that the student is in.</summary>
+    public List<SchoolClass> Classes { get; } = [];
 }
 
 /// <summary>How far a page has come.</summary>
@@ -81,6 +84,12 @@ public sealed class StudentPage : IOwned, IRemovable
 
     /// <summary>The student.</summary>
     public Student? Student { get; set; }
+
+    /// <summary>The sheet of a class that it is one student's page of; null where it is a page by itself.</summary>
+    public Guid? ClassSheetId { get; set; }
+
+    /// <summary>The sheet of a class; null too where that sheet was thrown away.</summary>
+    public ClassSheet? ClassSheet { get; set; }
 
     /// <summary>A name for the set of items.</summary>
     public string Title { get; set; } = "";
@@ -148,6 +157,12 @@ public sealed class StoredReading : IOwned
 
     /// <summary>The reading in its format.</summary>
     public required string Content { get; set; }
+
+    /// <summary>What the reading of a class needs to know of it, as JSON; null for readings of before it was kept.</summary>
+    public string? ClassLine { get; set; }
+
+    /// <summary>Whether the page was still being typed in; the next reading then takes its place.</summary>
+    public bool IsPassing { get; set; }
 
     /// <summary>When it was made.</summary>
     public DateTimeOffset MadeAt { get; set; }

@@ -5,6 +5,7 @@ using Npgsql;
 using Serilog;
 using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
+using YellowPencil.Web.Classes;
 using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
@@ -33,6 +34,8 @@ try
     app.UseAuthorization();
     app.MapRazorPages();
     TypingApi.Map(app);
+    ClassApi.Map(app);
+    SheetApi.Map(app);
 
     await using (var scope = app.Services.CreateAsyncScope())
     {

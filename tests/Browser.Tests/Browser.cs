@@ -55,6 +55,16 @@ public sealed class Browser : IAsyncDisposable
 
     public void Keys(string keys) => new Actions(Driver).SendKeys(keys).Perform();
 
+    /// <summary>Clicks what is to be found, as soon as it can be clicked.</summary>
+    public void Click(By what) => Until(b =>
+    {
+        b.Driver.FindElement(what).Click();
+        return true;
+    }, $"{what} to be clicked");
+
+    /// <summary>Clicks what a CSS selector finds.</summary>
+    public void Click(string selector) => Click(By.CssSelector(selector));
+
     public void Undo() => new Actions(Driver).KeyDown(OpenQA.Selenium.Keys.Control).SendKeys("z").KeyUp(OpenQA.Selenium.Keys.Control).Perform();
 
     /// <summary>Does something while the browser has no connection.</summary>
@@ -81,7 +91,7 @@ public sealed class Browser : IAsyncDisposable
         ConsoleErrors(); // What another test left there is none of this one's.
         Go("/students/K-06/pages/new");
         Keys(items);
-        Driver.FindElement(By.CssSelector("form button.next")).Click();
+        Click("form button.next");
         Until(b => b.Driver.Url.Contains("/pages/") && b.TextOf("[data-saving]") == "Saved.", "the typing page");
     }
 

@@ -10,7 +10,7 @@ public sealed class LookTests(Browser browser) : IClassFixture<Browser>
 {
     private const string Turned = "604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66";
 
-    private string Hand(string side) => browser.Script<string>("return [...document.querySelectorAll(`[data-side=${arguments[0]}] .frame:not([hidden]) text.hand:not(.small)`)].sort((a, b) => a.getAttribute('x') - b.getAttribute('x')).map(t => t.textContent).join('')", side);
+    private string Hand(string side) => browser.Script<string>("return [...document.querySelectorAll(`[data-side=${arguments[0]}] .frame:not([hidden]) .squared text.hand:not(.small)`)].sort((a, b) => a.getAttribute('x') - b.getAttribute('x')).map(t => t.textContent).join('')", side);
 
     private string Caption(string side) => browser.TextOf($"[data-side={side}] .frame:not([hidden]) .caption");
 
@@ -34,7 +34,7 @@ public sealed class LookTests(Browser browser) : IClassFixture<Browser>
         }
 
         seen.ShouldBe(["", "4", "74", "474"]);
-        captions.ShouldBe(["The item as it was set.", "8 − 4 = 4", "7 − 0 = 7", "6 − 2 = 4"]);
+        captions.ShouldBe(["The item as it was set.", "8 − 4 = 4", "7 − 0 = 7", "6 − 2 = 4\n✓ follows rightly"]);
         Hand("taught").ShouldBe("326");
         Caption("taught").ShouldBe("The answer: 326.");
         Caption("student").ShouldBe("The answer: 474.");
@@ -45,7 +45,7 @@ public sealed class LookTests(Browser browser) : IClassFixture<Browser>
     {
         browser.BeginPage("604 - 278 = 426\n703 - 245 = 558\n805 - 347 = 558\n902 - 456 = 546\n586 - 243 = 343");
         browser.Go(browser.PagePath + "/reading?rules=subtraction.zero-becomes-nine-alone");
-        browser.Driver.FindElement(By.CssSelector(".itemlink")).Click();
+        browser.Click(".itemlink");
         browser.Until(b => b.Text.Contains("Step 1 of"), "the replay");
         browser.Text.ShouldContain("Played by: Zero becomes nine, nobody lends");
         browser.Script<long>("return [...document.querySelectorAll('[data-side=student] .caption')].filter(c => c.textContent === 'Turns the zero next door into 9; nobody lends.').length").ShouldBe(1);
@@ -116,7 +116,7 @@ public sealed class LookTests(Browser browser) : IClassFixture<Browser>
             browser.Driver.FindElement(By.CssSelector(".explanations .sentence")).Displayed.ShouldBeTrue();
             browser.Driver.FindElement(By.CssSelector(".nextstep")).Displayed.ShouldBeFalse();
         });
-        browser.Driver.FindElement(By.CssSelector("form[action*=Accept] button")).Click();
+        browser.Click("form[action*=Accept] button");
         browser.Until(b => b.Driver.Url.Contains("/plans/"), "the plan");
         browser.As("print", null, () =>
         {
@@ -155,7 +155,7 @@ public sealed class LookTests(Browser browser) : IClassFixture<Browser>
     {
         browser.BeginPage(Turned);
         browser.Go(browser.PagePath + "/reading");
-        browser.Driver.FindElement(By.CssSelector("form[action*=Accept] button")).Click();
+        browser.Click("form[action*=Accept] button");
         browser.Until(b => b.Driver.Url.Contains("/plans/"), "the plan");
         var plan = browser.Driver.Url;
         browser.Driver.Navigate().Back();
@@ -169,13 +169,13 @@ public sealed class LookTests(Browser browser) : IClassFixture<Browser>
     {
         browser.BeginPage(Turned);
         browser.Go(browser.PagePath + "/reading");
-        browser.Driver.FindElement(By.CssSelector("form[action*=Accept] button")).Click();
+        browser.Click("form[action*=Accept] button");
         browser.Until(b => b.Driver.Url.Contains("/plans/"), "the plan");
         browser.Script<object?>("window.dispatchEvent(new Event('afterprint'))");
         browser.Until(b => b.Text.Contains("Not printed: put it back on the desk"), "it says so");
         browser.Driver.Navigate().Refresh();
         browser.Text.ShouldContain("Not printed: put it back on the desk");
-        browser.Driver.FindElement(By.CssSelector("form[data-unprinted] button")).Click();
+        browser.Click("form[data-unprinted] button");
         browser.Until(b => b.Text.Contains("Take it off the desk"), "it is back");
     }
 }

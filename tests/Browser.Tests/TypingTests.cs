@@ -17,7 +17,7 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
         new Actions(browser.Driver).MoveToElement(svg, (int)((across - 0.5) * svg.Size.Width), (int)((down - 0.5) * svg.Size.Height)).Click().Perform();
     }
 
-    private void PressKey(string key) => browser.Driver.FindElement(By.CssSelector($"[data-key='{key}']")).Click();
+    private void PressKey(string key) => browser.Click($"[data-key='{key}']");
 
     [Fact]
     public void Reading_waits_for_the_last_digit_and_says_what_is_not_saved()
@@ -27,7 +27,7 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
         Saved();
         browser.Driver.NetworkConditions = new OpenQA.Selenium.Chromium.ChromiumNetworkConditions { Latency = TimeSpan.FromMilliseconds(700), DownloadThroughput = 1_000_000, UploadThroughput = 1_000_000 };
         browser.Keys("35");
-        browser.Driver.FindElement(By.CssSelector("[data-done]")).Click();
+        browser.Click("[data-done]");
         browser.Until(b => b.Driver.Url.EndsWith("/reading"), "the reading");
         browser.Driver.ClearNetworkConditions();
         browser.Stored().ShouldContain("\"answer\": \"53\"");
@@ -43,7 +43,7 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
         {
             browser.Keys("474");
             browser.Until(b => b.TextOf("[data-saving]").StartsWith("Not connected."), "the lost connection is shown");
-            browser.Driver.FindElement(By.CssSelector("[data-done]")).Click();
+            browser.Click("[data-done]");
             browser.Until(b => b.TextOf("[data-not-yet]") == "Not read yet. Item 1 is not saved.", "what is not saved is said");
             foreach (var address in new[] { "/", "/students/K-06", page + "/reading", page + "/edit", page + "/items/1", "/students/K-06/pages/new", "/students/K-06/edit" })
             {
@@ -55,7 +55,7 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
             browser.Driver.FindElement(By.CssSelector("[data-unsent]")).Displayed.ShouldBeFalse();
             browser.Go("/");
         });
-        browser.Driver.FindElement(By.LinkText("Open the page to send them")).Click();
+        browser.Click(By.LinkText("Open the page to send them"));
         browser.Until(b => b.Driver.Url.EndsWith(page) && b.TextOf("[data-saving]") == "Saved." && b.Stored().Contains("474"), "sent when the page was opened");
         browser.Go("/");
         browser.Driver.FindElement(By.CssSelector("[data-unsent]")).Displayed.ShouldBeFalse();
@@ -68,7 +68,7 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
         browser.Driver.FindElement(By.CssSelector("[data-ask-direction]")).Displayed.ShouldBeTrue();
         browser.Keys("326");
         browser.TextOf("[data-reads]").ShouldBe("Item 1 reads 623");
-        browser.Driver.FindElement(By.CssSelector("[data-from-left]")).Click();
+        browser.Click("[data-from-left]");
         browser.TextOf("[data-reads]").ShouldBe("Item 1 reads 326");
         browser.TextOf("[data-direction]").ShouldBe("→ from the left");
         browser.Keys(K.Enter + "14");
@@ -90,7 +90,7 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
         browser.BeginPage("604 - 278\n52 - 38\n81 - 27");
         browser.Keys("326" + K.Enter);
         browser.Until(b => b.TextOf("[data-turned-text]") == "Item 1 reads 623. Typed from the other side it would be 326.", "it is said");
-        browser.Driver.FindElement(By.CssSelector("[data-turn]")).Click();
+        browser.Click("[data-turn]");
         Saved();
         browser.Stored().ShouldContain("\"answer\": \"326\"");
         browser.Driver.FindElement(By.CssSelector("[data-turned]")).Displayed.ShouldBeFalse();

@@ -100,7 +100,7 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
         browser.Driver.ExecuteScript("document.querySelector('[data-paper]').focus()");
         browser.Keys("474");
         browser.Until(b => b.TextOf("[data-conflicts]").Contains("Item 1"), "the conflict is shown");
-        browser.Driver.FindElement(By.CssSelector("[data-conflicts] button")).Click();
+        browser.Click("[data-conflicts] button");
         browser.Until(_ => Stored().Contains("474"), "the choice is kept");
         browser.Driver.SwitchTo().Window(second).Close();
         browser.Driver.SwitchTo().Window(first);

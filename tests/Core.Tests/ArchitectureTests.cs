@@ -9,7 +9,7 @@ namespace YellowPencil.Core.Tests;
 /// <summary>The arrows of the house: in Core each folder uses only folders before it, and Core uses no web and no data package.</summary>
 public class ArchitectureTests
 {
-    private static readonly string[] Folders = ["Notation", "Working", "Layouts", "Procedures", "Bugs", "Inference", "Probes", "Remediation", "Progress"];
+    private static readonly string[] Folders = ["Notation", "Working", "Layouts", "Models", "Procedures", "Bugs", "Inference", "Probes", "Remediation", "Progress"];
 
     private static readonly Architecture Core = new ArchLoader().LoadAssemblies(typeof(YellowPencil.Core.Bugs.Bug).Assembly).Build();
 

@@ -11,11 +11,11 @@ public class ClassReadingTests
 {
     private static readonly string[] Tasks = ["604 - 278", "523 - 168", "80 - 36", "415 - 203", "703 - 245", "952 - 367"];
 
-    private static ClassReading Read(params (string Student, string Answers)[] students) => new([.. students.Select(s => SheetDiagnosis.Read(new WorkedSheet
+    private static ClassReading Read(params (string Student, string Answers)[] students) => new([.. students.Select(s => ClassLine.Of(SheetDiagnosis.Read(new WorkedSheet
     {
         Student = s.Student,
         Items = ItemList.TryParse(string.Join('\n', Tasks.Zip(s.Answers.Split(' '), (task, answer) => $"{task} = {(answer == "-" ? "" : answer)}")), null, out _),
-    }))]);
+    })))]);
 
     // Two turn columns round, one works as taught, one leaves out all but two items.
     private static ClassReading Four() => Read(
@@ -27,8 +27,8 @@ public class ClassReadingTests
         var read = Four();
         read.Students.ShouldBe(4);
         read.Rules.Select(r => r.Rule).ShouldBe(["subtraction.turns-column-round"]);
-        read.Rules[0].Students.Select(s => (s.Student, s.Shown, s.Chances)).ShouldBe([("A", 9, 9), ("B", 7, 7)]);
-        read.Rules[0].Students.ShouldAllBe(s => s.Probability > 0.8 && s.Probability <= 1);
+        read.Rules[0].Students.Select(s => (s.Student, s.Held.Shown, s.Held.Chances)).ShouldBe([("A", 9, 9), ("B", 7, 7)]);
+        read.Rules[0].Students.ShouldAllBe(s => s.Held.Probability > 0.8 && s.Held.Probability <= 1);
     }
 
     [Fact]
@@ -40,6 +40,27 @@ public class ClassReadingTests
         (answer.Answer, string.Concat(answer.Students), answer.Rules.Single().Single()).ShouldBe(("474", "AB", "subtraction.turns-column-round"));
         (Four().Items[5].Right, Four().Items[5].Wrong, Four().Items[5].Blank).ShouldBe((1, 1, 2));
         Four().Items.Select(i => i.Task.Text).ShouldBe(Tasks);
+    }
+
+    [Fact]
+    public void A_rule_names_the_items_on_which_it_led_somebody_astray() => Four().Rules[0].Items.ShouldBe(["1", "2", "3", "5", "6"]);
+
+    [Fact]
+    public void An_item_that_nobody_got_right_lies_with_the_class_where_rules_foretell_it_and_else_with_the_item()
+    {
+        var read = Read(("A", "474 445 56 211 542 615"), ("B", "474 445 56 211 542 615"));
+        read.Items.Where(i => i.IsNobodys).Select(i => (i.Id, i.IsTheClass)).ShouldBe([("1", true), ("2", true), ("3", true), ("4", false), ("5", true), ("6", true)]);
+        Four().Items.ShouldAllBe(i => !i.IsNobodys);
+    }
+
+    [Fact]
+    public void A_line_comes_back_from_its_text_as_it_was()
+    {
+        var line = ClassLine.Of(SheetDiagnosis.Read(new WorkedSheet { Student = "A", Items = ItemList.TryParse("604 - 278 = 474\n523 - 168 = 445\n846 / 4 as a decimal = ?\n80 - 36", null, out _) }));
+        var again = ClassLine.Parse(line.Write());
+        again.Write().ShouldBe(line.Write());
+        again.Cells.Select(c => (c.Id, c.Verdict, c.Wrong)).ShouldBe(line.Cells.Select(c => (c.Id, c.Verdict, c.Wrong)));
+        (again.Outcome, again.Cells[2].Form, again.Cells[2].Wrong, again.Cells[0].Rules.Count).ShouldBe((line.Outcome, "decimal", null, line.Cells[0].Rules.Count));
     }
 
     [Fact]

@@ -109,11 +109,13 @@ public class CommandLineTests
     }
 
     [Fact]
-    public void A_sum_is_read_and_said_not_to_be_planned_yet()
+    public void A_sum_is_read_and_planned_for_in_sums()
     {
         var sums = Good.Replace("52 - 38", "36 + 27").Replace("\"26\"", "\"513\"").Replace("604 - 278", "58 + 67").Replace("\"474\"", "\"1115\"").Replace("81 - 27", "145 + 238").Replace("\"66\"", "\"3713\"");
         Call(sums, "diagnose", "-").Output.ShouldContain("addition.writes-both-digits");
-        Call(sums, "plan", "-").Output.ShouldContain("Plans are made for column subtraction only, so far.");
+        var plan = Call(sums, "plan", "-").Output;
+        plan.ShouldStartWith("# Plan for K-1: ten moves on");
+        plan.ShouldContain("**Check:** Take one of the numbers away from the sum");
     }
 
     [Fact]

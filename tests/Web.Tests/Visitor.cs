@@ -51,6 +51,14 @@ public sealed class Visitor : IDisposable
         return await ReadAsync();
     }
 
+    /// <summary>Sends a form in which a field stands more than once.</summary>
+    public async Task<IHtmlDocument> PostManyAsync(string address, IReadOnlyList<(string Name, string Value)> fields)
+    {
+        (lastAddress, lastForm) = (address, [.. fields.Append(("__RequestVerificationToken", token)).Append(("once", once)).Select(f => KeyValuePair.Create(f.Item1, f.Item2))]);
+        Last = await client.PostAsync(address, new FormUrlEncodedContent(lastForm));
+        return await ReadAsync();
+    }
+
     public async Task<HttpResponseMessage> PutAsync(string address, object body, bool withToken = true)
     {
         var request = new HttpRequestMessage(HttpMethod.Put, address) { Content = JsonContent.Create(body) };

@@ -8,22 +8,32 @@ namespace YellowPencil.Core.Probes;
 /// <param name="Rule">The id of the rule.</param>
 /// <param name="Text">The rule in a sentence; may hold the classroom's word.</param>
 /// <param name="Students">Who follows it, the surest first.</param>
-public sealed record SharedRule(string Rule, string Text, IReadOnlyList<RuleFollower> Students);
+/// <param name="Items">The ids of the items on which it led somebody to a wrong answer.</param>
+public sealed record SharedRule(string Rule, string Text, IReadOnlyList<RuleFollower> Students, IReadOnlyList<string> Items);
 
 /// <summary>A student who follows a rule.</summary>
 /// <param name="Student">The student's code.</param>
-/// <param name="Probability">How probable it is, over all explanations that hold the rule.</param>
-/// <param name="Shown">How many of the chances of the likeliest of these explanations were followed.</param>
-/// <param name="Chances">How many chances it had.</param>
-public sealed record RuleFollower(string Student, double Probability, int Shown, int Chances);
+/// <param name="Held">The rule with its chances.</param>
+public sealed record RuleFollower(string Student, HeldRule Held);
 
 /// <summary>An item as a class answered it.</summary>
+/// <param name="Id">The item, as the first sheet that has it numbers it.</param>
 /// <param name="Task">The task.</param>
 /// <param name="Right">How many answered it right.</param>
 /// <param name="Wrong">How many wrong, or not in the form that was asked for.</param>
 /// <param name="Blank">How many left it out, or wrote what cannot be read.</param>
 /// <param name="Answers">The wrong answers, the commonest first.</param>
-public sealed record ClassItem(ItemTask Task, int Right, int Wrong, int Blank, IReadOnlyList<ClassAnswer> Answers);
+public sealed record ClassItem(string Id, ItemTask Task, int Right, int Wrong, int Blank, IReadOnlyList<ClassAnswer> Answers)
+{
+    /// <summary>Whether several tried and none got it right.</summary>
+    public bool IsNobodys => Right == 0 && Wrong > 1;
+
+    /// <summary>
+    /// Where nobody got it right: whether rules of students foretell at least half of the wrong answers, so that it lies with what the class was taught;
+    /// otherwise the item itself is to be looked at.
+    /// </summary>
+    public bool IsTheClass => 2 * Answers.Where(a => a.Rules.Count > 0).Sum(a => a.Students.Count) >= Wrong;
+}
 
 /// <summary>A wrong answer to an item.</summary>
 /// <param name="Answer">The answer.</param>
@@ -34,19 +44,15 @@ public sealed record ClassAnswer(string Answer, IReadOnlyList<string> Students, 
 /// <summary>The sheets of a class read together: who shares which rule, how each item was answered, and who needs a second look.</summary>
 public sealed class ClassReading
 {
-    /// <summary>A rule is a student's from this probability on.</summary>
-    private const double LeastProbable = 0.5;
-
-    /// <summary>Puts the readings of a class together.</summary>
-    /// <param name="readings">One reading a sheet, in the order of the sheets.</param>
-    public ClassReading(IReadOnlyList<Reading> readings)
+    /// <summary>Puts the lines of a class together.</summary>
+    /// <param name="lines">One line a sheet, in the order of the sheets.</param>
+    public ClassReading(IReadOnlyList<ClassLine> lines)
     {
-        Students = readings.Select(r => r.Sheet.Student).Distinct().Count();
-        Rules = [.. readings.SelectMany(RulesOf).GroupBy(r => r.Rule, StringComparer.Ordinal).Select(Shared)
+        Students = lines.Select(l => l.Student).Distinct().Count();
+        Rules = [.. lines.SelectMany(line => line.Rules.Select(rule => new RuleFollower(line.Student, rule))).GroupBy(f => f.Held.Rule, StringComparer.Ordinal).Select(f => Shared(f, lines))
             .OrderByDescending(r => r.Students.Count).ThenBy(r => r.Rule, StringComparer.Ordinal)];
-        Items = [.. readings.SelectMany(reading => reading.Items.Select(item => (Reading: reading, Item: item)))
-            .GroupBy(i => (i.Item.Item.Task.Text, i.Item.Item.Task.Form)).Select(g => Answered([.. g]))];
-        LookAgain = [.. readings.Where(r => r.Outcome is not (Outcome.Bug or Outcome.Sound)).Select(r => (r.Sheet.Student, r.Outcome))];
+        Items = [.. lines.SelectMany(line => line.Cells.Select(cell => (line.Student, Cell: cell))).GroupBy(i => (i.Cell.Task, i.Cell.Form)).Select(g => Answered([.. g]))];
+        LookAgain = [.. lines.Where(l => l.Outcome is not (Outcome.Bug or Outcome.Sound)).Select(l => (l.Student, l.Outcome))];
     }
 
     /// <summary>How many students there are.</summary>
@@ -65,30 +71,18 @@ public sealed class ClassReading
     public static string TextOf(string rule) =>
         Catalogue.Find(rule)?.Text ?? (Hypothesis.Parse(rule)?.Unlisted is [{ } unlisted] ? $"A rule that is not in the catalogue. {unlisted.Text}." : rule);
 
-    private static IEnumerable<(string Rule, RuleFollower Student)> RulesOf(Reading reading)
-    {
-        var held = reading.Explanations.SelectMany(e => e.Hypothesis.RuleIds.Select(rule => (Rule: rule, Explanation: e)));
-        foreach (var rule in held.GroupBy(h => h.Rule, StringComparer.Ordinal))
-        {
-            var probability = rule.Sum(h => h.Explanation.Probability);
-            var best = rule.MaxBy(h => h.Explanation.Probability).Explanation;
-            if (probability < LeastProbable || best.LeastShown < SheetDiagnosis.LeastShown) continue;
-            yield return (rule.Key, new RuleFollower(reading.Sheet.Student, Math.Min(1, probability), best.Followed, best.Chances));
-        }
-    }
+    private static SharedRule Shared(IGrouping<string, RuleFollower> followers, IReadOnlyList<ClassLine> lines) => new(
+        followers.Key, TextOf(followers.Key), [.. followers.OrderByDescending(f => f.Held.Probability).ThenBy(f => f.Student, StringComparer.Ordinal)],
+        [.. lines.SelectMany(line => line.Cells).Where(cell => cell.Rules.Any(rules => rules.Contains(followers.Key))).Select(cell => cell.Id).Distinct()]);
 
-    private static SharedRule Shared(IGrouping<string, (string Rule, RuleFollower Student)> rule) =>
-        new(rule.Key, TextOf(rule.Key), [.. rule.Select(r => r.Student).OrderByDescending(s => s.Probability).ThenBy(s => s.Student, StringComparer.Ordinal)]);
-
-    private static ClassItem Answered(IReadOnlyList<(Reading Reading, ItemReading Item)> items)
+    private static ClassItem Answered(IReadOnlyList<(string Student, ClassCell Cell)> given)
     {
-        var wrong = items.Where(i => i.Item.Verdict is Verdict.Wrong or Verdict.Unfinished).ToList();
-        var answers = wrong.GroupBy(i => i.Item.Item.Task.Canonical(i.Item.Item.Answer!)).Select(g => new ClassAnswer(
-            g.Key, [.. g.Select(i => i.Reading.Sheet.Student).Distinct()],
-            [.. g.SelectMany(i => i.Reading.Explanations.Where(e => !e.IsSound && e.Probability >= LeastProbable && e.Predictions.GetValueOrDefault(i.Item.Item.Id) == g.Key))
-                .Select(e => e.Hypothesis.RuleIds).DistinctBy(ids => string.Join('+', ids))]));
+        var answers = given.Where(g => g.Cell.Wrong is not null).GroupBy(g => g.Cell.Wrong!).Select(g => new ClassAnswer(
+            g.Key, [.. g.Select(a => a.Student).Distinct()], [.. g.SelectMany(a => a.Cell.Rules).DistinctBy(ids => string.Join('+', ids))]));
+        var (task, form) = (given[0].Cell.Task, given[0].Cell.Form);
         return new ClassItem(
-            items[0].Item.Item.Task, items.Count(i => i.Item.Verdict == Verdict.Right), wrong.Count, items.Count(i => i.Item.Verdict is Verdict.Blank or Verdict.Unreadable),
+            given[0].Cell.Id, TaskText.TryParse(task, form).Value ?? throw new ArgumentException($"{task} is not a task"),
+            given.Count(g => g.Cell.Verdict == Verdict.Right), given.Count(g => g.Cell.Wrong is not null), given.Count(g => g.Cell.Verdict is Verdict.Blank or Verdict.Unreadable),
             [.. answers.OrderByDescending(a => a.Students.Count).ThenBy(a => a.Answer, StringComparer.Ordinal)]);
     }
 }

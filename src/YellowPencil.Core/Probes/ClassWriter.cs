@@ -29,9 +29,9 @@ public static class ClassWriter
             {
                 json.WriteStartObject();
                 json.WriteString("student", student.Student);
-                ReadingWriter.WriteShare(json, "probability", student.Probability);
-                json.WriteNumber("shown", student.Shown);
-                json.WriteNumber("chances", student.Chances);
+                ReadingWriter.WriteShare(json, "probability", student.Held.Probability);
+                json.WriteNumber("shown", student.Held.Shown);
+                json.WriteNumber("chances", student.Held.Chances);
                 json.WriteEndObject();
             });
             json.WriteEndObject();
@@ -78,7 +78,7 @@ public static class ClassWriter
         foreach (var rule in reading.Rules)
         {
             text.Append($"  {rule.Students.Count,3} × {rule.Text.In(word)}\n");
-            text.Append($"        {string.Join(", ", rule.Students.Select(s => $"{s.Student} ({s.Shown} of {s.Chances}, {Math.Min(99, 100 * s.Probability):0} %)"))}\n");
+            text.Append($"        {string.Join(", ", rule.Students.Select(s => $"{s.Student} ({s.Held.Shown} of {s.Held.Chances}, {Math.Min(99, 100 * s.Held.Probability):0} %)"))}\n");
         }
 
         text.Append("\nItems\n");
@@ -86,7 +86,7 @@ public static class ClassWriter
         {
             text.Append($"  {Signs.Printed(item.Task.Text)} = {item.Task.RightAnswer}: {item.Right} right, {item.Wrong} wrong, {item.Blank} blank");
             if (item.Answers.Count > 0) text.Append($"; {string.Join(", ", item.Answers.Take(MostAnswers).Select(a => $"{a.Answer} by {a.Students.Count}"))}");
-            if (item is { Right: 0, Wrong: > 1 }) text.Append(item.Answers[0].Rules.Count > 0 ? "; nobody got it right, and rules foretell it: the class needs it taught" : "; nobody got it right, and no rule foretells it: look at the item itself");
+            if (item.IsNobodys) text.Append($"; {ReadingText.Nobodys(item)}");
             text.Append('\n');
         }
 

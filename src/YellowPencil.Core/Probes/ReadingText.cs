@@ -46,7 +46,12 @@ public static class ReadingText
     }
 
     /// <summary>The explanations with a rule that a page which does not tell them apart leaves open.</summary>
-    private static IEnumerable<Explanation> Rivals(Reading reading) => reading.Explanations.Where(e => !e.IsSound && e.Probability >= 0.1).Take(3);
+    internal static IEnumerable<Explanation> Rivals(Reading reading) => reading.Explanations.Where(e => !e.IsSound && e.Probability >= 0.1).Take(3);
+
+    /// <summary>The names of the explanations that a page does not tell apart from the likeliest one with a rule; none where one is held.</summary>
+    public static IReadOnlyList<string> RivalsOf(Reading reading, Func<Explanation, string>? nameOf = null) => reading.Outcome != Outcome.NotToldApart
+        ? []
+        : [.. Rivals(reading).Where(e => e != reading.BestBug).Select(nameOf ?? (e => string.Join(" and ", e.Hypothesis.RuleIds.Select(id => Bugs.Catalogue.Find(id)?.Name ?? "a rule that is not in the catalogue"))))];
 
     private static string ItemsOf(List<ItemReading> items) => items.Count switch
     {
@@ -94,6 +99,11 @@ public static class ReadingText
         Outcome.NotToldApart when ruleNames.Length > 0 => $"{ruleNames}, or another: not told apart yet",
         _ => Say(outcome),
     };
+
+    /// <summary>What it means that nobody of a class got an item right.</summary>
+    public static string Nobodys(ClassItem item) => item.IsTheClass
+        ? "nobody got it right, and rules of theirs foretell it: the class needs it taught"
+        : "nobody got it right, and no rule of theirs foretells it: look at the item itself, how it was printed and read out";
 
     /// <summary>Which items to ask next, in a sentence; empty where none would tell more.</summary>
     public static string AskNext(IReadOnlyList<NextItem> next) =>

@@ -13,8 +13,8 @@ public static class SheetDesign
 {
     private const int PoolSize = 400;
 
-    /// <summary>In digits: longer numbers tell no more and tire.</summary>
-    private const int LongestNumber = 4;
+    /// <summary>Items of which few are as wished are looked for so many times as long.</summary>
+    private const int Patience = 8;
 
     /// <summary>What one separation leaves of the wish to see a pair separated again.</summary>
     private const double AfterSeparation = 0.3;
@@ -32,11 +32,13 @@ public static class SheetDesign
     /// <param name="family">A family whose methods are in the product.</param>
     /// <param name="items">How many, 1 to 60.</param>
     /// <param name="seed">The seed.</param>
-    public static IReadOnlyList<ItemTask> Of(Family family, int items, int seed)
+    /// <param name="wish">How hard they may be; null for anything.</param>
+    /// <returns>The items; fewer where not so many are as wished.</returns>
+    public static IReadOnlyList<ItemTask> Of(Family family, int items, int seed, SheetWish? wish = null)
     {
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(items);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(items, 60);
-        var pool = ItemPool.Of(family, PoolSize, seed).Where(t => t.Text.Split(' ').Max(part => part.Count(char.IsAsciiDigit)) <= LongestNumber).ToList();
+        var pool = Pool(family, items, seed, wish ?? SheetWish.Any);
         var students = Catalogue.Of(family).Select(b => new DeviationSet([b.Deviations])).Prepend(DeviationSet.Taught).ToList();
         var answers = Answers(pool, students);
         var effort = pool.ConvertAll(task => Math.Sqrt(Steps(task)));
@@ -44,7 +46,7 @@ public static class SheetDesign
         var wishes = Wishes(family, students.Count);
         var left = Enumerable.Range(0, pool.Count).ToHashSet();
         var sheet = new List<ItemTask>();
-        while (sheet.Count < items)
+        while (sheet.Count < items && left.Count > 0)
         {
             var ordinary = sheet.Count % 3 == 0;
             var best = ordinary
@@ -56,6 +58,23 @@ public static class SheetDesign
         }
 
         return sheet;
+    }
+
+    /// <summary>Items of several families on one sheet, in turns.</summary>
+    /// <param name="families">The families.</param>
+    /// <param name="items">How many items there are together.</param>
+    /// <param name="seed">The seed.</param>
+    /// <param name="wish">How hard they may be; null for anything.</param>
+    public static IReadOnlyList<ItemTask> Of(IReadOnlyList<Family> families, int items, int seed, SheetWish? wish = null)
+    {
+        var shares = families.Select((family, at) => (Family: family, Items: (items + families.Count - 1 - at) / families.Count)).Where(s => s.Items > 0).ToList();
+        return [.. shares.SelectMany(s => Of(s.Family, s.Items, seed, wish).Select((task, turn) => (task, turn))).OrderBy(t => t.turn).Select(t => t.task)];
+    }
+
+    private static List<ItemTask> Pool(Family family, int items, int seed, SheetWish wish)
+    {
+        List<ItemTask> pool = [.. ItemPool.Of(family, PoolSize, seed).Where(wish.Allows)];
+        return pool.Count >= 4 * items ? pool : [.. ItemPool.Of(family, PoolSize * Patience, seed).Where(wish.Allows).Take(PoolSize)];
     }
 
     /// <summary>The steps of an item: long items tell more, but not in proportion, and tire.</summary>

@@ -2,6 +2,7 @@ using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Remediation.Scripts;
 using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Remediation;
@@ -9,11 +10,7 @@ namespace YellowPencil.Core.Remediation;
 /// <summary>Makes the plan for an explanation that the specialist accepts. The same input gives the same plan.</summary>
 public static class PlanMaker
 {
-    private const int PoolSize = 900;
     private const int Share = 200;
-    private const int ShowingNeeded = 16;
-
-    private const string Check = "Add the answer to the number that was taken away: the top number must come out.";
 
     private static readonly string[] Cautions =
     [
@@ -22,31 +19,30 @@ public static class PlanMaker
         "Describe the procedure, never the child. Stop when the student is distressed; nothing here is timed.",
     ];
 
-    /// <summary>Whether the explanation can be planned for: so far only rules of column subtraction can.</summary>
-    public static bool CanPlan(Hypothesis hypothesis) => hypothesis.RuleCount > 0
-        && hypothesis.Bugs.All(b => b.Family == Family.Subtraction)
-        && hypothesis.Unlisted.All(u => Procedures.Subtraction.SubtractionPoints.All.Contains(u.Deviation.Point));
+    /// <summary>Whether the explanation can be planned for: whether it has rules, and each of them points to an idea.</summary>
+    public static bool CanPlan(Hypothesis hypothesis) => hypothesis.RuleCount > 0 && hypothesis.Unlisted.All(u => FamilyOf(u.Deviation.Point!) is { } family && TeachingScripts.IdeaOf(family, u.Deviation.Point!) is not null);
 
     /// <summary>Makes a plan.</summary>
     /// <param name="student">The student's code.</param>
     /// <param name="hypothesis">The accepted explanation.</param>
     /// <param name="wrongFacts">Number facts that the student does not have; no item of the plan needs them.</param>
     /// <param name="word">The classroom's word.</param>
-    /// <param name="mostDigits">The longest top number that the items may have, as on the student's pages; at least 2.</param>
+    /// <param name="mostDigits">The digits of the longest number that the items may have, as on the student's pages; at least 2.</param>
     /// <param name="seed">The seed of the items.</param>
     /// <param name="ownName">The specialist's own name for a rule, by its id; null, or null as an answer, for the catalogue's.</param>
+    /// <param name="rivals">Names of rules that the page did not tell apart from these.</param>
     /// <exception cref="ArgumentException"><see cref="CanPlan"/> is false.</exception>
     public static RemediationPlan Make(
         string student, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, ClassroomWord word, int mostDigits = 3, int seed = 7,
-        Func<string, string?>? ownName = null)
+        Func<string, string?>? ownName = null, IReadOnlyList<string>? rivals = null)
     {
-        if (!CanPlan(hypothesis)) throw new ArgumentException("only explanations with rules of column subtraction can be planned for", nameof(hypothesis));
-        var rules = Rules(hypothesis, ownName).OrderBy(r => SubtractionScripts.For(r.Idea).Order).ThenBy(r => r.Name, StringComparer.Ordinal).ToList();
+        if (!CanPlan(hypothesis)) throw new ArgumentException("only explanations whose rules point to an idea can be planned for", nameof(hypothesis));
+        var rules = InOrder([.. Rules(hypothesis, ownName)]);
         var first = rules[0];
-        var script = SubtractionScripts.For(first.Idea);
-        var items = Items(first.Deviations, wrongFacts, mostDigits, seed);
-        var fails = items.TakeShowing(1, 0.3, 0.3)[0];
-        var example = items.TakeShowing(1, 0.4, 0.4)[0];
+        var script = TeachingScripts.For(first.Idea);
+        var items = PlanItems.For(first.Family, first.Deviations, first.Idea, wrongFacts, mostDigits, seed);
+        var example = items.TakeExample(0.3);
+        var fails = items.TakeExample(0.2);
 
         var taught = new MethodRun { Recording = true };
         Method.Run(example.Task, taught, DeviationSet.Taught);
@@ -54,70 +50,119 @@ public static class PlanMaker
         {
             Student = student,
             Word = word,
+            Family = first.Family,
             OldRule = (first.OwnName is null ? first.Text : $"“{first.OwnName}”: {first.Text}").In(word),
             Reason = first.Reason.In(word),
             Idea = first.Idea with { Name = first.Idea.Name.In(word), Statement = first.Idea.Statement.In(word) },
-            WhyFirst = WhyFirst(rules, first).In(word),
+            WhyFirst = WhyFirst(rules, rivals ?? []).In(word),
+            Rivals = [.. (rivals ?? []).Select(r => r.In(word))],
             Waiting = [.. rules.Skip(1).Select(r => new WaitingRule(r.Name.In(word), r.Idea.Name.In(word)))],
             Script = new Lesson(script.Aim.In(word), script.First.In(word), script.Why.In(word), script.Material.In(word), script.Say.In(word), script.StopAt.In(word)),
             First = [.. script.FirstQuestions(new Random(seed))],
             Works = items.TakeLike(fails),
             Fails = fails,
+            Differs = Differs(first, fails).In(word),
             Example = example,
-            ExampleSteps = [.. taught.Steps.Where(s => Telling.IsToldAloud(s, Family.Subtraction)).Select(s => s.MadeText.In(word))],
+            ExampleSteps = [.. taught.Steps.Where(s => Telling.IsToldAloud(s, first.Family)).Select(s => (s.Fact is null ? s.MadeText : Signs.Printed(s.MadeText)).In(word))],
             ExampleWork = Work.Of(taught.Page.Marks, [.. Method.Of(example.Task.Family).Fields]),
             Together = items.TakeShowing(2, 0.1, 0.5),
             Alone = items.TakeShowing(3, 0.2, 0.7),
             Exit = items.TakeShowing(1, 0.6, 0.6)[0],
             PracticeFirst = items.TakeMixed(5, 1),
             PracticeMixed = items.TakeMixed(3, 3),
-            Check = Check,
+            Check = TeachingScripts.CheckOf(first.Family),
             Cautions = Cautions,
         };
     }
 
-    /// <summary>The size of the numbers on a sheet: the digits of its longest top number, 2 to 5.</summary>
-    public static int DigitsOf(WorkedSheet sheet) =>
-        Math.Clamp(sheet.Items.Select(i => i.Task).OfType<ColumnDifference>().Select(t => t.Top.Length).DefaultIfEmpty(3).Max(), 2, 5);
-
-    /// <summary>Items of the student's size; longer ones where the rule shows on too few of those.</summary>
-    private static PlanItems Items(IReadOnlyList<Deviation> rule, IReadOnlyCollection<NumberFact> wrongFacts, int mostDigits, int seed)
+    /// <summary>Puts another item with the same claim into the place of one; null where there is none, or the plan does not have it.</summary>
+    /// <param name="plan">The plan.</param>
+    /// <param name="written">The item, as it is written.</param>
+    /// <param name="hypothesis">The rules that the plan was made for.</param>
+    /// <param name="wrongFacts">Number facts that the student does not have.</param>
+    /// <param name="mostDigits">The digits of the longest number that the items may have.</param>
+    /// <param name="seed">The seed by which items of like kind are chosen.</param>
+    public static RemediationPlan? Swap(RemediationPlan plan, string written, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, int mostDigits, int seed)
     {
-        var pool = ItemPool.Of(Family.Subtraction, PoolSize, seed).Cast<ColumnDifference>().ToList();
-        for (var digits = Math.Max(2, mostDigits); ; digits++)
+        if (!CanPlan(hypothesis) || plan.Changeable().FirstOrDefault(i => i.Written == written) is not { } old) return null;
+        if (Rules(hypothesis, null).FirstOrDefault(r => r.Idea.Id == plan.Idea.Id) is not { } rule) return null;
+        var used = plan.Changeable().Concat(new[] { plan.Works, plan.Fails, plan.Example }.OfType<PlanItem>()).Select(i => i.Written).Append(written).ToHashSet();
+        var other = PlanItems.For(rule.Family, rule.Deviations, rule.Idea, wrongFacts, mostDigits, seed).Instead(old, used);
+        return other is null ? null : plan.With(old, other);
+    }
+
+    /// <summary>The size of the numbers that a student meets in the families of an explanation: the digits of the longest one on the sheet, 2 to 5.</summary>
+    public static int LevelOf(WorkedSheet sheet, Hypothesis hypothesis)
+    {
+        var families = hypothesis.Bugs.Select(b => b.Family).ToHashSet();
+        var tasks = sheet.Items.Select(i => i.Task).ToList();
+        return Math.Clamp(tasks.Where(t => families.Contains(t.Family)).Select(PlanPool.LevelOf).DefaultIfEmpty(3).Max(), 2, 5);
+    }
+
+    /// <summary>What comes first: a rule whose idea another one needs; of those that do not need each other, the one that makes more items wrong.</summary>
+    private static List<Rule> InOrder(List<Rule> rules)
+    {
+        var ordered = new List<Rule>();
+        while (rules.Count > 0)
         {
-            var items = new PlanItems(rule, wrongFacts, pool.Where(t => t.Top.Length <= digits));
-            if (items.Showing >= ShowingNeeded || digits >= 5) return items;
+            var first = rules.Where(r => !rules.Exists(o => IdeaMap.ComesBefore(o.Idea, r.Idea))).OrderByDescending(r => WrongIn(r)).ThenBy(r => IdeaMap.OrderOf(r.Idea)).ThenBy(r => r.Name, StringComparer.Ordinal).First();
+            rules.Remove(first);
+            ordered.Add(first);
         }
+
+        return ordered;
     }
 
     private static IEnumerable<Rule> Rules(Hypothesis hypothesis, Func<string, string?>? ownName)
     {
-        foreach (var bug in hypothesis.Bugs) yield return new Rule(bug.Name, ownName?.Invoke(bug.Id), bug.Text, bug.Reason, bug.Idea, bug.Deviations);
+        foreach (var bug in hypothesis.Bugs) yield return new Rule(bug.Family, bug.Name, ownName?.Invoke(bug.Id), bug.Text, bug.Reason, bug.Idea, bug.Deviations);
         foreach (var unlisted in hypothesis.Unlisted)
-            yield return new Rule("A rule that is not in the catalogue", ownName?.Invoke($"unlisted:{unlisted.Id}"), unlisted.Text + ".", "The rule was found by search, so the reason is best asked: “Tell me how you did this one.”", SubtractionScripts.IdeaOf(unlisted.Deviation.Point!), [unlisted.Deviation]);
+        {
+            var family = FamilyOf(unlisted.Deviation.Point!)!.Value;
+            yield return new Rule(
+                family, "A rule that is not in the catalogue", ownName?.Invoke($"unlisted:{unlisted.Id}"), unlisted.Text + ".", "The rule was found by search, so the reason is best asked: “Tell me how you did this one.”",
+                TeachingScripts.IdeaOf(family, unlisted.Deviation.Point!)!, [unlisted.Deviation]);
+        }
     }
 
-    private static string WhyFirst(List<Rule> rules, Rule first)
+    /// <summary>The family whose method a decision point belongs to; of points that several have, the first.</summary>
+    private static Family? FamilyOf(DecisionPoint point) => Method.Families.Select(f => (Family?)f).FirstOrDefault(f => point.Id.StartsWith(f!.Value.Name() + ".", StringComparison.Ordinal))
+        ?? Method.Families.Select(f => (Family?)f).FirstOrDefault(f => Method.Of(f!.Value).Points.Contains(point));
+
+    /// <summary>The question at which the old rule goes another way, with the taught answer.</summary>
+    private static string Differs(Rule rule, PlanItem fails)
     {
-        var wrong = $"{WrongIn(first)} of {Share} ordinary items come out wrong by it";
-        return rules.Count == 1
-            ? $"It is the only rule found; {wrong}."
-            : $"“{first.Idea.Name}” comes earlier in the order of learning than “{rules[1].Idea.Name}”; {wrong}, {string.Join(", ", rules.Skip(1).Select(r => $"{WrongIn(r)} by “{r.Name}”"))}.";
+        var run = new MethodRun { Recording = true };
+        Method.Run(fails.Task, run, new DeviationSet([rule.Deviations]));
+        return run.Steps.FirstOrDefault(s => s.Cause == StepCause.Bug) is { } step ? $"It is decided by one question: {step.Point!.Question} Here: {step.TaughtText}" : "";
+    }
+
+    private static string WhyFirst(List<Rule> rules, IReadOnlyList<string> rivals)
+    {
+        var wrong = $"{WrongIn(rules[0])} of {Share} ordinary items come out wrong by it";
+        if (rules.Count > 1)
+        {
+            var others = string.Join(", ", rules.Skip(1).Select(r => $"{WrongIn(r)} by “{r.Name}”"));
+            return IdeaMap.ComesBefore(rules[0].Idea, rules[1].Idea)
+                ? $"“{rules[0].Idea.Name}” is needed for “{rules[1].Idea.Name}”; {wrong}, {others}."
+                : $"Neither idea is needed for the other, and this rule does more damage: {wrong}, {others}.";
+        }
+
+        return rivals.Count == 0 ? $"It is the only rule found; {wrong}." : $"It is the likeliest rule; the page does not tell it apart from {string.Join(" or ", rivals.Select(r => $"“{r}”"))}. Ask the items that do before teaching. {char.ToUpperInvariant(wrong[0])}{wrong[1..]}.";
     }
 
     private static int WrongIn(Rule rule)
     {
         var run = new MethodRun();
         var set = new DeviationSet([rule.Deviations]);
-        return ItemPool.Of(Family.Subtraction, Share, seed: 2).Count(task =>
+        return ItemPool.Of(rule.Family, Share, seed: 2).Count(task =>
         {
             Method.Run(task, run, set);
             return !run.Page.Answer.SequenceEqual(task.RightAnswer);
         });
     }
 
-    private sealed record Rule(string CatalogueName, string? OwnName, string Text, string Reason, MissingIdea Idea, IReadOnlyList<Deviation> Deviations)
+    private sealed record Rule(Family Family, string CatalogueName, string? OwnName, string Text, string Reason, MissingIdea Idea, IReadOnlyList<Deviation> Deviations)
     {
         public string Name => OwnName ?? CatalogueName;
     }

@@ -19,25 +19,26 @@ public static class PlanText
         Line($"## What must come first: {plan.Script.First}");
         Lines(plan.First.Select(q => $"- {q.Question}  → {q.Answer}"));
         Line("## Contrast");
-        if (plan.Works is { } works) Line($"Here the old rule happens to work: {Show(works)} = {works.Right}.");
-        Line($"Here it does not: {Show(plan.Fails)} is {plan.Fails.Right}; the old rule gives {Old(plan.Fails)}.");
+        if (plan.Works is { } works) Line($"Here the old rule happens to work: {works.Written} = {works.RightWritten}.");
+        Line($"Here it does not: {plan.Fails.Written} is {plan.Fails.RightWritten}; the old rule gives {plan.Fails.OldWritten}.");
+        if (plan.Differs.Length > 0) Line(plan.Differs);
         Line("## Worked example");
-        Line($"{Show(plan.Example)} = {plan.Example.Right}");
+        Line($"{plan.Example.Written} = {plan.Example.RightWritten}");
         Lines(plan.ExampleSteps.Select((s, i) => $"{i + 1}. {s}"));
         Line($"**Why it works:** {plan.Script.Why}");
         Line($"**Material:** {plan.Script.Material}");
         Line("## Together");
-        Lines(plan.Together.Select(i => $"- {Show(i)} = {i.Right}"));
+        Lines(plan.Together.Select(i => $"- {i.Written} = {i.RightWritten}"));
         Line($"Say: {plan.Script.Say}");
         Line("## Alone");
-        Lines(plan.Alone.Select(i => $"- {Show(i)} = {i.Right}"));
+        Lines(plan.Alone.Select(i => $"- {i.Written} = {i.RightWritten}"));
         Line($"Stop before each answer is shown: “{plan.Script.StopAt}”");
         Line($"**Check:** {plan.Check}");
-        Line($"**Exit question:** {Show(plan.Exit)} → {plan.Exit.Right}; the old rule gives {Old(plan.Exit)}.");
+        Line($"**Exit question:** {plan.Exit.Written} → {plan.Exit.RightWritten}; the old rule gives {plan.Exit.OldWritten}.");
         Line("## Practice, with key");
         Line("| | item | right | old rule |\n|---|---|---|---|\n" + string.Join('\n', plan.PracticeFirst.Concat(plan.PracticeMixed)
-            .Select((i, n) => $"| {n + 1} | {Show(i)} | {i.Right} | {(i.Shows ? Old(i) : "the same")} |")));
-        Line($"Items 1 to {plan.PracticeFirst.Count} first; the others, mixed with items where nothing is to be {{renamed}}, on a later day.".In(plan.Word));
+            .Select((i, n) => $"| {n + 1} | {i.Written} | {i.RightWritten} | {(i.Shows ? i.OldWritten : "the same")} |")));
+        Line($"Items 1 to {plan.PracticeFirst.Count} first; the others, mixed with items that look alike and need the other choice, on a later day.");
         Line("## To keep in mind");
         Lines(plan.Cautions.Select(c => $"- {c}"));
         return text.ToString();
@@ -45,8 +46,4 @@ public static class PlanText
         void Line(string line) => text.Append(line).Append("\n\n");
         void Lines(IEnumerable<string> lines) => Line(string.Join('\n', lines));
     }
-
-    private static string Show(PlanItem item) => Signs.Printed(item.Task.Text);
-
-    private static string Old(PlanItem item) => item.OldAnswer.Length == 0 ? "a blank" : item.OldAnswer;
 }

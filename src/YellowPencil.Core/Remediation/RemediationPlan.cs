@@ -1,5 +1,6 @@
 using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Remediation.Scripts;
 using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Remediation;
@@ -12,8 +13,17 @@ public sealed record PlanItem(ItemTask Task, string OldAnswer)
     /// <summary>The right answer.</summary>
     public string Right => Task.RightAnswer;
 
+    /// <summary>The task as it is printed, with the form that is asked for.</summary>
+    public string Written => Signs.Printed(ItemList.Written(Task));
+
+    /// <summary>The right answer as it is printed.</summary>
+    public string RightWritten => Signs.Printed(Right);
+
+    /// <summary>What the old rule gives, as it is printed.</summary>
+    public string OldWritten => OldAnswer.Length == 0 ? "a blank" : Signs.Printed(OldAnswer);
+
     /// <summary>Whether the old rule gives a wrong answer here.</summary>
-    public bool Shows => OldAnswer != Right;
+    public bool Shows => Task.Judge(OldAnswer) != Verdict.Right;
 }
 
 /// <summary>How one missing idea is taught, in the classroom's word.</summary>
@@ -43,11 +53,17 @@ public sealed record RemediationPlan
     /// <summary>Why a student would follow it.</summary>
     public required string Reason { get; init; }
 
+    /// <summary>The family that is practised.</summary>
+    public Family Family { get; init; } = Family.Subtraction;
+
     /// <summary>The idea that is missing.</summary>
     public required MissingIdea Idea { get; init; }
 
     /// <summary>Why this rule comes first, with its numbers.</summary>
     public required string WhyFirst { get; init; }
+
+    /// <summary>Rules that the page did not tell apart from this one, by their names.</summary>
+    public IReadOnlyList<string> Rivals { get; init; } = [];
 
     /// <summary>Other rules that were found and wait.</summary>
     public required IReadOnlyList<WaitingRule> Waiting { get; init; }
@@ -63,6 +79,9 @@ public sealed record RemediationPlan
 
     /// <summary>An item like it where the old rule does not work.</summary>
     public required PlanItem Fails { get; init; }
+
+    /// <summary>In which question the two items of the contrast differ, with the taught answer to it; empty in plans of before it was said.</summary>
+    public string Differs { get; init; } = "";
 
     /// <summary>The worked example.</summary>
     public required PlanItem Example { get; init; }
@@ -85,8 +104,29 @@ public sealed record RemediationPlan
     /// <summary>Practice, first phase: mostly items on which the old rule shows.</summary>
     public required IReadOnlyList<PlanItem> PracticeFirst { get; init; }
 
-    /// <summary>Practice, second phase: mixed with items on which no renaming is due.</summary>
+    /// <summary>Practice, second phase: mixed with items that look alike and need the other choice.</summary>
     public required IReadOnlyList<PlanItem> PracticeMixed { get; init; }
+
+    /// <summary>Items that were put in by the specialist's wish in the place of others, as they are written.</summary>
+    public IReadOnlyList<string> Changed { get; init; } = [];
+
+    /// <summary>Every item that can be changed for another one.</summary>
+    public IEnumerable<PlanItem> Changeable() => [.. Together, .. Alone, Exit, .. PracticeFirst, .. PracticeMixed];
+
+    /// <summary>The plan with another item in the place of one.</summary>
+    public RemediationPlan With(PlanItem old, PlanItem other)
+    {
+        IReadOnlyList<PlanItem> Put(IReadOnlyList<PlanItem> items) => [.. items.Select(i => i == old ? other : i)];
+        return this with
+        {
+            Together = Put(Together),
+            Alone = Put(Alone),
+            Exit = Exit == old ? other : Exit,
+            PracticeFirst = Put(PracticeFirst),
+            PracticeMixed = Put(PracticeMixed),
+            Changed = [.. Changed.Where(c => c != old.Written), other.Written],
+        };
+    }
 
     /// <summary>How an answer is checked.</summary>
     public required string Check { get; init; }

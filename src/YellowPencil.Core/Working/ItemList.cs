@@ -94,7 +94,8 @@ public static partial class ItemList
         return answer.Length == 0 || task.Contains('=') ? task : $"{task} = {answer}";
     }
 
-    private static string? AnswerFault(string answer)
+    /// <summary>What is wrong with an answer to an item of numbers, in a sentence; null where it can be kept.</summary>
+    public static string? AnswerFault(string answer)
     {
         if (answer == "?") return null;
         var strange = answer.FirstOrDefault(c => !char.IsAsciiDigit(c) && c is not (',' or ' ' or '.' or '-' or '−' or '+' or '/' or 'r' or 'R'));

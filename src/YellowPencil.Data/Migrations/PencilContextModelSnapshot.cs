@@ -208,6 +208,63 @@ namespace YellowPencil.Data.Migrations
                     b.ToTable("AspNetUserTokens", (string)null);
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.ClassSheet", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<Guid>("ClassId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("class_id");
+
+                    b.Property<DateTimeOffset>("CreatedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("created_at");
+
+                    b.Property<bool>("IsReadByItself")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_read_by_itself");
+
+                    b.Property<string>("Items")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("items");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<Guid?>("RemovalId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removal_id");
+
+                    b.Property<string>("Title")
+                        .IsRequired()
+                        .HasMaxLength(200)
+                        .HasColumnType("character varying(200)")
+                        .HasColumnName("title");
+
+                    b.Property<DateOnly?>("WrittenOn")
+                        .HasColumnType("date")
+                        .HasColumnName("written_on");
+
+                    b.HasKey("Id")
+                        .HasName("pk_class_sheets");
+
+                    b.HasIndex("ClassId")
+                        .HasDatabaseName("ix_class_sheets_class_id");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_class_sheets_owner_id");
+
+                    b.HasIndex("RemovalId")
+                        .HasDatabaseName("ix_class_sheets_removal_id");
+
+                    b.ToTable("class_sheets", (string)null);
+                });
+
             modelBuilder.Entity("YellowPencil.Data.Decision", b =>
                 {
                     b.Property<Guid>("Id")
@@ -484,6 +541,49 @@ namespace YellowPencil.Data.Migrations
                     b.ToTable("rule_names", (string)null);
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.SchoolClass", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("CreatedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("created_at");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(100)
+                        .HasColumnType("character varying(100)")
+                        .HasColumnName("name");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<Guid?>("RemovalId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removal_id");
+
+                    b.Property<string>("Word")
+                        .IsRequired()
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("word");
+
+                    b.HasKey("Id")
+                        .HasName("pk_classes");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_classes_owner_id");
+
+                    b.HasIndex("RemovalId")
+                        .HasDatabaseName("ix_classes_removal_id");
+
+                    b.ToTable("classes", (string)null);
+                });
+
             modelBuilder.Entity("YellowPencil.Data.SentForm", b =>
                 {
                     b.Property<Guid>("OwnerId")
@@ -645,6 +745,10 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("id");
 
+                    b.Property<string>("ClassLine")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("class_line");
+
                     b.Property<string>("Content")
                         .IsRequired()
                         .HasColumnType("jsonb")
@@ -654,6 +758,10 @@ namespace YellowPencil.Data.Migrations
                         .IsRequired()
                         .HasColumnType("text")
                         .HasColumnName("engine_version");
+
+                    b.Property<bool>("IsPassing")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_passing");
 
                     b.Property<DateTimeOffset>("MadeAt")
                         .HasColumnType("timestamp with time zone")
@@ -765,6 +873,10 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("changed_at");
 
+                    b.Property<Guid?>("ClassSheetId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("class_sheet_id");
+
                     b.Property<string>("Content")
                         .IsRequired()
                         .HasColumnType("jsonb")
@@ -822,6 +934,9 @@ namespace YellowPencil.Data.Migrations
                     b.HasKey("Id")
                         .HasName("pk_pages");
 
+                    b.HasIndex("ClassSheetId")
+                        .HasDatabaseName("ix_pages_class_sheet_id");
+
                     b.HasIndex("OwnerId")
                         .HasDatabaseName("ix_pages_owner_id");
 
@@ -832,6 +947,25 @@ namespace YellowPencil.Data.Migrations
                         .HasDatabaseName("ix_pages_student_id");
 
                     b.ToTable("pages", (string)null);
+                });
+
+            modelBuilder.Entity("class_students", b =>
+                {
+                    b.Property<Guid>("ClassesId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("classes_id");
+
+                    b.Property<Guid>("StudentsId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("students_id");
+
+                    b.HasKey("ClassesId", "StudentsId")
+                        .HasName("pk_class_students");
+
+                    b.HasIndex("StudentsId")
+                        .HasDatabaseName("ix_class_students_students_id");
+
+                    b.ToTable("class_students", (string)null);
                 });
 
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityRoleClaim<System.Guid>", b =>
@@ -889,6 +1023,31 @@ namespace YellowPencil.Data.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_asp_net_user_tokens_asp_net_users_user_id");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.ClassSheet", b =>
+                {
+                    b.HasOne("YellowPencil.Data.SchoolClass", "Class")
+                        .WithMany("Sheets")
+                        .HasForeignKey("ClassId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_class_sheets_classes_class_id");
+
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_class_sheets_asp_net_users_owner_id");
+
+                    b.HasOne("YellowPencil.Data.Removal", null)
+                        .WithMany()
+                        .HasForeignKey("RemovalId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_class_sheets_removals_removal_id");
+
+                    b.Navigation("Class");
                 });
 
             modelBuilder.Entity("YellowPencil.Data.Decision", b =>
@@ -979,6 +1138,22 @@ namespace YellowPencil.Data.Migrations
                         .HasConstraintName("fk_rule_names_asp_net_users_owner_id");
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.SchoolClass", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_classes_asp_net_users_owner_id");
+
+                    b.HasOne("YellowPencil.Data.Removal", null)
+                        .WithMany()
+                        .HasForeignKey("RemovalId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_classes_removals_removal_id");
+                });
+
             modelBuilder.Entity("YellowPencil.Data.SentForm", b =>
                 {
                     b.HasOne("YellowPencil.Data.Specialist", null)
@@ -1034,6 +1209,12 @@ namespace YellowPencil.Data.Migrations
 
             modelBuilder.Entity("YellowPencil.Data.StudentPage", b =>
                 {
+                    b.HasOne("YellowPencil.Data.ClassSheet", "ClassSheet")
+                        .WithMany("Pages")
+                        .HasForeignKey("ClassSheetId")
+                        .OnDelete(DeleteBehavior.SetNull)
+                        .HasConstraintName("fk_pages_class_sheets_class_sheet_id");
+
                     b.HasOne("YellowPencil.Data.Specialist", null)
                         .WithMany()
                         .HasForeignKey("OwnerId")
@@ -1054,7 +1235,36 @@ namespace YellowPencil.Data.Migrations
                         .IsRequired()
                         .HasConstraintName("fk_pages_students_student_id");
 
+                    b.Navigation("ClassSheet");
+
                     b.Navigation("Student");
+                });
+
+            modelBuilder.Entity("class_students", b =>
+                {
+                    b.HasOne("YellowPencil.Data.SchoolClass", null)
+                        .WithMany()
+                        .HasForeignKey("ClassesId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_class_students_classes_classes_id");
+
+                    b.HasOne("YellowPencil.Data.Student", null)
+                        .WithMany()
+                        .HasForeignKey("StudentsId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_class_students_students_students_id");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.ClassSheet", b =>
+                {
+                    b.Navigation("Pages");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.SchoolClass", b =>
+                {
+                    b.Navigation("Sheets");
                 });
 
             modelBuilder.Entity("YellowPencil.Data.Student", b =>

@@ -1,4 +1,5 @@
 using YellowPencil.Core.Inference;
+using YellowPencil.Core.Models;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 
@@ -8,7 +9,12 @@ namespace YellowPencil.Web.Drawing;
 /// <param name="Caption">The step in a sentence.</param>
 /// <param name="Picture">The page after it.</param>
 /// <param name="IsDeviant">Whether the step departs from the taught method.</param>
-public sealed record ReplayFrame(string Caption, PagePicture Picture, bool IsDeviant);
+/// <param name="Model">What the amounts do meanwhile; null where there is no model.</param>
+public sealed record ReplayFrame(string Caption, PagePicture Picture, bool IsDeviant, ItemModel? Model = null)
+{
+    /// <summary>Whether the step is as taught and comes after one that was not: it follows rightly from what stands there.</summary>
+    public bool IsCredited { get; init; }
+}
 
 /// <summary>The frames of one item, the taught method beside the student's.</summary>
 /// <param name="Task">The task.</param>
@@ -20,6 +26,9 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
 {
     /// <summary>How many frames the longer side has.</summary>
     public int Length => Math.Max(Taught.Count, Students.Count);
+
+    /// <summary>What the model beside the replay is called; null where there is none.</summary>
+    public string? ModelName => Taught[0].Model?.Name;
 
     /// <summary>Makes the frames of an item.</summary>
     /// <param name="item">The item as it was read.</param>
@@ -37,7 +46,23 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
         KeepInStep(taught, students);
         PagePicture.LineUp([.. taught.Concat(students).SelectMany(c => c).Select(f => f.Picture)]);
         var title = !isWritten ? $"{who} would, by this explanation" : procedure.IsExplained ? who : $"{who}: how is not known";
-        return new ItemFrames(Signs.Printed(task.Text), Summarize(item, word), title, [.. taught.SelectMany(c => c)], [.. students.SelectMany(c => c)]);
+        Credit(students);
+        return new ItemFrames(Signs.Printed(task.Text), $"{Summarize(item, word)} {Credited(students)}".TrimEnd(), title, [.. taught.SelectMany(c => c)], [.. students.SelectMany(c => c)]);
+    }
+
+    /// <summary>
+    /// Marks the columns, rows or cycles that follow rightly after the first one in which something went another way; the answer, which only repeats them, is none.
+    /// </summary>
+    private static void Credit(List<List<ReplayFrame>> columns)
+    {
+        foreach (var column in columns.SkipLast(1).SkipWhile(c => !c.Exists(f => f.IsDeviant)).Where(c => !c.Exists(f => f.IsDeviant)))
+            for (var i = 0; i < column.Count; i++) column[i] = column[i] with { IsCredited = true };
+    }
+
+    private static string Credited(List<List<ReplayFrame>> columns)
+    {
+        var after = columns.SkipLast(1).SkipWhile(c => !c.Exists(f => f.IsDeviant)).Skip(1).ToList();
+        return after.Count > 0 && after.TrueForAll(c => c.TrueForAll(f => f.IsCredited)) ? "What follows from it is right." : "";
     }
 
     private static string Summarize(ItemReading item, ClassroomWord word) => item.Verdict switch
@@ -76,7 +101,7 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
     {
         var run = new MethodRun { Recording = true };
         Method.Run(task, run, student, declined, slip);
-        var columns = new List<List<ReplayFrame>> { new() { new("The item as it was set.", PagePicture.Blank(task), false) } };
+        var columns = new List<List<ReplayFrame>> { new() { new("The item as it was set.", PagePicture.Blank(task), false, ItemModel.At(task, [], null)) } };
         var told = run.Steps.Where(s => Telling.IsToldAloud(s, task.Family)).ToList();
         for (var i = 0; i < told.Count; i++)
         {
@@ -84,11 +109,11 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
             var marks = i + 1 < told.Count ? told[i + 1].MarksBefore : run.Page.Marks.Count;
             var from = i > 0 ? told[i - 1].Number + 1 : 0;
             if (run.Steps.Skip(from).Take(step.Number + 1 - from).Any(s => Telling.BeginsPart(s, task.Family))) columns.Add([]);
-            columns[^1].Add(new ReplayFrame((step.Fact is null ? step.MadeText : Signs.Printed(step.MadeText)).In(word), PagePicture.Of(task, run, marks), step.Cause != StepCause.AsTaught));
+            columns[^1].Add(new ReplayFrame((step.Fact is null ? step.MadeText : Signs.Printed(step.MadeText)).In(word), PagePicture.Of(task, run, marks), step.Cause != StepCause.AsTaught, ItemModel.At(task, [.. run.Page.Marks.Take(marks)], null)));
         }
 
         var answer = run.Page.Answer.Length > 0 ? $"The answer: {run.Page.Answer}.{(PagePicture.ZerosInFront(run).Count > 0 ? " A zero in front is not written." : "")}" : "No answer is written.";
-        columns.Add([new ReplayFrame(answer.Replace('-', '−'), PagePicture.Of(task, run), false)]);
+        columns.Add([new ReplayFrame(answer.Replace('-', '−'), PagePicture.Of(task, run), false, ItemModel.At(task, run.Page.Marks, run.Page.Answer.ToString()))]);
         return columns;
     }
 }

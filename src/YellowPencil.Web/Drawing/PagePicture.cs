@@ -57,6 +57,22 @@ public sealed class PagePicture
         return picture;
     }
 
+    /// <summary>The task worked as taught but for its last steps, which are left to the student, with the rows that they need.</summary>
+    /// <param name="task">The task.</param>
+    /// <param name="open">How many of the steps that are told are left open; all of them where there are fewer.</param>
+    public static PagePicture WithStepsOpen(ItemTask task, int open)
+    {
+        var run = new MethodRun { Recording = true };
+        Method.Run(task, run, DeviationSet.Taught);
+        if (open == 0) return Of(task, run);
+        var told = run.Steps.Where(s => Telling.IsToldAloud(s, task.Family)).ToList();
+        var layout = PageLayout.Of(task);
+        var marks = told.Count <= open ? 0 : told[^open].MarksBefore;
+        var picture = new PagePicture(task, layout, layout.Put(run.Page.Marks.Take(marks))) { HasRoom = true };
+        picture.Show(Of(task, run));
+        return picture;
+    }
+
     /// <summary>What a student wrote.</summary>
     public static PagePicture Of(WorkedItem item)
     {
@@ -140,7 +156,7 @@ public sealed class PagePicture
         var right = HasRoom ? 0 : Math.Min(used.Min(), circle?.Column ?? int.MaxValue);
         var svg = new SquareSvg(Math.Max(layout.Columns, last + 1), right, [.. shown], HasRowBelow);
         foreach (var print in layout.Prints) svg.Print(print);
-        foreach (var line in layout.Lines) svg.Line(line);
+        foreach (var line in layout.Lines.Where(l => !IsOfEmptyWork(l))) svg.Line(line);
         foreach (var strip in layout.Strips)
         {
             if (strip.Given is { } given) svg.Given(given, strip.GivenAt + squares.MovedBy(strip.Id), strip.Row);
@@ -157,6 +173,12 @@ public sealed class PagePicture
         if (circle is { } at) svg.Circle(at.Column, at.Row);
         return svg.Draw(Label);
     }
+
+    /// <summary>
+    /// Whether a line belongs to work of which nothing is written. On paper for the student it would tell how much there is to do.
+    /// </summary>
+    private bool IsOfEmptyWork(PaperLine line) =>
+        line is { IsDown: false, Until: null } && layout.Strips.Where(s => s.Row == line.Row) is var strips && strips.Any() && strips.All(s => s.IsWork && squares.IsEmpty(s.Id));
 
     private void Show(PagePicture other) => shown.UnionWith(other.shown);
 }

@@ -1,10 +1,11 @@
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Web.Classes;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages;
 
 /// <summary>The desk: what waits, as piles, and the students.</summary>
-public sealed class IndexModel(Desk desk) : PageModel
+public sealed class IndexModel(Desk desk, ClassDesk classes) : PageModel
 {
     /// <summary>What waits.</summary>
     public IReadOnlyList<Pile> Piles { get; private set; } = [];
@@ -12,10 +13,14 @@ public sealed class IndexModel(Desk desk) : PageModel
     /// <summary>The students.</summary>
     public IReadOnlyList<StudentLine> Students { get; private set; } = [];
 
+    /// <summary>The classes.</summary>
+    public IReadOnlyList<ClassOnDesk> Classes { get; private set; } = [];
+
     /// <summary>Shows the desk.</summary>
     public async Task OnGetAsync()
     {
         Students = await desk.StudentsAsync();
+        Classes = await classes.ListAsync();
         Piles = await desk.PilesAsync();
     }
 }

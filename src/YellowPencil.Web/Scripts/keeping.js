@@ -13,21 +13,24 @@ export function kept(key) {
 
 const keys = () => Object.keys(localStorage).filter((key) => key.startsWith(PREFIX));
 
-/** The typed items that wait for the server, with their pages: { page, code, title, ids }. */
+/** The typed items that wait for the server, by where they were typed: { at, code, title, ids, keys }. */
 export function unsentPages() {
   const pages = new Map();
   for (const key of keys().filter((k) => k.startsWith(`${PREFIX}item:`))) {
     const [page, id] = key.slice(`${PREFIX}item:`.length).split(/:(.*)/s);
-    const { code, title } = JSON.parse(localStorage.getItem(key));
-    if (!pages.has(page)) pages.set(page, { page, code, title, ids: [] });
-    pages.get(page).ids.push(id);
+    const { code, title, at = `/pages/${page}` } = JSON.parse(localStorage.getItem(key));
+    if (!pages.has(at)) pages.set(at, { at, codes: new Set(), title, ids: new Set(), keys: [] });
+    const unsent = pages.get(at);
+    unsent.codes.add(code);
+    unsent.ids.add(id);
+    unsent.keys.push(key);
   }
   return [...pages.values()];
 }
 
-/** Forgets what was typed on a page and not sent. */
-export function forgetPage(page) {
-  for (const key of keys()) if (key.startsWith(`${PREFIX}item:${page}:`)) localStorage.removeItem(key);
+/** Forgets what was typed and not sent. */
+export function forgetKeys(unsent) {
+  for (const key of unsent) localStorage.removeItem(key);
 }
 
 /** At sign-out nothing of a student stays in the browser. */

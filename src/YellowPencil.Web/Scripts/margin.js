@@ -19,23 +19,30 @@ function element(name, text) {
   return made;
 }
 
+/** Lists what is in conflict, a line each; what is listed already stays as it is, so that a button does not go away under the pointer. */
+export function listConflicts(root, outbox, describe, line) {
+  const place = root.querySelector("[data-conflicts]");
+  const listed = [...outbox.conflicts].map(([item, theirs]) => `${item.page ?? ""} ${item.id} ${describe(item)} ${JSON.stringify(theirs)}`).join();
+  if (place.listed === listed) return;
+  place.listed = listed;
+  place.hidden = outbox.conflicts.size === 0;
+  place.querySelector("[data-list]").replaceChildren(...[...outbox.conflicts].map(([item, theirs]) => {
+    const shown = document.createElement("li");
+    shown.append(...line(item, theirs));
+    return shown;
+  }));
+}
+
 /** Shows every item in conflict as it stands here and there, with its marks. */
 export function showConflicts(root, outbox, settled) {
-  const shown = root.querySelector("[data-conflicts]");
-  const drawn = [...outbox.conflicts].map(([item, theirs]) => draw(item, null) + JSON.stringify(theirs)).join();
-  if (shown.drawn === drawn) return;
-  shown.drawn = drawn;
-  shown.hidden = outbox.conflicts.size === 0;
-  shown.querySelector("[data-list]").replaceChildren(...[...outbox.conflicts].map(([item, theirs]) => {
-    const line = document.createElement("li");
+  listConflicts(root, outbox, (item) => draw(item, null), (item, theirs) => {
     const there = open(theirs);
-    line.append(element("h3", `Item ${item.id}`), side("Typed here", item, () => outbox.settle(item, true)), side("Saved elsewhere", there, () => {
+    return [element("h3", `Item ${item.id}`), side("Typed here", item, () => outbox.settle(item, true)), side("Saved elsewhere", there, () => {
       restore(item, copy(there));
       outbox.settle(item, false);
       settled(item);
-    }));
-    return line;
-  }));
+    })];
+  });
 }
 
 function side(title, item, choose) {

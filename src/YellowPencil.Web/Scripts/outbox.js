@@ -1,15 +1,20 @@
-// Sends changed items to the server and knows how that stands. One request at a time; what is not acknowledged stays in local storage
+// What was typed and has to reach the server. One request at a time; what is not acknowledged stays in local storage
 // with the version it was typed on, and is sent again when the connection is back. An item that the server refuses, or that was changed
 // elsewhere, holds back nothing but itself.
 import { forget, keep, kept } from "./keeping.js";
-import { take, written } from "./working.js";
 
 const QUIET = 40; // milliseconds after the last key before sending
 const RETRY = 2000; // milliseconds between tries without a connection
 
+/**
+ * The items belong to pages: each has page, code, title, id, version, and a name for messages. `mail` says how they are written and sent:
+ * written(item) is what was typed, take(item, kept) puts it back, address() and pack(list) make the request, and unpack(reply) gives for every
+ * page { page, versions, conflicts, refused }.
+ */
 export class Outbox {
-  constructor(page, token, { typing, changed, margin }) {
-    Object.assign(this, { page, token, typing, tell: changed, margin, items: page.items, waiting: new Set(), refused: new Map(), conflicts: new Map(), trouble: "", busy: false, timer: 0 });
+  constructor(items, token, mail, { changed, heard }) {
+    Object.assign(this, { items, token, mail, tell: changed, heard, waiting: new Set(), refused: new Map(), conflicts: new Map(), trouble: "", busy: false, timer: 0 });
+    this.byKey = new Map(items.map((item) => [this.key(item), item]));
     window.addEventListener("online", () => this.send());
   }
 
@@ -17,8 +22,7 @@ export class Outbox {
   restore() {
     for (const item of this.items) {
       const before = kept(this.key(item));
-      if (before?.squares === undefined) continue; // nothing, or what a version before this one kept in another shape
-      take(item, before);
+      if (before === null || !this.mail.take(item, before)) continue; // nothing, or what another page or version kept in another shape
       item.version = before.version;
       this.waiting.add(item);
     }
@@ -29,20 +33,17 @@ export class Outbox {
 
   /** How the saving stands, in a sentence. */
   get state() {
-    const faults = [...this.refused].map(([item, message]) => `Item ${item.id} is not saved: ${message}.`);
+    const faults = [...this.refused].map(([item, message]) => `${item.name} is not saved: ${message}.`);
     if (this.conflicts.size > 0) faults.unshift(`${this.names(this.conflicts.keys())} changed in another tab: choose what stands.`);
     if (this.trouble) faults.unshift(this.trouble);
-    if (faults.length > 0) return faults.join(" ");
+    if (faults.length > 0) return faults.length > 3 ? `${faults.slice(0, 3).join(" ")} And ${faults.length - 3} more.` : faults.join(" ");
     return this.busy || this.waiting.size > 0 ? "Saving…" : "Saved.";
   }
 
   /** The items that are not acknowledged, such as "Items 3, 4". */
   get unsettled() { return this.names(new Set([...this.waiting, ...(this.busy ? this.underWay ?? [] : []), ...this.refused.keys(), ...this.conflicts.keys()])); }
 
-  names(items) {
-    const ids = [...items].map((item) => item.id);
-    return `${ids.length === 1 ? "Item" : "Items"} ${ids.join(", ")}`;
-  }
+  names(items) { return this.mail.names([...items]); }
 
   /** Asks for the reading so far, when the hand has gone to another item. */
   refresh() {
@@ -50,15 +51,19 @@ export class Outbox {
     this.timer = setTimeout(() => this.send(), QUIET);
   }
 
-  key(item) { return `item:${this.page.id}:${item.id}`; }
+  key(item) { return `item:${item.page}:${item.id}`; }
+
+  keep(item) { keep(this.key(item), { version: item.version, code: item.code, title: item.title, ...this.mail.written(item) }); }
 
   changed(item) {
-    keep(this.key(item), { version: item.version, code: this.page.code, title: this.page.title, ...written(item) });
+    this.keep(item);
     this.refused.delete(item);
     if (!this.conflicts.has(item)) this.waiting.add(item);
     this.tell();
     this.refresh();
   }
+
+  text(item) { return JSON.stringify({ id: item.id, version: item.version, ...this.mail.written(item) }); }
 
   async send() {
     clearTimeout(this.timer);
@@ -69,7 +74,7 @@ export class Outbox {
     }
     this.busy = true;
     this.again = false;
-    const sent = [...this.waiting].map((item) => ({ item, text: JSON.stringify({ id: item.id, version: item.version, ...written(item) }) }));
+    const sent = [...this.waiting].map((item) => ({ item, text: this.text(item) }));
     this.underWay = sent.map((s) => s.item);
     this.waiting.clear();
     try {
@@ -86,11 +91,7 @@ export class Outbox {
   }
 
   async put(sent) {
-    const request = () => fetch(`/api/pages/${this.page.id}/items?typing=${encodeURIComponent(this.typing())}`, {
-      method: "PUT",
-      headers: { "content-type": "application/json", "X-Antiforgery": this.token },
-      body: `[${sent.map((s) => s.text).join(",")}]`,
-    });
+    const request = () => fetch(this.mail.address(), { method: "PUT", headers: { "content-type": "application/json", "X-Antiforgery": this.token }, body: this.mail.pack(sent) });
     const answer = await request();
     if (answer.status !== 400 && answer.status !== 401) return answer;
 
@@ -101,20 +102,25 @@ export class Outbox {
     return request();
   }
 
-  acknowledge(sent, { versions, conflicts, refused, margin }) {
+  acknowledge(sent, reply) {
+    const pages = this.mail.unpack(reply);
+    const versions = new Map(pages.flatMap(({ page, versions: ofPage }) => Object.entries(ofPage).map(([id, version]) => [this.key({ page, id }), version])));
     for (const { item, text } of sent) {
-      if (versions[item.id] === undefined) continue;
-      const now = JSON.stringify({ id: item.id, version: item.version, ...written(item) });
-      item.version = versions[item.id];
-      if (now === text) forget(this.key(item));
-      else keep(this.key(item), { version: item.version, code: this.page.code, title: this.page.title, ...written(item) });
+      const version = versions.get(this.key(item));
+      if (version === undefined) continue;
+      const isAsSent = this.text(item) === text;
+      item.version = version;
+      if (isAsSent) forget(this.key(item));
+      else this.keep(item);
     }
-    for (const theirs of conflicts) this.conflicts.set(this.find(theirs.id), theirs);
-    for (const { id, message } of refused) if (!this.waiting.has(this.find(id))) this.refused.set(this.find(id), message);
-    this.margin(margin);
+    for (const { page, conflicts, refused } of pages) {
+      for (const theirs of conflicts) this.conflicts.set(this.find(page, theirs.id), theirs);
+      for (const { id, message } of refused) if (!this.waiting.has(this.find(page, id))) this.refused.set(this.find(page, id), message);
+    }
+    this.heard(reply);
   }
 
-  find(id) { return this.items.find((item) => item.id === id); }
+  find(page, id) { return this.byKey.get(this.key({ page, id })); }
 
   async hold(sent, answer) {
     if (answer.status === 401) return this.later(sent, "You are signed out. What you typed is kept in this browser: sign in again in another tab, and this page goes on by itself.");
@@ -140,5 +146,12 @@ export class Outbox {
     else forget(this.key(item));
     this.tell();
     this.refresh();
+  }
+
+  /** Waits until everything is acknowledged, so long as nothing stands in the way; whether it is. */
+  async settleDown(patience = 10000) {
+    this.send();
+    for (const until = Date.now() + patience; !this.isSettled && Date.now() < until && !this.trouble && this.refused.size === 0 && this.conflicts.size === 0;) await new Promise((wake) => setTimeout(wake, 50));
+    return this.isSettled;
   }
 }

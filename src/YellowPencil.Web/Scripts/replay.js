@@ -1,8 +1,11 @@
 // Goes through the frames of a replay with the arrow keys or the buttons.
+const MODEL = "pencil-model"; // whether models were shown last; of no student, and kept at sign-out
+
 export function replay() {
   return {
     at: 0,
     count: 0,
+    isModelled: localStorage.getItem(MODEL) === "shown",
     init() {
       this.count = Number(this.$root.dataset.frames);
       this.show();
@@ -10,7 +13,7 @@ export function replay() {
     },
     press(event) {
       if (event.altKey || event.ctrlKey || event.metaKey || event.shiftKey || event.target.matches("input, textarea, select")) return;
-      const act = { ArrowLeft: this.back, ArrowRight: this.on, Home: this.first, End: this.last }[event.key];
+      const act = { ArrowLeft: this.back, ArrowRight: this.on, Home: this.first, End: this.last, m: this.turn, M: this.turn }[event.key];
       if (!act) return;
       act.call(this);
       event.preventDefault();
@@ -20,7 +23,15 @@ export function replay() {
     first() { this.at = 0; this.show(); },
     last() { this.at = this.count - 1; this.show(); },
     where() { return `Step ${this.at + 1} of ${this.count}`; },
+    modelled() { return String(this.isModelled); },
+    turn() {
+      this.isModelled = !this.isModelled;
+      localStorage.setItem(MODEL, this.isModelled ? "shown" : "hidden");
+      this.show();
+    },
     show() {
+      this.$root.classList.toggle("modelled", this.isModelled);
+      for (const model of this.$root.querySelectorAll("[data-model]")) model.hidden = !this.isModelled;
       for (const side of this.$root.querySelectorAll("[data-side]")) {
         const frames = [...side.querySelectorAll(".frame")];
         frames.forEach((frame, i) => { frame.hidden = i !== Math.min(this.at, frames.length - 1); });

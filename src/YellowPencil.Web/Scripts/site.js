@@ -1,5 +1,8 @@
 // Starts what a page asks for. Everything works from attributes of the page; no script stands in a page.
 import Alpine from "./alpine.js";
+import { startBoard } from "./board.js";
+import { followReading } from "./class-reading.js";
+import { startCoverage } from "./coverage.js";
 import { replay } from "./replay.js";
 import { startTyping } from "./typing.js";
 import { showUnsent } from "./unsent.js";
@@ -11,8 +14,17 @@ Alpine.start();
 const typing = document.querySelector("[data-typing]");
 if (typing) startTyping(typing);
 
+const board = document.querySelector("[data-board]");
+if (board) startBoard(board);
+
+const classReading = document.querySelector("[data-class-reading]");
+if (classReading) followReading(classReading);
+
 for (const taken of document.querySelectorAll("[data-taken]")) forgetForm(taken.dataset.taken);
 for (const field of document.querySelectorAll("[data-keep]")) keepField(field);
+
+const items = document.querySelector("[data-covers]");
+if (items) startCoverage(items, document.querySelector("[data-coverage]"));
 
 for (const place of document.querySelectorAll("[data-unsent]")) {
   showUnsent(place);
@@ -21,7 +33,7 @@ for (const place of document.querySelectorAll("[data-unsent]")) {
 
 for (const form of document.querySelectorAll("form[data-sign-out]"))
   form.addEventListener("submit", (event) => {
-    const waiting = unsentPages().flatMap((page) => page.ids).length;
+    const waiting = unsentPages().flatMap((unsent) => unsent.keys).length;
     if (waiting > 0 && !confirm(`${waiting === 1 ? "One item is" : `${waiting} items are`} not saved on the server yet. Signing out removes ${waiting === 1 ? "it" : "them"} from this browser. Sign out all the same?`)) {
       event.preventDefault();
       return;

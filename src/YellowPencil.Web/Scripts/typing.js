@@ -3,14 +3,11 @@ import { draw, squareAt } from "./drawing.js";
 import { Hand } from "./hand.js";
 import { showConflicts, showMargin } from "./margin.js";
 import { Outbox } from "./outbox.js";
-import { answerOf, copy, isOpen, marksSpoken, open, restore, turnRound } from "./working.js";
-
-const PATIENCE = 10000; // milliseconds that "Read the page" waits for the last acknowledgement
+import { answerOf, copy, isOpen, marksSpoken, open, restore, take, turnRound, written } from "./working.js";
 
 export function startTyping(root) {
   const page = JSON.parse(root.dataset.typing);
-  page.items = page.items.map(open);
-  const { items } = page;
+  const items = page.items.map((set) => ({ ...open(set), page: page.id, code: page.code, title: page.title, name: `Item ${set.id}` }));
   const paper = root.querySelector("[data-paper]");
   const slots = [...paper.querySelectorAll("[data-item]")];
   const find = (name) => root.querySelector(`[data-${name}]`);
@@ -19,7 +16,14 @@ export function startTyping(root) {
   let at = 0;
   let turned = new Map();
   let notice = "";
-  const outbox = new Outbox(page, root.dataset.token, { typing: () => (paper.contains(document.activeElement) ? current().id : ""), changed: showState, margin: takeMargin });
+  const outbox = new Outbox(items, root.dataset.token, {
+    written,
+    take: (item, before) => before.squares !== undefined && (take(item, before), true),
+    names: (of) => `${of.length === 1 ? "Item" : "Items"} ${of.map((item) => item.id).join(", ")}`,
+    address: () => `/api/pages/${page.id}/items?typing=${encodeURIComponent(paper.contains(document.activeElement) ? current().id : "")}`,
+    pack: (sent) => `[${sent.map((s) => s.text).join(",")}]`,
+    unpack: (reply) => [{ page: page.id, ...reply }],
+  }, { changed: showState, heard: (reply) => takeMargin(reply.margin) });
   const current = () => items[at];
 
   // What is done to the item under the hand.
@@ -228,9 +232,7 @@ export function startTyping(root) {
     event.preventDefault();
     const form = event.target;
     find("not-yet").textContent = "Waiting until everything is saved…";
-    outbox.send();
-    for (const until = Date.now() + PATIENCE; !outbox.isSettled && Date.now() < until && !outbox.trouble && outbox.refused.size === 0 && outbox.conflicts.size === 0;) await new Promise((wake) => setTimeout(wake, 50));
-    if (outbox.isSettled) form.submit();
+    if (await outbox.settleDown()) form.submit();
     else find("not-yet").textContent = `Not read yet. ${outbox.unsettled} ${/^Items/.test(outbox.unsettled) ? "are" : "is"} not saved.`;
   });
 

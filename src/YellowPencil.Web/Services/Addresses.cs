@@ -9,17 +9,29 @@ public static class Addresses
     /// <summary>Adding a student.</summary>
     public const string AddStudent = "/add-student";
 
+    /// <summary>Putting a class together.</summary>
+    public const string AddClass = "/add-class";
+
     /// <summary>What was thrown away.</summary>
     public const string ThrownAway = "/thrown-away";
 
     /// <summary>A student's file.</summary>
     public static string Student(string code) => $"/students/{Uri.EscapeDataString(code)}";
 
+    /// <summary>The map of ideas as they stand with a student, at one of them where it is named.</summary>
+    public static string Ideas(string code, string? idea = null) => $"{Student(code)}/ideas{(idea is null ? "" : $"#{idea}")}";
+
     /// <summary>Changing what a file says.</summary>
     public static string EditStudent(string code) => $"{Student(code)}/edit";
 
     /// <summary>Beginning a page.</summary>
     public static string BeginPage(string code) => $"{Student(code)}/pages/new";
+
+    /// <summary>Beginning a page that asks the same as another with other numbers.</summary>
+    public static string ParallelPage(string code, Guid other) => $"{BeginPage(code)}?parallelTo={other}";
+
+    /// <summary>Setting a sheet that asks the same as another with other numbers.</summary>
+    public static string ParallelSheet(Guid schoolClass, Guid other) => $"{SetSheet(schoolClass)}?parallelTo={other}";
 
     /// <summary>Typing a page in.</summary>
     public static string Page(Guid id) => $"/pages/{id}";
@@ -30,14 +42,44 @@ public static class Addresses
     /// <summary>The page on paper, for the student.</summary>
     public static string Sheet(Guid id) => $"/pages/{id}/sheet";
 
+    /// <summary>Short plans for the number facts that a page shows.</summary>
+    public static string Facts(Guid id) => $"/pages/{id}/facts";
+
+    /// <summary>Paper aids: squared paper, mats, number lines, multiples.</summary>
+    public const string Aids = "/paper";
+
     /// <summary>The reading of a page, with one of its explanations chosen.</summary>
     public static string Reading(Guid id, string? rules = null) => $"/pages/{id}/reading{Chosen(rules)}";
 
     /// <summary>The replay of an item, by one of the explanations.</summary>
     public static string Item(Guid id, string item, string? rules = null) => $"/pages/{id}/items/{Uri.EscapeDataString(item)}{Chosen(rules)}";
 
+    /// <summary>A class.</summary>
+    public static string Class(Guid id) => $"/classes/{id}";
+
+    /// <summary>Changing a class.</summary>
+    public static string EditClass(Guid id) => $"/classes/{id}/edit";
+
+    /// <summary>Setting a sheet for a class.</summary>
+    public static string SetSheet(Guid id) => $"/classes/{id}/set";
+
+    /// <summary>Typing in what a class wrote.</summary>
+    public static string ClassSheet(Guid id) => $"/class-sheets/{id}";
+
+    /// <summary>The sheet of a class on paper.</summary>
+    public static string ClassPaper(Guid id) => $"{ClassSheet(id)}/paper";
+
+    /// <summary>The reading of a class, at a student's row where one is named.</summary>
+    public static string ClassReading(Guid id, string? code = null) => $"/class-sheets/{id}/reading{(code is null ? "" : $"#{Row(code)}")}";
+
+    /// <summary>The name of a student's row within the reading of a class.</summary>
+    public static string Row(string code) => $"row-{Uri.EscapeDataString(code)}";
+
     /// <summary>A plan.</summary>
     public static string Plan(Guid id) => $"/plans/{id}";
+
+    /// <summary>The faded examples of a plan on paper.</summary>
+    public static string Faded(Guid id) => $"/plans/{id}/faded";
 
     /// <summary>The practice items of a plan on paper.</summary>
     public static string Practice(Guid id) => $"/plans/{id}/practice";

@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.Identity;
 using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
+using YellowPencil.Web.Classes;
 using YellowPencil.Web.Forms;
 
 namespace YellowPencil.Web.Services;
@@ -35,8 +36,14 @@ internal static class AppServices
         services.AddScoped<StudentFiles>();
         services.AddScoped<PageDesk>();
         services.AddScoped<PageTyping>();
+        services.AddSingleton<ReadingCache>();
         services.AddScoped<ReadingDesk>();
         services.AddScoped<PlanDesk>();
+        services.AddMemoryCache(options => options.SizeLimit = 20_000);
+        services.AddScoped<StudentIdeas>();
+        services.AddScoped<ClassDesk>();
+        services.AddScoped<ClassReader>();
+        services.AddJobs(connection);
         services.AddScoped<Desk>();
         services.AddScoped<Removals>();
         services.AddScoped<DemoLoader>();
@@ -65,8 +72,10 @@ internal static class AppServices
             options.Conventions.AllowAnonymousToPage("/SignIn");
             options.Conventions.AllowAnonymousToPage("/Invitation");
             options.Conventions.AllowAnonymousToPage("/Status");
+            options.Conventions.AddPageRoute("/Classes/Edit", Addresses.AddClass);
         }).AddMvcOptions(options => options.Filters.AddService<OnceFilter>());
         services.AddHostedService<EngineWarmUp>();
         services.AddHostedService<Eraser>();
+        services.AddJobServer();
     }
 }

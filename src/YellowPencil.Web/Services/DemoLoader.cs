@@ -29,6 +29,7 @@ public sealed class DemoLoader(PencilContext data, UserManager<Specialist> users
         var made = await users.CreateAsync(specialist, Password);
         if (!made.Succeeded) throw new InvalidOperationException(string.Join(" ", made.Errors.Select(e => e.Description)));
         foreach (var student in DemoStudents.All) Add(student, specialist.Id);
+        DemoClass.Add(data, specialist.Id, clock.GetUtcNow());
         await data.SaveChangesAsync();
     }
 
@@ -40,23 +41,10 @@ public sealed class DemoLoader(PencilContext data, UserManager<Specialist> users
         foreach (var page in demo.Pages)
         {
             var written = DateOnly.FromDateTime(now.AddDays(-page.DaysAgo).UtcDateTime);
-            var sheet = new WorkedSheet { Student = demo.Code, Sheet = page.Title, Date = written, Items = page.Items() };
-            var kept = new StudentPage
-            {
-                Id = Guid.CreateVersion7(now),
-                OwnerId = owner,
-                StudentId = student.Id,
-                Title = page.Title,
-                WrittenOn = written,
-                State = sheet.Items.Any(i => i.Answer is not null) ? PageState.Typed : PageState.Typing,
-                Content = SheetWriter.Write(sheet),
-                ItemVersions = sheet.Items.ToDictionary(i => i.Id, _ => 1),
-                ItemCount = sheet.Items.Count,
-                CreatedAt = now.AddDays(-page.DaysAgo),
-                ChangedAt = now.AddDays(-page.DaysAgo),
-            };
+            var kept = PageDesk.New(student, page.Title, written, page.Items(), now.AddDays(-page.DaysAgo));
+            if (PageDesk.StoredSheet(kept).Items.Any(i => i.IsAnswered)) kept.State = PageState.Typed;
             data.Pages.Add(kept);
-            if (page.IsRead) data.Readings.Add(ReadingDesk.Keep(kept, SheetDiagnosis.Read(sheet), now));
+            if (page.IsRead) data.Readings.Add(ReadingDesk.Keep(kept, SheetDiagnosis.Read(PageDesk.Sheet(kept)), now));
         }
     }
 }

@@ -16,11 +16,13 @@ public sealed record StudentLine(string Code, string CallName, int Pages, string
 /// <summary>What waits for the specialist: every page that is not finished lies in exactly one pile.</summary>
 public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming names, SchoolTime time)
 {
-    /// <summary>The students in the order of their codes, with what their latest reading came to.</summary>
+    /// <summary>
+    /// The students in the order of their codes, with what their latest reading came to; without those who are only known by the sheets of a class.
+    /// </summary>
     public async Task<IReadOnlyList<StudentLine>> StudentsAsync()
     {
         await names.LoadAsync();
-        var rows = await data.Students.OrderBy(s => s.CodeKey).Select(s => new
+        var rows = await data.Students.Where(s => s.Classes.Count == 0 || s.CallName != "" || s.Plans.Count > 0 || s.Pages.Any(p => p.ClassSheetId == null)).OrderBy(s => s.CodeKey).Select(s => new
         {
             s.Code,
             s.CallName,
@@ -36,7 +38,7 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
     public async Task<IReadOnlyList<Pile>> PilesAsync()
     {
         var pages = await data.Pages.OrderBy(p => p.CreatedAt).Select(p => new WaitingPage(
-            p.Id, p.State, p.Title, p.Student!.Code, p.Student.CallName, p.WrittenOn, p.CreatedAt, p.ItemCount, p.Version,
+            p.Id, p.State, p.Title, p.Student!.Code, p.Student.CallName, p.ClassSheet == null ? null : p.ClassSheetId, p.ClassSheet!.Class!.Name, p.WrittenOn, p.CreatedAt, p.ItemCount, p.Version,
             p.Readings.OrderByDescending(r => r.MadeAt).Select(r => (int?)r.PageVersion).FirstOrDefault(),
             p.Decisions.Where(d => d.Kind == DecisionKind.Accepted || d.Kind == DecisionKind.PutAside).OrderByDescending(d => d.At).Select(d => (int?)d.PageVersion).FirstOrDefault(),
             p.Plans.Where(q => q.PrintedAt == null && q.PageVersion == p.Version).OrderByDescending(q => q.MadeAt).Select(q => (Guid?)q.Id).FirstOrDefault())).ToListAsync();
@@ -49,9 +51,16 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
             Pile(Stage.Print, "To print", "No plan waits to be printed.", p => Addresses.Plan(p.Plan!.Value), _ => "plan"),
         ];
 
+        // The pages of a class lie together as one sheet; only plans are each student's own.
         Pile Pile(Stage stage, string name, string empty, Func<WaitingPage, string> address, Func<WaitingPage, string> note) => new(name, empty,
-            [.. lying[stage].Select(p => new PiledSheet(p.Code, p.CallName, p.Title, p.WrittenOn is { } on ? SchoolTime.Date(on) : time.Date(p.CreatedAt), p.Items, note(p), address(p)))]);
+        [
+            .. lying[stage].GroupBy(p => stage == Stage.Print ? p.Id : p.ClassSheet ?? p.Id).Select(together => (First: together.First(), Count: together.Count())).Select(p => p.First.ClassSheet is { } sheet && stage != Stage.Print
+                ? new PiledSheet(p.First.Class ?? "", "", p.First.Title, When(p.First), p.First.Items, $"{p.Count} {(p.Count == 1 ? "student" : "students")}", stage == Stage.TypeIn ? Addresses.ClassSheet(sheet) : Addresses.ClassReading(sheet))
+                : new PiledSheet(p.First.Code, p.First.CallName, p.First.Title, When(p.First), p.First.Items, note(p.First), address(p.First))),
+        ]);
     }
+
+    private string When(WaitingPage page) => page.WrittenOn is { } on ? SchoolTime.Date(on) : time.Date(page.CreatedAt);
 
     private static Stage StageOf(WaitingPage page) =>
         page.State == PageState.Typing ? Stage.TypeIn
@@ -70,6 +79,6 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
     }
 
     private sealed record WaitingPage(
-        Guid Id, PageState State, string Title, string Code, string CallName, DateOnly? WrittenOn, DateTimeOffset CreatedAt, int Items, int Version,
+        Guid Id, PageState State, string Title, string Code, string CallName, Guid? ClassSheet, string? Class, DateOnly? WrittenOn, DateTimeOffset CreatedAt, int Items, int Version,
         int? ReadAt, int? DecidedAt, Guid? Plan);
 }

@@ -16,28 +16,31 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
     /// <summary>Begins a page with its items.</summary>
     public async Task<StudentPage> BeginAsync(Student student, string title, DateOnly? writtenOn, IReadOnlyList<WorkedItem> items)
     {
-        var now = clock.GetUtcNow();
-        var page = new StudentPage
-        {
-            Id = Guid.CreateVersion7(now),
-            StudentId = student.Id,
-            Title = title,
-            WrittenOn = writtenOn,
-            State = items.All(i => i.Answer is not null) ? PageState.Typed : PageState.Typing,
-            Content = SheetWriter.Write(new WorkedSheet { Student = student.Code, Sheet = title.Length > 0 ? title : null, Date = writtenOn, Items = items }),
-            ItemVersions = items.ToDictionary(i => i.Id, _ => 1),
-            ItemCount = items.Count,
-            CreatedAt = now,
-            ChangedAt = now,
-        };
+        var page = New(student, title, writtenOn, items, clock.GetUtcNow());
         data.Pages.Add(page);
         await data.SaveChangesAsync();
         return page;
     }
 
+    /// <summary>A page that is not kept yet; typed in where every item has its answer.</summary>
+    internal static StudentPage New(Student student, string title, DateOnly? writtenOn, IReadOnlyList<WorkedItem> items, DateTimeOffset at) => new()
+    {
+        Id = Guid.CreateVersion7(at),
+        OwnerId = student.OwnerId,
+        StudentId = student.Id,
+        Title = title,
+        WrittenOn = writtenOn,
+        State = items.All(i => i.Answer is not null) ? PageState.Typed : PageState.Typing,
+        Content = SheetWriter.Write(new WorkedSheet { Student = student.Code, Sheet = title.Length > 0 ? title : null, Date = writtenOn, Items = items }),
+        ItemVersions = items.ToDictionary(i => i.Id, _ => 1),
+        ItemCount = items.Count,
+        CreatedAt = at,
+        ChangedAt = at,
+    };
+
     /// <summary>A page with its student, decisions and plans; null when there is none of this owner.</summary>
     public Task<StudentPage?> FindAsync(Guid id) =>
-        data.Pages.Include(p => p.Student).Include(p => p.Decisions.OrderBy(d => d.At)).Include(p => p.Plans).FirstOrDefaultAsync(p => p.Id == id);
+        data.Pages.Include(p => p.Student).Include(p => p.ClassSheet).Include(p => p.Decisions.OrderBy(d => d.At)).Include(p => p.Plans).FirstOrDefaultAsync(p => p.Id == id);
 
     /// <summary>The same page, held until the transaction of the request ends, so that no autosave comes in between.</summary>
     public async Task<StudentPage?> HoldAsync(Guid id)
@@ -105,6 +108,7 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
         page.MarksComplete = marksComplete;
         page.ChangedAt = clock.GetUtcNow();
         await data.SaveChangesAsync();
+        await data.Readings.Where(r => r.PageId == page.Id && r.PageVersion == page.Version).ExecuteUpdateAsync(set => set.SetProperty(r => r.IsPassing, false));
     }
 
     private static bool IsSame(ItemTask one, ItemTask other) => one.Text == other.Text && one.Form == other.Form;

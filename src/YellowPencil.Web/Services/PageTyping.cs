@@ -19,12 +19,15 @@ public sealed record RefusedItem(string Id, string Message);
 public sealed class PageTyping(PencilContext data, PageDesk pages)
 {
     /// <summary>Saves items of a page; null when there is no such page of this owner.</summary>
-    public async Task<TypingSaved?> SaveAsync(Guid id, IReadOnlyList<TypedItem> items)
+    /// <param name="id">The page.</param>
+    /// <param name="items">The items as they were typed.</param>
+    /// <param name="sheet">The sheet of a class on which the page must be; null where that does not matter.</param>
+    public async Task<TypingSaved?> SaveAsync(Guid id, IReadOnlyList<TypedItem> items, Guid? sheet = null)
     {
         await using var transaction = await data.Database.BeginTransactionAsync();
-        if (await pages.HoldAsync(id) is not { } page) return null;
-        var sheet = PageDesk.StoredSheet(page);
-        var known = sheet.Items.ToDictionary(i => i.Id);
+        if (await pages.HoldAsync(id) is not { } page || (sheet is not null && page.ClassSheetId != sheet)) return null;
+        var stored = PageDesk.StoredSheet(page);
+        var known = stored.Items.ToDictionary(i => i.Id);
         var versions = new Dictionary<string, int>();
         var conflicts = new List<WorkedItem>();
         var refused = new List<RefusedItem>();
@@ -62,7 +65,7 @@ public sealed class PageTyping(PencilContext data, PageDesk pages)
         var taken = versions.Where(v => v.Value != page.ItemVersions.GetValueOrDefault(v.Key, 1)).Select(v => v.Key).ToList();
         if (taken.Count > 0)
         {
-            pages.Put(page, sheet with { Items = [.. sheet.Items.Select(i => known[i.Id])] }, taken);
+            pages.Put(page, stored with { Items = [.. stored.Items.Select(i => known[i.Id])] }, taken);
             await data.SaveChangesAsync();
             await transaction.CommitAsync();
         }

@@ -13,10 +13,10 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
     public Task<Plan?> FindAsync(Guid id) => data.Plans.Include(p => p.Student).Include(p => p.Page).FirstOrDefaultAsync(p => p.Id == id);
 
     /// <summary>Makes a plan and keeps it as it is: what was printed never changes.</summary>
-    public async Task MakeAsync(Plan plan, Hypothesis hypothesis, string code)
+    public async Task MakeAsync(Plan plan, Hypothesis hypothesis, string code, IReadOnlyList<string>? rivals = null)
     {
         await names.LoadAsync();
-        plan.Content = PlanJson.Write(PlanMaker.Make(code, hypothesis, Facts(plan.AvoidedFacts), plan.Word, plan.MostDigits, plan.Seed, names.Own));
+        plan.Content = PlanJson.Write(PlanMaker.Make(code, hypothesis, Facts(plan.AvoidedFacts), plan.Word, plan.MostDigits, plan.Seed, names.Own, rivals));
         plan.EngineVersion = EngineVersion.Current;
     }
 
@@ -31,6 +31,18 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
         }
 
         return PlanJson.Read(plan.Content);
+    }
+
+    /// <summary>Puts another item with the same claim into the place of one.</summary>
+    /// <returns>What is wrong, in a sentence; null where it was done.</returns>
+    public async Task<string?> SwapAsync(Plan plan, string written)
+    {
+        if (await ReadAsync(plan) is not { } made || Hypothesis.Parse(plan.Rules) is not { } hypothesis) return "This version has no other item for this plan.";
+        if (made.Changeable().All(i => i.Written != written)) return null; // done already, in another tab
+        if (PlanMaker.Swap(made, written, hypothesis, Facts(plan.AvoidedFacts), plan.MostDigits, plan.Seed + made.Changed.Count + 1) is not { } changed) return $"There is no other item like {written}.";
+        plan.Content = PlanJson.Write(changed);
+        await data.SaveChangesAsync();
+        return null;
     }
 
     /// <summary>Notes that a plan was printed, or that it was not after all.</summary>

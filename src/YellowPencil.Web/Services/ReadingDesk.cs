@@ -10,26 +10,34 @@ using YellowPencil.Web.Accounts;
 namespace YellowPencil.Web.Services;
 
 /// <summary>Readings of pages, what was decided about them, and the plans made from them.</summary>
-public sealed class ReadingDesk(PencilContext data, PlanDesk plans, RuleNaming names, CurrentSpecialist who, TimeProvider clock)
+public sealed class ReadingDesk(PencilContext data, ReadingCache cache, PlanDesk plans, RuleNaming names, CurrentSpecialist who, TimeProvider clock)
 {
     /// <summary>Reads the page and keeps the reading, unless the same engine has read the same page before.</summary>
     /// <param name="page">The page.</param>
     /// <param name="cancellation">Ends the reading when nobody waits for it any more.</param>
     public async Task<Reading> ReadAsync(StudentPage page, CancellationToken cancellation = default)
     {
-        var reading = SheetDiagnosis.Read(PageDesk.Sheet(page), cancellation);
-        if (await data.Readings.AnyAsync(r => r.PageId == page.Id && r.PageVersion == page.Version && r.EngineVersion == EngineVersion.Current, cancellation)) return reading;
+        var reading = cache.Read(PageDesk.Sheet(page), cancellation);
+        if (!await data.Readings.AnyAsync(r => r.PageId == page.Id && r.PageVersion == page.Version && r.EngineVersion == EngineVersion.Current && r.ClassLine != null, cancellation))
+            await KeepAsync(Keep(page, reading, clock.GetUtcNow()), cancellation);
+        return reading;
+    }
 
-        // Two requests may read the same page at once: the first one's reading stays.
-        var kept = Keep(page, reading, clock.GetUtcNow());
+    /// <summary>
+    /// Keeps a reading. Two may read the same page at once: the first one's reading stays. What was read while the page was still being typed in
+    /// makes room for it.
+    /// </summary>
+    internal async Task KeepAsync(StoredReading reading, CancellationToken cancellation)
+    {
+        await data.Database.ExecuteSqlAsync($"delete from readings where page_id = {reading.PageId} and is_passing and page_version < {reading.PageVersion}", cancellation);
         await data.Database.ExecuteSqlAsync(
             $"""
-            insert into readings (id, owner_id, page_id, page_version, engine_version, outcome, rules, content, made_at)
-            values ({kept.Id}, {kept.OwnerId}, {kept.PageId}, {kept.PageVersion}, {kept.EngineVersion}, {kept.Outcome}, {kept.Rules}, {kept.Content}::jsonb, {kept.MadeAt})
-            on conflict do nothing
+            insert into readings (id, owner_id, page_id, page_version, engine_version, outcome, rules, content, class_line, is_passing, made_at)
+            values ({reading.Id}, {reading.OwnerId}, {reading.PageId}, {reading.PageVersion}, {reading.EngineVersion}, {reading.Outcome}, {reading.Rules}, {reading.Content}::jsonb,
+                {reading.ClassLine}::jsonb, {reading.IsPassing}, {reading.MadeAt})
+            on conflict (page_id, page_version, engine_version) do update set class_line = excluded.class_line
             """,
             cancellation);
-        return reading;
     }
 
     /// <summary>A reading as it is kept.</summary>
@@ -43,6 +51,8 @@ public sealed class ReadingDesk(PencilContext data, PlanDesk plans, RuleNaming n
         Outcome = ReadingWriter.Spell(reading.Outcome),
         Rules = reading.Outcome is Outcome.Bug or Outcome.NotToldApart && reading.BestBug is { } best ? RulesOf(best) : "",
         Content = ReadingWriter.Write(reading, NextItems.For(reading)),
+        ClassLine = ClassLine.Of(reading).Write(),
+        IsPassing = page.State == PageState.Typing,
         MadeAt = at,
     };
 
@@ -85,11 +95,12 @@ public sealed class ReadingDesk(PencilContext data, PlanDesk plans, RuleNaming n
             Rules = rules,
             AvoidedFacts = string.Join('|', reading.Facts.Select(f => f.Fact.ToString())),
             Word = page.Student!.Word,
-            MostDigits = PlanMaker.DigitsOf(reading.Sheet),
-            Seed = 7,
+            MostDigits = PlanMaker.LevelOf(reading.Sheet, explanation.Hypothesis),
+            Seed = BitConverter.ToUInt16(page.Id.ToByteArray(), 14),
             MadeAt = clock.GetUtcNow(),
         };
-        await plans.MakeAsync(plan, explanation.Hypothesis, page.Student!.Code);
+        await names.LoadAsync();
+        await plans.MakeAsync(plan, explanation.Hypothesis, page.Student!.Code, ReadingText.RivalsOf(reading, e => names.Of(RulesOf(e), plan.Word)));
         data.Plans.Add(plan);
         await data.SaveChangesAsync();
         return plan;

@@ -28,6 +28,27 @@ public sealed class Removals(PencilContext data, CurrentSpecialist who, TimeProv
         return removal.Id;
     }
 
+    /// <summary>Throws a class away, with its sheets; what its students wrote stays in their files.</summary>
+    public async Task<Guid> ThrowAsync(SchoolClass schoolClass)
+    {
+        var removal = Add("class", schoolClass.Name);
+        schoolClass.RemovalId = removal.Id;
+        await data.SaveChangesAsync();
+        await data.ClassSheets.Where(s => s.ClassId == schoolClass.Id).ExecuteUpdateAsync(set => set.SetProperty(s => s.RemovalId, removal.Id));
+        return removal.Id;
+    }
+
+    /// <summary>Throws a sheet of a class away, with the pages of all who have it.</summary>
+    public async Task<Guid> ThrowAsync(ClassSheet sheet)
+    {
+        var removal = Add("sheet", sheet.Class!.Name);
+        sheet.RemovalId = removal.Id;
+        await data.SaveChangesAsync();
+        await data.Plans.Where(p => p.Page!.ClassSheetId == sheet.Id).ExecuteUpdateAsync(set => set.SetProperty(p => p.RemovalId, removal.Id));
+        await data.Pages.Where(p => p.ClassSheetId == sheet.Id).ExecuteUpdateAsync(set => set.SetProperty(p => p.RemovalId, removal.Id));
+        return removal.Id;
+    }
+
     /// <summary>Throws a plan away.</summary>
     public async Task<Guid> ThrowAsync(Plan plan)
     {
@@ -57,6 +78,8 @@ public sealed class Removals(PencilContext data, CurrentSpecialist who, TimeProv
         removal.UndoneAt = clock.GetUtcNow();
         await data.SaveChangesAsync();
         await Thrown(data.Students, id).ExecuteUpdateAsync(set => set.SetProperty(s => s.RemovalId, (Guid?)null));
+        await Thrown(data.Classes, id).ExecuteUpdateAsync(set => set.SetProperty(c => c.RemovalId, (Guid?)null));
+        await Thrown(data.ClassSheets, id).ExecuteUpdateAsync(set => set.SetProperty(s => s.RemovalId, (Guid?)null));
         await Thrown(data.Pages, id).ExecuteUpdateAsync(set => set.SetProperty(p => p.RemovalId, (Guid?)null));
         await Thrown(data.Plans, id).ExecuteUpdateAsync(set => set.SetProperty(p => p.RemovalId, (Guid?)null));
         return null;
@@ -72,6 +95,8 @@ public sealed class Removals(PencilContext data, CurrentSpecialist who, TimeProv
             await using var transaction = await data.Database.BeginTransactionAsync();
             await data.Plans.IgnoreQueryFilters().Where(p => p.RemovalId == removal.Id).ExecuteDeleteAsync();
             await data.Pages.IgnoreQueryFilters().Where(p => p.RemovalId == removal.Id).ExecuteDeleteAsync();
+            await data.ClassSheets.IgnoreQueryFilters().Where(s => s.RemovalId == removal.Id).ExecuteDeleteAsync();
+            await data.Classes.IgnoreQueryFilters().Where(c => c.RemovalId == removal.Id).ExecuteDeleteAsync();
             await data.Students.IgnoreQueryFilters().Where(s => s.RemovalId == removal.Id).ExecuteDeleteAsync();
             removal.ErasedAt = now;
             await data.SaveChangesAsync();
@@ -82,12 +107,14 @@ public sealed class Removals(PencilContext data, CurrentSpecialist who, TimeProv
     private IQueryable<T> Thrown<T>(DbSet<T> rows, Guid removal)
         where T : class, IOwned, IRemovable => rows.IgnoreQueryFilters().Where(r => r.OwnerId == who.Id && r.RemovalId == removal);
 
-    // A page whose student, or a plan whose page, lies under another removal would come back to nowhere.
+    // A page whose student, a plan whose page, or a sheet whose class lies under another removal would come back to nowhere.
     private async Task<bool> IsWithoutHomeAsync(Removal removal)
     {
-        var pages = await Thrown(data.Pages, removal.Id).Select(p => p.StudentId).ToListAsync();
-        var plans = await Thrown(data.Plans, removal.Id).Where(p => p.Page!.RemovalId != removal.Id).Select(p => p.PageId).ToListAsync();
-        return await data.Students.CountAsync(s => pages.Contains(s.Id)) < pages.Distinct().Count() || await data.Pages.CountAsync(p => plans.Contains(p.Id)) < plans.Distinct().Count();
+        var pages = await Thrown(data.Pages, removal.Id).Select(p => p.StudentId).Distinct().ToListAsync();
+        var plans = await Thrown(data.Plans, removal.Id).Where(p => p.Page!.RemovalId != removal.Id).Select(p => p.PageId).Distinct().ToListAsync();
+        var sheets = await Thrown(data.ClassSheets, removal.Id).Where(s => s.Class!.RemovalId != removal.Id).Select(s => s.ClassId).Distinct().ToListAsync();
+        return await data.Students.CountAsync(s => pages.Contains(s.Id)) < pages.Count || await data.Pages.CountAsync(p => plans.Contains(p.Id)) < plans.Count
+            || await data.Classes.CountAsync(c => sheets.Contains(c.Id)) < sheets.Count;
     }
 
     // The filters are off for the whole question, so what stands now is asked for by name.

@@ -42,14 +42,17 @@ public sealed partial class StudentFiles(PencilContext data, TimeProvider clock)
     /// <summary>A file with the lines that its pages, readings, decisions and plans make; the work itself stays in the database.</summary>
     public Task<List<FilePage>> PagesAsync(Student student) => data.Pages.Where(p => p.StudentId == student.Id).Select(p => new FilePage(
         p.Id, p.Title, p.State, p.CreatedAt, p.WrittenOn, p.ItemCount, p.Version,
-        p.Readings.Select(r => new FileReading(r.MadeAt, r.Outcome, r.Rules, r.PageVersion)).ToList(),
+        p.Readings.Where(r => !r.IsPassing).Select(r => new FileReading(r.MadeAt, r.Outcome, r.Rules, r.PageVersion)).ToList(),
         p.Decisions.ToList(),
         p.Plans.Select(q => new FilePlan(q.Id, q.MadeAt, q.Rules, q.PrintedAt, q.PageVersion)).ToList())).ToListAsync();
+
+    /// <summary>Whether a text can be a code.</summary>
+    internal static bool IsCode(string text) => CodeShape().IsMatch(text);
 
     private async Task<string?> FaultAsync(string code, string callName, ClassroomWord word, Guid? but)
     {
         var key = Student.KeyOf(code);
-        if (!CodeShape().IsMatch(code.Trim())) return "A code has 1 to 40 letters, digits, dashes or dots, without spaces: for example K-17.";
+        if (!IsCode(code.Trim())) return "A code has 1 to 40 letters, digits, dashes or dots, without spaces: for example K-17.";
         if (callName.Trim().Length > 40) return "The name has more than 40 characters; a first name or nickname is enough.";
         if (!Enum.IsDefined(word)) return "Choose one of the words.";
         return await data.Students.Where(s => s.CodeKey == key && s.Id != but).Select(s => s.Code).FirstOrDefaultAsync() is { } taken ? $"There is already a student with the code {taken}." : null;

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 using YellowPencil.Web.Drawing;
 
 namespace YellowPencil.Web.Services;
@@ -16,33 +17,23 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
     /// <summary>The most items of one request.</summary>
     private const int Most = 500;
 
+    /// <summary>The most pages of one request.</summary>
+    private const int MostPages = 100;
+
     /// <summary>Reads a list of items; what is wrong with it is said with the number of the item.</summary>
     public static async Task<(IReadOnlyList<TypedItem> Items, string? Fault)> ReadAsync(Stream body, CancellationToken cancellation)
     {
-        try
-        {
-            using var document = await JsonDocument.ParseAsync(body, default, cancellation);
-            var root = document.RootElement;
-            if (root.ValueKind != JsonValueKind.Array) return ([], "a list of items is expected");
-            if (root.GetArrayLength() > Most) return ([], $"at most {Most} items come in one request");
-            var items = new List<TypedItem>();
-            foreach (var element in root.EnumerateArray())
-            {
-                if (TryRead(element, out var item) is { } fault) return ([], $"items[{items.Count + 1}]: {fault}");
-                items.Add(item!);
-            }
+        var items = new List<TypedItem>();
+        var fault = await ParseAsync(body, root => TryReadList(root, items), cancellation);
+        return (items, fault);
+    }
 
-            return (items, null);
-        }
-        catch (JsonException)
-        {
-            return ([], "this is not JSON");
-        }
-        catch (InvalidOperationException)
-        {
-            // The platform's reader says so of text with half a surrogate pair.
-            return ([], "the text holds characters that are not valid Unicode");
-        }
+    /// <summary>Reads lists of items by the pages to which they belong.</summary>
+    public static async Task<(IReadOnlyDictionary<Guid, List<TypedItem>> Pages, string? Fault)> ReadByPageAsync(Stream body, CancellationToken cancellation)
+    {
+        var pages = new Dictionary<Guid, List<TypedItem>>();
+        var fault = await ParseAsync(body, root => TryReadPages(root, pages), cancellation);
+        return (pages, fault);
     }
 
     /// <summary>The item of a page with what was typed.</summary>
@@ -53,7 +44,9 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
         {
             var read = WorkedItemReader.TryRead(item, Answer, Work, out var wrong);
             fault = wrong?.ToString();
-            return read;
+
+            // In which columns the digits stood is said of the answer that was there.
+            return read is not null && Work is null && read.Answer != item.Answer ? read with { Work = read.Work.Without(WorkFields.Cells) } : read;
         }
 
         var layout = PageLayout.Of(item.Task);
@@ -61,6 +54,52 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
         var taken = layout.Take(item, squares);
         if (taken.Answer is { Length: > WorkedItem.LongestAnswer }) fault = $"its answer has more than {WorkedItem.LongestAnswer} characters";
         return fault is null ? taken : null;
+    }
+
+    private static async Task<string?> ParseAsync(Stream body, Func<JsonElement, string?> read, CancellationToken cancellation)
+    {
+        try
+        {
+            using var document = await JsonDocument.ParseAsync(body, default, cancellation);
+            return read(document.RootElement);
+        }
+        catch (JsonException)
+        {
+            return "this is not JSON";
+        }
+        catch (InvalidOperationException)
+        {
+            // The platform's reader says so of text with half a surrogate pair.
+            return "the text holds characters that are not valid Unicode";
+        }
+    }
+
+    private static string? TryReadPages(JsonElement root, Dictionary<Guid, List<TypedItem>> pages)
+    {
+        if (root.ValueKind != JsonValueKind.Object) return "lists of items by their pages are expected";
+        foreach (var property in root.EnumerateObject())
+        {
+            if (!Guid.TryParse(property.Name, out var page)) return $"“{property.Name}” is not the key of a page";
+            var items = new List<TypedItem>();
+            if (TryReadList(property.Value, items) is { } fault) return fault;
+            pages[page] = items;
+            if (pages.Count > MostPages) return $"at most {MostPages} pages come in one request";
+        }
+
+        return null;
+    }
+
+    private static string? TryReadList(JsonElement root, List<TypedItem> items)
+    {
+        if (root.ValueKind != JsonValueKind.Array) return "a list of items is expected";
+        if (root.GetArrayLength() > Most) return $"at most {Most} items come in one request";
+        foreach (var element in root.EnumerateArray())
+        {
+            if (TryRead(element, out var item) is { } fault) return $"items[{items.Count + 1}]: {fault}";
+            items.Add(item!);
+        }
+
+        return null;
     }
 
     private static string? TryRead(JsonElement element, out TypedItem? item)

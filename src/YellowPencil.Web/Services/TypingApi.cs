@@ -21,7 +21,7 @@ internal static class TypingApi
     }
 
     /// <summary>Takes in what is typed, item by item, and gives back the reading so far, without the item being typed.</summary>
-    private static async Task<IResult> SaveAsync(Guid id, string? typing, HttpContext context, IAntiforgery forms, PageTyping pages, RuleNaming names)
+    private static async Task<IResult> SaveAsync(Guid id, string? typing, HttpContext context, IAntiforgery forms, PageTyping pages, ReadingCache readings, RuleNaming names)
     {
         if (!await forms.IsRequestValidAsync(context)) return Expired();
         var items = await TypedItem.ReadAsync(context.Request.Body, context.RequestAborted);
@@ -33,7 +33,7 @@ internal static class TypingApi
             saved.Versions,
             conflicts = saved.Conflicts.Select(item => JsonDocument.Parse(TypingJson.Write(item, saved.Page.ItemVersions.GetValueOrDefault(item.Id, 1))).RootElement),
             saved.Refused,
-            margin = Margin(saved.Page, typing, names),
+            margin = Margin(saved.Page, typing, readings, names),
         });
     }
 
@@ -47,15 +47,15 @@ internal static class TypingApi
         return Results.NoContent();
     }
 
-    private static IResult Expired() => Refuse("this form has expired; reload the page: what you typed is kept in this browser");
+    internal static IResult Expired() => Refuse("this form has expired; reload the page: what you typed is kept in this browser");
 
-    private static IResult Refuse(string message) => Results.Json(new { message }, statusCode: StatusCodes.Status400BadRequest);
+    internal static IResult Refuse(string message) => Results.Json(new { message }, statusCode: StatusCodes.Status400BadRequest);
 
     // The item under the hand is half written, so it says nothing yet.
-    private static object Margin(StudentPage page, string? typing, RuleNaming names)
+    private static object Margin(StudentPage page, string? typing, ReadingCache readings, RuleNaming names)
     {
         var sheet = PageDesk.Sheet(page);
-        var reading = SheetDiagnosis.Read(sheet with { Items = [.. sheet.Items.Select(i => i.Id == typing ? i with { Answer = null } : i)] });
+        var reading = readings.Read(sheet with { Items = [.. sheet.Items.Select(i => i.Id == typing ? i with { Answer = null } : i)] });
         return new
         {
             outcome = ReadingText.Say(reading.Outcome),

@@ -129,7 +129,7 @@ public static class DivisionPoints
             _ => true,
         },
         Slips = c => c.Part / c.Divisor > 1 ? [(QuotientDigit.OneTooSmall, 0.7), (QuotientDigit.OneTooLarge, 0.7), (QuotientDigit.CountedOneMore, 0.4), (QuotientDigit.CountedOneFewer, 0.4)] : [],
-        Say = (c, choice) => choice == QuotientDigit.Exact ? $"{c.Divisor} goes into {c.Part} {c.Part / c.Divisor} times." : $"{c.Part} ÷ {c.Divisor}: {Digit!.Does(choice)}.",
+        Say = (c, choice) => choice == QuotientDigit.Exact ? $"{c.Part} ÷ {c.Divisor}: it goes {(c.Part / c.Divisor == 1 ? "once" : $"{c.Part / c.Divisor} times")}." : $"{c.Part} ÷ {c.Divisor}: {Digit!.Does(choice)}.",
         Kinds = Kinds,
         Properties = Properties,
         ShowsIn = WorkFields.Cycles.Quotient,

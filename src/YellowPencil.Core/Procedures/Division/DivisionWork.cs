@@ -108,6 +108,7 @@ internal ref struct DivisionWork
         switch (run.Ask(DivisionPoints.Fits, context))
         {
             case TooSmall.WriteNothing:
+                PassCycle();
                 return true;
             case TooSmall.Swap when part > 0:
                 WriteDigit(divisor / part);
@@ -128,6 +129,7 @@ internal ref struct DivisionWork
                 return true;
             case TooSmall.ZeroAfterNext:
                 zerosDue++;
+                PassCycle();
                 return true;
             case TooSmall.WriteNine:
                 WriteDigit(9);
@@ -304,6 +306,12 @@ internal ref struct DivisionWork
 
         run.Page.Line = cycle++;
         if (run.Page.KeepsMarks) run.Page.Write(WorkFields.Cycles.Quotient, DigitPlace, digit.ToString());
+    }
+
+    /// <summary>Ends a cycle in which nothing was written in the quotient: what is brought down next is not of the one after it.</summary>
+    private void PassCycle()
+    {
+        if (Written > 0 || hasDigit) run.Page.Line = cycle++;
     }
 
     private readonly void WriteStep(MarkKind kind, long value)

@@ -92,7 +92,7 @@ public static class MultiplicationPoints
             "multiplies digits of the same place and the other top digits by the ones", "multiplies the leftmost top digit only", "multiplies the ones of the top number only"),
         Taught = (_, _) => RowWay.Work,
         Slips = _ => [(RowWay.LeaveOut, 0.2)],
-        Say = (c, choice) => choice == RowWay.Work ? $"Row {c.Row + 1}: times {c.Digit} {Place.Name(c.Row)}." : $"Row {c.Row + 1}: {Row!.Does(choice)}.",
+        Say = (c, choice) => choice == RowWay.Work ? $"Row {c.Row + 1}: times {Place.Counted(c.Digit, c.Row)}." : $"Row {c.Row + 1}: {Row!.Does(choice)}.",
         Kinds = RowKinds,
         ShowsIn = WorkFields.Rows,
     };

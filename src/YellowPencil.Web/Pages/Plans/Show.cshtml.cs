@@ -1,7 +1,5 @@
-using Microsoft.AspNetCore.Html;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using YellowPencil.Core.Notation;
 using YellowPencil.Core.Remediation;
 using YellowPencil.Core.Working;
 using YellowPencil.Web.Drawing;
@@ -43,6 +41,19 @@ public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, 
         return Redirect(Addresses.Plan(id));
     }
 
+    /// <summary>What is wrong with what was sent.</summary>
+    public string? Message { get; private set; }
+
+    /// <summary>Puts another item with the same claim into the place of one.</summary>
+    public async Task<IActionResult> OnPostSwapAsync(Guid id, string? item)
+    {
+        if (await plans.FindAsync(id) is not { } plan) return NotFound();
+        if ((Message = await plans.SwapAsync(plan, item ?? "")) is null) return Redirect(Addresses.Plan(id));
+        (Plan, Remediation) = (plan, await plans.ReadAsync(plan));
+        await names.LoadAsync();
+        return Page();
+    }
+
     /// <summary>Throws the plan away.</summary>
     public async Task<IActionResult> OnPostThrowAwayAsync(Guid id)
     {
@@ -51,30 +62,10 @@ public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, 
         return Redirect(Addresses.Student(plan.Student!.Code));
     }
 
-    /// <summary>A task with a proper minus sign.</summary>
-    public static string Minus(PlanItem item) => Signs.Printed(item.Task.Text);
-
-    /// <summary>What the old rule gives.</summary>
-    public static string Old(PlanItem item) => item.OldAnswer.Length == 0 ? "a blank" : item.OldAnswer;
-
     /// <summary>Items to be worked, with room for their marks, in one line.</summary>
-    public static IReadOnlyList<PagePicture> Blanks(IReadOnlyList<PlanItem> items)
-    {
-        var pictures = items.Select(i => PagePicture.WithRoom(i.Task)).ToList();
-        return pictures;
-    }
+    public static IReadOnlyList<PagePicture> Blanks(IReadOnlyList<PlanItem> items) => [.. items.Select(i => PagePicture.WithRoom(i.Task))];
 
     /// <summary>The worked example, with every mark.</summary>
     public static PagePicture Solved(RemediationPlan plan) =>
         PagePicture.Of(WorkedItem.Of("", plan.Example.Task) with { Answer = plan.Example.Right, Work = plan.ExampleWork });
-
-    /// <summary>A list of items with its key.</summary>
-    public static IHtmlContent Key(IReadOnlyList<PlanItem> items, int from, string title)
-    {
-        var table = new HtmlContentBuilder().AppendHtml("<table class=\"ledger\"><caption class=\"text-left\">").Append(title)
-            .AppendHtml("</caption><thead><tr><th></th><th>Item</th><th class=\"number\">Right</th><th class=\"number\">Old rule</th></tr></thead><tbody>");
-        for (var i = 0; i < items.Count; i++)
-            table.AppendFormat("<tr><td>{0}</td><td>{1}</td><td class=\"number\">{2}</td><td class=\"number\">{3}</td></tr>", from + i, Minus(items[i]), items[i].Right, items[i].Shows ? Old(items[i]) : "the same");
-        return table.AppendHtml("</tbody></table>");
-    }
 }

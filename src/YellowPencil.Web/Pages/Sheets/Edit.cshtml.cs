@@ -56,14 +56,14 @@ public sealed class EditModel(PageDesk pages, Removals removals) : PageModel
         var kept = new Dictionary<string, ItemTask>();
         foreach (var line in Lines.Where(l => l.Task.Length > 0))
         {
-            if (ItemList.TryParseTask(line.Task, NewModel.Families, out var fault) is { } task) kept[line.Id] = task;
+            if (ItemList.TryParseTask(line.Task, BeginModel.Families, out var fault) is { } task) kept[line.Id] = task;
             else faults.Add($"Item {line.Id}, “{line.Task}”: {fault}");
         }
 
         IReadOnlyList<WorkedItem> added = [];
         if (!string.IsNullOrWhiteSpace(More))
         {
-            added = ItemList.TryParse(More, NewModel.Families, out var inMore);
+            added = ItemList.TryParse(More, BeginModel.Families, out var inMore);
             faults.AddRange(inMore);
         }
 

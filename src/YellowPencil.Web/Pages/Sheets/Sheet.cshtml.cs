@@ -1,9 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
 using YellowPencil.Data;
-using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Sheets;
@@ -14,14 +11,14 @@ public sealed class SheetModel(PageDesk pages) : PageModel
     /// <summary>The page.</summary>
     public StudentPage? StudentPage { get; private set; }
 
-    /// <summary>The items with the room that they need.</summary>
-    public IReadOnlyList<(WorkedItem Item, PagePicture Picture)> Items { get; private set; } = [];
+    /// <summary>The sheet on paper.</summary>
+    public PaperView? Paper { get; private set; }
 
     /// <summary>How many items the page has.</summary>
     public int All { get; private set; }
 
     /// <summary>Shows the sheet.</summary>
-    public async Task<IActionResult> OnGetAsync(Guid id)
+    public async Task<IActionResult> OnGetAsync(Guid id, PaperWish wish)
     {
         StudentPage = await pages.FindAsync(id);
         if (StudentPage is null) return NotFound();
@@ -29,7 +26,7 @@ public sealed class SheetModel(PageDesk pages) : PageModel
         var items = PageDesk.StoredSheet(StudentPage).Items;
         All = items.Count;
         var open = items.Where(i => i.Answer is null).ToList();
-        Items = [.. (open.Count > 0 ? open : items).Select(i => (i, PagePicture.WithRoom(i.Task)))];
+        Paper = PaperView.Of(wish, StudentPage.Title, [StudentPage.Student!.Code], open.Count > 0 ? open : items);
         return Page();
     }
 }

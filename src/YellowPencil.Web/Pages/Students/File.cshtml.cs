@@ -31,7 +31,7 @@ public sealed class FileModel(StudentFiles files, PageDesk pages, ReadingDesk re
     private IEnumerable<FileLine> Lines(FilePage page)
     {
         var word = Student!.Word;
-        var name = page.Title.Length > 0 ? page.Title : "a page of subtraction";
+        var name = page.Title.Length > 0 ? page.Title : "a page";
         var written = page.WrittenOn is { } on ? $", written {SchoolTime.Date(on)}" : "";
         var items = page.Items == 1 ? "1 item" : $"{page.Items} items";
         yield return new FileLine(page.CreatedAt, $"Page: {name}", Addresses.Page(page.Id), $"{items}{written}, {(page.State == PageState.Typing ? "to be typed in" : "typed in")}");

@@ -1,0 +1,53 @@
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Notation;
+using static YellowPencil.Core.Remediation.Scripts.TeachingScript;
+
+namespace YellowPencil.Core.Remediation.Scripts;
+
+/// <summary>How the ideas of products are taught.</summary>
+internal static class ProductScripts
+{
+    public static IReadOnlyList<TeachingScript> All { get; } =
+    [
+        Of(Ideas.SkipCounting, "When I count in sevens, my first count is 7.",
+            "Each count is one group that has come; no group has come before the first one.",
+            "A number line: a jump for each group, and a finger for each jump.",
+            "“One group: how many? Two groups?” If the count is one off, count the fingers.", "How many groups have we counted?",
+            "counting groups", n => ($"Count three times in steps of {n % 9 + 2}.", $"{n % 9 + 2}, {2 * (n % 9 + 2)}, {3 * (n % 9 + 2)}"), n => ($"Two groups of {n} are how many?", $"{2 * n}"), n => ($"How many groups of 5 have you counted at {5 * (n / 10)}?", $"{n / 10}")),
+        Of(Ideas.ProductIsGroups, "Times means so many groups of so many.",
+            "All the groups together are the product; one group, or the two numbers put together, is less.",
+            "Counters in rows: so many rows of so many.",
+            "“How many groups? How many in each? How many are there together?” If the numbers are added, lay the rows.", "How many groups of how many?",
+            "equal groups", n => ($"{n % 8 + 2} rows of 2: how many?", $"{2 * (n % 8 + 2)}"), n => ("3 rows of 4: how many?", "12"), n => ($"Is 3 × {n} more or less than 3 + {n}?", "more")),
+        Of(Ideas.OneTimes, "One times a number is the number.",
+            "One group of seven is seven: nothing is added and nothing left out.",
+            "Counters: one row of so many.",
+            "“How many groups? One. How many are in it?” If 1 is written, lay the one row.", "How many are in the one group?",
+            "groups of so many", n => ($"One row of {n}: how many?", $"{n}"), n => ($"{n % 9 + 1} rows of 1: how many?", $"{n % 9 + 1}"), n => ($"1 × {n} = ?", $"{n}")),
+        Of(Ideas.ZeroTimes, "Zero times anything is zero. A carry that waits is still added.",
+            "No groups, or empty groups, make nothing; what was carried came from the place before and is still there.",
+            "Empty cups: so many cups with nothing in them.",
+            "“How many in each group? Nothing. So together? Is a carry waiting?” If the digit comes down, fill the cups with nothing.", "What is zero times this?",
+            "groups of nothing", n => ($"{n % 9 + 1} cups with 0 pegs in each: how many pegs?", "0"), n => ($"0 × {n} = ?", "0"), n => ($"0 × {n % 9 + 1}, and 2 more?", "2")),
+        Of(Ideas.CarryAfterProduct, "First I multiply, then I add the carry.",
+            "The carry is tens that were multiplied already; to multiply them again makes too many of them.",
+            "An area cut by places: the carry is a piece that is there already.",
+            "“Multiply this digit first. Now: what is waiting? Add it.” If the carry is added first, work the two pieces of the area.", "Is the carry added before or after?",
+            "multiplying and then adding", n => ($"3 × {n % 9 + 1}, then 2 more?", $"{3 * (n % 9 + 1) + 2}"), n => ($"{n % 9 + 1} × 2, then 1 more?", $"{2 * (n % 9 + 1) + 1}"), n => ("4 × 5, then 3 more?", "23")),
+        Of(Ideas.EveryDigitTimesEvery, "Each digit of one number is multiplied by each digit of the other.",
+            "All of the number is taken that many times. A pair that is left out is a piece of the area that is missing.",
+            "An area cut by places; every piece gets its product.",
+            "“Which pieces are there? Which have we worked? Is one still empty?” If a piece is left out, find it in the picture.", "Which pair is not worked yet?",
+            "parts of a number", n => ($"{n} is {n / 10 * 10} and what?", $"{n % 10}"), n => ($"2 × {n} is 2 × {n / 10 * 10} and 2 × what?", $"{n % 10}"), n => ($"An area of {n} by 32, cut by places: how many pieces?", "4")),
+        Of(Ideas.RowIsTenTimes, "The tens make ten times as much: their row begins one place further left.",
+            "Three tens times seven are twenty-one tens, and tens are written in the tens.",
+            "An area cut by places; beside each strip its row, with the zero or the free place.",
+            "“What is this digit worth? Tens. So its row is tens: where does it begin?” If it begins under the ones, read what the row is worth.", "Where does this row begin?",
+            "ten times a number", n => ($"10 × {n} = ?", $"{n}0"), n => ($"{n / 10} tens times 2: how many tens?", $"{2 * (n / 10)}"), n => ($"What is the {n / 10} of {n} worth?", $"{n / 10 * 10}")),
+        Of(Ideas.RowsAreParts, "The rows are parts: I add all of them.",
+            "Each strip of the area is a part of the whole; the product is all strips together.",
+            "An area cut by places: the strips are pushed apart and together again.",
+            "“How many rows are there? Are all of them added?” If one is left out, cover its strip.", "Which rows are added?",
+            "adding parts", n => ($"{n}0 and {n % 10}: together?", $"{10 * n + n % 10}"), n => ($"120 and {n}: together?", $"{120 + n}"), n => ($"{n} is {n / 10 * 10} and what?", $"{n % 10}")),
+    ];
+}

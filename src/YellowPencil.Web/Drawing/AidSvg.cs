@@ -1,0 +1,138 @@
+using System.Globalization;
+using System.Text;
+using Microsoft.AspNetCore.Html;
+using YellowPencil.Core.Notation;
+
+namespace YellowPencil.Web.Drawing;
+
+/// <summary>A sheet of paper in millimetres, without its margins.</summary>
+/// <param name="Name">The name, as the style sheet has it.</param>
+/// <param name="Width">The width that can be printed on.</param>
+/// <param name="Height">The height that can be printed on.</param>
+public sealed record PaperSize(string Name, int Width, int Height)
+{
+    /// <summary>A4 with margins of 14 mm, and a line for the code.</summary>
+    public static readonly PaperSize A4 = new("a4", 182, 240);
+
+    /// <summary>Letter with the same margins.</summary>
+    public static readonly PaperSize Letter = new("letter", 187, 222);
+}
+
+/// <summary>Draws what is laid on the table beside the writing, in true millimetres.</summary>
+internal sealed class AidSvg
+{
+    private readonly StringBuilder svg = new();
+    private readonly PaperSize paper;
+
+    private AidSvg(PaperSize paper) => this.paper = paper;
+
+    /// <summary>Squared paper.</summary>
+    /// <param name="paper">The paper.</param>
+    /// <param name="square">The side of a square in mm.</param>
+    public static IHtmlContent Squared(PaperSize paper, int square)
+    {
+        var aid = new AidSvg(paper);
+        var (columns, rows) = (paper.Width / square, paper.Height / square);
+        aid.Grid(0, 0, columns, rows, square, square);
+        return aid.Close($"squared paper of {square} mm");
+    }
+
+    /// <summary>A place-value mat with columns to lay counters on, and a line for the digits below.</summary>
+    /// <param name="paper">The paper.</param>
+    /// <param name="first">The highest place, as a power of ten.</param>
+    /// <param name="last">The lowest place.</param>
+    public static IHtmlContent Mat(PaperSize paper, int first, int last)
+    {
+        var aid = new AidSvg(paper);
+        var columns = first - last + 1;
+        var (wide, high) = (paper.Width / (double)columns, paper.Height / 2.0 - 8);
+        for (var mat = 0; mat < 2; mat++)
+        {
+            var top = mat * (high + 10);
+            for (var column = 0; column < columns; column++)
+            {
+                var place = first - column;
+                aid.Rect(column * wide, top, wide, high);
+                aid.Text(column * wide + wide / 2, top + 7, Place.Name(place), 5);
+                if (place == 0 && last < 0) aid.Circle((column + 1) * wide, top + high - 10, 1.6);
+            }
+
+            aid.Line(0, top + 11, paper.Width, top + 11);
+            aid.Line(0, top + high - 20, paper.Width, top + high - 20);
+        }
+
+        return aid.Close("place-value mat");
+    }
+
+    /// <summary>Number lines, one below the other.</summary>
+    /// <param name="paper">The paper.</param>
+    /// <param name="from">The first number.</param>
+    /// <param name="to">The last number.</param>
+    public static IHtmlContent Lines(PaperSize paper, int from, int to)
+    {
+        var aid = new AidSvg(paper);
+        const double Left = 6;
+        var step = (paper.Width - 2 * Left) / Math.Max(1, to - from);
+        for (var y = 14.0; y < paper.Height - 8; y += 32)
+        {
+            aid.Line(0, y, paper.Width, y);
+            for (var number = from; number <= to; number++)
+            {
+                aid.Line(Left + (number - from) * step, y - (number % 5 == 0 ? 3 : 1.8), Left + (number - from) * step, y + (number % 5 == 0 ? 3 : 1.8));
+                if (step >= 7 || number % 5 == 0) aid.Text(Left + (number - from) * step, y + 7, Signs.Printed(number.ToString(CultureInfo.InvariantCulture)), 3.6);
+            }
+        }
+
+        return aid.Close($"number lines from {from} to {to}");
+    }
+
+    /// <summary>Rectangles to be cut by places: two by two, with room for the parts above and beside.</summary>
+    /// <param name="paper">The paper.</param>
+    /// <param name="parts">Into how many parts each side is cut.</param>
+    public static IHtmlContent Areas(PaperSize paper, int parts)
+    {
+        var aid = new AidSvg(paper);
+        var (wide, high) = ((paper.Width - 34.0) / parts, 62.0 / parts);
+        for (var top = 12.0; top + 62 < paper.Height; top += 80)
+            for (var column = 0; column < parts; column++)
+                for (var row = 0; row < parts; row++)
+                    aid.Rect(24 + column * wide, top + row * high, wide, high);
+        return aid.Close("areas cut by places");
+    }
+
+    /// <summary>The multiples of numbers as lists to be filled in beside a division, or filled in already.</summary>
+    /// <param name="paper">The paper.</param>
+    /// <param name="of">The number.</param>
+    /// <param name="filled">Whether the multiples stand there.</param>
+    public static IHtmlContent Multiples(PaperSize paper, int of, bool filled)
+    {
+        var aid = new AidSvg(paper);
+        for (var list = 0; list < 3; list++)
+            for (var times = 1; times <= 10; times++)
+            {
+                var (x, y) = (list * paper.Width / 3.0 + 4, 10 + (times - 1) * 11.0);
+                aid.Text(x + 12, y, $"{times} × {of} =", 5);
+                if (filled) aid.Text(x + 38, y, (times * of).ToString(CultureInfo.InvariantCulture), 5);
+                else aid.Line(x + 27, y + 3, x + 50, y + 3);
+            }
+
+        return aid.Close($"multiples of {of}");
+    }
+
+    private void Grid(double left, double top, int columns, int rows, double wide, double high)
+    {
+        for (var column = 0; column <= columns; column++) Line(left + column * wide, top, left + column * wide, top + rows * high);
+        for (var row = 0; row <= rows; row++) Line(left, top + row * high, left + columns * wide, top + row * high);
+    }
+
+    private void Line(double x1, double y1, double x2, double y2) => svg.Append(CultureInfo.InvariantCulture, $"<line x1=\"{x1:0.##}\" y1=\"{y1:0.##}\" x2=\"{x2:0.##}\" y2=\"{y2:0.##}\"/>");
+
+    private void Rect(double x, double y, double wide, double high) => svg.Append(CultureInfo.InvariantCulture, $"<rect x=\"{x:0.##}\" y=\"{y:0.##}\" width=\"{wide:0.##}\" height=\"{high:0.##}\"/>");
+
+    private void Circle(double x, double y, double radius) => svg.Append(CultureInfo.InvariantCulture, $"<circle cx=\"{x:0.##}\" cy=\"{y:0.##}\" r=\"{radius:0.##}\"/>");
+
+    private void Text(double x, double y, string text, double size) => svg.Append(CultureInfo.InvariantCulture, $"<text x=\"{x:0.##}\" y=\"{y:0.##}\" font-size=\"{size:0.##}\">{System.Net.WebUtility.HtmlEncode(text)}</text>");
+
+    private HtmlString Close(string label) => new(string.Create(
+        CultureInfo.InvariantCulture, $"<svg class=\"aid\" role=\"img\" aria-label=\"{label}\" width=\"{paper.Width}mm\" height=\"{paper.Height}mm\" viewBox=\"0 0 {paper.Width} {paper.Height}\">{svg}</svg>"));
+}

@@ -1,0 +1,166 @@
+using System.Globalization;
+using System.Text;
+using System.Text.Encodings.Web;
+using Microsoft.AspNetCore.Html;
+using YellowPencil.Core.Models;
+using YellowPencil.Core.Notation;
+
+namespace YellowPencil.Web.Drawing;
+
+/// <summary>Draws models. What disagrees with the writing has a dashed frame in the reader's ink, so that it is seen without colours too.</summary>
+internal sealed class ModelSvg
+{
+    private readonly StringBuilder svg = new();
+    private double width;
+    private double height;
+
+    /// <summary>A model as a picture.</summary>
+    public static IHtmlContent Draw(ItemModel model)
+    {
+        var picture = new ModelSvg();
+        switch (model)
+        {
+            case PlaceValueMat mat: picture.Mat(mat); break;
+            case AreaModel area: picture.Area(area); break;
+            case MultiplesLadder ladder: picture.Ladder(ladder); break;
+            case NumberLine line: picture.Line(line); break;
+            default: throw new ArgumentOutOfRangeException(nameof(model), $"no picture of {model.GetType().Name}");
+        }
+
+        return picture.Close($"{model.Name}: {model.Text} {model.Disagreement}");
+    }
+
+    private void Mat(PlaceValueMat mat)
+    {
+        const int Column = 96, Radius = 7, Step = 17, InRow = 5, MostDrawn = 20;
+        for (var at = 0; at < mat.Columns.Count; at++)
+        {
+            var column = mat.Columns[at];
+            var (left, middle) = (at * Column, at * Column + Column / 2.0);
+            Rect("edge", left, 0, Column, 118);
+            Text("small", middle, 12, Place.Name(column.Place));
+            if (column.Counters > MostDrawn) Text("plain", middle, 55, column.Counters.ToString(CultureInfo.InvariantCulture));
+            for (var i = 0; i < Math.Min(MostDrawn, column.Counters); i++)
+            {
+                var (x, y) = (left + 14 + i % InRow * Step, 32 + i / InRow * Step);
+                var isTaken = i >= column.Counters - column.Taken;
+                Circle(isTaken ? "taken" : i < 10 * column.Tens ? "bundled" : "counter", x, y, Radius);
+                if (isTaken) Stroke("cross", x - 6, y + 6, x + 6, y - 6);
+            }
+
+            if (column.Tens > 0 && column.Counters <= MostDrawn)
+            {
+                Rect("ring", left + 4, 22, Column - 10, 2 * Step + 2);
+                Text("small", left - 2, 40, "←");
+            }
+
+            if (column.Taken > 0) Text("small", middle, 106, $"{column.Taken} taken");
+            if (column.Tens > 0) Text("small", middle, 106, $"{10 * column.Tens} exchanged");
+            if (column.Written.Length > 0) Text("hand", middle, 136, column.Written);
+            if (column.Disagrees) Rect("against", middle - 20, 121, 40, 29);
+        }
+
+        Grow(mat.Columns.Count * Column, 152);
+    }
+
+    private void Area(AreaModel area)
+    {
+        const int Head = 64, Row = 38;
+        var widths = area.Top.Select(part => 44.0 + 14 * part.ToString(CultureInfo.InvariantCulture).Length).ToList();
+        var right = Head + widths.Sum();
+        for (var (at, x) = (0, (double)Head); at < widths.Count; x += widths[at++]) Text("plain", x + widths[at] / 2, 12, area.Top[at].ToString(CultureInfo.InvariantCulture));
+        for (var at = 0; at < area.Strips.Count; at++)
+        {
+            var strip = area.Strips[at];
+            var y = 24 + at * Row;
+            Text("plain", Head / 2.0, y + Row / 2.0, $"× {strip.Side}");
+            for (var (piece, x) = (0, (double)Head); piece < widths.Count; x += widths[piece++])
+            {
+                Rect(strip.IsFilled ? "piece" : "edge", x, y, widths[piece], Row);
+                if (strip.IsFilled) Text("plain", x + widths[piece] / 2, y + Row / 2.0, strip.Cells[piece].ToString(CultureInfo.InvariantCulture));
+            }
+
+            if (!strip.IsFilled) continue;
+            Text("plain", right + 50, y + Row / 2.0, $"= {strip.Sum}");
+            if (strip.Written.Length == 0) continue;
+            Text("hand", right + 140, y + Row / 2.0, strip.Written);
+            if (strip.Disagrees) Rect("against", right + 100, y + 4, 80, Row - 8);
+        }
+
+        Grow(right + 190, 28 + area.Strips.Count * Row);
+    }
+
+    private void Ladder(MultiplesLadder ladder)
+    {
+        const int Rung = 22, Left = 24, Wide = 170;
+        var standing = ladder.Fits;
+        for (var times = 9; times >= 1; times--)
+        {
+            var y = 14 + (9 - times) * Rung;
+            Stroke("rail", Left, y, Left + 16, y);
+            Stroke("rail", Left + Wide - 16, y, Left + Wide, y);
+            Text(times == standing ? "bold" : "plain", Left + Wide / 2.0, y - 1, $"{times} × {ladder.Divisor} = {times * ladder.Divisor}");
+            if (times == ladder.Chosen) Rect(times == standing ? "chosen" : "against", Left + 6, y - 11, Wide - 12, 21);
+        }
+
+        Stroke("rail", Left, 4, Left, 14 + 9 * Rung);
+        Stroke("rail", Left + Wide, 4, Left + Wide, 14 + 9 * Rung);
+        var at = 14 + (9 - standing) * Rung - (standing < 9 ? Rung / 2.0 : 0);
+        Text("hand", Left + Wide + 62, at, $"← {ladder.Amount}");
+        if (ladder.Chosen is { } chosen) Text("hand", Left + Wide + 62, at + 26, $"{chosen} written");
+        Grow(Left + Wide + 130, 20 + 9 * Rung);
+    }
+
+    private void Line(NumberLine line)
+    {
+        const int Left = 26, Long = 540, Base = 92;
+        var ends = line.Jumps.SelectMany(j => new[] { j.From, j.To }).Append(0).Append(line.Right).Append(line.Written ?? 0).ToList();
+        var (first, last) = (ends.Min() - 1, ends.Max() + 1);
+        double X(int number) => Left + (double)Long * (number - first) / (last - first);
+        var step = (last - first) switch { <= 24 => 1, <= 60 => 5, <= 130 => 10, _ => 50 };
+        Stroke("rail", Left - 12, Base, Left + Long + 12, Base);
+        for (var number = first; number <= last; number++)
+        {
+            if (number % step != 0) continue;
+            Stroke("rail", X(number), Base - 4, X(number), Base + 4);
+            Text(number == 0 ? "bold" : "small", X(number), Base + 16, Signs.Printed(number.ToString(CultureInfo.InvariantCulture)));
+        }
+
+        foreach (var jump in line.Jumps)
+        {
+            var (from, to) = (X(jump.From), X(jump.To));
+            var up = Math.Min(60, 14 + Math.Abs(to - from) / 3);
+            svg.Append(CultureInfo.InvariantCulture, $"<path class=\"jump\" d=\"M{from:0.#} {Base} Q{(from + to) / 2:0.#} {Base - 2 * up:0.#} {to:0.#} {Base}\"/>");
+            if (jump.From == jump.To) continue;
+            var back = to > from ? -7 : 7;
+            svg.Append(CultureInfo.InvariantCulture, $"<path class=\"jump\" d=\"M{to + back:0.#} {Base - 11} L{to:0.#} {Base - 1} L{to + back / 7.0:0.#} {Base - 13}\"/>");
+        }
+
+        Circle("counter", X(line.Start), Base, 5);
+        Circle("counter", X(line.End), Base, 5);
+        if (line.Written is { } written)
+        {
+            Text("hand", X(written), Base + 40, Signs.Printed(written.ToString(CultureInfo.InvariantCulture)));
+            if (line.Disagreement.Length > 0) Rect("against", X(written) - 22, Base + 26, 44, 28);
+        }
+
+        Grow(Left + Long + 30, Base + 58);
+    }
+
+    private void Grow(double toWidth, double toHeight) => (width, height) = (Math.Max(width, toWidth), Math.Max(height, toHeight));
+
+    private void Text(string css, double x, double y, string text) =>
+        svg.Append(CultureInfo.InvariantCulture, $"<text class=\"{css}\" x=\"{x:0.#}\" y=\"{y:0.#}\">{HtmlEncoder.Default.Encode(text)}</text>");
+
+    private void Rect(string css, double x, double y, double wide, double high) =>
+        svg.Append(CultureInfo.InvariantCulture, $"<rect class=\"{css}\" x=\"{x:0.#}\" y=\"{y:0.#}\" width=\"{wide:0.#}\" height=\"{high:0.#}\"/>");
+
+    private void Circle(string css, double x, double y, double radius) =>
+        svg.Append(CultureInfo.InvariantCulture, $"<circle class=\"{css}\" cx=\"{x:0.#}\" cy=\"{y:0.#}\" r=\"{radius:0.#}\"/>");
+
+    private void Stroke(string css, double x1, double y1, double x2, double y2) =>
+        svg.Append(CultureInfo.InvariantCulture, $"<line class=\"{css}\" x1=\"{x1:0.#}\" y1=\"{y1:0.#}\" x2=\"{x2:0.#}\" y2=\"{y2:0.#}\"/>");
+
+    private HtmlString Close(string label) => new HtmlString(string.Create(
+        CultureInfo.InvariantCulture, $"<svg class=\"model\" role=\"img\" aria-label=\"{HtmlEncoder.Default.Encode(label.Trim())}\" width=\"{width:0.#}\" height=\"{height:0.#}\" viewBox=\"0 0 {width:0.#} {height:0.#}\">{svg}</svg>"));
+}

@@ -1,0 +1,61 @@
+using Microsoft.AspNetCore.Html;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Web.Drawing;
+
+namespace YellowPencil.Web.Pages;
+
+/// <summary>Which paper is asked for.</summary>
+public sealed record AidWish(string Kind = "squared", int Square = 7, int Of = 7, int From = -10, int To = 10, string? Code = null, string? Size = null);
+
+/// <summary>Paper that is laid beside the writing: squared, place-value mats, number lines, areas, multiples.</summary>
+public sealed class AidsModel : PageModel
+{
+    /// <summary>The kinds, with their names.</summary>
+    public static readonly IReadOnlyList<(string Kind, string Name)> Kinds =
+    [
+        ("squared", "squared paper"), ("mat", "place-value mat, thousands to ones"), ("decimal-mat", "place-value mat with a point"), ("lines", "number lines"),
+        ("areas", "areas cut in two by two"), ("areas-3", "areas cut in three by three"), ("multiples", "list of multiples"), ("multiples-open", "list of multiples, to fill in"),
+    ];
+
+    /// <summary>The sides of squares, in mm.</summary>
+    public static readonly IReadOnlyList<int> Squares = [5, 7, 10];
+
+    /// <summary>The longest number line, in steps.</summary>
+    private const int LongestLine = 60;
+
+    /// <summary>What is asked for.</summary>
+    public AidWish Wish { get; private set; } = new();
+
+    /// <summary>The paper.</summary>
+    public PaperSize Paper { get; private set; } = PaperSize.A4;
+
+    /// <summary>The picture.</summary>
+    public IHtmlContent Picture { get; private set; } = HtmlString.Empty;
+
+    /// <summary>What cannot be drawn as it is asked for.</summary>
+    public string? Fault { get; private set; }
+
+    /// <summary>Shows the paper.</summary>
+    public void OnGet(AidWish wish)
+    {
+        Wish = wish;
+        Paper = wish.Size == "letter" ? PaperSize.Letter : PaperSize.A4;
+        if (wish.Kind == "lines" && (wish.To <= wish.From || wish.To - wish.From > LongestLine))
+        {
+            Fault = $"A line goes from a smaller to a larger number, at most {LongestLine} steps: this one is from −10 to 10.";
+            wish = wish with { From = -10, To = 10 };
+        }
+
+        var square = Squares.Contains(wish.Square) ? wish.Square : 7;
+        Picture = wish.Kind switch
+        {
+            "mat" => AidSvg.Mat(Paper, 3, 0),
+            "decimal-mat" => AidSvg.Mat(Paper, 1, -2),
+            "lines" => AidSvg.Lines(Paper, wish.From, wish.To),
+            "areas" => AidSvg.Areas(Paper, 2),
+            "areas-3" => AidSvg.Areas(Paper, 3),
+            "multiples" or "multiples-open" => AidSvg.Multiples(Paper, Math.Clamp(wish.Of, 2, 99), wish.Kind == "multiples"),
+            _ => AidSvg.Squared(Paper, square),
+        };
+    }
+}

@@ -1,0 +1,25 @@
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Data;
+using YellowPencil.Web.Classes;
+using YellowPencil.Web.Pages.Sheets;
+
+namespace YellowPencil.Web.Pages.Classes;
+
+/// <summary>The sheet of a class on paper: one for each student, or the key.</summary>
+public sealed class PaperModel(PencilContext data) : PageModel
+{
+    /// <summary>The board.</summary>
+    public ClassBoard? Board { get; private set; }
+
+    /// <summary>The sheet on paper.</summary>
+    public PaperView? Paper { get; private set; }
+
+    /// <summary>Shows it.</summary>
+    public async Task<IActionResult> OnGetAsync(Guid id, PaperWish wish)
+    {
+        if ((Board = await ClassBoard.LoadAsync(data, id)) is null) return NotFound();
+        Paper = PaperView.Of(wish, Board.Sheet.Title, Board.Rows.Select(r => r.Student.Code), Board.Items);
+        return Page();
+    }
+}

@@ -1,0 +1,30 @@
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Remediation;
+using YellowPencil.Data;
+using YellowPencil.Web.Services;
+
+namespace YellowPencil.Web.Pages.Sheets;
+
+/// <summary>Short plans for the number facts that a page shows to be held wrongly.</summary>
+public sealed class FactsModel(PageDesk pages, ReadingDesk readings) : PageModel
+{
+    /// <summary>Of the ways to a fact, so many are offered.</summary>
+    public const int MostWays = 3;
+
+    /// <summary>The page.</summary>
+    public StudentPage? StudentPage { get; private set; }
+
+    /// <summary>A plan for each fact.</summary>
+    public IReadOnlyList<FactPlan> Plans { get; private set; } = [];
+
+    /// <summary>Shows the plans.</summary>
+    public async Task<IActionResult> OnGetAsync(Guid id)
+    {
+        if ((StudentPage = await pages.FindAsync(id)) is null) return NotFound();
+        var reading = await readings.ReadAsync(StudentPage, HttpContext.RequestAborted);
+        Plans = [.. reading.Facts.Select(f => new FactPlan(reading, f))];
+        await pages.LogLookAsync(StudentPage.StudentId, "facts");
+        return Page();
+    }
+}

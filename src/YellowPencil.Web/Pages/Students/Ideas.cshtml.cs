@@ -1,0 +1,39 @@
+using Microsoft.AspNetCore.Mvc;
+using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Bugs;
+using YellowPencil.Data;
+using YellowPencil.Web.Services;
+
+namespace YellowPencil.Web.Pages.Students;
+
+/// <summary>The map of ideas behind the number families, with how each stands with a student.</summary>
+public sealed class IdeasModel(StudentFiles files, PageDesk pages, StudentIdeas ideas) : PageModel
+{
+    /// <summary>The states, with the mark of each and what it says.</summary>
+    public static readonly IReadOnlyList<(IdeaState State, string Mark, string Text)> Key =
+        [(IdeaState.Missing, "!", "missing"), (IdeaState.Shaky, "~", "shaky"), (IdeaState.Held, "✓", "held"), (IdeaState.NotSeen, "·", "not seen")];
+
+    /// <summary>The student.</summary>
+    public Student? Student { get; private set; }
+
+    /// <summary>Every idea as it stands.</summary>
+    public IReadOnlyDictionary<MissingIdea, IdeaStanding> Standings { get; private set; } = new Dictionary<MissingIdea, IdeaStanding>();
+
+    /// <summary>How many pages are not read.</summary>
+    public int Unread { get; private set; }
+
+    /// <summary>The mark of a state.</summary>
+    public static string MarkOf(IdeaState state) => Key.First(k => k.State == state).Mark;
+
+    /// <summary>A state in words.</summary>
+    public static string Told(IdeaState state) => Key.First(k => k.State == state).Text;
+
+    /// <summary>Shows the map.</summary>
+    public async Task<IActionResult> OnGetAsync(string code)
+    {
+        if ((Student = await files.FindAsync(code)) is null) return NotFound();
+        await pages.LogLookAsync(Student.Id, "ideas");
+        (Standings, Unread) = await ideas.OfAsync(Student);
+        return Page();
+    }
+}

@@ -1,0 +1,31 @@
+using Microsoft.Extensions.Caching.Memory;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Web.Services;
+
+/// <summary>
+/// Readings that were made lately. The same sheet always reads the same, so what was read while a page was typed is not worked out again when it is looked
+/// at, nor at the next look.
+/// </summary>
+public sealed class ReadingCache : IDisposable
+{
+    private const int Most = 500;
+    private static readonly TimeSpan Kept = TimeSpan.FromHours(2);
+    private readonly MemoryCache readings = new(new MemoryCacheOptions { SizeLimit = Most });
+
+    /// <summary>The reading of a sheet.</summary>
+    /// <param name="sheet">The sheet.</param>
+    /// <param name="cancellation">Ends the reading when nobody waits for it any more.</param>
+    public Reading Read(WorkedSheet sheet, CancellationToken cancellation = default)
+    {
+        var key = SheetWriter.Write(sheet);
+        if (readings.TryGetValue(key, out Reading? known)) return known!;
+        var reading = SheetDiagnosis.Read(sheet, cancellation);
+        readings.Set(key, reading, new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = Kept });
+        return reading;
+    }
+
+    /// <inheritdoc/>
+    public void Dispose() => readings.Dispose();
+}

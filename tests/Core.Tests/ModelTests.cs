@@ -1,0 +1,160 @@
+using CsCheck;
+using Shouldly;
+using Xunit;
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Models;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Tests;
+
+/// <summary>Models follow the same run as the writing; what they should show is worked out by hand.</summary>
+public class ModelTests
+{
+    private static (ItemModel Model, MethodRun Run) End(string text, string? bug = null, string? form = null)
+    {
+        var task = TaskText.TryParse(text, form).Value!;
+        var run = new MethodRun { Recording = true };
+        Method.Run(task, run, bug is null ? DeviationSet.Taught : new DeviationSet([Catalogue.Find(bug)!.Deviations]));
+        return (ItemModel.At(task, run.Page.Marks, run.Page.Answer.ToString())!, run);
+    }
+
+    private static T End<T>(string text, string? bug = null)
+        where T : ItemModel => End(text, bug).Model.ShouldBeOfType<T>();
+
+    [Fact]
+    public void A_difference_takes_counters_away_after_they_were_exchanged()
+    {
+        var mat = End<PlaceValueMat>("604 - 278");
+        mat.Columns.Select(c => (c.Place, c.Counters, c.Taken, c.Left, c.Written)).ShouldBe([(2, 5, 2, 3, "3"), (1, 9, 7, 2, "2"), (0, 14, 8, 6, "6")]);
+        mat.Disagreement.ShouldBe("");
+    }
+
+    [Fact]
+    public void A_column_turned_round_has_too_few_counters_for_what_is_taken()
+    {
+        var mat = End<PlaceValueMat>("604 - 278", "subtraction.turns-column-round");
+        mat.Columns.Select(c => (c.Counters, c.Taken, c.Written, c.Disagrees)).ShouldBe([(6, 2, "4", false), (0, 0, "7", true), (4, 4, "4", true)]);
+        mat.Disagreement.ShouldBe("7 cannot be taken from 0 tens, and 7 is written. 8 cannot be taken from 4 ones, and 4 is written.");
+    }
+
+    [Fact]
+    public void A_renaming_without_its_exchange_is_seen_by_what_the_counters_are_worth()
+    {
+        // The lender stays: 5 2 becomes 5 12, ten more than was set.
+        End<PlaceValueMat>("52 - 38", "subtraction.lender-unchanged").Disagreement.ShouldStartWith("The counters are worth more than 52 now: one was added without its exchange.");
+    }
+
+    [Fact]
+    public void A_sum_exchanges_ten_whether_a_carry_is_written_or_not()
+    {
+        End<PlaceValueMat>("456 + 378").Columns.Select(c => (c.Place, c.Counters, c.Tens, c.Left, c.Written)).ShouldBe([(2, 8, 0, 8, "8"), (1, 13, 1, 3, "3"), (0, 14, 1, 4, "4")]);
+        var dropped = End<PlaceValueMat>("456 + 378", "addition.carry-dropped");
+        dropped.Columns.Select(c => (c.Left, c.Written)).ShouldBe([(8, "7"), (3, "2"), (4, "4")]);
+        dropped.Disagreement.ShouldBe("3 tens are left after the exchange, and 2 is written. 8 hundreds are left, and 7 is written.");
+        End<PlaceValueMat>("856 + 378").Columns[0].ShouldBe(new MatColumn(3, 1, 0, 0, "1", false));
+    }
+
+    [Fact]
+    public void Decimals_lie_in_their_places_also_where_the_paper_has_them_elsewhere()
+    {
+        End<PlaceValueMat>("4.56 + 3.7").Columns.Select(c => (c.Place, c.Left, c.Written)).ShouldBe([(0, 8, "8"), (-1, 2, "2"), (-2, 6, "6")]);
+        var moved = End<PlaceValueMat>("4.56 + 3.7", "decimal-sums.right-ends-lined-up");
+        moved.Columns.Select(c => c.Counters).ShouldBe([7, 12, 6]);
+        moved.Disagreement.ShouldBe("On the paper a number stands in other columns than its places; on the mat it does not. ");
+    }
+
+    [Fact]
+    public void An_area_is_cut_by_the_places_of_both_factors()
+    {
+        var area = End<AreaModel>("47 * 38");
+        area.Top.Select(p => (int)p).ShouldBe([40, 7]);
+        area.Strips.Select(s => ((int)s.Side, string.Join(' ', s.Cells), (int)s.Sum, s.Written)).ShouldBe([(8, "320 56", 376, "376"), (30, "1200 210", 1410, "1410")]);
+        area.Disagreement.ShouldBe("");
+        var wrong = End<AreaModel>("47 * 38", "multiplication.carry-dropped");
+        wrong.Strips.Select(s => s.Written).ShouldBe(["326", "1210"]);
+        wrong.Disagreement.ShouldBe("The strip of 8 holds 376, and 326 is written. The strip of 30 holds 1410, and 1210 is written. All pieces together are 1786, and 1536 is written.");
+        End<AreaModel>("4.6 * 3.7").Unit.ShouldBe(" The pieces are counted in hundredths: tenths times tenths.");
+        End<AreaModel>("407 * 60").Strips.Select(s => (int)s.Sum).ShouldBe([24_420]);
+    }
+
+    [Fact]
+    public void A_ladder_shows_where_what_is_divided_stands_and_which_rung_is_written()
+    {
+        var task = TaskText.TryParse("857 / 24").Value!;
+        var run = new MethodRun { Recording = true };
+        Method.Run(task, run, DeviationSet.Taught);
+        var seen = Enumerable.Range(0, run.Page.Marks.Count + 1).Select(n => (MultiplesLadder)ItemModel.At(task, [.. run.Page.Marks.Take(n)], null)!).Select(l => ((int)l.Amount, l.Chosen, l.Disagreement)).Distinct();
+        seen.ShouldBe([(85, null, ""), (85, 3, ""), (137, null, ""), (137, 5, "")]);
+    }
+
+    [Fact]
+    public void A_quotient_digit_that_does_not_fit_is_said()
+    {
+        (End<MultiplesLadder>("857 / 24") with { Chosen = 4 }).Disagreement.ShouldBe("4 × 24 = 96 leaves 41: 24 fits once more.");
+        (End<MultiplesLadder>("857 / 24") with { Chosen = 6 }).Disagreement.ShouldBe("6 × 24 = 144 is more than 137.");
+        End<MultiplesLadder>("8.4 / 0.6").Divisor.ShouldBe(6);
+    }
+
+    [Theory]
+    [InlineData("-7 - -12", -7, 5, "From −7, taking −12 away goes 12 steps up.")]
+    [InlineData("4 + -9", 4, -5, "From 4, 9 steps down.")]
+    [InlineData("-3 * 4", 0, 12, "3 jumps of 4 lead to 12; −3 of them is the opposite, −12.")]
+    [InlineData("-24 / 6", 0, -24, "4 jumps of −6 lead to −24; of 6 it is −4.")]
+    public void A_number_line_goes_from_the_first_number_to_the_answer(string task, int start, int end, string text)
+    {
+        var line = End<NumberLine>(task);
+        (line.Start, line.End, line.Text, line.Disagreement).ShouldBe((start, end, text, ""));
+    }
+
+    [Fact]
+    public void A_sign_that_was_read_away_leads_elsewhere() =>
+        End<NumberLine>("-7 - -12", "integers.minus-minus-stays-minus").Disagreement.ShouldBe("The way leads to 5, and −19 is written.");
+
+    [Fact]
+    public void Numbers_too_long_for_a_picture_have_none()
+    {
+        ItemModel.At(TaskText.TryParse("123456789012 - 5").Value!, [], null).ShouldBeNull();
+        ItemModel.At(TaskText.TryParse("-700 - -12").Value!, [], null).ShouldBeNull();
+        ItemModel.At(TaskText.TryParse("12345 * 67").Value!, [], null).ShouldBeNull();
+    }
+
+    [Theory]
+    [InlineData(Family.Addition)]
+    [InlineData(Family.Subtraction)]
+    [InlineData(Family.Multiplication)]
+    [InlineData(Family.Division)]
+    [InlineData(Family.DecimalSums)]
+    [InlineData(Family.DecimalProducts)]
+    [InlineData(Family.DecimalDivision)]
+    [InlineData(Family.Integers)]
+    public void The_taught_method_never_disagrees_with_the_amounts(Family family)
+    {
+        var run = new MethodRun { Recording = true };
+        var modelled = 0;
+        foreach (var task in ItemPool.Of(family, 300, 11))
+        {
+            Method.Run(task, run, DeviationSet.Taught);
+            for (var count = 0; count <= run.Page.Marks.Count; count++)
+            {
+                var model = ItemModel.At(task, [.. run.Page.Marks.Take(count)], count == run.Page.Marks.Count ? run.Page.Answer.ToString() : null);
+                if (model is null) break;
+                model.Disagreement.ShouldBe("", $"{task.Text} after {count} marks");
+                modelled++;
+            }
+        }
+
+        modelled.ShouldBeGreaterThan(300);
+    }
+
+    [Fact]
+    public void A_mat_of_a_difference_is_worth_what_was_set_whatever_the_numbers()
+    {
+        Gen.Select(Gen.Int[1, 9999], Gen.Int[0, 9999]).Where(n => n.Item1 >= n.Item2).Sample((top, bottom) =>
+        {
+            var mat = End<PlaceValueMat>($"{top} - {bottom}");
+            return mat.Columns.Sum(c => c.Counters * (int)Math.Pow(10, c.Place)) == top && mat.Columns.Sum(c => c.Left * (int)Math.Pow(10, c.Place)) == top - bottom;
+        });
+    }
+}
