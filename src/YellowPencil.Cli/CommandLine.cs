@@ -71,11 +71,14 @@ public static class CommandLine
         return Unusable;
     }
 
-    internal static WorkedSheet Sheet(string file, Streams streams)
+    internal static WorkedSheet Sheet(string file, Streams streams) => Sheet(file, Text(file, streams));
+
+    internal static WorkedSheet Sheet(string file, string text) => SheetReader.TryRead(text, out var fault) ?? throw new UnusableInput($"{file}: {fault}");
+
+    internal static string Text(string file, Streams streams)
     {
         var text = streams.ReadAll(file);
-        if (text.Length > Streams.LongestText) throw new UnusableInput($"{file}: a sheet has at most {Streams.LongestText} bytes");
-        return SheetReader.TryRead(text, out var fault) ?? throw new UnusableInput($"{file}: {fault}");
+        return text.Length <= Streams.LongestText ? text : throw new UnusableInput($"{file}: a sheet has at most {Streams.LongestText} bytes");
     }
 
     internal static Family FamilyInProduct(string name)

@@ -1,4 +1,5 @@
 using System.CommandLine;
+using System.Text.Json;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
@@ -11,29 +12,65 @@ internal static class PlanCommand
 {
     public static Command Make(Streams streams)
     {
-        var file = new Argument<string>("FILE") { Description = "a worked sheet; - for the standard input" };
+        var file = new Argument<string>("FILE") { Description = "a worked sheet, or a plan that --json wrote; - for the standard input" };
         var json = new Option<bool>("--json") { Description = "as data instead of Markdown" };
         var word = new Option<string>("--word") { Description = "the classroom's word: rename, borrow, regroup or exchange", DefaultValueFactory = _ => "rename" };
         var command = new Command("plan", "the remediation plan for a sheet") { file, json, word };
         command.SetAction(call =>
         {
-            if (!ClassroomWords.TryParse(call.GetValue(word)!, out var classroom))
+            if (!ClassroomWords.TryParse(call.GetValue(word)!, out var said))
                 throw new UnusableInput($"--word: must be one of {string.Join(", ", Enum.GetNames<ClassroomWord>()).ToLowerInvariant()}");
-            var sheet = CommandLine.Sheet(call.GetValue(file)!, streams);
-            var reading = SheetDiagnosis.Read(sheet);
+            var (sheet, kept) = SheetOrPlan(call.GetValue(file)!, streams);
+            if (kept is not null)
+            {
+                streams.Output.WriteLine(call.GetValue(json) ? PlanJson.Write(kept.Student, kept, null) : CommandLine.Printable(PlanText.Markdown(kept)));
+                return CommandLine.Done;
+            }
+
+            var reading = SheetDiagnosis.Read(sheet!);
             var isHeld = reading.Outcome is Outcome.Bug or Outcome.NotToldApart && reading.BestBug is not null;
             if (!isHeld || !PlanMaker.CanPlan(reading.BestBug!.Hypothesis))
             {
                 var why = NoPlan(reading);
-                streams.Output.WriteLine(call.GetValue(json) ? PlanJson.Write(sheet.Student, null, why) : CommandLine.Printable($"# No plan yet for {sheet.Student}\n\n{why}"));
+                streams.Output.WriteLine(call.GetValue(json) ? PlanJson.Write(sheet!.Student, null, why) : CommandLine.Printable($"# No plan yet for {sheet!.Student}\n\n{why}"));
                 return CommandLine.Done;
             }
 
-            var plan = PlanMaker.Make(sheet.Student, reading.BestBug!.Hypothesis, [.. reading.Facts.Select(f => f.Fact)], classroom, PlanMaker.LevelOf(sheet, reading.BestBug!.Hypothesis), rivals: ReadingText.RivalsOf(reading));
+            var plan = PlanMaker.Make(sheet!.Student, reading.BestBug!.Hypothesis, [.. reading.Facts.Select(f => f.Fact)], new Classroom(said, School.Named(sheet.Methods)), PlanMaker.LevelOf(sheet, reading.BestBug!.Hypothesis), rivals: ReadingText.RivalsOf(reading));
             streams.Output.WriteLine(call.GetValue(json) ? PlanJson.Write(sheet.Student, plan, null) : CommandLine.Printable(Doubt(reading) + PlanText.Markdown(plan)));
             return CommandLine.Done;
         });
         return command;
+    }
+
+    /// <summary>What a file holds: a worked sheet, or a plan that was written before.</summary>
+    private static (WorkedSheet? Sheet, RemediationPlan? Plan) SheetOrPlan(string file, Streams streams)
+    {
+        var text = CommandLine.Text(file, streams);
+        if (!IsPlan(text)) return (CommandLine.Sheet(file, text), null);
+        try
+        {
+            using var document = JsonDocument.Parse(text);
+            return (null, PlanJson.ReadFile(document.RootElement));
+        }
+        catch (JsonException fault)
+        {
+            throw new UnusableInput($"{file}: {fault.Message}");
+        }
+    }
+
+    // Which of the two it is says the name of its format; what is wrong with a sheet is said by the reader of sheets.
+    private static bool IsPlan(string text)
+    {
+        try
+        {
+            using var document = JsonDocument.Parse(text);
+            return document.RootElement.ValueKind == JsonValueKind.Object && document.RootElement.TryGetProperty("format", out var format) && format.ValueKind == JsonValueKind.String && format.GetString() == PlanJson.Format;
+        }
+        catch (JsonException)
+        {
+            return false;
+        }
     }
 
     private static string NoPlan(Reading reading) => reading.Outcome is Outcome.Bug or Outcome.NotToldApart

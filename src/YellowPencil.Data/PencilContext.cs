@@ -101,6 +101,8 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
             student.Property(s => s.CodeKey).HasMaxLength(40);
             student.Property(s => s.CallName).HasMaxLength(40);
             student.Property(s => s.Word).HasConversion<string>().HasMaxLength(20);
+            student.Property(s => s.School).HasMaxLength(400);
+            student.Ignore(s => s.Classroom);
         });
         builder.Entity<StudentPage>(page =>
         {
@@ -146,8 +148,10 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
         builder.Entity<Plan>(plan =>
         {
             OwnRemovable(plan);
-            plan.HasIndex(p => new { p.PageId, p.PageVersion, p.Rules }).IsUnique().HasFilter("removal_id is null");
+            plan.HasIndex(p => new { p.PageId, p.PageVersion, p.Rules, p.Turn }).IsUnique().HasFilter("removal_id is null");
             plan.Property(p => p.Word).HasConversion<string>().HasMaxLength(20);
+            plan.Property(p => p.School).HasMaxLength(400);
+            plan.Ignore(p => p.Classroom);
             plan.HasOne(p => p.Student).WithMany(s => s.Plans).HasForeignKey(p => p.StudentId);
             plan.HasOne(p => p.Page).WithMany(p => p.Plans).HasForeignKey(p => p.PageId);
         });

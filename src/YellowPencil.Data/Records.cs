@@ -1,4 +1,5 @@
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Data;
 
@@ -43,6 +44,12 @@ public sealed class Student : IOwned, IRemovable
 
     /// <summary>The classroom's word.</summary>
     public ClassroomWord Word { get; set; }
+
+    /// <summary>What the classroom teaches where schools differ, as <see cref="School.Key"/> spells it.</summary>
+    public string School { get; set; } = "";
+
+    /// <summary>How the classroom speaks and works.</summary>
+    public Classroom Classroom => new(Word, Core.Working.School.Parse(School));
 
     /// <summary>When the file was opened.</summary>
     public DateTimeOffset CreatedAt { get; set; }
@@ -248,6 +255,9 @@ public sealed class Plan : IOwned, IRemovable
     /// <summary>The rules, joined by +.</summary>
     public required string Rules { get; set; }
 
+    /// <summary>Which of several plans for these rules on this page it is: 0 for the first, then as they were made anew or read from files.</summary>
+    public int Turn { get; set; }
+
     /// <summary>The plan as it was made, as JSON; empty for one of before it was kept so, until it is first looked at.</summary>
     public string Content { get; set; } = "";
 
@@ -259,6 +269,12 @@ public sealed class Plan : IOwned, IRemovable
 
     /// <summary>The classroom's word at the time.</summary>
     public ClassroomWord Word { get; set; }
+
+    /// <summary>What the classroom taught where schools differ, at the time.</summary>
+    public string School { get; set; } = "";
+
+    /// <summary>How the classroom spoke and worked at the time.</summary>
+    public Classroom Classroom => new(Word, Core.Working.School.Parse(School));
 
     /// <summary>The longest top number, in digits.</summary>
     public int MostDigits { get; set; }

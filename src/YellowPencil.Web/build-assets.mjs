@@ -17,8 +17,8 @@ const fonts = [
 ];
 for (const [family, faces] of fonts)
   for (const face of faces) {
-    const file = `${family}-${face}.woff2`;
-    cpSync(join(modules, "@fontsource", family, "files", file), join(dist, "fonts", file));
+    // The browser takes WOFF 2, the PDF writer WOFF.
+    for (const file of [`${family}-${face}.woff2`, `${family}-${face}.woff`]) cpSync(join(modules, "@fontsource", family, "files", file), join(dist, "fonts", file));
   }
 
 cpSync(join(modules, "@alpinejs", "csp", "dist", "module.esm.min.js"), join(dist, "alpine.js"));

@@ -122,7 +122,7 @@ public class DrawingTests
     {
         var sheet = new WorkedSheet { Student = "K", Items = ItemList.TryParse("604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66", null, out _) };
         var reading = SheetDiagnosis.Read(sheet);
-        var frames = ItemFrames.Of(reading.Items[0], new ProcedureSearch().Find(reading.Items[0].Item, reading.Best), "K", ClassroomWord.Exchange);
+        var frames = ItemFrames.Of(reading.Items[0], new ProcedureSearch().Find(reading.Items[0].Item, reading.Best), "K", Classroom.Saying(ClassroomWord.Exchange));
         frames.Taught.Count.ShouldBe(frames.Students.Count);
         var tens = frames.Taught.ToList().FindIndex(f => f.Caption.StartsWith("Tens"));
         frames.Students[tens].Caption.ShouldStartWith("Tens");
@@ -139,7 +139,7 @@ public class DrawingTests
     public void A_replay_of_any_family_keeps_in_step_and_tells_where_it_goes_another_way(string items, string told)
     {
         var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "K", Items = ItemList.TryParse(items, null, out _) });
-        var frames = ItemFrames.Of(reading.Items[0], new ProcedureSearch().Find(reading.Items[0].Item, reading.Best), "K", ClassroomWord.Rename);
+        var frames = ItemFrames.Of(reading.Items[0], new ProcedureSearch().Find(reading.Items[0].Item, reading.Best), "K", Classroom.Saying(ClassroomWord.Rename));
         frames.Taught.Count.ShouldBe(frames.Students.Count);
         frames.Taught.ShouldAllBe(f => !f.IsDeviant);
         frames.Students.First(f => f.IsDeviant).Caption.ShouldBe(told);

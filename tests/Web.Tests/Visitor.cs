@@ -59,6 +59,21 @@ public sealed class Visitor : IDisposable
         return await ReadAsync();
     }
 
+    /// <summary>What an address gives as a file.</summary>
+    public async Task<byte[]> GetFileAsync(string address)
+    {
+        Last = await client.GetAsync(address);
+        return await Last.Content.ReadAsByteArrayAsync();
+    }
+
+    /// <summary>Sends a form with a file.</summary>
+    public async Task<IHtmlDocument> PostFileAsync(string address, string name, string content)
+    {
+        using var form = new MultipartFormDataContent { { new StringContent(token), "__RequestVerificationToken" }, { new StringContent(once), "once" }, { new StringContent(content), name, "plan.json" } };
+        Last = await client.PostAsync(address, form);
+        return await ReadAsync();
+    }
+
     public async Task<HttpResponseMessage> PutAsync(string address, object body, bool withToken = true)
     {
         var request = new HttpRequestMessage(HttpMethod.Put, address) { Content = JsonContent.Create(body) };

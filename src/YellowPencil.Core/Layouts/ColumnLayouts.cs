@@ -14,13 +14,15 @@ internal sealed class AdditionLayout : FamilyLayout
         var sum = (ColumnSum)task;
         var digits = sum.Addends.Max(a => a.Length);
         var paper = new Paper();
-        if (school.Of(School.CarryMark) != CarryMarkSchool.Below) paper.Marks("carries", "carry", WorkFields.Carries, paper.NextRow(), 0, digits);
+        var noted = school.Of(School.CarryMark);
+        if (noted == CarryMarkSchool.Above) paper.Marks("carries", "carry", WorkFields.Carries, paper.NextRow(), 0, digits);
         var row = 0;
         foreach (var addend in sum.Addends) paper.Print(addend.Text, row = paper.NextRow(), 0);
         paper.Print("+", row, digits);
-        if (school.Of(School.CarryMark) == CarryMarkSchool.Below) paper.Marks("carries", "carry", WorkFields.Carries, paper.NextRow(), 0, digits);
+        var below = noted == CarryMarkSchool.Above ? row : paper.NextRow();
+        if (noted != CarryMarkSchool.Above) paper.Marks("carries", "carry", WorkFields.Carries, below, 0, digits);
         var answer = paper.NextRow();
-        paper.Line(answer, 0, digits);
+        paper.Line(noted == CarryMarkSchool.Above ? answer : below, 0, digits);
         paper.Answer(answer, 0, digits);
         return paper;
     }
@@ -70,6 +72,12 @@ internal sealed class MultiplicationLayout : FamilyLayout
         Lay(paper, product.First.Text, product.First.Length, product.Second.Text, product.Second.Length, "");
         return paper;
     }
+
+    public override IReadOnlyList<int> PlaceholdersOf(ItemTask task) => PlaceholdersOf(((ColumnProduct)task).Second.Text);
+
+    /// <summary>The zeros with which the rows of the digits of a multiplier begin; a digit 0 has no row.</summary>
+    internal static IReadOnlyList<int> PlaceholdersOf(string multiplier) =>
+        [.. multiplier.Where(char.IsAsciiDigit).Reverse().Index().Where(d => d.Item != '0').Select(d => d.Index)];
 
     /// <summary>Lays out a product by the digits of its numbers.</summary>
     internal static void Lay(Paper paper, string first, int firstLength, string second, int secondLength, string signs)

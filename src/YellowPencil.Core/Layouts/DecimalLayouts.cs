@@ -66,6 +66,8 @@ internal sealed class DecimalProductLayout : FamilyLayout
         return paper;
     }
 
+    public override IReadOnlyList<int> PlaceholdersOf(ItemTask task) => MultiplicationLayout.PlaceholdersOf(((DecimalProduct)task).Second.Text);
+
     /// <summary>Rows for what is noted beside the work.</summary>
     internal static void Noted(Paper paper, bool isSigned, bool isCounted)
     {

@@ -22,6 +22,9 @@ internal abstract class FamilyLayout
     /// <summary>Marks with the places that were not recorded, as the method puts them.</summary>
     public virtual IEnumerable<Mark> InPlace(ItemTask task, IEnumerable<Mark> marks) => marks;
 
+    /// <summary>How many zeros each row of work begins with by the taught method, only to hold its place; none in most families.</summary>
+    public virtual IReadOnlyList<int> PlaceholdersOf(ItemTask task) => [];
+
     /// <summary>The marks of a field as the format has them, from what stands in the squares.</summary>
     public virtual IEnumerable<Mark> Recorded(WorkField field, IEnumerable<Mark> marks, Squares squares, Strip answer) => marks;
 

@@ -12,10 +12,12 @@ public sealed class PageLayout
 {
     private readonly FamilyLayout family;
     private readonly ItemTask task;
+    private readonly School school;
 
     private PageLayout(ItemTask task, School school)
     {
         this.task = task;
+        this.school = school;
         family = FamilyLayout.Of(task.Family);
         var paper = family.Lay(task, school);
         (Columns, Rows) = (paper.Columns, paper.Rows);
@@ -84,6 +86,18 @@ public sealed class PageLayout
         }
 
         return squares;
+    }
+
+    /// <summary>The squares that marks of the taught method fill, as the classroom writes them: where it shifts a row, the zeros that only hold its place are not written.</summary>
+    /// <param name="marks">The marks.</param>
+    /// <param name="isHeld">Of which rows, counted from 0, the place is held as taught.</param>
+    public Squares Put(IEnumerable<Mark> marks, Func<int, bool> isHeld)
+    {
+        if (school.Of(School.Placeholder) != PlaceholderSchool.RowShifted) return Put(marks);
+        var placeholders = family.PlaceholdersOf(task);
+        return Put(marks.Select(m => m.Field == WorkFields.Rows && m.At.Line < placeholders.Count && isHeld(m.At.Line) && placeholders[m.At.Line] is > 0 and var zeros && m.Text.Length > zeros
+            ? m with { At = m.At with { Place = (m.At.Place ?? 0) + zeros }, Text = m.Text[..^zeros] }
+            : m));
     }
 
     /// <summary>Writes an answer into its squares; where its digits stand there already, they stay where they are.</summary>

@@ -1,3 +1,5 @@
+using System.Text.RegularExpressions;
+
 namespace YellowPencil.Core.Notation;
 
 /// <summary>The classroom's word for exchanging one of a place for ten of the next smaller place.</summary>
@@ -16,8 +18,11 @@ public enum ClassroomWord
     Exchange,
 }
 
-/// <summary>Puts the classroom's word into sentences written with <c>{rename}</c>, <c>{renames}</c>, <c>{renamed}</c> and <c>{renaming}</c>.</summary>
-public static class ClassroomWords
+/// <summary>
+/// Puts the classroom's word into sentences written with <c>{rename}</c>, <c>{renames}</c>, <c>{renamed}</c> and <c>{renaming}</c>. Where a sentence has
+/// wordings for schools (<c>{question?one|other}</c>) and none is named, the usual one stands.
+/// </summary>
+public static partial class ClassroomWords
 {
     private static readonly string[] Forms = ["rename", "renames", "renamed", "renaming"];
 
@@ -32,6 +37,7 @@ public static class ClassroomWords
             ClassroomWord.Exchange => ["exchange", "exchanges", "exchanged", "exchanging"],
             _ => Forms,
         };
+        if (sentence.Contains('?')) sentence = Wordings().Replace(sentence, "${usual}");
         for (var i = 0; i < Forms.Length; i++)
         {
             sentence = sentence.Replace($"{{{Forms[i]}}}", words[i], StringComparison.Ordinal);
@@ -45,4 +51,7 @@ public static class ClassroomWords
     /// <summary>Reads a word as typed on the command line or in a form.</summary>
     public static bool TryParse(string text, out ClassroomWord word) =>
         Enum.TryParse(text, ignoreCase: true, out word) && Enum.IsDefined(word) && text.All(char.IsAsciiLetter);
+
+    [GeneratedRegex(@"\{[a-z-]+\?(?<usual>[^{}|]*)[^{}]*\}")]
+    private static partial Regex Wordings();
 }

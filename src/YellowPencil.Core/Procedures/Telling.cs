@@ -7,6 +7,7 @@ using YellowPencil.Core.Procedures.Division;
 using YellowPencil.Core.Procedures.Integers;
 using YellowPencil.Core.Procedures.Multiplication;
 using YellowPencil.Core.Procedures.Subtraction;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Procedures;
 
@@ -43,6 +44,21 @@ public static class Telling
     /// <summary>Whether a step begins a column, a digit of a product or a cycle, as far as these are told one by one.</summary>
     public static bool BeginsPart(Step step, Family family) =>
         step.Point is { } point && (IsDivision(family) ? point == DivisionPoints.Digit : Beginning.Contains(point));
+
+    /// <summary>The steps that are told, in the order in which the school does them: the point of a sum first, where the classroom writes it first.</summary>
+    public static IReadOnlyList<Step> InOrder(IReadOnlyList<Step> steps, Family family, School school)
+    {
+        var told = steps.Where(s => IsToldAloud(s, family)).ToList();
+        var point = told.FindIndex(s => s.Point == DecimalSumPoints.Point && s.Cause == StepCause.AsTaught);
+        if (family != Family.DecimalSums || point < 0 || school.Of(School.DecimalPoint) != DecimalPointSchool.PointFirst) return told;
+        var set = told.FindLastIndex(s => s.Point == DecimalSumPoints.Alignment || s.Point == DecimalSumPoints.Whole) + 1;
+        if (set > point) return told;
+        var first = told[point] with { Number = set > 0 ? told[set - 1].Number : -1, MarksBefore = told[set].MarksBefore };
+        return [.. told[..set], first, .. told[set..point], .. told[(point + 1)..]];
+    }
+
+    /// <summary>A step in a sentence, as the classroom says it.</summary>
+    public static string TextOf(Step step, Classroom classroom) => (step.Fact is null ? step.MadeText : Signs.Printed(step.MadeText)).In(classroom);
 
     private static bool IsDivision(Family family) => family is Family.Division or Family.DecimalDivision;
 }

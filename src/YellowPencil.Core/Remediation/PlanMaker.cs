@@ -26,14 +26,14 @@ public static class PlanMaker
     /// <param name="student">The student's code.</param>
     /// <param name="hypothesis">The accepted explanation.</param>
     /// <param name="wrongFacts">Number facts that the student does not have; no item of the plan needs them.</param>
-    /// <param name="word">The classroom's word.</param>
+    /// <param name="classroom">How the classroom speaks and works.</param>
     /// <param name="mostDigits">The digits of the longest number that the items may have, as on the student's pages; at least 2.</param>
     /// <param name="seed">The seed of the items.</param>
     /// <param name="ownName">The specialist's own name for a rule, by its id; null, or null as an answer, for the catalogue's.</param>
     /// <param name="rivals">Names of rules that the page did not tell apart from these.</param>
     /// <exception cref="ArgumentException"><see cref="CanPlan"/> is false.</exception>
     public static RemediationPlan Make(
-        string student, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, ClassroomWord word, int mostDigits = 3, int seed = 7,
+        string student, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, Classroom classroom, int mostDigits = 3, int seed = 7,
         Func<string, string?>? ownName = null, IReadOnlyList<string>? rivals = null)
     {
         if (!CanPlan(hypothesis)) throw new ArgumentException("only explanations whose rules point to an idea can be planned for", nameof(hypothesis));
@@ -45,25 +45,26 @@ public static class PlanMaker
         var fails = items.TakeExample(0.2);
 
         var taught = new MethodRun { Recording = true };
-        Method.Run(example.Task, taught, DeviationSet.Taught);
+        Method.Run(example.Task, taught, new DeviationSet(classroom.School, []));
         return new RemediationPlan
         {
             Student = student,
-            Word = word,
+            Word = classroom.Word,
+            School = classroom.School.Key,
             Family = first.Family,
-            OldRule = (first.OwnName is null ? first.Text : $"“{first.OwnName}”: {first.Text}").In(word),
-            Reason = first.Reason.In(word),
-            Idea = first.Idea with { Name = first.Idea.Name.In(word), Statement = first.Idea.Statement.In(word) },
-            WhyFirst = WhyFirst(rules, rivals ?? []).In(word),
-            Rivals = [.. (rivals ?? []).Select(r => r.In(word))],
-            Waiting = [.. rules.Skip(1).Select(r => new WaitingRule(r.Name.In(word), r.Idea.Name.In(word)))],
-            Script = new Lesson(script.Aim.In(word), script.First.In(word), script.Why.In(word), script.Material.In(word), script.Say.In(word), script.StopAt.In(word)),
+            OldRule = (first.OwnName is null ? first.Text : $"“{first.OwnName}”: {first.Text}").In(classroom),
+            Reason = first.Reason.In(classroom),
+            Idea = first.Idea with { Name = first.Idea.Name.In(classroom), Statement = first.Idea.Statement.In(classroom) },
+            WhyFirst = WhyFirst(rules, rivals ?? []).In(classroom),
+            Rivals = [.. (rivals ?? []).Select(r => r.In(classroom))],
+            Waiting = [.. rules.Skip(1).Select(r => new WaitingRule(r.Name.In(classroom), r.Idea.Name.In(classroom)))],
+            Script = new Lesson(script.Aim.In(classroom), script.First.In(classroom), script.Why.In(classroom), script.Material.In(classroom), script.Say.In(classroom), script.StopAt.In(classroom)),
             First = [.. script.FirstQuestions(new Random(seed))],
             Works = items.TakeLike(fails),
             Fails = fails,
-            Differs = Differs(first, fails).In(word),
+            Differs = Differs(first, fails).In(classroom),
             Example = example,
-            ExampleSteps = [.. taught.Steps.Where(s => Telling.IsToldAloud(s, first.Family)).Select(s => (s.Fact is null ? s.MadeText : Signs.Printed(s.MadeText)).In(word))],
+            ExampleSteps = [.. Telling.InOrder(taught.Steps, first.Family, classroom.School).Select(s => Telling.TextOf(s, classroom))],
             ExampleWork = Work.Of(taught.Page.Marks, [.. Method.Of(example.Task.Family).Fields]),
             Together = items.TakeShowing(2, 0.1, 0.5),
             Alone = items.TakeShowing(3, 0.2, 0.7),
@@ -73,6 +74,26 @@ public static class PlanMaker
             Check = TeachingScripts.CheckOf(first.Family),
             Cautions = Cautions,
         };
+    }
+
+    /// <summary>The same plan as another classroom says it: its items stay, and so do sentences that were changed by hand.</summary>
+    /// <param name="plan">The plan.</param>
+    /// <param name="hypothesis">The rules that it was made for.</param>
+    /// <param name="wrongFacts">Number facts that the student does not have.</param>
+    /// <param name="classroom">How the classroom speaks and works now.</param>
+    /// <param name="mostDigits">The digits of the longest number that the items may have.</param>
+    /// <param name="seed">The seed of the items.</param>
+    /// <param name="ownName">The specialist's own name for a rule, by its id.</param>
+    public static RemediationPlan Rewrite(
+        RemediationPlan plan, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, Classroom classroom, int mostDigits, int seed, Func<string, string?>? ownName = null)
+    {
+        var made = Make(plan.Student, hypothesis, wrongFacts, classroom, mostDigits, seed, ownName, plan.Rivals);
+        var rewritten = plan with
+        {
+            Word = made.Word, School = made.School, OldRule = made.OldRule, Reason = made.Reason, Idea = made.Idea, WhyFirst = made.WhyFirst, Waiting = made.Waiting, Script = made.Script, Differs = made.Differs,
+            ExampleSteps = made.Example == plan.Example ? made.ExampleSteps : plan.ExampleSteps, Check = made.Check, Reworded = new Dictionary<string, string>(),
+        };
+        return plan.Reworded.Keys.Aggregate(rewritten, (changed, key) => changed.Reword(key, PlanSentences.Of(plan).First(s => s.Key == key).Text));
     }
 
     /// <summary>Puts another item with the same claim into the place of one; null where there is none, or the plan does not have it.</summary>

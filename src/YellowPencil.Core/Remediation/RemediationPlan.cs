@@ -47,6 +47,9 @@ public sealed record RemediationPlan
     /// <summary>The classroom's word.</summary>
     public required ClassroomWord Word { get; init; }
 
+    /// <summary>What the classroom teaches where schools differ, as <see cref="Working.School.Key"/> spells it.</summary>
+    public string School { get; init; } = "";
+
     /// <summary>The old rule, in a sentence.</summary>
     public required string OldRule { get; init; }
 
@@ -109,6 +112,9 @@ public sealed record RemediationPlan
 
     /// <summary>Items that were put in by the specialist's wish in the place of others, as they are written.</summary>
     public IReadOnlyList<string> Changed { get; init; } = [];
+
+    /// <summary>Sentences that the specialist said in another way: what they were before, by their keys.</summary>
+    public IReadOnlyDictionary<string, string> Reworded { get; init; } = new Dictionary<string, string>();
 
     /// <summary>Every item that can be changed for another one.</summary>
     public IEnumerable<PlanItem> Changeable() => [.. Together, .. Alone, Exit, .. PracticeFirst, .. PracticeMixed];

@@ -3,13 +3,22 @@ namespace YellowPencil.Core.Working;
 /// <summary>A question on which schools teach differently, as a name under <c>methods</c> in the worked-sheet format.</summary>
 public abstract class SchoolQuestion
 {
-    private protected SchoolQuestion(string name, int ordinal, IReadOnlyList<string> values, IReadOnlyList<double> weights)
+    private protected SchoolQuestion(string name, int ordinal, string asks, IReadOnlyList<string> values, IReadOnlyList<(string Says, double Weight)> answers)
     {
+        if (values.Count != answers.Count) throw new ArgumentException($"{name} needs a sentence for each answer", nameof(answers));
         Name = name;
         Ordinal = ordinal;
+        Asks = asks;
         Values = values;
-        Weights = weights;
+        Says = [.. answers.Select(a => a.Says)];
+        Weights = [.. answers.Select(a => a.Weight)];
     }
+
+    /// <summary>The question, as a specialist would ask it.</summary>
+    public string Asks { get; }
+
+    /// <summary>Each answer, as a specialist would give it.</summary>
+    public IReadOnlyList<string> Says { get; }
 
     /// <summary>The name in the format, for example <c>mixed-numbers</c>.</summary>
     public string Name { get; }
@@ -28,8 +37,8 @@ public abstract class SchoolQuestion
 public sealed class SchoolQuestion<TAnswer> : SchoolQuestion
     where TAnswer : struct, Enum
 {
-    internal SchoolQuestion(string name, int ordinal, params IReadOnlyList<double> weights)
-        : base(name, ordinal, [.. Enum.GetNames<TAnswer>().Select(Notation.FamilyNames.Kebab)], weights)
+    internal SchoolQuestion(string name, int ordinal, string asks, params IReadOnlyList<(string Says, double Weight)> answers)
+        : base(name, ordinal, asks, [.. Enum.GetNames<TAnswer>().Select(Notation.FamilyNames.Kebab)], answers)
     {
     }
 }
@@ -58,38 +67,62 @@ public enum ProductSignSchool { SignFirst, SignLast }
 /// <summary>When the point is put into an answer.</summary>
 public enum DecimalPointSchool { PointFirst, PointLast }
 
+/// <summary>How the place is held with which a row of a product begins.</summary>
+public enum PlaceholderSchool { ZeroWritten, RowShifted }
+
+/// <summary>How the next digit of a quotient is found.</summary>
+public enum QuotientDigitSchool { Facts, SkipCounting, ListedMultiples }
+
+/// <summary>How what stands behind a point is said.</summary>
+public enum DecimalReadingSchool { ByPlace, DigitByDigit }
+
 /// <summary>What a student was taught where schools differ: an answer to each question, or the usual one.</summary>
 public sealed class School
 {
     /// <summary>How sums of fractions get one denominator.</summary>
-    public static readonly SchoolQuestion<FractionSchool> Fractions = new("fractions", 0, 0.6, 0.4);
+    public static readonly SchoolQuestion<FractionSchool> Fractions = new("fractions", 0, "Fractions get one denominator by", ("the least common one", 0.6), ("multiplying both", 0.4));
 
     /// <summary>How mixed numbers are added and taken away.</summary>
-    public static readonly SchoolQuestion<MixedNumberSchool> MixedNumbers = new("mixed-numbers", 1, 0.5, 0.5);
+    public static readonly SchoolQuestion<MixedNumberSchool> MixedNumbers = new("mixed-numbers", 1, "Mixed numbers are worked", ("as improper fractions", 0.5), ("with a whole renamed where it is needed", 0.5));
 
     /// <summary>How binomials are multiplied.</summary>
-    public static readonly SchoolQuestion<BinomialSchool> Binomials = new("binomials", 2, 0.5, 0.5);
+    public static readonly SchoolQuestion<BinomialSchool> Binomials = new("binomials", 2, "Two brackets are multiplied", ("in a box", 0.5), ("by four products", 0.5));
 
     /// <summary>Where a carry mark stands.</summary>
-    public static readonly SchoolQuestion<CarryMarkSchool> CarryMark = new("carry-mark", 3, 0.5, 0.3, 0.2);
+    public static readonly SchoolQuestion<CarryMarkSchool> CarryMark = new("carry-mark", 3, "A carry is noted", ("over the next column", 0.5), ("under the line, below the next column", 0.3), ("small, beside the next digit of the answer", 0.2));
 
     /// <summary>How a quadratic is factored.</summary>
-    public static readonly SchoolQuestion<FactoringSchool> Factoring = new("factoring", 4, 0.4, 0.4, 0.2);
+    public static readonly SchoolQuestion<FactoringSchool> Factoring = new("factoring", 4, "Quadratics are factored", ("with X and box", 0.4), ("by trying pairs", 0.4), ("by middle and gap", 0.2));
 
     /// <summary>How a square root is estimated.</summary>
-    public static readonly SchoolQuestion<RootSchool> Roots = new("roots", 5, 0.5, 0.5);
+    public static readonly SchoolQuestion<RootSchool> Roots = new("roots", 5, "Roots are estimated", ("on a straight line between two squares", 0.5), ("on the number line, by trying", 0.5));
 
     /// <summary>When the sign of a product or quotient is decided.</summary>
-    public static readonly SchoolQuestion<ProductSignSchool> ProductSign = new("product-sign", 6, 0.5, 0.5);
+    public static readonly SchoolQuestion<ProductSignSchool> ProductSign = new("product-sign", 6, "The sign of a product is decided", ("first, before anything is worked", 0.5), ("last, when the number stands there", 0.5));
 
     /// <summary>When the point is put into an answer.</summary>
-    public static readonly SchoolQuestion<DecimalPointSchool> DecimalPoint = new("decimal-point", 7, 0.5, 0.5);
+    public static readonly SchoolQuestion<DecimalPointSchool> DecimalPoint = new("decimal-point", 7, "The point goes into a sum", ("first, before the digits", 0.5), ("last, when the digits stand there", 0.5));
 
-    /// <summary>Every question of the format.</summary>
+    /// <summary>How the place is held with which a row of a product begins.</summary>
+    public static readonly SchoolQuestion<PlaceholderSchool> Placeholder = new("placeholder", 8, "A row of tens begins", ("with a zero that is written", 0.6), ("one place further left, nothing written", 0.4));
+
+    /// <summary>How the next digit of a quotient is found.</summary>
+    public static readonly SchoolQuestion<QuotientDigitSchool> QuotientDigit = new("quotient-digit", 9, "The next digit of a quotient comes from", ("multiplication facts", 0.5), ("counting up by the divisor", 0.25), ("a list of multiples", 0.25));
+
+    /// <summary>How what stands behind a point is said.</summary>
+    public static readonly SchoolQuestion<DecimalReadingSchool> DecimalReading = new("decimal-reading", 10, "0.76 is said", ("by place: seventy-six hundredths", 0.5), ("digit by digit: nought point seven six", 0.5));
+
+    /// <summary>Every question of the worked-sheet format.</summary>
     public static readonly IReadOnlyList<SchoolQuestion> Questions = [Fractions, MixedNumbers, Binomials, CarryMark, Factoring, Roots, ProductSign, DecimalPoint];
 
+    /// <summary>Every question: those of the format, and those on which only teaching and replay depend.</summary>
+    public static readonly IReadOnlyList<SchoolQuestion> All = [.. Questions, Placeholder, QuotientDigit, DecimalReading];
+
+    /// <summary>The questions on families of numbers, in the order in which a specialist is asked.</summary>
+    public static readonly IReadOnlyList<SchoolQuestion> OfNumbers = [CarryMark, Placeholder, QuotientDigit, DecimalPoint, DecimalReading, ProductSign];
+
     /// <summary>The school of which nothing is known.</summary>
-    public static readonly School Usual = new(new int[Questions.Count]);
+    public static readonly School Usual = new(new int[All.Count]);
 
     private readonly int[] answers;
 
@@ -100,7 +133,19 @@ public sealed class School
         where TAnswer : struct, Enum => Answers<TAnswer>.All[answers[question.Ordinal]];
 
     /// <summary>A text that is the same for the same school; empty for the usual one.</summary>
-    public string Key => string.Join(',', Questions.Where(q => answers[q.Ordinal] > 0).Select(q => $"{q.Name}={q.Values[answers[q.Ordinal]]}"));
+    public string Key => string.Join(',', All.Where(q => answers[q.Ordinal] > 0).Select(q => $"{q.Name}={q.Values[answers[q.Ordinal]]}"));
+
+    /// <summary>Which answer is given to a question, counted from 0.</summary>
+    public int AnswerTo(SchoolQuestion question) => answers[question.Ordinal];
+
+    /// <summary>The school of a <see cref="Key"/>; what this version does not know is the usual.</summary>
+    public static School Parse(string key)
+    {
+        var school = Usual;
+        foreach (var answer in key.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(a => a.Split('=')).Where(a => a.Length == 2))
+            if (All.FirstOrDefault(q => q.Name == answer[0]) is { } question && question.Values.Index().FirstOrDefault(v => v.Item == answer[1]) is { Item: not null } value) school = school.With(question, value.Index);
+        return school;
+    }
 
     /// <summary>The same school with another answer to one question.</summary>
     public School With(SchoolQuestion question, int answer)

@@ -420,6 +420,12 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("text")
                         .HasColumnName("rules");
 
+                    b.Property<string>("School")
+                        .IsRequired()
+                        .HasMaxLength(400)
+                        .HasColumnType("character varying(400)")
+                        .HasColumnName("school");
+
                     b.Property<int>("Seed")
                         .HasColumnType("integer")
                         .HasColumnName("seed");
@@ -427,6 +433,10 @@ namespace YellowPencil.Data.Migrations
                     b.Property<Guid>("StudentId")
                         .HasColumnType("uuid")
                         .HasColumnName("student_id");
+
+                    b.Property<int>("Turn")
+                        .HasColumnType("integer")
+                        .HasColumnName("turn");
 
                     b.Property<string>("Word")
                         .IsRequired()
@@ -446,9 +456,9 @@ namespace YellowPencil.Data.Migrations
                     b.HasIndex("StudentId")
                         .HasDatabaseName("ix_plans_student_id");
 
-                    b.HasIndex("PageId", "PageVersion", "Rules")
+                    b.HasIndex("PageId", "PageVersion", "Rules", "Turn")
                         .IsUnique()
-                        .HasDatabaseName("ix_plans_page_id_page_version_rules")
+                        .HasDatabaseName("ix_plans_page_id_page_version_rules_turn")
                         .HasFilter("removal_id is null");
 
                     b.ToTable("plans", (string)null);
@@ -838,6 +848,12 @@ namespace YellowPencil.Data.Migrations
                     b.Property<Guid?>("RemovalId")
                         .HasColumnType("uuid")
                         .HasColumnName("removal_id");
+
+                    b.Property<string>("School")
+                        .IsRequired()
+                        .HasMaxLength(400)
+                        .HasColumnType("character varying(400)")
+                        .HasColumnName("school");
 
                     b.Property<string>("Word")
                         .IsRequired()

@@ -2,6 +2,8 @@ using YellowPencil.Core.Inference;
 using YellowPencil.Core.Models;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Procedures.DecimalSums;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Web.Drawing;
 
@@ -34,20 +36,20 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
     /// <param name="item">The item as it was read.</param>
     /// <param name="procedure">How the chosen explanation comes to what was written, if it does.</param>
     /// <param name="who">The student's name or code.</param>
-    /// <param name="word">The classroom's word.</param>
-    public static ItemFrames Of(ItemReading item, ItemReplay procedure, string who, ClassroomWord word)
+    /// <param name="classroom">How the classroom speaks and works.</param>
+    public static ItemFrames Of(ItemReading item, ItemReplay procedure, string who, Classroom classroom)
     {
         var task = item.Item.Task;
         var isWritten = item.Item.IsAnswered;
-        var taught = Columns(task, DeviationSet.Taught, 0, null, word);
+        var taught = Columns(task, DeviationSet.Taught, 0, null, classroom);
         var students = isWritten && !procedure.IsExplained
-            ? NotKnown(item, task)
-            : Columns(task, procedure.Hypothesis.Deviations, procedure.Declined, procedure.Slip, word);
+            ? NotKnown(item, task, classroom.School)
+            : Columns(task, procedure.Hypothesis.Deviations, procedure.Declined, procedure.Slip, classroom);
         KeepInStep(taught, students);
         PagePicture.LineUp([.. taught.Concat(students).SelectMany(c => c).Select(f => f.Picture)]);
         var title = !isWritten ? $"{who} would, by this explanation" : procedure.IsExplained ? who : $"{who}: how is not known";
         Credit(students);
-        return new ItemFrames(Signs.Printed(task.Text), $"{Summarize(item, word)} {Credited(students)}".TrimEnd(), title, [.. taught.SelectMany(c => c)], [.. students.SelectMany(c => c)]);
+        return new ItemFrames(Signs.Printed(task.Text), $"{Summarize(item, classroom.Word)} {Credited(students)}".TrimEnd(), title, [.. taught.SelectMany(c => c)], [.. students.SelectMany(c => c)]);
     }
 
     /// <summary>
@@ -74,10 +76,10 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
     };
 
     /// <summary>What is known where no procedure was found: the item, and what stands under it.</summary>
-    private static List<List<ReplayFrame>> NotKnown(ItemReading item, ItemTask task) =>
+    private static List<List<ReplayFrame>> NotKnown(ItemReading item, ItemTask task, School school) =>
     [
-        [new("The item as it was set.", PagePicture.Blank(task), false)],
-        [new($"What stands there is {item.Item.Answer}. How it came about is not known: this explanation does not give it, with one slip or without.", PagePicture.Of(item.Item), true)],
+        [new("The item as it was set.", PagePicture.Blank(task, school), false)],
+        [new($"What stands there is {item.Item.Answer}. How it came about is not known: this explanation does not give it, with one slip or without.", PagePicture.Of(item.Item, school), true)],
     ];
 
     /// <summary>Lets both sides begin each column at the same frame: the side with fewer steps in a column waits.</summary>
@@ -97,23 +99,25 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
     /// The frames of a run, column by column; the item as it was set comes first, the finished answer last. A step that is told shows all that is
     /// written until the next one is told.
     /// </summary>
-    private static List<List<ReplayFrame>> Columns(ItemTask task, DeviationSet student, ulong declined, Slip? slip, ClassroomWord word)
+    private static List<List<ReplayFrame>> Columns(ItemTask task, DeviationSet student, ulong declined, Slip? slip, Classroom classroom)
     {
         var run = new MethodRun { Recording = true };
         Method.Run(task, run, student, declined, slip);
-        var columns = new List<List<ReplayFrame>> { new() { new("The item as it was set.", PagePicture.Blank(task), false, ItemModel.At(task, [], null)) } };
-        var told = run.Steps.Where(s => Telling.IsToldAloud(s, task.Family)).ToList();
+        var columns = new List<List<ReplayFrame>> { new() { new("The item as it was set.", PagePicture.Blank(task, classroom.School), false, ItemModel.At(task, [], null)) } };
+        var told = Telling.InOrder(run.Steps, task.Family, classroom.School);
+        var pointFrom = run.Page.Answer.Contains('.') && told.Count > 0 && told[^1].Point != DecimalSumPoints.Point ? told.Index().FirstOrDefault(s => s.Item.Point == DecimalSumPoints.Point, (int.MaxValue, null!)).Index : int.MaxValue;
         for (var i = 0; i < told.Count; i++)
         {
             var step = told[i];
             var marks = i + 1 < told.Count ? told[i + 1].MarksBefore : run.Page.Marks.Count;
             var from = i > 0 ? told[i - 1].Number + 1 : 0;
             if (run.Steps.Skip(from).Take(step.Number + 1 - from).Any(s => Telling.BeginsPart(s, task.Family))) columns.Add([]);
-            columns[^1].Add(new ReplayFrame((step.Fact is null ? step.MadeText : Signs.Printed(step.MadeText)).In(word), PagePicture.Of(task, run, marks), step.Cause != StepCause.AsTaught, ItemModel.At(task, [.. run.Page.Marks.Take(marks)], null)));
+            var picture = PagePicture.Of(task, run, marks, classroom.School);
+            columns[^1].Add(new ReplayFrame(Telling.TextOf(step, classroom), i >= pointFrom ? picture.WithPoint() : picture, step.Cause != StepCause.AsTaught, ItemModel.At(task, [.. run.Page.Marks.Take(marks)], null)));
         }
 
         var answer = run.Page.Answer.Length > 0 ? $"The answer: {run.Page.Answer}.{(PagePicture.ZerosInFront(run).Count > 0 ? " A zero in front is not written." : "")}" : "No answer is written.";
-        columns.Add([new ReplayFrame(answer.Replace('-', '−'), PagePicture.Of(task, run), false, ItemModel.At(task, run.Page.Marks, run.Page.Answer.ToString()))]);
+        columns.Add([new ReplayFrame(answer.Replace('-', '−'), PagePicture.Of(task, run, school: classroom.School), false, ItemModel.At(task, run.Page.Marks, run.Page.Answer.ToString()))]);
         return columns;
     }
 }

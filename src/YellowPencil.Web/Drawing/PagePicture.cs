@@ -3,6 +3,8 @@ using YellowPencil.Core.Inference;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Procedures.DecimalSums;
+using YellowPencil.Core.Procedures.Multiplication;
 using YellowPencil.Core.Working;
 using YellowPencil.Core.Working.Fields;
 
@@ -45,38 +47,40 @@ public sealed class PagePicture
     private string Foretold => isForetold ? "as foretold" : predicted.In(layout.Answer.Id) is { Count: > 0 } digits ? $"foretold {string.Concat(digits.OrderByDescending(p => p.Key).Select(p => p.Value))}" : "";
 
     /// <summary>The task alone, with room for an answer.</summary>
-    public static PagePicture Blank(ItemTask task) => new(task, PageLayout.Of(task), new Squares());
+    public static PagePicture Blank(ItemTask task, School? school = null) => new(task, PageLayout.Of(task, school), new Squares());
 
     /// <summary>The task alone, with the rows that the taught method needs for its work.</summary>
-    public static PagePicture WithRoom(ItemTask task)
+    public static PagePicture WithRoom(ItemTask task, School? school = null)
     {
         var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(task, run, DeviationSet.Taught);
-        var picture = new PagePicture(task, PageLayout.Of(task), new Squares()) { HasRoom = true };
-        picture.Show(Of(task, run));
+        var picture = new PagePicture(task, PageLayout.Of(task, school), new Squares()) { HasRoom = true };
+        picture.Show(Of(task, run, school: school));
         return picture;
     }
 
     /// <summary>The task worked as taught but for its last steps, which are left to the student, with the rows that they need.</summary>
     /// <param name="task">The task.</param>
     /// <param name="open">How many of the steps that are told are left open; all of them where there are fewer.</param>
-    public static PagePicture WithStepsOpen(ItemTask task, int open)
+    /// <param name="school">What the classroom teaches; null for the usual.</param>
+    public static PagePicture WithStepsOpen(ItemTask task, int open, School? school = null)
     {
         var run = new MethodRun { Recording = true };
         Method.Run(task, run, DeviationSet.Taught);
-        if (open == 0) return Of(task, run);
-        var told = run.Steps.Where(s => Telling.IsToldAloud(s, task.Family)).ToList();
-        var layout = PageLayout.Of(task);
+        if (open == 0) return Of(task, run, school: school);
+        var told = Telling.InOrder(run.Steps, task.Family, school ?? School.Usual);
+        var layout = PageLayout.Of(task, school);
         var marks = told.Count <= open ? 0 : told[^open].MarksBefore;
-        var picture = new PagePicture(task, layout, layout.Put(run.Page.Marks.Take(marks))) { HasRoom = true };
-        picture.Show(Of(task, run));
+        var picture = new PagePicture(task, layout, layout.Put(run.Page.Marks.Take(marks), _ => true)) { HasRoom = true };
+        if (run.Page.Answer.Contains('.') && told.SkipLast(open).Any(s => s.Point == DecimalSumPoints.Point)) picture.WithPoint();
+        picture.Show(Of(task, run, school: school));
         return picture;
     }
 
     /// <summary>What a student wrote.</summary>
-    public static PagePicture Of(WorkedItem item)
+    public static PagePicture Of(WorkedItem item, School? school = null)
     {
-        var layout = PageLayout.Of(item.Task);
+        var layout = PageLayout.Of(item.Task, school);
         return new PagePicture(item.Task, layout, layout.Put(item)) { written = item.Answer switch { null => "nothing written", "?" => "written, but it cannot be read", var answer => $"written {answer}" } };
     }
 
@@ -84,17 +88,29 @@ public sealed class PagePicture
     /// <param name="task">The task.</param>
     /// <param name="run">The whole run.</param>
     /// <param name="count">How many of its marks are there; null for all, and the answer as it is written at the end.</param>
-    public static PagePicture Of(ItemTask task, MethodRun run, int? count = null)
+    /// <param name="school">What the classroom teaches; null for the usual.</param>
+    public static PagePicture Of(ItemTask task, MethodRun run, int? count = null, School? school = null)
     {
-        var layout = PageLayout.Of(task);
+        var layout = PageLayout.Of(task, school);
         var inFront = ZerosInFront(run);
         var marks = run.Page.Marks.Take(count ?? run.Page.Marks.Count);
-        var squares = layout.Put(marks.Where(m => m.Field != WorkFields.Cells || !inFront.Contains(m.At.Place!.Value)));
+        var squares = layout.Put(marks.Where(m => m.Field != WorkFields.Cells || !inFront.Contains(m.At.Place!.Value)), line => IsHeldAsTaught(run, line));
         var answer = run.Page.Answer.ToString();
         if (count is null && answer.Length > 0) layout.PutAnswer(squares, answer);
         var picture = new PagePicture(task, layout, squares);
         if (squares.In(layout.Answer.Id) is { Count: > 0 } cells) picture.written = $"written {string.Concat(cells.OrderByDescending(c => c.Key).Select(c => c.Value))}";
         return picture;
+    }
+
+    private static bool IsHeldAsTaught(MethodRun run, int line) =>
+        !run.Steps.Any(s => s.Point == MultiplicationPoints.Placeholder && s.Line == line && s.Cause != StepCause.AsTaught);
+
+    /// <summary>The point of the answer, where the classroom writes it before the digits.</summary>
+    public PagePicture WithPoint()
+    {
+        squares.Put(layout.Answer.Id, layout.Answer.Ones, squares.In(layout.Answer.Id).GetValueOrDefault(layout.Answer.Ones, "") + ".");
+        shown.Add(layout.Answer.Row);
+        return this;
     }
 
     /// <summary>The places in which a run comes to a zero in front of its answer.</summary>
@@ -146,32 +162,35 @@ public sealed class PagePicture
         foreach (var picture in pictures) picture.Show(pictures[0]);
     }
 
-    /// <summary>Draws it.</summary>
-    public IHtmlContent Draw()
+    /// <summary>Draws it on the screen.</summary>
+    public IHtmlContent Draw() => SquarePaper.Svg(Sketch());
+
+    /// <summary>Draws it, a square being <see cref="SquarePaper.Square"/> units.</summary>
+    public Sketch Sketch()
     {
         var answer = squares.In(layout.Answer.Id);
         var last = answer.Keys.Concat(predicted.In(layout.Answer.Id).Keys).DefaultIfEmpty(0).Max() + (isForetold ? 1 : 0);
         var used = layout.Strips.SelectMany(s => squares.In(s.Id).Keys.Concat(s.Given is null ? [] : [s.GivenAt + squares.MovedBy(s.Id)]))
             .Concat(layout.Prints.Where(p => shown.Contains(p.Row)).Select(p => p.Column)).Concat(predicted.In(layout.Answer.Id).Keys).Append(layout.Answer.Ones);
         var right = HasRoom ? 0 : Math.Min(used.Min(), circle?.Column ?? int.MaxValue);
-        var svg = new SquareSvg(Math.Max(layout.Columns, last + 1), right, [.. shown], HasRowBelow);
-        foreach (var print in layout.Prints) svg.Print(print);
-        foreach (var line in layout.Lines.Where(l => !IsOfEmptyWork(l))) svg.Line(line);
+        var paper = new SquarePaper(Math.Max(layout.Columns, last + 1), right, [.. shown], HasRowBelow);
+        foreach (var print in layout.Prints) paper.Print(print);
+        foreach (var line in layout.Lines.Where(l => !IsOfEmptyWork(l))) paper.Line(line);
         foreach (var strip in layout.Strips)
         {
-            if (strip.Given is { } given) svg.Given(given, strip.GivenAt + squares.MovedBy(strip.Id), strip.Row);
+            if (strip.Given is { } given) paper.Given(given, strip.GivenAt + squares.MovedBy(strip.Id), strip.Row);
             foreach (var (column, text) in squares.In(strip.Id))
             {
-                svg.Write(text, column, strip.Row, strip.IsSmall);
-                if (strip.Strikes is { } struck) svg.Strike(column, struck, layout.Strips.Any(s => s.Row == struck && s.IsSmall));
+                paper.Write(text, column, strip.Row, strip.IsSmall);
+                if (strip.Strikes is { } struck) paper.Strike(column, struck, layout.Strips.Any(s => s.Row == struck && s.IsSmall));
             }
         }
 
-        if (squares.IsUnreadable) svg.Write("?", layout.Answer.Ones, layout.Answer.Row, isSmall: false);
-        foreach (var (column, text) in predicted.In(layout.Answer.Id)) svg.Predict(text, column);
-        if (isForetold) svg.Tick(answer.Keys.Max() + 1, layout.Answer.Row);
-        if (circle is { } at) svg.Circle(at.Column, at.Row);
-        return svg.Draw(Label);
+        if (squares.IsUnreadable) paper.Write("?", layout.Answer.Ones, layout.Answer.Row, isSmall: false);
+        foreach (var (column, text) in predicted.In(layout.Answer.Id)) paper.Predict(text, column);
+        if (isForetold) paper.Tick(answer.Keys.Max() + 1, layout.Answer.Row);
+        if (circle is { } at) paper.Circle(at.Column, at.Row);
+        return paper.Finish(Label);
     }
 
     /// <summary>

@@ -17,13 +17,13 @@ internal static class TypingJson
         json.WriteString("title", page.Title);
         json.WriteString("direction", direction.ToString());
         json.WriteStartArray("items");
-        foreach (var item in sheet.Items) WriteItem(json, item, page.ItemVersions.GetValueOrDefault(item.Id, 1));
+        foreach (var item in sheet.Items) WriteItem(json, item, page.ItemVersions.GetValueOrDefault(item.Id, 1), page.Student?.Classroom.School ?? School.Usual);
         json.WriteEndArray();
         json.WriteEndObject();
     });
 
     /// <summary>One item by itself.</summary>
-    public static string Write(WorkedItem item, int version) => JsonText.Write(false, json => WriteItem(json, item, version));
+    public static string Write(WorkedItem item, int version, School school) => JsonText.Write(false, json => WriteItem(json, item, version, school));
 
     /// <summary>Reads the squares that the script sends; null with what is wrong with them.</summary>
     public static Squares? TryRead(JsonElement json, PageLayout layout, out string? fault)
@@ -58,9 +58,9 @@ internal static class TypingJson
     private static JsonElement.ObjectEnumerator Properties(JsonElement json, string name) =>
         json.TryGetProperty(name, out var found) && found.ValueKind == JsonValueKind.Object ? found.EnumerateObject() : default;
 
-    private static void WriteItem(Utf8JsonWriter json, WorkedItem item, int version)
+    private static void WriteItem(Utf8JsonWriter json, WorkedItem item, int version, School school)
     {
-        var layout = PageLayout.Of(item.Task);
+        var layout = PageLayout.Of(item.Task, school);
         var squares = layout.Put(item);
         json.WriteStartObject();
         json.WriteString("id", item.Id);

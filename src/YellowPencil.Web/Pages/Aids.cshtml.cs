@@ -1,14 +1,16 @@
 using Microsoft.AspNetCore.Html;
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Printing;
 
 namespace YellowPencil.Web.Pages;
 
 /// <summary>Which paper is asked for.</summary>
-public sealed record AidWish(string Kind = "squared", int Square = 7, int Of = 7, int From = -10, int To = 10, string? Code = null, string? Size = null);
+public sealed record AidWish(string Kind = "squared", int Square = 7, int Of = 7, int From = -10, int To = 10, string? Code = null, string? Size = null, string? As = null);
 
 /// <summary>Paper that is laid beside the writing: squared, place-value mats, number lines, areas, multiples.</summary>
-public sealed class AidsModel : PageModel
+public sealed class AidsModel(PdfFiles pdf) : PageModel
 {
     /// <summary>The kinds, with their names.</summary>
     public static readonly IReadOnlyList<(string Kind, string Name)> Kinds =
@@ -36,7 +38,7 @@ public sealed class AidsModel : PageModel
     public string? Fault { get; private set; }
 
     /// <summary>Shows the paper.</summary>
-    public void OnGet(AidWish wish)
+    public IActionResult OnGet(AidWish wish)
     {
         Wish = wish;
         Paper = wish.Size == "letter" ? PaperSize.Letter : PaperSize.A4;
@@ -47,15 +49,18 @@ public sealed class AidsModel : PageModel
         }
 
         var square = Squares.Contains(wish.Square) ? wish.Square : 7;
-        Picture = wish.Kind switch
+        var sketch = wish.Kind switch
         {
-            "mat" => AidSvg.Mat(Paper, 3, 0),
-            "decimal-mat" => AidSvg.Mat(Paper, 1, -2),
-            "lines" => AidSvg.Lines(Paper, wish.From, wish.To),
-            "areas" => AidSvg.Areas(Paper, 2),
-            "areas-3" => AidSvg.Areas(Paper, 3),
-            "multiples" or "multiples-open" => AidSvg.Multiples(Paper, Math.Clamp(wish.Of, 2, 99), wish.Kind == "multiples"),
-            _ => AidSvg.Squared(Paper, square),
+            "mat" => Drawing.Aids.Mat(Paper, 3, 0),
+            "decimal-mat" => Drawing.Aids.Mat(Paper, 1, -2),
+            "lines" => Drawing.Aids.Lines(Paper, wish.From, wish.To),
+            "areas" => Drawing.Aids.Areas(Paper, 2),
+            "areas-3" => Drawing.Aids.Areas(Paper, 3),
+            "multiples" or "multiples-open" => Drawing.Aids.Multiples(Paper, Math.Clamp(wish.Of, 2, 99), wish.Kind == "multiples"),
+            _ => Drawing.Aids.Squared(Paper, square),
         };
+        if (wish.As == "pdf") return File(pdf.Aid(Paper, wish.Code ?? "", sketch), "application/pdf", PdfFiles.Name(wish.Code ?? "", wish.Kind));
+        Picture = sketch.Svg("aid", $"{Paper.Width}mm", $"{Paper.Height}mm");
+        return Page();
     }
 }

@@ -38,12 +38,15 @@ export function forgetAll() {
   for (const key of Object.keys(localStorage)) if (key.startsWith("pencil:")) localStorage.removeItem(key);
 }
 
-/** Keeps a plain field of a form until a later page says that it has been taken in. */
+/**
+ * Keeps a plain field of a form until a later page says that it has been taken in. Into a field that came filled what was kept is put only where the field
+ * asks for it (data-over), and it still came with the text that was typed over.
+ */
 export function keepField(field) {
   const key = `field:${field.dataset.keep}`;
   const before = kept(key);
-  if (before !== null && field.value === "") field.value = before;
-  field.addEventListener("input", () => keep(key, field.value));
+  if (before !== null && ("over" in field.dataset ? before.over === field.defaultValue : field.value === "")) field.value = before.text;
+  field.addEventListener("input", () => keep(key, { text: field.value, over: field.defaultValue }));
 }
 
 /** Forgets the fields of a form that was taken in: all whose names begin with the form's. */

@@ -22,6 +22,7 @@ if (classReading) followReading(classReading);
 
 for (const taken of document.querySelectorAll("[data-taken]")) forgetForm(taken.dataset.taken);
 for (const field of document.querySelectorAll("[data-keep]")) keepField(field);
+for (const link of document.querySelectorAll("[data-forget]")) link.addEventListener("click", () => forgetForm(link.dataset.forget));
 
 const items = document.querySelector("[data-covers]");
 if (items) startCoverage(items, document.querySelector("[data-coverage]"));
@@ -43,6 +44,14 @@ for (const form of document.querySelectorAll("form[data-sign-out]"))
 
 for (const form of document.querySelectorAll("form[data-confirm]"))
   form.addEventListener("submit", (event) => { if (!confirm(form.dataset.confirm)) event.preventDefault(); });
+
+for (const button of document.querySelectorAll("[data-put]"))
+  button.addEventListener("click", () => {
+    const field = document.getElementById(button.dataset.put);
+    field.value = button.dataset.text;
+    field.dispatchEvent(new Event("input", { bubbles: true }));
+    field.focus();
+  });
 
 for (const button of document.querySelectorAll("[data-print]")) button.addEventListener("click", () => window.print());
 

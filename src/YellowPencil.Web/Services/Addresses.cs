@@ -78,6 +78,12 @@ public static class Addresses
     /// <summary>A plan.</summary>
     public static string Plan(Guid id) => $"/plans/{id}";
 
+    /// <summary>The sentences of a plan, to be changed.</summary>
+    public static string PlanWords(Guid id) => $"{Plan(id)}/words";
+
+    /// <summary>Two plans side by side.</summary>
+    public static string Beside(Guid id, Guid other) => $"{Plan(id)}/beside/{other}";
+
     /// <summary>The faded examples of a plan on paper.</summary>
     public static string Faded(Guid id) => $"/plans/{id}/faded";
 

@@ -33,6 +33,7 @@ internal static class AppServices
         services.AddSingleton<AttemptLimits>();
         services.AddScoped<RuleNaming>();
         services.AddScoped<SchoolTime>();
+        services.AddSingleton<Printing.PdfFiles>();
         services.AddScoped<StudentFiles>();
         services.AddScoped<PageDesk>();
         services.AddScoped<PageTyping>();

@@ -36,7 +36,7 @@ public sealed class DemoLoader(PencilContext data, UserManager<Specialist> users
     private void Add(DemoStudent demo, Guid owner)
     {
         var now = clock.GetUtcNow();
-        var student = new Student { Id = Guid.CreateVersion7(now), OwnerId = owner, Code = demo.Code, CallName = demo.CallName, Word = demo.Word, CreatedAt = now.AddDays(-20) };
+        var student = new Student { Id = Guid.CreateVersion7(now), OwnerId = owner, Code = demo.Code, CallName = demo.CallName, Word = demo.Word, School = demo.School, CreatedAt = now.AddDays(-20) };
         data.Students.Add(student);
         foreach (var page in demo.Pages)
         {
@@ -50,7 +50,7 @@ public sealed class DemoLoader(PencilContext data, UserManager<Specialist> users
 }
 
 /// <summary>A made-up student.</summary>
-internal sealed record DemoStudent(string Code, string CallName, ClassroomWord Word, IReadOnlyList<DemoPage> Pages);
+internal sealed record DemoStudent(string Code, string CallName, ClassroomWord Word, IReadOnlyList<DemoPage> Pages, string School = "");
 
 /// <summary>A page of a made-up student, written by hand or by the simulator.</summary>
 internal sealed record DemoPage(string Title, int DaysAgo, Func<IReadOnlyList<WorkedItem>> Items, bool IsRead = false);
@@ -105,12 +105,12 @@ internal static class DemoStudents
             [new("Eyelets left in the box", 5, () => Answers("23 - 7 = 15", "153 - 47 = 105", "463 - 237 = 225", "604 - 278 = 326", "523 - 168 = 355", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 458", "952 - 367 = 585", "500 - 123 = 377", "731 - 480 = 251", "640 - 58 = 582"))]),
         new("K-08", "Jory", ClassroomWord.Borrow,
             [new("Paper for the parade", 4, () => Answers("52 - 39 = 22", "673 - 194 = 569", "845 - 29 = 825", "761 - 590 = 261", "340 - 19 = 330", "604 - 278 = 326", "523 - 168 = 355", "80 - 36 = 44", "952 - 367 = 585", "731 - 480 = 251"))]),
-        new("K-09", "Isolde", ClassroomWord.Regroup, [new("Beads for the tails", 4, () => Simulated(["multiplication.old-carry-used-again"], 1, 0, 21, Products))]),
+        new("K-09", "Isolde", ClassroomWord.Regroup, [new("Beads for the tails", 4, () => Simulated(["multiplication.old-carry-used-again"], 1, 0, 21, Products))], "placeholder=row-shifted"),
         new("K-10", "Bram", ClassroomWord.Exchange, [new("Line shared among the reels", 3, () => Simulated(["division.zero-inside-left-out"], 1, 0, 22, Quotients))]),
         new("K-11", "Lowen", ClassroomWord.Rename, [new("Sailcloth in metres", 3, () => Simulated(["decimal-sums.right-ends-lined-up"], 1, 0, 23, DecimalSums))]),
         new("K-12", "Tamsin", ClassroomWord.Borrow, [new("What the cloth costs", 3, () => Simulated(["decimal-products.places-of-first-only"], 1, 0, 24, DecimalProducts))]),
         new("K-13", "Ewan", ClassroomWord.Regroup, [new("Above and below the tide mark", 2, () => Simulated(["integers.minus-minus-stays-minus"], 1, 0, 25, Signed))]),
-        new("K-14", "Wenna", ClassroomWord.Exchange, [new("Spars and line, added up", 2, () => Simulated(["addition.carry-dropped"], 1, 0, 26, Sums))]),
+        new("K-14", "Wenna", ClassroomWord.Exchange, [new("Spars and line, added up", 2, () => Simulated(["addition.carry-dropped"], 1, 0, 26, Sums))], "carry-mark=below"),
         new("K-15", "Jenifer", ClassroomWord.Rename, [new("Pegs in boxes", 1, () => Simulated(["subtraction.zeros-skipped"], 1, 0, 27, LongDivisions))]),
         new("K-16", "Digory", ClassroomWord.Borrow, [new("Cloth cut into tails", 1, () => Simulated(["decimal-division.divisor-point-only"], 1, 0, 28, DecimalQuotients))]),
     ];

@@ -1,7 +1,10 @@
+using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Remediation;
+using YellowPencil.Core.Working;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Services;
@@ -12,11 +15,20 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
     /// <summary>A plan with its student and page; null when there is none of this owner.</summary>
     public Task<Plan?> FindAsync(Guid id) => data.Plans.Include(p => p.Student).Include(p => p.Page).FirstOrDefaultAsync(p => p.Id == id);
 
+    /// <summary>What a plan is for: the rules that it was made for, or that it was read from a file.</summary>
+    public static string NameOf(Plan plan, RuleNaming names) => NameOf(plan.Rules, plan.Word, names);
+
+    /// <summary>What a plan for rules is called.</summary>
+    public static string NameOf(string rules, ClassroomWord word, RuleNaming names) => rules.Length > 0 ? names.Of(rules, word) : "read from a file";
+
+    /// <summary>The other plans of the same student, newest first.</summary>
+    public Task<List<Plan>> OthersAsync(Plan plan) => data.Plans.Where(p => p.StudentId == plan.StudentId && p.Id != plan.Id).OrderByDescending(p => p.MadeAt).ToListAsync();
+
     /// <summary>Makes a plan and keeps it as it is: what was printed never changes.</summary>
     public async Task MakeAsync(Plan plan, Hypothesis hypothesis, string code, IReadOnlyList<string>? rivals = null)
     {
         await names.LoadAsync();
-        plan.Content = PlanJson.Write(PlanMaker.Make(code, hypothesis, Facts(plan.AvoidedFacts), plan.Word, plan.MostDigits, plan.Seed, names.Own, rivals));
+        plan.Content = PlanJson.Write(PlanMaker.Make(code, hypothesis, Facts(plan.AvoidedFacts), plan.Classroom, plan.MostDigits, plan.Seed, names.Own, rivals));
         plan.EngineVersion = EngineVersion.Current;
     }
 
@@ -43,6 +55,89 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
         plan.Content = PlanJson.Write(changed);
         await data.SaveChangesAsync();
         return null;
+    }
+
+    /// <summary>Says sentences of a plan in another way.</summary>
+    /// <param name="plan">The plan.</param>
+    /// <param name="sentences">What they say now, by their keys.</param>
+    /// <returns>What is wrong, in sentences; nothing is changed then.</returns>
+    public async Task<IReadOnlyList<string>> RewordAsync(Plan plan, IReadOnlyDictionary<string, string> sentences)
+    {
+        if (await ReadAsync(plan) is not { } made) return ["This version has no plan for these rules."];
+        var faults = new List<string>();
+        foreach (var (key, text) in sentences)
+            try
+            {
+                made = made.Reword(key, text);
+            }
+            catch (ArgumentException fault)
+            {
+                faults.Add(fault.Message);
+            }
+
+        if (faults.Count > 0) return faults;
+        plan.Content = PlanJson.Write(made);
+        await data.SaveChangesAsync();
+        return [];
+    }
+
+    /// <summary>Lets the student's plans that are not printed yet follow how the classroom works now; a printed plan stays as it is.</summary>
+    public async Task FollowAsync(Student student)
+    {
+        await names.LoadAsync();
+        foreach (var plan in await data.Plans.Where(p => p.StudentId == student.Id && p.PrintedAt == null).ToListAsync())
+            await RewriteAsync(plan, student.Classroom);
+        await data.SaveChangesAsync();
+    }
+
+    /// <summary>Makes a plan beside a printed one, as the classroom works now; items and sentences that were changed by hand are taken along.</summary>
+    public async Task<Plan> AnewAsync(Plan printed)
+    {
+        await names.LoadAsync();
+        var plan = new Plan
+        {
+            Id = Guid.CreateVersion7(clock.GetUtcNow()), Turn = await TurnAsync(printed.PageId, printed.Rules), StudentId = printed.StudentId, PageId = printed.PageId, PageVersion = printed.PageVersion, Rules = printed.Rules, Content = printed.Content,
+            EngineVersion = printed.EngineVersion, AvoidedFacts = printed.AvoidedFacts, MostDigits = printed.MostDigits, Seed = printed.Seed, MadeAt = clock.GetUtcNow(), Word = printed.Word, School = printed.School,
+        };
+        await RewriteAsync(plan, printed.Student!.Classroom);
+        data.Plans.Add(plan);
+        await data.SaveChangesAsync();
+        return plan;
+    }
+
+    /// <summary>Keeps a plan that was read from a file, for the student whose page it belongs to.</summary>
+    /// <returns>The plan, or what is wrong.</returns>
+    public async Task<(Plan? Plan, string? Fault)> TakeAsync(Student student, Stream file, CancellationToken cancellation)
+    {
+        RemediationPlan made;
+        try
+        {
+            made = await PlanJson.ReadFileAsync(file, cancellation);
+        }
+        catch (JsonException fault)
+        {
+            return (null, $"This file holds no plan: {fault.Message}");
+        }
+
+        if (await data.Pages.Where(p => p.StudentId == student.Id).OrderByDescending(p => p.CreatedAt).FirstOrDefaultAsync(cancellation) is not { } page)
+            return (null, $"{student.Code} has no page yet that a plan could belong to.");
+        var plan = new Plan
+        {
+            Id = Guid.CreateVersion7(clock.GetUtcNow()), Turn = await TurnAsync(page.Id, ""), StudentId = student.Id, PageId = page.Id, PageVersion = page.Version, Rules = "", Content = PlanJson.Write(made with { Student = student.Code }),
+            EngineVersion = EngineVersion.Current, MostDigits = 3, MadeAt = clock.GetUtcNow(), Word = made.Word, School = made.School,
+        };
+        data.Plans.Add(plan);
+        await data.SaveChangesAsync(cancellation);
+        return (plan, null);
+    }
+
+    private async Task<int> TurnAsync(Guid page, string rules) => 1 + (await data.Plans.IgnoreQueryFilters().Where(p => p.PageId == page && p.Rules == rules).Select(p => (int?)p.Turn).MaxAsync() ?? 0);
+
+    private async Task RewriteAsync(Plan plan, Classroom classroom)
+    {
+        if (plan.Classroom == classroom || await ReadAsync(plan) is not { } made || Hypothesis.Parse(plan.Rules) is not { } hypothesis || !PlanMaker.CanPlan(hypothesis)) return;
+        (plan.Word, plan.School) = (classroom.Word, classroom.School.Key);
+        plan.Content = PlanJson.Write(PlanMaker.Rewrite(made, hypothesis, Facts(plan.AvoidedFacts), classroom, plan.MostDigits, plan.Seed, names.Own));
     }
 
     /// <summary>Notes that a plan was printed, or that it was not after all.</summary>

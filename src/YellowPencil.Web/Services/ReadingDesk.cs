@@ -85,7 +85,7 @@ public sealed class ReadingDesk(PencilContext data, ReadingCache cache, PlanDesk
     public async Task<Plan> PlanAsync(StudentPage page, Reading reading, Explanation explanation)
     {
         var rules = RulesOf(explanation);
-        if (page.Plans.Find(p => p.Rules == rules && p.PageVersion == page.Version) is { } made) return made;
+        if (page.Plans.OrderByDescending(p => p.MadeAt).FirstOrDefault(p => p.Rules == rules && p.PageVersion == page.Version) is { } made) return made;
         var plan = new Plan
         {
             Id = Guid.CreateVersion7(clock.GetUtcNow()),
@@ -95,6 +95,7 @@ public sealed class ReadingDesk(PencilContext data, ReadingCache cache, PlanDesk
             Rules = rules,
             AvoidedFacts = string.Join('|', reading.Facts.Select(f => f.Fact.ToString())),
             Word = page.Student!.Word,
+            School = page.Student.School,
             MostDigits = PlanMaker.LevelOf(reading.Sheet, explanation.Hypothesis),
             Seed = BitConverter.ToUInt16(page.Id.ToByteArray(), 14),
             MadeAt = clock.GetUtcNow(),

@@ -1,6 +1,7 @@
 using System.Text.RegularExpressions;
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Services;
@@ -10,20 +11,20 @@ public sealed partial class StudentFiles(PencilContext data, TimeProvider clock)
 {
     /// <summary>Opens a file.</summary>
     /// <returns>What is wrong, in a sentence; null when the file was opened.</returns>
-    public async Task<string?> AddAsync(string code, string callName, ClassroomWord word)
+    public async Task<string?> AddAsync(string code, string callName, Classroom classroom)
     {
-        if (await FaultAsync(code, callName, word, null) is { } fault) return fault;
-        data.Students.Add(new Student { Id = Guid.CreateVersion7(clock.GetUtcNow()), Code = code.Trim(), CallName = callName.Trim(), Word = word, CreatedAt = clock.GetUtcNow() });
+        if (await FaultAsync(code, callName, classroom.Word, null) is { } fault) return fault;
+        data.Students.Add(new Student { Id = Guid.CreateVersion7(clock.GetUtcNow()), Code = code.Trim(), CallName = callName.Trim(), Word = classroom.Word, School = classroom.School.Key, CreatedAt = clock.GetUtcNow() });
         await data.SaveChangesAsync();
         return null;
     }
 
     /// <summary>Changes what a file says on its cover.</summary>
     /// <returns>What is wrong, in a sentence; null when it was changed.</returns>
-    public async Task<string?> EditAsync(Student student, string code, string callName, ClassroomWord word)
+    public async Task<string?> EditAsync(Student student, string code, string callName, Classroom classroom)
     {
-        if (await FaultAsync(code, callName, word, student.Id) is { } fault) return fault;
-        (student.Code, student.CallName, student.Word) = (code.Trim(), callName.Trim(), word);
+        if (await FaultAsync(code, callName, classroom.Word, student.Id) is { } fault) return fault;
+        (student.Code, student.CallName, student.Word, student.School) = (code.Trim(), callName.Trim(), classroom.Word, classroom.School.Key);
         await data.SaveChangesAsync();
         await data.Database.ExecuteSqlAsync($"update pages set content = jsonb_set(content, '{{student}}', to_jsonb({student.Code}::text)) where student_id = {student.Id}");
         return null;

@@ -4,6 +4,7 @@ using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
+using YellowPencil.Core.Working;
 using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Drawing;
@@ -31,7 +32,7 @@ internal static class TypingApi
         return Results.Json(new
         {
             saved.Versions,
-            conflicts = saved.Conflicts.Select(item => JsonDocument.Parse(TypingJson.Write(item, saved.Page.ItemVersions.GetValueOrDefault(item.Id, 1))).RootElement),
+            conflicts = saved.Conflicts.Select(item => JsonDocument.Parse(TypingJson.Write(item, saved.Page.ItemVersions.GetValueOrDefault(item.Id, 1), saved.Page.Student?.Classroom.School ?? School.Usual)).RootElement),
             saved.Refused,
             margin = Margin(saved.Page, typing, readings, names),
         });

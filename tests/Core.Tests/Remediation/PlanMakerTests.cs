@@ -6,13 +6,14 @@ using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Remediation;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Tests.Remediation;
 
 public class PlanMakerTests
 {
     private static RemediationPlan Plan(ClassroomWord word, params string[] bugs) =>
-        PlanMaker.Make("K-17", new Hypothesis([.. bugs.Select(b => Catalogue.Find("subtraction." + b)!)], [], []), [], word);
+        PlanMaker.Make("K-17", new Hypothesis([.. bugs.Select(b => Catalogue.Find("subtraction." + b)!)], [], []), [], Classroom.Saying(word));
 
     public static TheoryData<string> EveryBug => [.. Catalogue.All.Select(b => b.Id)];
 
@@ -22,7 +23,7 @@ public class PlanMakerTests
     {
         var bug = Catalogue.Find(id)!;
         var set = new DeviationSet([bug.Deviations]);
-        var plan = PlanMaker.Make("K-17", Hypothesis.Parse(id)!, [], ClassroomWord.Borrow, seed: 12);
+        var plan = PlanMaker.Make("K-17", Hypothesis.Parse(id)!, [], Classroom.Saying(ClassroomWord.Borrow), seed: 12);
         plan.Family.ShouldBe(bug.Family);
         plan.First.Count.ShouldBe(3);
         (plan.Together.Count, plan.Alone.Count, plan.PracticeFirst.Count, plan.PracticeMixed.Count).ShouldBe((2, 3, 6, 6));
@@ -86,7 +87,7 @@ public class PlanMakerTests
     [Fact]
     public void Rules_that_the_page_does_not_tell_apart_are_named()
     {
-        var plan = PlanMaker.Make("K", Hypothesis.Parse("subtraction.turns-column-round")!, [], ClassroomWord.Rename, rivals: ["Another rule"]);
+        var plan = PlanMaker.Make("K", Hypothesis.Parse("subtraction.turns-column-round")!, [], Classroom.Saying(ClassroomWord.Rename), rivals: ["Another rule"]);
         plan.WhyFirst.ShouldStartWith("It is the likeliest rule; the page does not tell it apart from “Another rule”.");
         PlanJson.Read(PlanJson.Write(plan)).Rivals.ShouldBe(["Another rule"]);
     }
@@ -94,7 +95,7 @@ public class PlanMakerTests
     [Fact]
     public void The_rule_that_does_more_damage_comes_first_where_neither_idea_needs_the_other()
     {
-        var plan = PlanMaker.Make("K", Hypothesis.Parse("subtraction.turns-column-round+decimal-sums.right-ends-lined-up") ?? throw new InvalidOperationException(), [], ClassroomWord.Rename);
+        var plan = PlanMaker.Make("K", Hypothesis.Parse("subtraction.turns-column-round+decimal-sums.right-ends-lined-up") ?? throw new InvalidOperationException(), [], Classroom.Saying(ClassroomWord.Rename));
         plan.WhyFirst.ShouldContain("Neither idea is needed for the other, and this rule does more damage");
     }
 
@@ -102,7 +103,7 @@ public class PlanMakerTests
     public void An_item_that_is_swapped_makes_room_for_another_with_the_same_claim_and_nothing_else_changes()
     {
         var rule = Hypothesis.Parse("multiplication.carry-dropped")!;
-        var plan = PlanMaker.Make("K", rule, [], ClassroomWord.Rename);
+        var plan = PlanMaker.Make("K", rule, [], Classroom.Saying(ClassroomWord.Rename));
         foreach (var old in plan.Changeable())
         {
             var changed = PlanMaker.Swap(plan, old.Written, rule, [], 3, 5)!;
@@ -120,7 +121,7 @@ public class PlanMakerTests
     [Fact]
     public void Another_seed_gives_other_items_and_the_same_seed_the_same()
     {
-        RemediationPlan With(int seed) => PlanMaker.Make("K", Hypothesis.Parse("multiplication.carry-dropped")!, [], ClassroomWord.Rename, seed: seed);
+        RemediationPlan With(int seed) => PlanMaker.Make("K", Hypothesis.Parse("multiplication.carry-dropped")!, [], Classroom.Saying(ClassroomWord.Rename), seed: seed);
         PlanJson.Write(With(3)).ShouldBe(PlanJson.Write(With(3)));
         With(3).PracticeFirst.Select(i => i.Task.Text).ShouldNotBe(With(4).PracticeFirst.Select(i => i.Task.Text));
     }
@@ -154,7 +155,7 @@ public class PlanMakerTests
     public void Facts_that_the_student_does_not_have_stay_out_of_the_way()
     {
         var missing = new NumberFact(FactKind.Minus, 13, 7);
-        var plan = PlanMaker.Make("K-17", Hypothesis.Parse("subtraction.lender-unchanged")!, [missing], ClassroomWord.Rename);
+        var plan = PlanMaker.Make("K-17", Hypothesis.Parse("subtraction.lender-unchanged")!, [missing], Classroom.Saying(ClassroomWord.Rename));
         var run = new MethodRun { Recording = true };
         foreach (var item in plan.PracticeFirst.Concat(plan.PracticeMixed).Concat(plan.Together).Concat(plan.Alone))
         {
@@ -171,14 +172,14 @@ public class PlanMakerTests
     public void A_rule_outside_the_catalogue_has_a_plan_too()
     {
         var rules = "unlisted:subtraction.column/below-is-9/write-top";
-        var plan = PlanMaker.Make("K-17", Hypothesis.Parse(rules)!, [], ClassroomWord.Rename);
+        var plan = PlanMaker.Make("K-17", Hypothesis.Parse(rules)!, [], Classroom.Saying(ClassroomWord.Rename));
         plan.Fails.Shows.ShouldBeTrue();
         plan.Reason.ShouldContain("found by search");
     }
 
     [Fact]
     public void A_student_without_a_rule_gets_no_plan() =>
-        Should.Throw<ArgumentException>(() => PlanMaker.Make("K-17", Hypothesis.Sound, [], ClassroomWord.Rename));
+        Should.Throw<ArgumentException>(() => PlanMaker.Make("K-17", Hypothesis.Sound, [], Classroom.Saying(ClassroomWord.Rename)));
 
     [Fact]
     public void The_plan_as_data_can_be_read()

@@ -5,6 +5,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Remediation;
 using YellowPencil.Core.Remediation.Scripts;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Tests.Remediation;
 
@@ -20,11 +21,11 @@ public class ScriptTests
     public void A_script_speaks_to_the_student_and_gives_the_why(string idea)
     {
         var script = Script(idea);
-        script.StopAt.ShouldEndWith("?");
-        script.Say.ShouldContain("?");
-        script.Why.ShouldEndWith(".");
-        script.Material.ShouldEndWith(".");
-        script.Aim.ShouldEndWith(".");
+        script.StopAt.In(ClassroomWord.Rename).ShouldEndWith("?");
+        script.Say.In(ClassroomWord.Rename).ShouldContain("?");
+        script.Why.In(ClassroomWord.Rename).ShouldEndWith(".");
+        script.Material.In(ClassroomWord.Rename).ShouldEndWith(".");
+        script.Aim.In(ClassroomWord.Rename).ShouldEndWith(".");
         script.First.ShouldNotEndWith(".");
         foreach (var text in new[] { script.Aim, script.Why, script.Material, script.Say, script.StopAt })
             text.In(ClassroomWord.Borrow).ShouldNotContain("{");
@@ -98,7 +99,7 @@ public class ScriptTests
     [InlineData(4)]
     public void Items_of_a_plan_are_of_the_students_size(int digits)
     {
-        var plan = PlanMaker.Make("K", Core.Inference.Hypothesis.Parse("subtraction.turns-column-round")!, [], ClassroomWord.Rename, digits);
+        var plan = PlanMaker.Make("K", Core.Inference.Hypothesis.Parse("subtraction.turns-column-round")!, [], Classroom.Saying(ClassroomWord.Rename), digits);
         plan.PracticeFirst.Concat(plan.PracticeMixed).Concat(plan.Together).Concat(plan.Alone)
             .ShouldAllBe(i => ((ColumnDifference)i.Task).Top.Length <= digits);
     }
@@ -106,7 +107,7 @@ public class ScriptTests
     [Fact]
     public void A_rule_that_needs_longer_numbers_gets_them()
     {
-        var plan = PlanMaker.Make("K", Core.Inference.Hypothesis.Parse("subtraction.second-zero-skipped")!, [], ClassroomWord.Rename, 2);
+        var plan = PlanMaker.Make("K", Core.Inference.Hypothesis.Parse("subtraction.second-zero-skipped")!, [], Classroom.Saying(ClassroomWord.Rename), 2);
         plan.Exit.Shows.ShouldBeTrue();
         ((ColumnDifference)plan.Exit.Task).Top.Length.ShouldBeGreaterThanOrEqualTo(4);
     }
@@ -114,7 +115,7 @@ public class ScriptTests
     [Fact]
     public void The_contrast_looks_alike_and_comes_out_differently()
     {
-        var plan = PlanMaker.Make("K", Core.Inference.Hypothesis.Parse("subtraction.zero-below-gives-zero")!, [], ClassroomWord.Rename);
+        var plan = PlanMaker.Make("K", Core.Inference.Hypothesis.Parse("subtraction.zero-below-gives-zero")!, [], Classroom.Saying(ClassroomWord.Rename));
         plan.Works!.OldAnswer.ShouldBe(plan.Works.Right);
         plan.Fails.OldAnswer.ShouldNotBe(plan.Fails.Right);
         plan.Works.Task.Text.Length.ShouldBe(plan.Fails.Task.Text.Length);

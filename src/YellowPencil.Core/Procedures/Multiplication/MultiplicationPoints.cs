@@ -105,7 +105,7 @@ public static class MultiplicationPoints
         Taught = (_, _) => Placeholders.Due,
         Slips = c => c.Row > 0 ? [(Placeholders.None, 0.6)] : [],
         Say = (c, choice) => choice == Placeholders.Due
-            ? c.Row == 0 ? "The row of the ones has no placeholder." : $"Row {c.Row + 1} counts {Place.Name(c.Row)}: it begins with {c.Row} placeholder zero{(c.Row == 1 ? "" : "s")}."
+            ? c.Row == 0 ? "The row of the ones has no placeholder." : $"Row {c.Row + 1} counts {Place.Name(c.Row)}: it begins {{placeholder?with {c.Row} placeholder zero{(c.Row == 1 ? "" : "s")}|{c.Row} place{(c.Row == 1 ? "" : "s")} further left}}."
             : $"Row {c.Row + 1}: {Placeholder!.Does(choice)}.",
         Kinds = RowKinds,
         ShowsIn = WorkFields.Rows,

@@ -1,13 +1,15 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Data;
+using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Classes;
 using YellowPencil.Web.Pages.Sheets;
+using YellowPencil.Web.Printing;
 
 namespace YellowPencil.Web.Pages.Classes;
 
 /// <summary>The sheet of a class on paper: one for each student, or the key.</summary>
-public sealed class PaperModel(PencilContext data) : PageModel
+public sealed class PaperModel(PencilContext data, CurrentSpecialist who, PdfFiles pdf) : PageModel
 {
     /// <summary>The board.</summary>
     public ClassBoard? Board { get; private set; }
@@ -20,6 +22,6 @@ public sealed class PaperModel(PencilContext data) : PageModel
     {
         if ((Board = await ClassBoard.LoadAsync(data, id)) is null) return NotFound();
         Paper = PaperView.Of(wish, Board.Sheet.Title, Board.Rows.Select(r => r.Student.Code), Board.Items);
-        return Page();
+        return wish.IsPdf ? File(pdf.Sheet(Paper, who.Account!.HasNameLine), "application/pdf", PdfFiles.Name(Board.Sheet.Class!.Name, wish.IsKey ? "key" : "sheet", Board.Sheet.Title)) : Page();
     }
 }

@@ -1,34 +1,27 @@
-using Microsoft.AspNetCore.Mvc;
-using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Remediation;
+using YellowPencil.Core.Working;
+using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Pages.Sheets;
+using YellowPencil.Web.Printing;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Plans;
 
 /// <summary>Faded examples of a plan: the worked one, then others with ever more of the last steps left open.</summary>
-public sealed class FadedModel(PlanDesk plans) : PageModel
+public sealed class FadedModel(PlanDesk plans, PageDesk pages, CurrentSpecialist who, PdfFiles pdf) : PlanPaper(plans, pages, who, pdf)
 {
     /// <summary>So many more steps are left open from item to item; the last item is open from the start.</summary>
     private const int StepsMore = 2;
 
-    /// <summary>The plan's key.</summary>
-    [BindProperty(SupportsGet = true)]
-    public Guid Id { get; set; }
+    /// <inheritdoc/>
+    protected override string FileName => "faded-examples";
 
-    /// <summary>The plan.</summary>
-    public RemediationPlan? Remediation { get; private set; }
-
-    /// <summary>The items, with as much of the work as stands on them.</summary>
-    public IReadOnlyList<(int Number, string Written, PagePicture Picture)> Items { get; private set; } = [];
-
-    /// <summary>Shows the sheet.</summary>
-    public async Task<IActionResult> OnGetAsync()
+    /// <inheritdoc/>
+    protected override PaperView View(RemediationPlan plan, School school, PaperWish wish)
     {
-        if (await plans.FindAsync(Id) is not { } plan) return NotFound();
-        if ((Remediation = await plans.ReadAsync(plan)) is null) return Redirect(Addresses.Plan(Id));
-        List<PlanItem> items = [Remediation.Example, .. Remediation.Together, .. Remediation.Alone];
-        Items = [.. items.Select((item, at) => (at + 1, item.Written, PagePicture.WithStepsOpen(item.Task, at == items.Count - 1 ? int.MaxValue : StepsMore * at)))];
-        return Page();
+        List<PlanItem> items = [plan.Example, .. plan.Together, .. plan.Alone];
+        var faded = items.Select((item, at) => new PaperItem(Name(at + 1, item), PagePicture.WithStepsOpen(item.Task, at == items.Count - 1 ? int.MaxValue : StepsMore * at, school)));
+        return new PaperView(wish, $"{plan.Student}, faded examples", [plan.Student], [new PaperPart("", [.. faded])], Key(items), plan.Script.Aim, "Not for the student.");
     }
 }

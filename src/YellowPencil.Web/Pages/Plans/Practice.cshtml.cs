@@ -1,29 +1,25 @@
-using Microsoft.AspNetCore.Mvc;
-using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Remediation;
+using YellowPencil.Core.Working;
+using YellowPencil.Web.Accounts;
+using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Pages.Sheets;
+using YellowPencil.Web.Printing;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Plans;
 
-/// <summary>The practice items of a plan on squared paper, for the student.</summary>
-public sealed class PracticeModel(PlanDesk plans) : PageModel
+/// <summary>The practice items of a plan on squared paper, for the student, or their key on a page of its own.</summary>
+public sealed class PracticeModel(PlanDesk plans, PageDesk pages, CurrentSpecialist who, PdfFiles pdf) : PlanPaper(plans, pages, who, pdf)
 {
-    /// <summary>The plan's key.</summary>
-    [BindProperty(SupportsGet = true)]
-    public Guid Id { get; set; }
+    /// <inheritdoc/>
+    protected override string FileName => "practice";
 
-    /// <summary>The plan.</summary>
-    public RemediationPlan? Remediation { get; private set; }
+    /// <inheritdoc/>
+    protected override PaperView View(RemediationPlan plan, School school, PaperWish wish) => new(
+        wish, $"{plan.Student}, practice", [plan.Student],
+        [Part("First day", plan.PracticeFirst, 1, school), Part("Another day", plan.PracticeMixed, plan.PracticeFirst.Count + 1, school)],
+        Key(plan.PracticeFirst.Concat(plan.PracticeMixed)), plan.Script.Aim, "Not for the student. An answer in the last column is the old rule come back.");
 
-    /// <summary>The two phases with the number of their first item.</summary>
-    public IReadOnlyList<(string Title, IReadOnlyList<PlanItem> Items, int From)> Parts =>
-        [("First day", Remediation!.PracticeFirst, 1), ("Another day", Remediation.PracticeMixed, Remediation.PracticeFirst.Count + 1)];
-
-    /// <summary>Shows the sheet.</summary>
-    public async Task<IActionResult> OnGetAsync()
-    {
-        if (await plans.FindAsync(Id) is not { } plan) return NotFound();
-        Remediation = await plans.ReadAsync(plan);
-        return Remediation is null ? Redirect(Addresses.Plan(Id)) : Page();
-    }
+    private static PaperPart Part(string title, IReadOnlyList<PlanItem> items, int from, School school) =>
+        new(title, [.. items.Select((item, i) => new PaperItem(Name(from + i, item), PagePicture.WithRoom(item.Task, school)))]);
 }

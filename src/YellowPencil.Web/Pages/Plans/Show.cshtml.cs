@@ -3,12 +3,13 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Remediation;
 using YellowPencil.Core.Working;
 using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Printing;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Plans;
 
 /// <summary>A plan, on the screen and on paper.</summary>
-public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, Removals removals) : PageModel
+public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, Removals removals, PdfFiles pdf, SchoolTime time) : PageModel
 {
     /// <summary>The plan as kept.</summary>
     public Data.Plan? Plan { get; private set; }
@@ -17,21 +18,39 @@ public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, 
     public RemediationPlan? Remediation { get; private set; }
 
     /// <summary>What its rules are called.</summary>
-    public string RuleNames => names.Of(Plan!.Rules, Plan.Word);
+    public string RuleNames => NameOf(Plan!);
+
+    /// <summary>What a plan is for.</summary>
+    public string NameOf(Data.Plan plan) => PlanDesk.NameOf(plan, names);
 
     /// <summary>Whether the page was changed since the plan was made.</summary>
     public bool IsOutOfDate => Plan!.Page is { } page && page.Version != Plan.PageVersion;
 
-    /// <summary>Shows the plan.</summary>
-    public async Task<IActionResult> OnGetAsync(Guid id)
+    /// <summary>Whether the classroom works in another way than when this plan was printed.</summary>
+    public bool IsOtherClassroom => Plan!.PrintedAt is not null && Plan.Rules.Length > 0 && (Plan.Word, Plan.School) != (Plan.Student!.Word, Plan.Student.School);
+
+    /// <summary>The other plans of the student, newest first.</summary>
+    public IReadOnlyList<Data.Plan> Others { get; private set; } = [];
+
+    /// <summary>Shows the plan, or its file.</summary>
+    public async Task<IActionResult> OnGetAsync(Guid id, string? size = null, string? @as = null)
     {
-        Plan = await plans.FindAsync(id);
-        if (Plan is null) return NotFound();
-        await pages.LogLookAsync(Plan.StudentId, "plan");
-        Remediation = await plans.ReadAsync(Plan);
-        await names.LoadAsync();
-        return Page();
+        if (await plans.FindAsync(id) is not { } plan) return NotFound();
+        await pages.LogLookAsync(plan.StudentId, "plan");
+        await LoadAsync(plan);
+        if (@as != "pdf" || Remediation is null) return Page();
+        return File(pdf.Plan(Remediation, size == "letter" ? PaperSize.Letter : PaperSize.A4, $"{Remediation.Student} · plan of {time.Date(plan.MadeAt)}"), "application/pdf", PdfFiles.Name(Remediation.Student, "plan"));
     }
+
+    /// <summary>Makes a plan beside this printed one, as the classroom works now.</summary>
+    public async Task<IActionResult> OnPostAnewAsync(Guid id)
+    {
+        if (await plans.FindAsync(id) is not { } plan) return NotFound();
+        return Redirect(Addresses.Plan((await plans.AnewAsync(plan)).Id));
+    }
+
+    /// <summary>What a sentence is marked with where it was changed by hand.</summary>
+    public string Changed(string key) => Remediation!.Reworded.ContainsKey(key) ? "changed" : "";
 
     /// <summary>Says that it was printed, which takes it off the desk, or that it was not after all.</summary>
     public async Task<IActionResult> OnPostAsync(Guid id, bool printed = true)
@@ -49,8 +68,7 @@ public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, 
     {
         if (await plans.FindAsync(id) is not { } plan) return NotFound();
         if ((Message = await plans.SwapAsync(plan, item ?? "")) is null) return Redirect(Addresses.Plan(id));
-        (Plan, Remediation) = (plan, await plans.ReadAsync(plan));
-        await names.LoadAsync();
+        await LoadAsync(plan);
         return Page();
     }
 
@@ -63,9 +81,15 @@ public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, 
     }
 
     /// <summary>Items to be worked, with room for their marks, in one line.</summary>
-    public static IReadOnlyList<PagePicture> Blanks(IReadOnlyList<PlanItem> items) => [.. items.Select(i => PagePicture.WithRoom(i.Task))];
+    public static IReadOnlyList<PagePicture> Blanks(RemediationPlan plan, IReadOnlyList<PlanItem> items) => [.. items.Select(i => PagePicture.WithRoom(i.Task, School.Parse(plan.School)))];
 
     /// <summary>The worked example, with every mark.</summary>
-    public static PagePicture Solved(RemediationPlan plan) =>
-        PagePicture.Of(WorkedItem.Of("", plan.Example.Task) with { Answer = plan.Example.Right, Work = plan.ExampleWork });
+    public static PagePicture Solved(RemediationPlan plan) => PagePicture.WithStepsOpen(plan.Example.Task, 0, School.Parse(plan.School));
+
+    private async Task LoadAsync(Data.Plan plan)
+    {
+        (Plan, Remediation) = (plan, await plans.ReadAsync(plan));
+        Others = await plans.OthersAsync(plan);
+        await names.LoadAsync();
+    }
 }

@@ -49,7 +49,7 @@ public sealed class ItemModel(PageDesk pages, ReadingDesk readings, RuleNaming n
         var student = StudentPage.Student!;
         var chosen = reading.Explanations.FirstOrDefault(e => ReadingDesk.RulesOf(e) == Addresses.RulesIn(Rules)) ?? reading.Best;
         Explanation = names.Of(ReadingDesk.RulesOf(chosen), student.Word);
-        Replay = ItemFrames.Of(reading.Items[index], new ProcedureSearch().Find(reading.Items[index].Item, chosen), student.CallName.Length > 0 ? student.CallName : student.Code, student.Word);
+        Replay = ItemFrames.Of(reading.Items[index], new ProcedureSearch().Find(reading.Items[index].Item, chosen), student.CallName.Length > 0 ? student.CallName : student.Code, student.Classroom);
         Before = index > 0 ? reading.Items[index - 1].Item.Id : null;
         After = index + 1 < reading.Items.Count ? reading.Items[index + 1].Item.Id : null;
         return Page();

@@ -9,42 +9,71 @@ namespace YellowPencil.Web.Pages.Sheets;
 /// <param name="Size">"letter", or A4.</param>
 /// <param name="Print">"large", or the usual.</param>
 /// <param name="Kind">"key" for the specialist's key, or the sheet for the student.</param>
-public sealed record PaperWish(string? Size = null, string? Print = null, string? Kind = null)
+/// <param name="As">"pdf" for a file, or a page to be printed.</param>
+public sealed record PaperWish(string? Size = null, string? Print = null, string? Kind = null, string? As = null)
 {
     /// <summary>Whether the key is asked for.</summary>
     public bool IsKey => Kind == "key";
 
-    /// <summary>The paper, as the style sheet calls it.</summary>
-    public string Paper => Size == "letter" ? "letter" : "a4";
+    /// <summary>Whether a PDF is asked for.</summary>
+    public bool IsPdf => As == "pdf";
+
+    /// <summary>The paper.</summary>
+    public PaperSize Paper => Size == "letter" ? PaperSize.Letter : PaperSize.A4;
 
     /// <summary>Whether it is printed large.</summary>
     public bool IsLarge => Print == "large";
 }
 
 /// <summary>One item on paper.</summary>
-/// <param name="Item">The item.</param>
-/// <param name="Picture">The task with room to work.</param>
-public sealed record PaperItem(WorkedItem Item, PagePicture Picture);
+/// <param name="Name">Its number or name, with what form its answer has.</param>
+/// <param name="Picture">The task, with room to work or with a part of the work.</param>
+public sealed record PaperItem(string Name, PagePicture Picture);
+
+/// <summary>Items under one title.</summary>
+/// <param name="Title">The title; may be empty.</param>
+/// <param name="Items">The items.</param>
+public sealed record PaperPart(string Title, IReadOnlyList<PaperItem> Items);
+
+/// <summary>A line of a key.</summary>
+/// <param name="Name">The item's number or name.</param>
+/// <param name="Written">The item.</param>
+/// <param name="Right">The right answer.</param>
+/// <param name="Telling">Wrong answers that tell, each with what it tells.</param>
+public sealed record KeyLine(string Name, string Written, string Right, IReadOnlyList<(string Answer, string Tells)> Telling);
 
 /// <summary>A sheet on paper: for each of the students, or the key to it.</summary>
 /// <param name="Wish">How it is printed.</param>
 /// <param name="Title">The name of the sheet.</param>
 /// <param name="Codes">For whom; one sheet each.</param>
-/// <param name="Items">The items.</param>
-public sealed record PaperView(PaperWish Wish, string Title, IReadOnlyList<string> Codes, IReadOnlyList<PaperItem> Items)
+/// <param name="Parts">The items.</param>
+/// <param name="Key">The key; empty where there is none.</param>
+/// <param name="Heads">A sentence above the items; may be empty.</param>
+/// <param name="KeySays">What stands above the key.</param>
+public sealed record PaperView(PaperWish Wish, string Title, IReadOnlyList<string> Codes, IReadOnlyList<PaperPart> Parts, IReadOnlyList<KeyLine> Key, string Heads = "", string KeySays = "")
 {
     /// <summary>Of the wrong answers to an item, so many stand in the key.</summary>
-    public const int MostTelling = 4;
+    private const int MostTelling = 4;
+
+    /// <summary>Whether the key is shown.</summary>
+    public bool IsKey => Wish.IsKey && Key.Count > 0;
+
+    /// <summary>How many items there are.</summary>
+    public int Count => Parts.Sum(p => p.Items.Count);
 
     /// <summary>Puts a sheet on paper.</summary>
-    public static PaperView Of(PaperWish wish, string title, IEnumerable<string> codes, IEnumerable<WorkedItem> items) =>
-        new(wish, title, [.. codes], [.. items.Select(i => new PaperItem(i, PagePicture.WithRoom(i.Task)))]);
+    public static PaperView Of(PaperWish wish, string title, IEnumerable<string> codes, IReadOnlyList<WorkedItem> items, School? school = null) => new(
+        wish, title, [.. codes], [new PaperPart("", [.. items.Select(i => new PaperItem($"{i.Id}{Form(i.Form)}", PagePicture.WithRoom(i.Task, school)))])], KeyOf(items),
+        KeySays: "Not for the student. Beside the right answer stand answers that rules of the catalogue lead to; one such answer is no finding yet.");
 
-    /// <summary>For each item the answers that tell, with the rules that lead to them.</summary>
-    public IReadOnlyList<IReadOnlyList<TellingAnswer>> Telling { get; } = Key(Wish, Items);
+    private static string Form(string? form) => form is null ? "" : $" as a {form}";
 
-    /// <summary>An item as a list writes it.</summary>
-    public static string Written(WorkedItem item) => Signs.Printed(item.TaskAsWritten) + (item.Form is { } form ? $" as a {form}" : "");
+    private static List<KeyLine> KeyOf(IReadOnlyList<WorkedItem> items) =>
+    [
+        .. items.Zip(new SheetCoverage([.. items.Select(i => i.Task)]).Telling, (item, telling) => new KeyLine(
+            item.Id, Signs.Printed(item.TaskAsWritten) + Form(item.Form), Signs.Printed(item.Task.RightAnswer), [.. telling.Take(MostTelling).Select(t => (Signs.Printed(t.Answer), Tells(t)))])),
+    ];
 
-    private static IReadOnlyList<IReadOnlyList<TellingAnswer>> Key(PaperWish wish, IReadOnlyList<PaperItem> items) => wish.IsKey ? new SheetCoverage([.. items.Select(i => i.Item.Task)]).Telling : [];
+    private static string Tells(TellingAnswer answer) =>
+        answer.Bugs[0].Name.In(ClassroomWord.Rename) + (answer.Bugs.Count > 1 ? $", or {(answer.Bugs.Count == 2 ? "another one" : $"one of {answer.Bugs.Count - 1} others")}" : "");
 }

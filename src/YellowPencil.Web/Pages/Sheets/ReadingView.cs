@@ -100,7 +100,7 @@ public sealed class ReadingView
     /// <summary>The picture of an item, with the circle and with what the chosen explanation predicts.</summary>
     public PagePicture Picture(ItemReading item)
     {
-        var picture = PagePicture.Of(item.Item).WithCircle(item.FirstWrongStep);
+        var picture = PagePicture.Of(item.Item, Student.Classroom.School).WithCircle(item.FirstWrongStep);
         return !Chosen.IsSound && Chosen.Predictions.TryGetValue(item.Item.Id, out var answer) && answer != item.Item.Task.RightAnswer
             ? picture.WithPrediction(answer)
             : picture;

@@ -1,12 +1,14 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Data;
+using YellowPencil.Web.Accounts;
+using YellowPencil.Web.Printing;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Sheets;
 
 /// <summary>The page on paper, for the student: the items that are still open, all of them where none is.</summary>
-public sealed class SheetModel(PageDesk pages) : PageModel
+public sealed class SheetModel(PageDesk pages, CurrentSpecialist who, PdfFiles pdf) : PageModel
 {
     /// <summary>The page.</summary>
     public StudentPage? StudentPage { get; private set; }
@@ -26,7 +28,7 @@ public sealed class SheetModel(PageDesk pages) : PageModel
         var items = PageDesk.StoredSheet(StudentPage).Items;
         All = items.Count;
         var open = items.Where(i => i.Answer is null).ToList();
-        Paper = PaperView.Of(wish, StudentPage.Title, [StudentPage.Student!.Code], open.Count > 0 ? open : items);
-        return Page();
+        Paper = PaperView.Of(wish, StudentPage.Title, [StudentPage.Student!.Code], open.Count > 0 ? open : items, StudentPage.Student.Classroom.School);
+        return wish.IsPdf ? File(pdf.Sheet(Paper, who.Account!.HasNameLine), "application/pdf", PdfFiles.Name(StudentPage.Student.Code, wish.IsKey ? "key" : "sheet", StudentPage.Title)) : Page();
     }
 }

@@ -5,7 +5,7 @@ using YellowPencil.Web.Services;
 namespace YellowPencil.Web.Pages.Students;
 
 /// <summary>Changing what a student's file says on its cover, or throwing it away.</summary>
-public sealed class EditModel(StudentFiles files, Removals removals) : CoverModel
+public sealed class EditModel(StudentFiles files, PlanDesk plans, Removals removals) : CoverModel
 {
     /// <summary>The student as kept.</summary>
     public Student? Kept { get; private set; }
@@ -18,7 +18,7 @@ public sealed class EditModel(StudentFiles files, Removals removals) : CoverMode
     {
         Kept = await files.FindAsync(student);
         if (Kept is null) return NotFound();
-        (Code, CallName, Word) = (Kept.Code, Kept.CallName, Kept.Word);
+        (Code, CallName, Classroom) = (Kept.Code, Kept.CallName, Kept.Classroom);
         return Page();
     }
 
@@ -27,8 +27,10 @@ public sealed class EditModel(StudentFiles files, Removals removals) : CoverMode
     {
         Kept = await files.FindAsync(student);
         if (Kept is null) return NotFound();
-        Message = await files.EditAsync(Kept, Code ?? "", CallName ?? "", Word);
-        return Message is null ? Redirect(Addresses.Student(Kept.Code)) : Page();
+        Message = await files.EditAsync(Kept, Code ?? "", CallName ?? "", Classroom);
+        if (Message is not null) return Page();
+        await plans.FollowAsync(Kept);
+        return Redirect(Addresses.Student(Kept.Code));
     }
 
     /// <summary>Throws the file away.</summary>

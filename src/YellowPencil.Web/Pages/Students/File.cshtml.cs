@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Working;
 using YellowPencil.Data;
 using YellowPencil.Web.Services;
 
@@ -9,13 +10,22 @@ namespace YellowPencil.Web.Pages.Students;
 public sealed record FileLine(DateTimeOffset When, string What, string Address, string Result, bool IsOutOfDate = false);
 
 /// <summary>A student's file: pages, readings and plans in order of time.</summary>
-public sealed class FileModel(StudentFiles files, PageDesk pages, ReadingDesk readings, RuleNaming names, SchoolTime time) : PageModel
+public sealed class FileModel(StudentFiles files, PlanDesk plans, PageDesk pages, ReadingDesk readings, RuleNaming names, SchoolTime time) : PageModel
 {
+    private const int LargestPlan = 256 * 1024;
+
+    /// <summary>What is wrong with what was sent.</summary>
+    public string? Message { get; private set; }
+
     /// <summary>The student.</summary>
     public Student? Student { get; private set; }
 
     /// <summary>What happened, newest first.</summary>
     public IReadOnlyList<FileLine> Events { get; private set; } = [];
+
+    /// <summary>In what the classroom does not do what is usual.</summary>
+    public IEnumerable<(string Question, string Says)> Ways =>
+        School.OfNumbers.Select(q => (Question: q, Answer: Student!.Classroom.School.AnswerTo(q))).Where(w => w.Answer > 0).Select(w => (w.Question.Asks, w.Question.Says[w.Answer]));
 
     /// <summary>Shows the file.</summary>
     public async Task<IActionResult> OnGetAsync(string code)
@@ -23,6 +33,25 @@ public sealed class FileModel(StudentFiles files, PageDesk pages, ReadingDesk re
         Student = await files.FindAsync(code);
         if (Student is null) return NotFound();
         await pages.LogLookAsync(Student.Id, "file");
+        await names.LoadAsync();
+        Events = [.. (await files.PagesAsync(Student)).SelectMany(Lines).OrderByDescending(l => l.When)];
+        return Page();
+    }
+
+    /// <summary>Keeps a plan that was written by <c>plan --json</c>.</summary>
+    public async Task<IActionResult> OnPostPlanAsync(string code, IFormFile? file)
+    {
+        Student = await files.FindAsync(code);
+        if (Student is null) return NotFound();
+        if (file is null || file.Length == 0) Message = "Choose the file of a plan first.";
+        else if (file.Length > LargestPlan) Message = $"The file has {file.Length / 1024} KB; a plan has at most {LargestPlan / 1024}.";
+        else
+        {
+            await using var text = file.OpenReadStream();
+            (var plan, Message) = await plans.TakeAsync(Student, text, HttpContext.RequestAborted);
+            if (plan is not null) return Redirect(Addresses.Plan(plan.Id));
+        }
+
         await names.LoadAsync();
         Events = [.. (await files.PagesAsync(Student)).SelectMany(Lines).OrderByDescending(l => l.When)];
         return Page();
@@ -40,6 +69,6 @@ public sealed class FileModel(StudentFiles files, PageDesk pages, ReadingDesk re
         foreach (var decision in page.Decisions)
             yield return new FileLine(decision.At, $"{DecisionText.Did(decision.Kind)} by {decision.ByName}: {names.Of(decision.Rules, word)}", Addresses.Reading(page.Id), decision.Text, decision.PageVersion != page.Version);
         foreach (var plan in page.Plans)
-            yield return new FileLine(plan.MadeAt, $"Plan: {names.Of(plan.Rules, word)}", Addresses.Plan(plan.Id), plan.PrintedAt is { } at ? $"printed {time.Date(at)}" : "to be printed", plan.PageVersion != page.Version);
+            yield return new FileLine(plan.MadeAt, $"Plan: {PlanDesk.NameOf(plan.Rules, word, names)}", Addresses.Plan(plan.Id), plan.PrintedAt is { } at ? $"printed {time.Date(at)}" : "to be printed", plan.PageVersion != page.Version);
     }
 }

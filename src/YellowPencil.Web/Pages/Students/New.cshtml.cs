@@ -12,7 +12,7 @@ public sealed class NewModel(StudentFiles files) : CoverModel
     /// <summary>Adds the student.</summary>
     public async Task<IActionResult> OnPostAsync()
     {
-        Message = await files.AddAsync(Code ?? "", CallName ?? "", Word);
+        Message = await files.AddAsync(Code ?? "", CallName ?? "", Classroom);
         return Message is null ? Redirect(Addresses.Student(Code!.Trim())) : Page();
     }
 }

@@ -1,6 +1,4 @@
 using System.Globalization;
-using System.Text;
-using Microsoft.AspNetCore.Html;
 using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Web.Drawing;
@@ -19,19 +17,19 @@ public sealed record PaperSize(string Name, int Width, int Height)
 }
 
 /// <summary>Draws what is laid on the table beside the writing, in true millimetres.</summary>
-internal sealed class AidSvg
+internal sealed class Aids
 {
-    private readonly StringBuilder svg = new();
+    private readonly List<Shape> shapes = [];
     private readonly PaperSize paper;
 
-    private AidSvg(PaperSize paper) => this.paper = paper;
+    private Aids(PaperSize paper) => this.paper = paper;
 
     /// <summary>Squared paper.</summary>
     /// <param name="paper">The paper.</param>
     /// <param name="square">The side of a square in mm.</param>
-    public static IHtmlContent Squared(PaperSize paper, int square)
+    public static Sketch Squared(PaperSize paper, int square)
     {
-        var aid = new AidSvg(paper);
+        var aid = new Aids(paper);
         var (columns, rows) = (paper.Width / square, paper.Height / square);
         aid.Grid(0, 0, columns, rows, square, square);
         return aid.Close($"squared paper of {square} mm");
@@ -41,9 +39,9 @@ internal sealed class AidSvg
     /// <param name="paper">The paper.</param>
     /// <param name="first">The highest place, as a power of ten.</param>
     /// <param name="last">The lowest place.</param>
-    public static IHtmlContent Mat(PaperSize paper, int first, int last)
+    public static Sketch Mat(PaperSize paper, int first, int last)
     {
-        var aid = new AidSvg(paper);
+        var aid = new Aids(paper);
         var columns = first - last + 1;
         var (wide, high) = (paper.Width / (double)columns, paper.Height / 2.0 - 8);
         for (var mat = 0; mat < 2; mat++)
@@ -68,9 +66,9 @@ internal sealed class AidSvg
     /// <param name="paper">The paper.</param>
     /// <param name="from">The first number.</param>
     /// <param name="to">The last number.</param>
-    public static IHtmlContent Lines(PaperSize paper, int from, int to)
+    public static Sketch Lines(PaperSize paper, int from, int to)
     {
-        var aid = new AidSvg(paper);
+        var aid = new Aids(paper);
         const double Left = 6;
         var step = (paper.Width - 2 * Left) / Math.Max(1, to - from);
         for (var y = 14.0; y < paper.Height - 8; y += 32)
@@ -89,9 +87,9 @@ internal sealed class AidSvg
     /// <summary>Rectangles to be cut by places: two by two, with room for the parts above and beside.</summary>
     /// <param name="paper">The paper.</param>
     /// <param name="parts">Into how many parts each side is cut.</param>
-    public static IHtmlContent Areas(PaperSize paper, int parts)
+    public static Sketch Areas(PaperSize paper, int parts)
     {
-        var aid = new AidSvg(paper);
+        var aid = new Aids(paper);
         var (wide, high) = ((paper.Width - 34.0) / parts, 62.0 / parts);
         for (var top = 12.0; top + 62 < paper.Height; top += 80)
             for (var column = 0; column < parts; column++)
@@ -104,9 +102,9 @@ internal sealed class AidSvg
     /// <param name="paper">The paper.</param>
     /// <param name="of">The number.</param>
     /// <param name="filled">Whether the multiples stand there.</param>
-    public static IHtmlContent Multiples(PaperSize paper, int of, bool filled)
+    public static Sketch Multiples(PaperSize paper, int of, bool filled)
     {
-        var aid = new AidSvg(paper);
+        var aid = new Aids(paper);
         for (var list = 0; list < 3; list++)
             for (var times = 1; times <= 10; times++)
             {
@@ -125,14 +123,13 @@ internal sealed class AidSvg
         for (var row = 0; row <= rows; row++) Line(left, top + row * high, left + columns * wide, top + row * high);
     }
 
-    private void Line(double x1, double y1, double x2, double y2) => svg.Append(CultureInfo.InvariantCulture, $"<line x1=\"{x1:0.##}\" y1=\"{y1:0.##}\" x2=\"{x2:0.##}\" y2=\"{y2:0.##}\"/>");
+    private void Line(double x1, double y1, double x2, double y2) => shapes.Add(new LineShape("", x1, y1, x2, y2));
 
-    private void Rect(double x, double y, double wide, double high) => svg.Append(CultureInfo.InvariantCulture, $"<rect x=\"{x:0.##}\" y=\"{y:0.##}\" width=\"{wide:0.##}\" height=\"{high:0.##}\"/>");
+    private void Rect(double x, double y, double wide, double high) => shapes.Add(new RectShape("", x, y, wide, high));
 
-    private void Circle(double x, double y, double radius) => svg.Append(CultureInfo.InvariantCulture, $"<circle cx=\"{x:0.##}\" cy=\"{y:0.##}\" r=\"{radius:0.##}\"/>");
+    private void Circle(double x, double y, double radius) => shapes.Add(new OvalShape("", x, y, radius, radius));
 
-    private void Text(double x, double y, string text, double size) => svg.Append(CultureInfo.InvariantCulture, $"<text x=\"{x:0.##}\" y=\"{y:0.##}\" font-size=\"{size:0.##}\">{System.Net.WebUtility.HtmlEncode(text)}</text>");
+    private void Text(double x, double y, string text, double size) => shapes.Add(new TextShape("", x, y, text, size));
 
-    private HtmlString Close(string label) => new(string.Create(
-        CultureInfo.InvariantCulture, $"<svg class=\"aid\" role=\"img\" aria-label=\"{label}\" width=\"{paper.Width}mm\" height=\"{paper.Height}mm\" viewBox=\"0 0 {paper.Width} {paper.Height}\">{svg}</svg>"));
+    private Sketch Close(string label) => new(paper.Width, paper.Height, label, shapes);
 }

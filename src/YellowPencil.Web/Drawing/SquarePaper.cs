@@ -1,21 +1,21 @@
 using System.Globalization;
-using System.Net;
-using System.Text;
 using Microsoft.AspNetCore.Html;
 using YellowPencil.Core.Layouts;
 
 namespace YellowPencil.Web.Drawing;
 
-/// <summary>Squared paper as SVG. One sign to a square; a square is 28 units of the drawing and one square of the paper, on the screen and in print.</summary>
+/// <summary>Squared paper. One sign to a square; a square is 28 units of the sketch and one square of the paper, on the screen and in print.</summary>
 /// <param name="columns">How many columns there are, counted from the right.</param>
 /// <param name="right">So many of them are left out on the right.</param>
 /// <param name="rows">The rows that are shown, from the top.</param>
 /// <param name="hasRowBelow">Whether there is a row more for what is foretold.</param>
-internal sealed class SquareSvg(int columns, int right, IReadOnlyList<int> rows, bool hasRowBelow)
+internal sealed class SquarePaper(int columns, int right, IReadOnlyList<int> rows, bool hasRowBelow)
 {
-    private const int Square = 28;
+    /// <summary>The side of a square, in units of the sketch.</summary>
+    public const int Square = 28;
+
     private const double SquareInRem = 1.75;
-    private readonly StringBuilder svg = new();
+    private readonly List<Shape> shapes = [];
 
     private int Height => rows.Count + (hasRowBelow ? 1 : 0);
 
@@ -23,7 +23,7 @@ internal sealed class SquareSvg(int columns, int right, IReadOnlyList<int> rows,
     public void Print(Printed print)
     {
         if (!IsShown(print.Row)) return;
-        if (print.Text.Length > 2) svg.Append(CultureInfo.InvariantCulture, $"<text class=\"print word\" x=\"{X(print.Column) - Square / 2 + 2}\" y=\"{Y(print.Row)}\">{WebUtility.HtmlEncode(print.Text)}</text>");
+        if (print.Text.Length > 2) Text("print word", X(print.Column) - Square / 2 + 2, Y(print.Row), print.Text);
         else Sign("print", print.Text, print.Column, print.Row, 0);
     }
 
@@ -72,18 +72,16 @@ internal sealed class SquareSvg(int columns, int right, IReadOnlyList<int> rows,
     /// <summary>Circles a square.</summary>
     public void Circle(int column, int row)
     {
-        var (x, y) = (X(column), Y(row));
-        svg.Append(CultureInfo.InvariantCulture, $"<ellipse class=\"circle\" cx=\"{x}\" cy=\"{y}\" rx=\"14\" ry=\"15\" transform=\"rotate(-8 {x} {y})\"/>");
+        shapes.Add(new OvalShape("circle", X(column), Y(row), 14, 15, Turned: -8));
     }
 
-    /// <summary>The finished drawing.</summary>
-    public IHtmlContent Draw(string label)
-    {
-        var head = string.Create(
-            CultureInfo.InvariantCulture,
-            $"<svg class=\"working\" viewBox=\"0 0 {(columns - right) * Square} {Height * Square}\" width=\"{(columns - right) * SquareInRem}rem\" height=\"{Height * SquareInRem}rem\" role=\"img\" aria-label=\"{WebUtility.HtmlEncode(label)}\">");
-        return new HtmlString(head + svg + "</svg>");
-    }
+    /// <summary>The finished sketch.</summary>
+    public Sketch Finish(string label) => new((columns - right) * Square, Height * Square, label, shapes);
+
+    /// <summary>A finished sketch on the screen.</summary>
+    public static IHtmlContent Svg(Sketch sketch) => sketch.Svg("working", Rem(sketch.Width), Rem(sketch.Height));
+
+    private static string Rem(double units) => string.Create(CultureInfo.InvariantCulture, $"{units / Square * SquareInRem}rem");
 
     private void Sign(string css, string text, int column, int row, double lower)
     {
@@ -109,9 +107,7 @@ internal sealed class SquareSvg(int columns, int right, IReadOnlyList<int> rows,
 
     private double Top(int row) => IndexOf(row) * Square;
 
-    private void Line(string css, double x1, double y1, double x2, double y2) =>
-        svg.Append(CultureInfo.InvariantCulture, $"<line class=\"{css}\" x1=\"{x1}\" y1=\"{y1}\" x2=\"{x2}\" y2=\"{y2}\"/>");
+    private void Line(string style, double x1, double y1, double x2, double y2) => shapes.Add(new LineShape(style, x1, y1, x2, y2));
 
-    private void Text(string css, double x, double y, string text) =>
-        svg.Append(CultureInfo.InvariantCulture, $"<text class=\"{css}\" x=\"{x}\" y=\"{y}\">{WebUtility.HtmlEncode(text)}</text>");
+    private void Text(string style, double x, double y, string text) => shapes.Add(new TextShape(style, x, y, text));
 }

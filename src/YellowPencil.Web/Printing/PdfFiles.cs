@@ -1,0 +1,108 @@
+using System.Text;
+using PdfSharp.Fonts;
+using YellowPencil.Core.Remediation;
+using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Pages.Plans;
+using YellowPencil.Web.Pages.Sheets;
+
+namespace YellowPencil.Web.Printing;
+
+/// <summary>Sheets, keys, plans and paper aids as PDF files. On none of them stands more of a student than the code.</summary>
+public sealed class PdfFiles
+{
+    /// <summary>In a plan squares are only looked at: their side in mm.</summary>
+    private const double SquareInPlans = 5;
+
+    /// <summary>Makes ready to write files, with the fonts that the browser is served.</summary>
+    public PdfFiles(IWebHostEnvironment host)
+    {
+        // The library keeps one resolver for the process.
+        if (GlobalFontSettings.FontResolver is null) GlobalFontSettings.FontResolver = new PdfFonts(Path.Combine(host.WebRootPath, "dist", "fonts"));
+    }
+
+    /// <summary>A sheet for each student, or the key to it.</summary>
+    public byte[] Sheet(PaperView view, bool hasNameLine)
+    {
+        var title = view.Title.Length > 0 ? view.Title : "Sheet";
+        using var paper = new PdfPaper(title, view.Wish.Paper, view.Wish.IsLarge);
+        if (view.IsKey)
+        {
+            paper.Begin($"Key: {title}");
+            paper.Heading($"Key: {title}");
+            paper.Say("", view.KeySays);
+            paper.Table([0.1, 0.25, 0.15, 0.5], ["Item", "", "Right", "Answers that tell"], view.Key.Select(k => (IReadOnlyList<string>)[k.Name, k.Written, k.Right, string.Join("; ", k.Telling.Select(t => $"{t.Answer} {t.Tells}"))]));
+            return paper.Finish();
+        }
+
+        foreach (var code in view.Codes)
+        {
+            paper.Begin(code);
+            paper.Heads(code, hasNameLine);
+            if (view.Heads.Length > 0) paper.Say("", view.Heads);
+            foreach (var part in view.Parts)
+            {
+                if (part.Title.Length > 0) paper.Heading(part.Title, 120);
+                paper.Items([.. part.Items.Select(i => (i.Name, i.Picture.Sketch()))]);
+            }
+        }
+
+        return paper.Finish();
+    }
+
+    /// <summary>Paper to lay beside the writing.</summary>
+    public byte[] Aid(PaperSize size, string code, Sketch sketch)
+    {
+        using var paper = new PdfPaper("Paper", size);
+        paper.Begin(code);
+        paper.Draw(sketch);
+        return paper.Finish();
+    }
+
+    /// <summary>A plan for the specialist's hand.</summary>
+    public byte[] Plan(RemediationPlan plan, PaperSize size, string headed)
+    {
+        using var paper = new PdfPaper($"{plan.Student}: {plan.Idea.Name}", size, square: SquareInPlans);
+        paper.Begin(headed);
+        paper.Heading($"{plan.Student}: {plan.Idea.Name}");
+        paper.Say("Aim:", plan.Script.Aim);
+        paper.Say("The old rule:", $"{plan.OldRule} {plan.Reason}");
+        paper.Say("What is missing:", plan.Idea.Statement);
+        paper.Say("Why this first:", plan.WhyFirst + (plan.Waiting.Count > 0 ? $" Waiting: {string.Join("; ", plan.Waiting.Select(w => w.Name))}." : ""));
+        paper.Heading($"What must come first: {plan.Script.First}");
+        foreach (var question in plan.First) paper.Say("", $"{question.Question}  ({question.Answer})", 10);
+        paper.Heading("Contrast");
+        if (plan.Works is { } works) paper.Say("", $"Here the old rule happens to work: {works.Written} = {works.RightWritten}.");
+        paper.Say("", $"Here it does not: {plan.Fails.Written} = {plan.Fails.RightWritten}; the old rule gives {plan.Fails.OldWritten}.");
+        if (plan.Differs.Length > 0) paper.Say("", plan.Differs);
+        paper.Heading("Worked example, with the why", 150);
+        paper.Items([(plan.Example.Written, ShowModel.Solved(plan).Sketch())]);
+        foreach (var (number, step) in plan.ExampleSteps.Where(s => s.Length > 0).Index()) paper.Say($"{number + 1}.", step, 10);
+        paper.Say("Why it works:", plan.Script.Why);
+        paper.Say("With:", plan.Script.Material);
+        Practised(paper, "Two together", plan.Script.Say, plan, plan.Together);
+        Practised(paper, "Alone", $"Stop before each answer is shown: “{plan.Script.StopAt}”", plan, plan.Alone);
+        paper.Say("Check:", plan.Check);
+        paper.Say("Exit question:", $"{plan.Exit.Written}: {plan.Exit.RightWritten}; the old rule gives {plan.Exit.OldWritten}.");
+        paper.Heading("Practice, with key", 60);
+        paper.Table([0.1, 0.4, 0.25, 0.25], ["", "Item", "Right", "Old rule"], plan.PracticeFirst.Concat(plan.PracticeMixed).Select((item, i) => (IReadOnlyList<string>)[$"{i + 1}", item.Written, item.RightWritten, item.Shows ? item.OldWritten : "the same"]));
+        paper.Say("", "An answer in the last column is the old rule come back.");
+        paper.Heading("To keep in mind");
+        foreach (var caution in plan.Cautions) paper.Say("", caution, 10);
+        return paper.Finish();
+    }
+
+    /// <summary>The name of a file, of signs that every system takes.</summary>
+    public static string Name(params IEnumerable<string> parts)
+    {
+        var name = new StringBuilder();
+        foreach (var c in string.Join('-', parts.Where(p => p.Length > 0)).ToLowerInvariant()) name.Append(char.IsAsciiLetterOrDigit(c) ? c : '-');
+        return $"{name.ToString().Trim('-')}.pdf";
+    }
+
+    private static void Practised(PdfPaper paper, string title, string says, RemediationPlan plan, IReadOnlyList<PlanItem> items)
+    {
+        paper.Heading(title, 150);
+        paper.Say("", says);
+        paper.Items([.. items.Zip(ShowModel.Blanks(plan, items), (item, picture) => (item.Task.Form is { } form ? $"as a {form}" : "", picture.Sketch()))]);
+    }
+}

@@ -1,0 +1,95 @@
+using OpenQA.Selenium;
+using Shouldly;
+using UglyToad.PdfPig;
+using UglyToad.PdfPig.DocumentLayoutAnalysis.TextExtractor;
+using Xunit;
+using K = OpenQA.Selenium.Keys;
+
+namespace YellowPencil.Browser.Tests;
+
+/// <summary>From an accepted explanation to printed paper, in families that have little in common.</summary>
+public sealed class PlanPathTests(Browser browser) : IClassFixture<Browser>
+{
+    // Answers worked by hand: carries dropped, zeros of the quotient left out, − − read as −.
+    [Theory]
+    [InlineData("456 + 378 = 724\n27 + 58 = 75\n604 + 297 = 891\n83 + 14 = 97\n745 + 86 = 721\n369 + 254 = 513", "Can we make a ten?")]
+    [InlineData("6012 / 6 = 12\n816 / 8 = 12\n4218 / 6 = 73\n100 / 7 = 14r2\n3624 / 12 = 32\n7028 / 7 = 14\n952 / 28 = 34", "What is left")]
+    [InlineData("-7 - -12 = -19\n4 - -3 = 1\n-8 + 5 = -3\n-6 - 9 = -15\n9 - -2 = 7\n-3 + -4 = -7\n-10 - -4 = -14", "What is taken away, a plus or a minus?")]
+    public void An_accepted_explanation_comes_to_printed_paper(string items, string says)
+    {
+        browser.BeginPage(items);
+        browser.Go(browser.PagePath + "/reading");
+        browser.Click("form[action*=Accept] button");
+        browser.Until(b => b.Driver.Url.Contains("/plans/") && b.Text.Contains("Practice, with key"), "the plan");
+        var plan = new Uri(browser.Driver.Url).AbsolutePath;
+        browser.Text.ShouldContain("K-06");
+        browser.AccessibilityFaults().ShouldBeEmpty();
+
+        // The first key on the page prints it; what is not for paper is not on it.
+        browser.Script<bool>("return document.activeElement.matches('[data-print]')").ShouldBeTrue();
+        browser.As("print", null, () =>
+        {
+            browser.Script<bool>("return [...document.querySelectorAll('.noprint, .topline')].every(e => getComputedStyle(e).display === 'none')").ShouldBeTrue();
+            browser.Driver.FindElements(By.CssSelector("button")).ShouldAllBe(b => !b.Displayed);
+        });
+        foreach (var (link, pictures) in new[] { ("Practice sheet", 12), ("Faded examples", 6) })
+        {
+            browser.Go(plan);
+            browser.Click(By.LinkText(link));
+            browser.Until(b => b.Driver.FindElements(By.CssSelector("article svg.working")).Count == pictures, link);
+            browser.AccessibilityFaults().ShouldBeEmpty();
+            var file = Pdf(new Uri(browser.Driver.Url).AbsolutePath + "?as=pdf&size=letter");
+            (file.Pages is 1 or 2).ShouldBeTrue($"{link}: {file.Pages} pages");
+            file.Text.ShouldContain("K-06");
+        }
+
+        var written = Pdf(plan + "?as=pdf");
+        written.Pages.ShouldBeInRange(2, 3);
+        written.Text.ReplaceLineEndings(" ").ShouldContain("Worked example, with the why");
+        browser.Go(plan + "/words");
+        browser.Until(b => b.Text.Contains("Say it in your own words"), "the words");
+        browser.AccessibilityFaults().ShouldBeEmpty();
+        browser.Driver.FindElement(By.Id("s-say")).GetAttribute("value").ShouldNotBeEmpty();
+
+        // A word typed and left without being kept is there again, and kept it stands in the plan.
+        browser.Driver.FindElement(By.Id("s-check")).SendKeys(" Look twice.");
+        browser.Driver.Navigate().Refresh();
+        browser.Until(b => b.Driver.FindElement(By.Id("s-check")).GetAttribute("value")!.EndsWith("Look twice."), "kept in the browser");
+        browser.Click(By.XPath("//button[.='Keep these words']"));
+        browser.Until(b => new Uri(b.Driver.Url).AbsolutePath == plan && b.TextOf("article.plan").Contains("Look twice."), "in the plan");
+        browser.TextOf("article.plan").ShouldContain(says);
+        browser.ConsoleErrors().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Where_the_classroom_works_in_another_way_replay_and_typing_follow()
+    {
+        browser.BeginPage("47 * 38 = 1786\n456 + 378 = 834");
+        var page = browser.PagePath;
+        browser.Go("/students/K-06/edit");
+        browser.Click(".school summary");
+        foreach (var (question, answer) in new[] { ("placeholder", "1"), ("carry-mark", "1") })
+            browser.Script<object?>("document.getElementById(arguments[0]).value = arguments[1]", $"school-{question}", answer);
+        browser.Click(By.XPath("//button[.='Save']"));
+        browser.Until(b => b.Text.Contains("A row of tens begins one place further left, nothing written."), "the file says so");
+        browser.Go(page + "/items/1");
+        browser.Until(b => b.Text.Contains("As it is taught") || b.Driver.FindElements(By.CssSelector(".replay")).Count > 0, "the replay");
+        browser.Keys(K.End);
+        var last = "[...document.querySelectorAll('.replay .frame:not([hidden]) svg')].at(0)";
+        browser.Script<string>($"return [...{last}.querySelectorAll('text.hand:not(.small)')].map(t => t.textContent).join('')").ShouldBe("673" + "141" + "6871"); // from the right: 376, 141 without its zero, 1786
+        browser.Go("/students/K-06/edit");
+        browser.Script<object?>("for (const s of document.querySelectorAll('.school select')) s.value = '0'");
+        browser.Click(By.XPath("//button[.='Save']"));
+        browser.Until(b => !b.Text.Contains("nothing written"), "as it was");
+    }
+
+    private (int Pages, string Text) Pdf(string address)
+    {
+        var file = (string)browser.Driver.ExecuteAsyncScript("""
+            const done = arguments[arguments.length - 1];
+            fetch(arguments[0]).then(r => r.blob()).then(blob => { const reader = new FileReader(); reader.onload = () => done(reader.result.split(",")[1]); reader.readAsDataURL(blob); });
+            """, address)!;
+        using var document = PdfDocument.Open(Convert.FromBase64String(file));
+        return (document.NumberOfPages, string.Join('\n', document.GetPages().Select(p => ContentOrderTextExtractor.GetText(p))));
+    }
+}
