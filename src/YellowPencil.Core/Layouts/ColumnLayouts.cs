@@ -75,6 +75,8 @@ internal sealed class MultiplicationLayout : FamilyLayout
 
     public override IReadOnlyList<int> PlaceholdersOf(ItemTask task) => PlaceholdersOf(((ColumnProduct)task).Second.Text);
 
+    public override bool IsProductCarry(ItemTask task, Mark mark) => base.IsProductCarry(task, mark) || (mark.Field == WorkFields.Carries && ((ColumnProduct)task).Second.Length == 1);
+
     /// <summary>The zeros with which the rows of the digits of a multiplier begin; a digit 0 has no row.</summary>
     internal static IReadOnlyList<int> PlaceholdersOf(string multiplier) =>
         [.. multiplier.Where(char.IsAsciiDigit).Reverse().Index().Where(d => d.Item != '0').Select(d => d.Index)];

@@ -66,6 +66,8 @@ internal sealed class DecimalProductLayout : FamilyLayout
         return paper;
     }
 
+    public override bool IsProductCarry(ItemTask task, Mark mark) => base.IsProductCarry(task, mark) || (mark.Field == WorkFields.Carries && SignCount(((DecimalProduct)task).Second) == 1);
+
     public override IReadOnlyList<int> PlaceholdersOf(ItemTask task) => MultiplicationLayout.PlaceholdersOf(((DecimalProduct)task).Second.Text);
 
     /// <summary>Rows for what is noted beside the work.</summary>

@@ -25,6 +25,9 @@ internal abstract class FamilyLayout
     /// <summary>How many zeros each row of work begins with by the taught method, only to hold its place; none in most families.</summary>
     public virtual IReadOnlyList<int> PlaceholdersOf(ItemTask task) => [];
 
+    /// <summary>Whether a mark is the carry of a product, which some classrooms keep in the head; those of its row sum are none.</summary>
+    public virtual bool IsProductCarry(ItemTask task, Mark mark) => mark.Kind == WorkFields.Rows.Carry;
+
     /// <summary>The marks of a field as the format has them, from what stands in the squares.</summary>
     public virtual IEnumerable<Mark> Recorded(WorkField field, IEnumerable<Mark> marks, Squares squares, Strip answer) => marks;
 

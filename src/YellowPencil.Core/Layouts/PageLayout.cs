@@ -88,11 +88,15 @@ public sealed class PageLayout
         return squares;
     }
 
-    /// <summary>The squares that marks of the taught method fill, as the classroom writes them: where it shifts a row, the zeros that only hold its place are not written.</summary>
+    /// <summary>
+    /// The squares that marks of the taught method fill, as the classroom writes them: where it shifts a row, the zeros that only hold its place are not
+    /// written; nor are carries that it keeps in the head.
+    /// </summary>
     /// <param name="marks">The marks.</param>
     /// <param name="isHeld">Of which rows, counted from 0, the place is held as taught.</param>
     public Squares Put(IEnumerable<Mark> marks, Func<int, bool> isHeld)
     {
+        if (school.Of(School.ProductCarry) == ProductCarrySchool.Remembered) marks = marks.Where(m => !family.IsProductCarry(task, m));
         if (school.Of(School.Placeholder) != PlaceholderSchool.RowShifted) return Put(marks);
         var placeholders = family.PlaceholdersOf(task);
         return Put(marks.Select(m => m.Field == WorkFields.Rows && m.At.Line < placeholders.Count && isHeld(m.At.Line) && placeholders[m.At.Line] is > 0 and var zeros && m.Text.Length > zeros

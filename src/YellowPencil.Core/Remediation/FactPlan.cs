@@ -1,6 +1,7 @@
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Remediation;
 
@@ -23,12 +24,14 @@ public sealed class FactPlan
     /// <summary>Makes the plan.</summary>
     /// <param name="reading">The reading in which the fact was found.</param>
     /// <param name="found">The fact, with what the student takes it to be.</param>
-    public FactPlan(Reading reading, FactReading found)
+    /// <param name="school">What the classroom teaches; null for the usual.</param>
+    public FactPlan(Reading reading, FactReading found, School? school = null)
     {
         (Fact, Written, Items) = (found.Fact.Ordered, found.Written, found.Items);
         var known = Known(reading);
         known.Remove(Fact);
         Ways = [.. WaysTo(Fact).Select(w => w with { IsKnown = w.From is { } from && known.Contains(from.Ordered) }).OrderByDescending(w => w.IsKnown)];
+        if ((school ?? School.Usual).Of(School.Facts) == FactSchool.Counted) Ways = [.. Counted(Fact), .. Ways];
         Held = [.. Neighbours(Fact).Where(known.Contains)];
         Checks = [.. Days.Select(Check)];
     }
@@ -93,6 +96,25 @@ public sealed class FactPlan
         return ways;
 
         void Add(NumberFact? from, string text) => ways.Add(new FactWay(text, from?.Ordered, false));
+    }
+
+    /// <summary>The way of a classroom that counts: in steps up to a product or quotient, by ones up or back where there are few.</summary>
+    public static IEnumerable<FactWay> Counted(NumberFact fact)
+    {
+        const int MostCounted = 12;
+        var (a, b) = (fact.First, fact.Second);
+        IEnumerable<int> Steps(int from, int by, int count) => Enumerable.Range(1, count).Select(i => from + i * by);
+        var text = fact.Kind switch
+        {
+            FactKind.Times when a is > 0 and <= MostCounted && b > 0 => $"Count in steps of {b}: {string.Join(", ", Steps(0, b, a))}. That is {Counts(a)}.",
+            FactKind.DividedBy when fact.Value is > 0 and <= MostCounted => $"Count in steps of {b}: {string.Join(", ", Steps(0, b, fact.Value))}. That is {Counts(fact.Value)}, and {(a == b * fact.Value ? "it is reached" : $"one more is above {a}")}.",
+            FactKind.Plus when Math.Min(a, b) is > 0 and <= MostCounted => $"Start at {Math.Max(a, b)} and count {Math.Min(a, b)} on: {string.Join(", ", Steps(Math.Max(a, b), 1, Math.Min(a, b)))}.",
+            FactKind.Minus when b is > 0 and <= MostCounted => $"Start at {a} and count {b} back: {string.Join(", ", Steps(a, -1, b))}.",
+            _ => null,
+        };
+        return text is null ? [] : [new FactWay(text, null, false)];
+
+        static string Counts(int count) => count == 1 ? "one count" : $"{count} counts";
     }
 
     private static IEnumerable<NumberFact> Neighbours(NumberFact fact) => new[] { (-1, 0), (1, 0), (0, -1), (0, 1) }

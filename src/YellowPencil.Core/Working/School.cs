@@ -76,6 +76,12 @@ public enum QuotientDigitSchool { Facts, SkipCounting, ListedMultiples }
 /// <summary>How what stands behind a point is said.</summary>
 public enum DecimalReadingSchool { ByPlace, DigitByDigit }
 
+/// <summary>Where the carries of a product are.</summary>
+public enum ProductCarrySchool { Above, Beside, Remembered }
+
+/// <summary>How number facts are found.</summary>
+public enum FactSchool { Recalled, Counted }
+
 /// <summary>What a student was taught where schools differ: an answer to each question, or the usual one.</summary>
 public sealed class School
 {
@@ -112,14 +118,20 @@ public sealed class School
     /// <summary>How what stands behind a point is said.</summary>
     public static readonly SchoolQuestion<DecimalReadingSchool> DecimalReading = new("decimal-reading", 10, "0.76 is said", ("by place: seventy-six hundredths", 0.5), ("digit by digit: nought point seven six", 0.5));
 
+    /// <summary>Where the carries of a product are.</summary>
+    public static readonly SchoolQuestion<ProductCarrySchool> ProductCarry = new("product-carry", 11, "The carries of a product are", ("noted above", 0.5), ("noted beside", 0.2), ("kept in the head", 0.3));
+
+    /// <summary>How number facts are found.</summary>
+    public static readonly SchoolQuestion<FactSchool> Facts = new("facts", 12, "Number facts are", ("recalled", 0.6), ("counted, up or back in steps", 0.4));
+
     /// <summary>Every question of the worked-sheet format.</summary>
     public static readonly IReadOnlyList<SchoolQuestion> Questions = [Fractions, MixedNumbers, Binomials, CarryMark, Factoring, Roots, ProductSign, DecimalPoint];
 
     /// <summary>Every question: those of the format, and those on which only teaching and replay depend.</summary>
-    public static readonly IReadOnlyList<SchoolQuestion> All = [.. Questions, Placeholder, QuotientDigit, DecimalReading];
+    public static readonly IReadOnlyList<SchoolQuestion> All = [.. Questions, Placeholder, QuotientDigit, DecimalReading, ProductCarry, Facts];
 
     /// <summary>The questions on families of numbers, in the order in which a specialist is asked.</summary>
-    public static readonly IReadOnlyList<SchoolQuestion> OfNumbers = [CarryMark, Placeholder, QuotientDigit, DecimalPoint, DecimalReading, ProductSign];
+    public static readonly IReadOnlyList<SchoolQuestion> OfNumbers = [Facts, CarryMark, ProductCarry, Placeholder, QuotientDigit, DecimalPoint, DecimalReading, ProductSign];
 
     /// <summary>The school of which nothing is known.</summary>
     public static readonly School Usual = new(new int[All.Count]);

@@ -100,6 +100,25 @@ public sealed class ClassroomTests
         Rows(1, _ => false).ShouldBe(["1400@0", "70000@0"]);
     }
 
+    [Theory]
+    [InlineData("478 * 6", 0)]
+    [InlineData("57 * 38", 1)] // the carry of the row sum is written all the same
+    public void Carries_of_a_product_that_are_kept_in_the_head_are_not_drawn(string written, int drawn)
+    {
+        var task = TaskText.TryParse(written, null).Value!;
+        var run = new MethodRun { Page = { KeepsMarks = true } };
+        Method.Run(task, run, DeviationSet.Taught);
+        int Carries(int answer)
+        {
+            var layout = PageLayout.Of(task, School.Usual.With(School.ProductCarry, answer));
+            var squares = layout.Put(run.Page.Marks, _ => true);
+            return layout.Strips.Where(s => s.Id.Contains("carries", StringComparison.Ordinal)).Sum(s => squares.In(s.Id).Count);
+        }
+
+        Carries(0).ShouldBeGreaterThan(drawn);
+        Carries(2).ShouldBe(drawn);
+    }
+
     [Fact]
     public void The_point_of_a_sum_is_told_first_or_last()
     {

@@ -61,4 +61,11 @@ public class FactPlanTests
         plan.Checks.ShouldAllBe(c => c.Questions.Any(q => q.Answer == "56") && c.Questions.Count >= 3);
         FactPlan.Say(plan.Fact).ShouldBe("7 × 8 = 56");
     }
+
+    [Theory]
+    [InlineData("7 * 8", "Count in steps of 8: 8, 16, 24, 32, 40, 48, 56. That is 7 counts.")]
+    [InlineData("14 - 5", "Start at 14 and count 5 back: 13, 12, 11, 10, 9.")]
+    [InlineData("6 + 9", "Start at 9 and count 6 on: 10, 11, 12, 13, 14, 15.")]
+    [InlineData("26 / 6", "Count in steps of 6: 6, 12, 18, 24. That is 4 counts, and one more is above 26.")]
+    public void A_classroom_that_counts_has_a_way_that_counts(string fact, string way) => FactPlan.Counted(NumberFact.Parse(fact)).Single().Text.ShouldBe(way);
 }

@@ -37,7 +37,7 @@ internal static class DifferenceScripts
         Of(Ideas.TenForOne, "When the top digit is too small, I {rename}: one of the next place becomes ten here.",
             "One ten and ten ones are the same amount: nothing is added and nothing lost, so the top number stays as large as it was.",
             "Base-ten blocks: change one ten into ten ones on the mat and count the amount again.",
-            "“Is there enough? No: {rename}. One of the next place is ten here. How many are here now? Is there enough now?” If the column is turned round, lay out the top number and try to take.", "Is the top digit enough?",
+            "“Is there enough? No: {rename}. One of the next place is ten here. How many are here now? Is there enough now? {facts?So what is left|Count back: what is left}?” If the column is turned round, lay out the top number and try to take.", "Is the top digit enough?",
             "one ten is ten ones", n => ($"{Place.Counted(n / 10, 1)} and {Place.Counted(n % 10, 0)}, with one ten changed into ones: how many ones?", $"{10 + n % 10}"), n => ($"How many ones are one ten and {Place.Counted(n % 10, 0)}?", $"{10 + n % 10}"), n => ($"Is {n % 9} enough to take 9 away?", "no")),
         Of(Ideas.LenderPays, "What one column gets, the next one gives: it has one less.",
             "The ten that arrives is the one that left. If the lender keeps it, the top number has grown.",

@@ -23,7 +23,7 @@ public sealed class FactsModel(PageDesk pages, ReadingDesk readings) : PageModel
     {
         if ((StudentPage = await pages.FindAsync(id)) is null) return NotFound();
         var reading = await readings.ReadAsync(StudentPage, HttpContext.RequestAborted);
-        Plans = [.. reading.Facts.Select(f => new FactPlan(reading, f))];
+        Plans = [.. reading.Facts.Select(f => new FactPlan(reading, f, StudentPage.Student!.Classroom.School))];
         await pages.LogLookAsync(StudentPage.StudentId, "facts");
         return Page();
     }
