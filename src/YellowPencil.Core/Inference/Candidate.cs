@@ -27,7 +27,8 @@ internal sealed class Candidate
 
     public Hypothesis Hypothesis { get; }
 
-    public double LogPrior { get; }
+    /// <summary>The logarithm of the prior; of schools in which the same rules come to less, their weight is added.</summary>
+    public double LogPrior { get; set; }
 
     public ItemLikelihood[] Items { get; }
 

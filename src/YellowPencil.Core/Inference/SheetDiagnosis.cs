@@ -57,7 +57,7 @@ public static class SheetDiagnosis
         var instead = families.SelectMany(Catalogue.Instead).Distinct().Except(bugs).ToList();
         var likelihoods = schools.Select(s => new SheetLikelihood(evidence, bugs, instead, s.School, s.Weight, cancellation)).ToList();
         var searches = likelihoods.ConvertAll(l => new ExplanationSearch(l));
-        var weighed = searches.SelectMany(s => s.Search()).ToList();
+        var weighed = Together(searches.SelectMany(s => s.Search()));
         var unseen = ShareWithoutChance(likelihoods[0], families);
         var candidates = Weigh(weighed, evidence, unseen, out var somethingElse, out var noChance);
         var unlike = somethingElse + candidates.Sum(c => c.Probability - c.Trusted);
@@ -82,6 +82,17 @@ public static class SheetDiagnosis
             Predictions = [.. sheet.Predict.Select(p => AnswerPrediction.Predict(p.TaskAsWritten, p.Task, candidates, somethingElse, noChance))],
         };
     }
+
+    /// <summary>The same rules in several schools are one candidate, in the school in which they fit best, with the weight of all.</summary>
+    private static List<Candidate> Together(IEnumerable<Candidate> candidates) =>
+    [
+        .. candidates.GroupBy(c => c.Hypothesis.Key).Select(same =>
+        {
+            var best = same.MaxBy(c => c.LogScore)!;
+            best.LogPrior += Math.Log(same.Sum(c => Math.Exp(c.LogScore - best.LogScore)));
+            return best;
+        }),
+    ];
 
     /// <summary>
     /// Turns scores into probabilities. Beside the candidates stand "something that is not here", and the students whose only

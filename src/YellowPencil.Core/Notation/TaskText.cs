@@ -46,6 +46,7 @@ public static class TaskText
                 : Failed($"no task begins with \"{word}\": write numbers with a sign between them, such as 604 - 278", start);
         }
 
+        if (FractionGrammar.Claims(plain)) return FractionGrammar.Read(plain, asked);
         var calculation = Calculation.TryParse(plain);
         if (!calculation.Succeeded) return Failed(calculation.Fault.Message, calculation.Fault.Position);
         foreach (var grammar in Calculations)

@@ -48,7 +48,7 @@ internal sealed class Calculation
             if (sign == ' ') return Failed(char.IsAsciiDigit(text[i]) ? "a sign is missing between the numbers" : Unknown(text[i]), i);
             if (terms.Count > 1 && (sign != '+' || terms[1].Sign != '+')) return Failed("one operation an item: only sums have more than two numbers", i);
             if (text[i] == '/' && (behind == i || i + 1 == text.Length || !char.IsWhiteSpace(text[i + 1])))
-                return Failed("fractions cannot be read so far; a slash that divides has a space on both sides", i);
+                return Failed("a slash that divides has a space on both sides; in a fraction it has none", i);
             i++;
         }
 

@@ -1,0 +1,85 @@
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
+
+namespace YellowPencil.Core.Procedures.Fractions;
+
+/// <summary>Sums and differences of fractions: one denominator, the numerators put together, lowest terms, the wholes taken out.</summary>
+public sealed class FractionMethod : Method
+{
+    /// <inheritdoc/>
+    public override Family Family => Family.Fractions;
+
+    /// <inheritdoc/>
+    protected override IReadOnlyList<DecisionPoint> OwnPoints => FractionPoints.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.Fractions];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new FractionItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, string line) => FractionTask.TryRead(Family, line);
+
+    /// <inheritdoc/>
+    public override bool IsSameLine(string one, string other) => SaysTheSame(Family, one, other);
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run)
+    {
+        var fractions = (FractionTask)task;
+        var work = new FractionWork(run);
+        var first = PartsOf(fractions.First);
+        if (fractions.Second is not { } other)
+        {
+            work.Finish(first, isDifference: false, isNegative: false, hasWholes: false);
+            return;
+        }
+
+        // More taken away than there is: the other way round, with a minus sign.
+        var second = PartsOf(other);
+        if (fractions.IsNegative) (first, second) = (second, first);
+        work.Finish(Result(work, run, first, second, fractions.IsDifference, hasWholes: false), fractions.IsDifference, fractions.IsNegative, hasWholes: false);
+    }
+
+    /// <summary>What two fractions come to, before it is finished.</summary>
+    internal static Fraction Result(FractionWork work, MethodRun run, Fraction first, Fraction second, bool isDifference, bool hasWholes)
+    {
+        var pair = FractionWork.PairOf(first, second, isDifference, hasWholes);
+        var way = run.Ask(FractionPoints.Way, pair);
+        if (FractionWork.Otherwise(way, first, second) is { } result) return result;
+        if (way is FractionWay.Add or FractionWay.Subtract) isDifference = way == FractionWay.Subtract;
+        int? divisor = null;
+        if (!pair.IsLike)
+        {
+            var recipe = run.Ask(FractionPoints.Recipe, pair);
+            if (recipe is FractionRecipe.TopsAndBottoms or FractionRecipe.TopsAndBottomsAdded) return work.Across(first, second, isDifference, recipe);
+            if (recipe == FractionRecipe.ReducedAcrossFirst)
+            {
+                (first, second) = FractionWork.Cancelled(first, second);
+                if (run.Page.KeepsMarks) run.Page.Pass($"{first.Text} {(isDifference ? "-" : "+")} {second.Text}", isWritten: true);
+                pair = FractionWork.PairOf(first, second, isDifference, hasWholes);
+            }
+
+            if (!pair.IsLike)
+            {
+                var alike = work.Alike(pair with { IsDifference = isDifference }, recipe);
+                (first, second, divisor) = (alike.First, alike.Second, alike.Divisor);
+                if (run.Page.KeepsMarks) run.Page.Pass($"{first.Text} {(isDifference ? "-" : "+")} {second.Text}", isWritten: true);
+            }
+        }
+
+        return work.Together(first, second, isDifference, hasWholes, divisor);
+    }
+
+    /// <summary>Whether two lines put the same numbers together; what is added may change places.</summary>
+    internal static bool SaysTheSame(Family family, string one, string other) =>
+        FractionTask.TryRead(family, one) is { } first && FractionTask.TryRead(family, other) is { } second
+        && (first.Text == second.Text || (!first.IsDifference && !second.IsDifference && first.First == second.Second && first.Second == second.First));
+
+    private static Fraction PartsOf(MixedNumber number) => number.HasFraction ? new Fraction(number.Whole * number.Bottom + number.Top, number.Bottom) : new Fraction(number.Whole, 1);
+}

@@ -1,0 +1,213 @@
+using System.Numerics;
+using YellowPencil.Core.Notation;
+
+namespace YellowPencil.Core.Procedures.Fractions;
+
+/// <summary>A fraction on the way: its parts as they stand there.</summary>
+internal readonly record struct Fraction(long Top, long Bottom)
+{
+    /// <summary>As it is written.</summary>
+    public string Text => $"{Top}/{Bottom}";
+
+    /// <summary>The largest part that is still seen as a number.</summary>
+    public const int Most = 1_000_000;
+
+    /// <summary>A part, no larger than what is still seen as a number.</summary>
+    public static int Seen(long part) => (int)Math.Clamp(part, 0, Most);
+}
+
+/// <summary>Two fractions on the way to one.</summary>
+/// <param name="First">The first.</param>
+/// <param name="Second">The second.</param>
+/// <param name="Divisor">What divided both denominators as they were set; 1 where nothing did.</param>
+internal readonly record struct AlikeFractions(Fraction First, Fraction Second, int Divisor);
+
+/// <summary>The steps of putting two fractions together and of finishing what came out.</summary>
+/// <param name="run">The run.</param>
+internal readonly struct FractionWork(MethodRun run)
+{
+    /// <summary>Both fractions with one denominator; they stay as they are where a recipe needs none.</summary>
+    /// <param name="pair">The fractions, with different denominators.</param>
+    /// <param name="recipe">The recipe.</param>
+    public AlikeFractions Alike(FractionPair pair, FractionRecipe recipe)
+    {
+        var (first, second) = (new Fraction(pair.FirstTop, pair.FirstBottom), new Fraction(pair.SecondTop, pair.SecondBottom));
+        switch (recipe)
+        {
+            case FractionRecipe.CrossedOverSum:
+                var sum = first.Bottom + second.Bottom;
+                return new AlikeFractions(new Fraction(first.Top * second.Bottom, sum), new Fraction(second.Top * first.Bottom, sum), 1);
+            case FractionRecipe.TopsOverLarger or FractionRecipe.TopsOverSmaller or FractionRecipe.TopsOverFirst or FractionRecipe.TopsOverSecond:
+                var over = recipe switch { FractionRecipe.TopsOverLarger => Math.Max(first.Bottom, second.Bottom), FractionRecipe.TopsOverSmaller => Math.Min(first.Bottom, second.Bottom), FractionRecipe.TopsOverFirst => first.Bottom, _ => second.Bottom };
+                return new AlikeFractions(first with { Bottom = over }, second with { Bottom = over }, 1);
+            default:
+                break;
+        }
+
+        var common = run.Ask(FractionPoints.Common, pair) switch
+        {
+            CommonBottom.Product => pair.FirstBottom * pair.SecondBottom,
+            CommonBottom.Sum => pair.FirstBottom + pair.SecondBottom,
+            CommonBottom.Larger => Math.Max(pair.FirstBottom, pair.SecondBottom),
+            CommonBottom.Smaller => Math.Min(pair.FirstBottom, pair.SecondBottom),
+            CommonBottom.LargestDivisor => pair.Common,
+            CommonBottom.TwiceLarger => 2 * Math.Max(pair.FirstBottom, pair.SecondBottom),
+            _ => pair.FirstBottom / pair.Common * pair.SecondBottom,
+        };
+        var changedFirst = Changed(new FractionChange(pair, IsFirst: true, common));
+        return new AlikeFractions(changedFirst, Changed(new FractionChange(pair, IsFirst: false, common)), pair.Common);
+    }
+
+    /// <summary>The numerators put together; less than nothing is turned round.</summary>
+    public Fraction Together(Fraction first, Fraction second, bool isDifference, bool hasWholes, int? divisor)
+    {
+        var pair = PairOf(first, second, isDifference, hasWholes) with { WereChanged = divisor is not null };
+        var top = run.Ask(FractionPoints.Tops, pair) switch
+        {
+            TopsTogether.Add => first.Top + second.Top,
+            TopsTogether.Subtract => Math.Abs(first.Top - second.Top),
+            TopsTogether.Multiply => first.Top * second.Top,
+            TopsTogether.LargerStays => Math.Max(first.Top, second.Top),
+            _ => isDifference ? Minus(first.Top, second.Top) : Plus(first.Top, second.Top),
+        };
+        if (top < Fraction.Most) top = run.Value(FractionPoints.TopsSize, pair, (int)top, Fraction.Most);
+        var bottom = run.Ask(FractionPoints.Bottoms, pair) switch
+        {
+            EqualBottoms.Added => first.Bottom + second.Bottom,
+            EqualBottoms.Multiplied => first.Bottom * second.Bottom,
+            EqualBottoms.Apart when first.Bottom != second.Bottom => Math.Abs(first.Bottom - second.Bottom),
+            EqualBottoms.TimesLargestDivisor => first.Bottom * (divisor ?? 1),
+            _ => first.Bottom,
+        };
+        return new Fraction(top, bottom);
+    }
+
+    /// <summary>A fraction in lowest terms, as the student brings it there.</summary>
+    public Fraction InLowestTerms(Fraction parts, bool isDifference, bool hasWholes, bool isAlone)
+    {
+        if (parts.Top == 0 || parts.Bottom == 0) return parts;
+        var result = ResultOf(parts, isDifference, hasWholes, isAlone);
+        var common = (long)BigInteger.GreatestCommonDivisor(parts.Top, parts.Bottom);
+        if (common == 1) return parts;
+        var (top, bottom) = (parts.Top, parts.Bottom);
+        switch (run.Ask(FractionPoints.Lowest, result))
+        {
+            case LowestTerms.NotAtAll: return parts;
+            case LowestTerms.TopOnly: return parts with { Top = top / common };
+            case LowestTerms.BottomOnly: return parts with { Bottom = bottom / common };
+            case LowestTerms.HalvedOnce: return result.AreEven ? new Fraction(top / 2, bottom / 2) : parts;
+            case LowestTerms.HalvedOnly:
+                while (top % 2 == 0 && bottom % 2 == 0) (top, bottom) = (top / 2, bottom / 2);
+                return new Fraction(top, bottom);
+            case LowestTerms.ByOnePrimeOnce:
+                var prime = 2L;
+                while (common % prime != 0) prime++;
+                return new Fraction(top / prime, bottom / prime);
+            case LowestTerms.ByTakingAway: return top > common && bottom > common ? new Fraction(top - common, bottom - common) : parts;
+            case LowestTerms.DigitsCancelled when top >= 10 && bottom >= 10 && top % 10 == bottom % 10: return new Fraction(top / 10, bottom / 10);
+            case LowestTerms.DigitsCancelled: return parts;
+            default: return new Fraction(top / common, bottom / common);
+        }
+    }
+
+    /// <summary>Writes a fraction that came out as the answer, the wholes taken out as the student does it.</summary>
+    public void Finish(Fraction parts, bool isDifference, bool isNegative, bool hasWholes)
+    {
+        if (run.Page.KeepsMarks) run.Page.Pass(parts.Text, isWritten: true);
+        var lowest = InLowestTerms(parts, isDifference, hasWholes, isAlone: true);
+        if (run.Page.KeepsMarks && lowest != parts) run.Page.Pass(lowest.Text, isWritten: true);
+        var written = lowest.Top < lowest.Bottom || lowest.Bottom == 0 ? (Whole: 0, Left: lowest) : WholesOut(lowest, isDifference, hasWholes);
+        Append(written.Whole, written.Left, isNegative);
+    }
+
+    /// <summary>Takes the wholes out of a fraction of one or more.</summary>
+    public (long Whole, Fraction Left) WholesOut(Fraction parts, bool isDifference, bool hasWholes)
+    {
+        var result = ResultOf(parts, isDifference, hasWholes, isAlone: true);
+        var way = run.Ask(FractionPoints.Over, result);
+        var (whole, rest) = (parts.Top / parts.Bottom, parts.Top % parts.Bottom);
+        if (way == OverOne.Mixed && whole < Fraction.Most) whole = run.Value(FractionPoints.Taken, result, (int)whole, Fraction.Most);
+        return way switch
+        {
+            OverOne.Stays when parts.Bottom > 1 => (0, parts),
+            OverOne.TurnedOver when parts.Top != parts.Bottom && parts.Bottom > 1 => (0, new Fraction(parts.Bottom, parts.Top)),
+            OverOne.RestAlone when rest > 0 => (0, new Fraction(rest, parts.Bottom)),
+            OverOne.WholeAlone => (whole, new Fraction(0, parts.Bottom)),
+            OverOne.Exchanged when rest > 0 => (rest, new Fraction(whole, parts.Bottom)),
+            OverOne.RestOverTop => (whole, new Fraction(rest, parts.Top)),
+            OverOne.RestOverWhole => (whole, new Fraction(rest, whole)),
+            OverOne.DigitsSplit when parts.Top >= 10 && parts.Bottom > 1 => (parts.Top / 10, new Fraction(parts.Top % 10, parts.Bottom)),
+            OverOne.OneTakenOut when parts.Bottom > 1 => (1, new Fraction(parts.Top - parts.Bottom, parts.Bottom)),
+            OverOne.BottomOverRest when rest > 0 => (whole, new Fraction(parts.Bottom, rest)),
+            _ => (whole, new Fraction(rest, parts.Bottom)),
+        };
+    }
+
+    /// <summary>Writes a number of a whole part and a fraction as the answer; parts of nothing are left out.</summary>
+    public void Append(long whole, Fraction rest, bool isNegative)
+    {
+        if (isNegative && (whole > 0 || rest.Top > 0)) run.Page.Append("-");
+        if (rest.Top == 0 || rest.Bottom == 0) run.Page.Append(new MixedNumber(whole, 0, 0).Text);
+        else if (rest.Bottom == 1) run.Page.Append(new MixedNumber(whole + rest.Top, 0, 0).Text);
+        else run.Page.Append(new MixedNumber(whole, rest.Top, rest.Bottom).Text);
+    }
+
+    /// <summary>Two fractions as they are seen.</summary>
+    public static FractionPair PairOf(Fraction first, Fraction second, bool isDifference, bool hasWholes) =>
+        new(Fraction.Seen(first.Top), Fraction.Seen(Math.Max(1, first.Bottom)), Fraction.Seen(second.Top), Fraction.Seen(Math.Max(1, second.Bottom)), isDifference, hasWholes);
+
+    /// <summary>What two fractions come to by another operation than the one that is set; null where it is the one that is set.</summary>
+    public static Fraction? Otherwise(FractionWay way, Fraction first, Fraction second) => way switch
+    {
+        FractionWay.Multiply => new Fraction(first.Top * second.Top, first.Bottom * second.Bottom),
+        FractionWay.TurnSecondAndMultiply when second.Top > 0 => new Fraction(first.Top * second.Bottom, first.Bottom * second.Top),
+        _ => null,
+    };
+
+    /// <summary>Numerators together and denominators together.</summary>
+    public Fraction Across(Fraction first, Fraction second, bool isDifference, FractionRecipe recipe)
+    {
+        var top = isDifference ? Minus(first.Top, second.Top) : Plus(first.Top, second.Top);
+        var apart = isDifference && recipe == FractionRecipe.TopsAndBottoms && first.Bottom != second.Bottom;
+        return new Fraction(top, apart ? Math.Abs(first.Bottom - second.Bottom) : first.Bottom + second.Bottom);
+    }
+
+    /// <summary>Both fractions after a factor was cancelled from each numerator and the other's denominator.</summary>
+    public static (Fraction First, Fraction Second) Cancelled(Fraction first, Fraction second)
+    {
+        var one = (long)BigInteger.GreatestCommonDivisor(first.Top, second.Bottom);
+        var other = (long)BigInteger.GreatestCommonDivisor(second.Top, first.Bottom);
+        return (new Fraction(one > 0 ? first.Top / one : first.Top, other > 0 ? first.Bottom / other : first.Bottom), new Fraction(other > 0 ? second.Top / other : second.Top, one > 0 ? second.Bottom / one : second.Bottom));
+    }
+
+    private static FractionResult ResultOf(Fraction parts, bool isDifference, bool hasWholes, bool isAlone) => new(Fraction.Seen(parts.Top), Fraction.Seen(Math.Max(1, parts.Bottom)), isDifference, hasWholes, isAlone);
+
+    private Fraction Changed(FractionChange change)
+    {
+        var by = run.Ask(FractionPoints.Change, change) switch
+        {
+            TopChange.Left => change.Top,
+            TopChange.MultiplierAdded => change.Changes ? change.Top + change.By : change.Top,
+            TopChange.DifferenceAdded => Math.Max(0, change.Top + change.To - change.Bottom),
+            TopChange.MultiplierAlone => change.Changes ? change.By : change.Top,
+            TopChange.OthersMultiplier => (long)change.Top * change.OtherBy,
+            TopChange.OwnBottom => change.Changes ? (long)change.Top * change.Bottom : change.Top,
+            TopChange.NewBottom => change.Changes ? (long)change.Top * change.To : change.Top,
+            TopChange.OthersTop => (long)change.Top * change.OtherTop,
+            TopChange.OthersBottom => (long)change.Top * change.OtherBottom,
+            _ => Times(change.Top, change.By),
+        };
+        if (by < Fraction.Most && change.Changes) by = run.Value(FractionPoints.NewTop, change, (int)by, Fraction.Most);
+        return new Fraction(by, change.To);
+    }
+
+    private long Times(int one, int other) => one is > 1 and <= 12 && other is > 1 and <= 12 ? run.Recall(new NumberFact(FactKind.Times, one, other)) : (long)one * other;
+
+    private long Plus(long one, long other) => one <= 10 && other <= 10 ? run.Recall(new NumberFact(FactKind.Plus, (int)one, (int)other)) : one + other;
+
+    private long Minus(long one, long other)
+    {
+        var (larger, smaller) = (Math.Max(one, other), Math.Min(one, other));
+        return larger < 20 && smaller <= 10 ? run.Recall(new NumberFact(FactKind.Minus, (int)larger, (int)smaller)) : larger - smaller;
+    }
+}

@@ -1,0 +1,217 @@
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Fractions;
+
+namespace YellowPencil.Core.Procedures.MixedNumbers;
+
+/// <summary>Mixed numbers worked in columns: the fractions get one denominator, a whole is renamed where the first fraction is too small, wholes and fractions are put together.</summary>
+/// <param name="run">The run.</param>
+/// <param name="work">The work on fractions.</param>
+/// <param name="context">What the student sees.</param>
+/// <param name="isNegative">Whether the answer gets a minus sign.</param>
+internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedContext context, bool isNegative)
+{
+    private bool IsDifference => context.IsDifference;
+
+    /// <summary>Works two numbers.</summary>
+    public void Walk(MixedNumber one, MixedNumber other)
+    {
+        var (whole, otherWhole) = (one.Whole, other.Whole);
+        if (!one.HasFraction || !other.HasFraction)
+        {
+            WalkBesideWhole(one, other);
+            return;
+        }
+
+        var (first, second) = (new Fraction(one.Top, one.Bottom), new Fraction(other.Top, other.Bottom));
+        var pair = FractionWork.PairOf(first, second, IsDifference, hasWholes: true);
+        var way = run.Ask(FractionPoints.Way, pair);
+        if (FractionWork.Otherwise(way, first, second) is { } otherwise)
+        {
+            Finish(run, work, Wholes(whole, otherWhole), otherwise, IsDifference, isNegative);
+            return;
+        }
+
+        int? divisor = null;
+        if (!pair.IsLike)
+        {
+            var recipe = run.Ask(FractionPoints.Recipe, pair);
+            if (recipe is FractionRecipe.TopsAndBottoms or FractionRecipe.TopsAndBottomsAdded)
+            {
+                Finish(run, work, Wholes(whole, otherWhole), work.Across(first, second, IsDifference, recipe), IsDifference, isNegative);
+                return;
+            }
+
+            if (recipe == FractionRecipe.ReducedAcrossFirst) (first, second) = FractionWork.Cancelled(first, second);
+            var alike = work.Alike(FractionWork.PairOf(first, second, IsDifference, hasWholes: true), recipe);
+            whole = Meanwhile(whole, first, alike.First, isFirst: true);
+            otherWhole = Meanwhile(otherWhole, second, alike.Second, isFirst: false);
+            (first, second, divisor) = (alike.First, alike.Second, alike.Divisor);
+            Pass(whole, first, otherWhole, second);
+        }
+
+        if (IsDifference)
+        {
+            var seen = context with { Fractions = FractionWork.PairOf(first, second, true, true) };
+            if (first.Top < second.Top)
+            {
+                switch (run.Ask(MixedPoints.Small, seen))
+                {
+                    case TooSmall.Rename:
+                        Rename(seen, ref whole, ref first, second);
+                        Pass(whole, first, otherWhole, second);
+                        break;
+                    case TooSmall.WriteZero:
+                        (first, second) = (first with { Top = 0 }, second with { Top = 0 });
+                        break;
+                    case TooSmall.CopySecond:
+                        (first, second) = (second, second with { Top = 0 });
+                        break;
+                    case TooSmall.CopyFirst:
+                        second = second with { Top = 0 };
+                        break;
+                    case TooSmall.AddInstead:
+                        Finish(run, work, Wholes(whole, otherWhole), new Fraction(first.Top + second.Top, first.Bottom), IsDifference, isNegative);
+                        return;
+                    default:
+                        break;
+                }
+            }
+            else if (whole > 0 && run.Ask(MixedPoints.Needless, seen) == NeedlessRenaming.Always)
+            {
+                Rename(seen, ref whole, ref first, second);
+                Pass(whole, first, otherWhole, second);
+            }
+        }
+
+        var together = work.Together(first, second, IsDifference, hasWholes: true, divisor);
+        Finish(run, work, Wholes(whole, otherWhole), together, IsDifference, isNegative);
+    }
+
+    /// <summary>Finishes wholes with a fraction beside them.</summary>
+    public static void Finish(MethodRun run, FractionWork work, long whole, Fraction parts, bool isDifference, bool isNegative)
+    {
+        var isOne = whole == 0 && parts.Top > 0;
+        Pass(run, whole, parts);
+        if (parts.Bottom > 0 && parts.Top >= parts.Bottom)
+        {
+            var way = run.Ask(MixedPoints.Over, new FractionResult(Fraction.Seen(parts.Top), Fraction.Seen(parts.Bottom), isDifference, HasWholes: true, IsAlone: isOne));
+            var wholes = parts.Top / parts.Bottom;
+            switch (way)
+            {
+                case FractionOver.LeftAsItCame:
+                    AppendOver(run, whole, parts, isNegative);
+                    return;
+                case FractionOver.Left:
+                    AppendOver(run, whole, parts.Top % parts.Bottom == 0 ? parts : work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false), isNegative);
+                    return;
+                case FractionOver.AtTen when isDifference || parts.Top < 10:
+                    AppendOver(run, whole, parts.Top % parts.Bottom == 0 ? parts : work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false), isNegative);
+                    return;
+                case FractionOver.AtTen:
+                    (whole, parts) = (whole + parts.Top / 10, parts with { Top = parts.Top % 10 });
+                    break;
+                case FractionOver.CountedButLeft:
+                    AppendOver(run, whole + wholes, parts, isNegative);
+                    return;
+                case FractionOver.Lost:
+                    parts = parts with { Top = parts.Top % parts.Bottom };
+                    break;
+                case FractionOver.TopToTheWholes:
+                    (whole, parts) = (whole + parts.Top, parts with { Top = 0 });
+                    break;
+                default:
+                    (whole, parts) = (whole + wholes, parts with { Top = parts.Top % parts.Bottom });
+                    break;
+            }
+
+            Pass(run, whole, parts);
+        }
+
+        var lowest = work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false);
+        if (lowest.Bottom == 1 || lowest.Top >= lowest.Bottom) AppendOver(run, whole, lowest, isNegative);
+        else work.Append(whole, lowest, isNegative);
+    }
+
+    // A number without a fraction: in sums, and where it is the second, the fraction of the other stays; else a whole is renamed.
+    private void WalkBesideWhole(MixedNumber one, MixedNumber other)
+    {
+        var fraction = one.HasFraction ? new Fraction(one.Top, one.Bottom) : new Fraction(other.Top, Math.Max(1, other.Bottom));
+        var whole = one.Whole;
+        if (!IsDifference || !other.HasFraction)
+        {
+            Finish(run, work, Wholes(whole, other.Whole), fraction, IsDifference, isNegative);
+            return;
+        }
+
+        var first = new Fraction(0, fraction.Bottom);
+        var seen = context with { Fractions = FractionWork.PairOf(first, fraction, true, true) };
+        switch (run.Ask(MixedPoints.Missing, seen))
+        {
+            case NoFraction.CopyOther:
+                Finish(run, work, Wholes(whole, other.Whole), fraction, IsDifference, isNegative);
+                return;
+            case NoFraction.LeaveOut:
+                Finish(run, work, Wholes(whole, other.Whole), fraction with { Top = 0 }, IsDifference, isNegative);
+                return;
+            case NoFraction.WriteOneLess:
+                Finish(run, work, Wholes(Math.Max(0, whole - 1), other.Whole), fraction, IsDifference, isNegative);
+                return;
+            default:
+                Rename(seen, ref whole, ref first, fraction);
+                Pass(whole, first, other.Whole, fraction);
+                Finish(run, work, Wholes(whole, other.Whole), work.Together(first, fraction, IsDifference, hasWholes: true, null), IsDifference, isNegative);
+                return;
+        }
+    }
+
+    private void Rename(MixedContext seen, ref long whole, ref Fraction first, Fraction second)
+    {
+        whole = Math.Max(0, run.Ask(MixedPoints.Left, seen) switch { WholeLeft.Unchanged => whole, WholeLeft.TwoLess => whole - 2, _ => whole - 1 });
+        first = first with
+        {
+            Top = run.Ask(MixedPoints.Filled, seen) switch
+            {
+                TopFilled.TenMore => first.Top + 10,
+                TopFilled.OneMore => first.Top + 1,
+                TopFilled.BottomInstead => first.Bottom,
+                TopFilled.TopOfSecondMore => first.Top + second.Top,
+                _ => first.Top + first.Bottom,
+            },
+        };
+    }
+
+    private long Meanwhile(long whole, Fraction before, Fraction after, bool isFirst)
+    {
+        if (whole == 0 || before.Bottom == after.Bottom || after.Bottom % before.Bottom != 0) return whole;
+        var seen = new OneMixed(Fraction.Seen(whole), Fraction.Seen(before.Top), Fraction.Seen(before.Bottom), isFirst, IsDifference);
+        return run.Ask(MixedPoints.Meanwhile, seen) == WholesMeanwhile.Multiplied ? whole * (after.Bottom / before.Bottom) : whole;
+    }
+
+    private long Wholes(long one, long other) => run.Ask(MixedPoints.Wholes, context) switch
+    {
+        WholesTogether.Add => one + other,
+        WholesTogether.Subtract => Math.Abs(one - other),
+        WholesTogether.Multiply => one * other,
+        WholesTogether.LargerStays => Math.Max(one, other),
+        WholesTogether.FirstStays => one,
+        WholesTogether.LeftOutBesideLone when context.HasLoneFraction => 0,
+        _ => IsDifference ? Math.Abs(one - other) : one + other,
+    };
+
+    private void Pass(long whole, Fraction first, long otherWhole, Fraction second)
+    {
+        if (run.Page.KeepsMarks) run.Page.Pass($"{new MixedNumber(whole, first.Top, first.Bottom).Text} {(IsDifference ? "-" : "+")} {new MixedNumber(otherWhole, second.Top, second.Bottom).Text}", isWritten: true);
+    }
+
+    private static void Pass(MethodRun run, long whole, Fraction parts)
+    {
+        if (run.Page.KeepsMarks) run.Page.Pass(new MixedNumber(whole, parts.Top, parts.Bottom).Text, isWritten: true);
+    }
+
+    // A fraction of one or more beside wholes stands there as it is.
+    private static void AppendOver(MethodRun run, long whole, Fraction parts, bool isNegative)
+    {
+        if (isNegative) run.Page.Append("-");
+        run.Page.Append(parts.Top == 0 || parts.Bottom == 0 ? new MixedNumber(whole, 0, 0).Text : new MixedNumber(whole, parts.Top, parts.Bottom).Text);
+    }
+}

@@ -1,0 +1,102 @@
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Fractions;
+using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
+
+namespace YellowPencil.Core.Procedures.MixedNumbers;
+
+/// <summary>Sums and differences with mixed numbers: as improper fractions, or wholes and fractions in columns with a whole renamed where it is needed.</summary>
+public sealed class MixedMethod : Method
+{
+    /// <inheritdoc/>
+    public override Family Family => Family.MixedNumbers;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Part> Parts { get; } = [new(Family.Fractions, "in the fractions of mixed numbers")];
+
+    /// <inheritdoc/>
+    protected override IReadOnlyList<DecisionPoint> OwnPoints { get; } = [.. MixedPoints.All, .. FractionPoints.All];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.MixedNumbers];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new MixedItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, string line) => FractionTask.TryRead(Family, line);
+
+    /// <inheritdoc/>
+    public override bool IsSameLine(string one, string other) => FractionMethod.SaysTheSame(Family, one, other);
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run)
+    {
+        var mixed = (FractionTask)task;
+        var work = new FractionWork(run);
+        if (mixed.Second is not { } second)
+        {
+            WalkOne(work, run, mixed.First);
+            return;
+        }
+
+        // More taken away than there is: the other way round, with a minus sign.
+        var (one, other) = mixed.IsNegative ? (second, mixed.First) : (mixed.First, second);
+        var context = new MixedContext((int)one.Whole, (int)other.Whole, mixed.IsDifference, one.HasFraction, other.HasFraction);
+        if (run.Ask(MixedPoints.Way, context) == MixedWay.Improper || !(one.HasWhole || other.HasWhole)) WalkImproper(work, run, one, other, mixed.IsDifference, mixed.IsNegative);
+        else new MixedColumns(run, work, context, mixed.IsNegative).Walk(one, other);
+    }
+
+    // A line with one number on it is only to be finished: an improper fraction, or wholes with a fraction beside them.
+    private static void WalkOne(FractionWork work, MethodRun run, MixedNumber number)
+    {
+        if (number.Whole == 0 && number.HasFraction) work.Finish(new Fraction(number.Top, number.Bottom), isDifference: false, isNegative: false, hasWholes: true);
+        else if (!number.HasFraction) work.Append(number.Whole, new Fraction(0, 1), isNegative: false);
+        else MixedColumns.Finish(run, work, number.Whole, new Fraction(number.Top, number.Bottom), isDifference: false, isNegative: false);
+    }
+
+    private static void WalkImproper(FractionWork work, MethodRun run, MixedNumber one, MixedNumber other, bool isDifference, bool isNegative)
+    {
+        var first = Improper(run, one, other, isFirst: true, isDifference);
+        var second = Improper(run, other, one, isFirst: false, isDifference);
+        if (run.Page.KeepsMarks) run.Page.Pass($"{first.Text} {(isDifference ? "-" : "+")} {second.Text}", isWritten: true);
+        work.Finish(FractionMethod.Result(work, run, first, second, isDifference, hasWholes: true), isDifference, isNegative, hasWholes: true);
+    }
+
+    private static Fraction Improper(MethodRun run, MixedNumber number, MixedNumber other, bool isFirst, bool isDifference)
+    {
+        var bottom = number.HasFraction ? number.Bottom : Math.Max(1, other.Bottom);
+        var context = new OneMixed((int)number.Whole, (int)number.Top, (int)bottom, isFirst, isDifference);
+        if (!number.HasFraction)
+            return run.Ask(MixedPoints.Lone, context) switch
+            {
+                LoneWhole.AsTop => new Fraction(number.Whole, bottom),
+                LoneWhole.BottomOverBottom => new Fraction(bottom, bottom),
+                LoneWhole.LeftOut => new Fraction(0, bottom),
+                _ => new Fraction(number.Whole * bottom, bottom),
+            };
+        if (number.Whole == 0) return new Fraction(number.Top, number.Bottom);
+        var (whole, top) = (number.Whole, number.Top);
+        var made = run.Ask(MixedPoints.Improper, context) switch
+        {
+            MadeImproper.MinusTop => Math.Max(0, whole * bottom - top),
+            MadeImproper.WholeTimesTop => whole * top,
+            MadeImproper.WholeTimesTopPlusBottom => whole * top + bottom,
+            MadeImproper.WholePlusTop => whole + top,
+            MadeImproper.WholeTimesBottom => whole * bottom,
+            MadeImproper.TopOnly => top,
+            MadeImproper.WholePlusBottomPlusTop => whole + bottom + top,
+            MadeImproper.SideBySide => whole * (top < 10 ? 10 : top < 100 ? 100 : 1000) + top,
+            MadeImproper.WholePlusTopTimesBottom => (whole + top) * bottom,
+            MadeImproper.WholeLessOne => (whole - 1) * bottom + top,
+            _ => Product(run, whole, bottom) + top,
+        };
+        if (made < Fraction.Most) made = run.Value(MixedPoints.ImproperTop, context, (int)made, Fraction.Most);
+        return new Fraction(made, bottom);
+    }
+
+    private static long Product(MethodRun run, long one, long other) => one is > 1 and <= 12 && other is > 1 and <= 12 ? run.Recall(new NumberFact(FactKind.Times, (int)one, (int)other)) : one * other;
+}
