@@ -18,7 +18,7 @@ internal static class Distinctness
             var pool = ItemPool.Of(family, Items, seed: 11);
             var run = new MethodRun();
             var right = pool.Select(t => t.RightAnswer).ToArray();
-            var answers = Catalogue.Of(family).Select(bug => (Bug: bug, Answers: Answers(new DeviationSet([bug.Deviations])))).ToList();
+            var answers = Catalogue.Of(family).Select(bug => (Bug: bug, Answers: Answers(bug.Alone))).ToList();
             var silent = answers.Where(a => a.Answers.SequenceEqual(right)).Select(a => a.Bug.Id).ToList();
             var shown = answers.Where(a => !silent.Contains(a.Bug.Id)).ToList();
             var least = Items;

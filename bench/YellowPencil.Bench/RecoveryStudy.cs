@@ -55,7 +55,7 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
                 var reading = SheetDiagnosis.Read(sheet, families => [.. families.SelectMany(Catalogue.Of).Where(b => b != bug)]);
                 for (var i = 0; i < fresh.Count; i++)
                 {
-                    Method.Run(fresh[i], run, new DeviationSet([bug.Deviations]));
+                    Method.Run(fresh[i], run, bug.Alone);
                     if (run.Page.Answer.SequenceEqual(fresh[i].RightAnswer)) continue;
                     wrong++;
                     if (run.Page.Answer.SequenceEqual(reading.Predictions[i].Answer)) predicted++;

@@ -16,7 +16,7 @@ public class DivisionZeroLeftOutTests
     {
         var task = TaskText.TryParse("856 / 8").Value!;
         var run = new MethodRun { Recording = true };
-        Method.Run(task, run, new DeviationSet([Catalogue.Find("division.zero-inside-left-out")!.Deviations]));
+        Method.Run(task, run, Catalogue.Find("division.zero-inside-left-out")!.Alone);
         run.Page.Marks.Where(m => m.Field == WorkFields.Cycles).Select(m => (m.At.Line, m.At.Part, m.Text))
             .ShouldBe([(0, 0, "1"), (0, 1, "8"), (0, 2, "0"), (0, 3, "5"), (1, 3, "6"), (2, 0, "7"), (2, 1, "56"), (2, 2, "0")], ignoreOrder: true);
 

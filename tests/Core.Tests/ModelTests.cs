@@ -16,7 +16,7 @@ public class ModelTests
     {
         var task = TaskText.TryParse(text, form).Value!;
         var run = new MethodRun { Recording = true };
-        Method.Run(task, run, bug is null ? DeviationSet.Taught : new DeviationSet([Catalogue.Find(bug)!.Deviations]));
+        Method.Run(task, run, bug is null ? DeviationSet.Taught : Catalogue.Find(bug)!.Alone);
         return (ItemModel.At(task, run.Page.Marks, run.Page.Answer.ToString())!, run);
     }
 

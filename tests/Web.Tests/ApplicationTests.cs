@@ -267,7 +267,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         asked.ShouldBeInRange(1, 3);
 
         var run = new MethodRun();
-        var student = new DeviationSet([Catalogue.Find("subtraction.zero-becomes-nine-alone")!.Deviations]);
+        var student = Catalogue.Find("subtraction.zero-becomes-nine-alone")!.Alone;
         var content = (string)(await app.SqlAsync($"select content::text from pages where id = '{page}'"))!;
         var answers = SheetReader.TryRead(content, out _)!.Items.Skip(5).Select(item =>
         {

@@ -1,5 +1,6 @@
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
 
 namespace YellowPencil.Core.Bugs;
 
@@ -52,6 +53,14 @@ public sealed class Bug
     /// <summary>What is done instead of the taught choices; usually one deviation.</summary>
     public required IReadOnlyList<Deviation> Deviations { get; init; }
 
+    /// <summary>The school in which it shows, where it does not show in the usual one.</summary>
+    public School School { get; init; } = School.Usual;
+
+    /// <summary>A student of that school who follows it and nothing else, ready for running.</summary>
+    public DeviationSet Alone => alone ??= new DeviationSet(School, [Deviations]);
+
+    private DeviationSet? alone;
+
     /// <summary>The decision point of the first deviation.</summary>
     public DecisionPoint Decision => Deviations[0].Point!;
 
@@ -60,8 +69,9 @@ public sealed class Bug
 
     /// <summary>Declares a bug; its id begins with the name of the family.</summary>
     internal static Bug Declare(
-        Family family, string id, string name, Commonness commonness, MissingIdea idea, string text, string reason, Deviation[] deviations) => new()
+        Family family, string id, string name, Commonness commonness, MissingIdea idea, string text, string reason, Deviation[] deviations, School? school = null) => new()
         {
+            School = school ?? School.Usual,
             Id = $"{family.Name()}.{id}",
             Family = family,
             Name = name,

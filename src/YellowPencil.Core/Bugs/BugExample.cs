@@ -16,7 +16,7 @@ public sealed record BugExample(ItemTask Task, string Answer)
     public static BugExample Of(Bug bug)
     {
         var run = new MethodRun();
-        var set = new DeviationSet([bug.Deviations]);
+        var set = bug.Alone;
         foreach (var task in Pools.GetOrAdd(bug.Family, Ordered))
         {
             Method.Run(task, run, set);

@@ -12,6 +12,7 @@ public static class Catalogue
     [
         .. AdditionBugs.All, .. SubtractionBugs.All, .. MultiplicationBugs.All, .. DivisionBugs.All,
         .. DecimalSumBugs.All, .. DecimalProductBugs.All, .. DecimalDivisionBugs.All, .. IntegerBugs.All,
+        .. FractionBugs.All, .. MixedNumberBugs.All,
     ];
 
     private static readonly Dictionary<string, Bug> ById = All.ToDictionary(b => b.Id);
@@ -50,7 +51,7 @@ public static class Catalogue
     private static int MeasureBreadth(Bug bug)
     {
         var run = new MethodRun();
-        var set = new DeviationSet([bug.Deviations]);
+        var set = bug.Alone;
         return OrdinaryItems.GetOrAdd(bug.Family, family => ItemPool.Of(family, 300, seed: 1)).Sum(task =>
         {
             Method.Run(task, run, set);

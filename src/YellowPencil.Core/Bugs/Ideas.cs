@@ -222,4 +222,36 @@ public static class Ideas
     /// <summary>Different signs.</summary>
     public static readonly MissingIdea OppositesCancel = new("opposites-cancel", "adding numbers of different signs",
         "Positive and negative cancel one against one; what is left has the sign of the number that had more.");
+
+    /// <summary>Parts of one size.</summary>
+    public static readonly MissingIdea PartsOfOneSize = new("parts-of-one-size", "parts of one size",
+        "Only parts of one size can be counted together: both fractions get one denominator first.");
+
+    /// <summary>The denominator names the part.</summary>
+    public static readonly MissingIdea BottomNamesThePart = new("bottom-names-the-part", "the denominator names the part",
+        "The denominator says how large the parts are; when parts are counted, their size stays.");
+
+    /// <summary>Equal fractions.</summary>
+    public static readonly MissingIdea BothPartsAlike = new("both-parts-alike", "both parts are multiplied",
+        "A fraction keeps its value when numerator and denominator are multiplied by the same number, and by nothing else.");
+
+    /// <summary>Lowest terms.</summary>
+    public static readonly MissingIdea DividingBothParts = new("dividing-both-parts", "dividing both parts",
+        "A fraction is brought to lowest terms by dividing both parts by the same number until no number but 1 divides both.");
+
+    /// <summary>Wholes in a fraction.</summary>
+    public static readonly MissingIdea WholesInAFraction = new("wholes-in-a-fraction", "the wholes in a fraction",
+        "As many parts as the denominator says make a whole; what is left stays so many parts of that size.");
+
+    /// <summary>Mixed numbers.</summary>
+    public static readonly MissingIdea MixedIsASum = new("mixed-is-a-sum", "a mixed number is a sum",
+        "A mixed number is wholes and parts together: each whole is as many parts as the denominator says, and the numerator is added.");
+
+    /// <summary>A whole is n parts.</summary>
+    public static readonly MissingIdea WholeIsAllParts = new("whole-is-all-parts", "a whole is all its parts",
+        "A {renamed} whole gives as many parts as the denominator says, not ten, and is gone from the wholes.");
+
+    /// <summary>Wholes count too.</summary>
+    public static readonly MissingIdea WholesCountToo = new("wholes-count-too", "the wholes count too",
+        "Wholes and fractions are both part of a mixed number: each is dealt with once, and only the fractions change their denominators.");
 }

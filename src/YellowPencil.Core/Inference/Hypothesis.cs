@@ -20,7 +20,7 @@ public sealed class Hypothesis
     /// <param name="school">What the student was taught; null for the usual school.</param>
     public Hypothesis(IReadOnlyList<Bug> bugs, IReadOnlyList<UnlistedDeviation> unlisted, IReadOnlyList<FactDeviation> facts, School? school = null)
     {
-        School = school ?? School.Usual;
+        School = school ?? bugs.Select(b => b.School).FirstOrDefault(s => s != School.Usual) ?? School.Usual;
         Bugs = bugs = bugs.Count < 2 ? bugs : [.. bugs.OrderBy(Catalogue.Breadth).ThenBy(b => b.Id, StringComparer.Ordinal)];
         Unlisted = unlisted;
         Facts = facts;

@@ -103,6 +103,8 @@ internal sealed class ItemEvidence
         for (var row = 0; row < lines.Count; row++)
             foreach (var part in lines[row].Split('=', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
             {
+                // A last line that is the answer is no stretch of its own: nothing is done between the two.
+                if (row == lines.Count - 1 && method.IsSameLine(part, item.Answer!)) break;
                 if (method.Resume(item.Task, part) is not { } resumed || resumed.Text == from.Text) continue;
                 yield return new ItemEvidence(index++, item, from, row, part, schools);
                 from = resumed;

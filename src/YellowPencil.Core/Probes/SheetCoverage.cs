@@ -18,7 +18,7 @@ public sealed class SheetCoverage
         var run = new MethodRun();
         Tasks = tasks;
         Bugs = [.. tasks.Select(t => t.Family).Distinct().Order().SelectMany(family => Catalogue.Of(family).Where(b => b.Family == family))];
-        var sets = Bugs.ToDictionary(bug => bug, bug => new DeviationSet([bug.Deviations]));
+        var sets = Bugs.ToDictionary(bug => bug, bug => bug.Alone);
         var answers = Bugs.ToDictionary(bug => bug, bug => tasks.Select(task => Catalogue.Of(task.Family).Contains(bug) ? WrongAnswer(task, sets[bug], run) : null).ToArray());
         Often = [.. Bugs.Where(b => answers[b].Count(a => a is not null) >= SheetDiagnosis.LeastShown)];
         Once = [.. Bugs.Where(b => answers[b].Count(a => a is not null) is > 0 and < SheetDiagnosis.LeastShown)];
@@ -51,7 +51,7 @@ public sealed class SheetCoverage
 
     /// <summary>The rules of a task's own family that give a wrong answer to it.</summary>
     internal static HashSet<string> Showing(ItemTask task, MethodRun run) =>
-        [.. Catalogue.Of(task.Family).Where(b => b.Family == task.Family && WrongAnswer(task, new DeviationSet([b.Deviations]), run) is not null).Select(b => b.Id)];
+        [.. Catalogue.Of(task.Family).Where(b => b.Family == task.Family && WrongAnswer(task, b.Alone, run) is not null).Select(b => b.Id)];
 
     private static double Commonness(Bug bug) => Priors.Weight(bug.Commonness);
 

@@ -39,7 +39,7 @@ public static class SheetDesign
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(items);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(items, 60);
         var pool = Pool(family, items, seed, wish ?? SheetWish.Any);
-        var students = Catalogue.Of(family).Select(b => new DeviationSet([b.Deviations])).Prepend(DeviationSet.Taught).ToList();
+        var students = Catalogue.Of(family).Select(b => b.Alone).Prepend(DeviationSet.Taught).ToList();
         var answers = Answers(pool, students);
         var effort = pool.ConvertAll(task => Math.Sqrt(Steps(task)));
         var shows = Enumerable.Range(0, pool.Count).Select(t => answers[t].Count(a => a != answers[t][0])).ToArray();

@@ -26,7 +26,7 @@ public static class ShowingItems
         var pool = StudentSize.New(reading, Families(reading).SelectMany(f => ItemPool.Of(f, PoolSize, seed))).ToList();
         if (pool.Count(t => StudentSize.Fits(reading, t)) >= LeastLeft) pool.RemoveAll(t => !StudentSize.Fits(reading, t));
         var rules = WithoutChance(reading) is { Count: > 0 } hidden ? hidden : [.. Families(reading).SelectMany(Catalogue.Of).Distinct()];
-        var open = rules.Select(bug => (Set: new DeviationSet([bug.Deviations]), Weight: Priors.Weight(bug.Commonness))).ToList();
+        var open = rules.Select(bug => (Set: bug.Alone, Weight: Priors.Weight(bug.Commonness))).ToList();
         var shows = pool.ToDictionary(task => task, task => open.Where(bug => Shows(bug.Set, task)).ToList());
         var chosen = new List<ItemTask>();
         while (chosen.Count < count && pool.Count > 0)
@@ -48,7 +48,7 @@ public static class ShowingItems
         var run = new MethodRun();
         return [.. Families(reading).SelectMany(Catalogue.Of).Distinct().Where(bug =>
         {
-            var set = new DeviationSet([bug.Deviations]);
+            var set = bug.Alone;
             return !reading.Items.Any(i => i.Item.IsAnswered && Shows(set, i.Item.Task, run));
         })];
     }

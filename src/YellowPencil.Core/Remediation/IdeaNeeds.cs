@@ -8,7 +8,7 @@ namespace YellowPencil.Core.Remediation;
 /// <param name="family">The family.</param>
 public sealed class IdeaNeeds(Family family)
 {
-    private readonly List<(MissingIdea Idea, DeviationSet Set)> rules = [.. Catalogue.DeclaredFor(family).Select(b => (b.Idea, new DeviationSet([b.Deviations])))];
+    private readonly List<(MissingIdea Idea, DeviationSet Set)> rules = [.. Catalogue.DeclaredFor(family).Select(b => (b.Idea, b.Alone))];
     private readonly MethodRun run = new();
 
     /// <summary>The ideas that a task needs.</summary>

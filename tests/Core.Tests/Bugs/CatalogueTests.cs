@@ -19,7 +19,7 @@ public class CatalogueTests
     private static string[] AnswersOf(Family family, Bug? bug)
     {
         var run = new MethodRun();
-        var set = bug is null ? DeviationSet.Taught : new DeviationSet([bug.Deviations]);
+        var set = bug is null ? DeviationSet.Taught : bug.Alone;
         return [.. ItemPool.Of(family, 500, seed: 11).Select(task =>
         {
             Method.Run(task, run, set);

@@ -43,7 +43,7 @@ public class SentenceTests
     public void A_rule_does_what_its_sentence_says(string bug, string task, string answer)
     {
         var run = new MethodRun();
-        Method.Run(TaskText.TryParse(task).Value!, run, new DeviationSet([Catalogue.Find(bug)!.Deviations]));
+        Method.Run(TaskText.TryParse(task).Value!, run, Catalogue.Find(bug)!.Alone);
         run.Page.Answer.ToString().ShouldBe(answer);
     }
 }

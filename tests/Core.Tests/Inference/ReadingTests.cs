@@ -144,7 +144,7 @@ public class ReadingTests
         var run = new MethodRun();
         var signatures = Catalogue.Of(Family.Subtraction).Select(b => string.Join('|', tasks.Select(t =>
         {
-            Method.Run(t, run, new DeviationSet([b.Deviations]));
+            Method.Run(t, run, b.Alone);
             return run.Page.Answer.ToString();
         }))).ToList();
         (signatures.Count - signatures.Distinct().Count()).ShouldBeLessThanOrEqualTo(1);

@@ -84,7 +84,7 @@ public class AdditionMethodTests
             foreach (var task in ItemPool.Of(Family.Addition, 60, seed: 4))
             {
                 var run = new MethodRun();
-                Method.Run(task, run, new DeviationSet([bug.Deviations]), declined: ulong.MaxValue);
+                Method.Run(task, run, bug.Alone, declined: ulong.MaxValue);
                 run.Page.Answer.ToString().ShouldBe(task.RightAnswer);
             }
     }

@@ -46,7 +46,7 @@ public class FamilyTests
     {
         var run = new MethodRun();
         var item = TaskText.TryParse(task, form).Value!;
-        Method.Run(item, run, new DeviationSet([Catalogue.Find($"{family.Name()}.{bug}")!.Deviations]));
+        Method.Run(item, run, Catalogue.Find($"{family.Name()}.{bug}")!.Alone);
         run.Page.Answer.ToString().ShouldBe(answer);
         run.Page.Answer.ToString().ShouldNotBe(item.RightAnswer);
     }
@@ -136,7 +136,7 @@ public class FamilyTests
         foreach (var bug in Catalogue.Of(family))
             foreach (var task in ItemPool.Of(family, 40, seed: 4))
             {
-                Method.Run(task, run, new DeviationSet([bug.Deviations]), declined: ulong.MaxValue);
+                Method.Run(task, run, bug.Alone, declined: ulong.MaxValue);
                 run.Page.Answer.ToString().ShouldBe(task.RightAnswer, $"{bug.Id} on {task}");
             }
     }
@@ -155,7 +155,7 @@ public class FamilyTests
             var seen = watch.Chances.ToArray();
             for (var i = 0; i < bugs.Count; i++)
             {
-                Method.Run(task, run, new DeviationSet([bugs[i].Deviations]), declined: ulong.MaxValue);
+                Method.Run(task, run, bugs[i].Alone, declined: ulong.MaxValue);
                 (seen[i] > 0).ShouldBe(run.Chances > 0, $"{bugs[i].Id} on {task}");
             }
         }
@@ -208,8 +208,8 @@ public class FamilyTests
         foreach (var bug in Catalogue.Of(family))
             foreach (var task in ItemPool.Of(family, 6, seed: 9))
             {
-                Method.Run(task, plain, new DeviationSet([bug.Deviations]));
-                Method.Run(task, recorded, new DeviationSet([bug.Deviations]));
+                Method.Run(task, plain, bug.Alone);
+                Method.Run(task, recorded, bug.Alone);
                 recorded.Page.Answer.ToString().ShouldBe(plain.Page.Answer.ToString());
                 recorded.Steps.ShouldAllBe(s => s.MadeText.Length > 0 && s.TaughtText.Length > 0);
             }

@@ -90,7 +90,7 @@ public class ReplayTests
     public void The_deviant_step_is_named_with_its_place(string task, string bug, string point, int? place)
     {
         var run = new MethodRun { Recording = true };
-        Method.Run(TaskText.TryParse(task).Value!, run, new DeviationSet([Catalogue.Find("subtraction." + bug)!.Deviations]));
+        Method.Run(TaskText.TryParse(task).Value!, run, Catalogue.Find("subtraction." + bug)!.Alone);
         var step = run.Steps.First(s => s.Cause == StepCause.Bug);
         (step.Name, step.Place).ShouldBe((point, place));
         step.MadeText.ShouldNotBe(step.TaughtText);
@@ -122,8 +122,8 @@ public class ReplayTests
             foreach (var bug in Catalogue.Of(family))
                 foreach (var task in ItemPool.Of(family, 8, seed: 9))
                 {
-                    Method.Run(task, recorded, new DeviationSet([bug.Deviations]));
-                    Method.Run(task, plain, new DeviationSet([bug.Deviations]));
+                    Method.Run(task, recorded, bug.Alone);
+                    Method.Run(task, plain, bug.Alone);
                     plain.Page.Answer.ToString().ShouldBe(recorded.Page.Answer.ToString());
                     plain.StepCount.ShouldBe(recorded.Steps.Count);
                 }

@@ -40,7 +40,7 @@ public class SubtractionMethodTests
         var task = ColumnDifference.Of(top, top / 3);
         var run = new MethodRun { Page = { KeepsMarks = true } };
         var taught = new MethodRun { Page = { KeepsMarks = true } };
-        Method.Run(task, run, new DeviationSet([Catalogue.All[index].Deviations]));
+        Method.Run(task, run, Catalogue.All[index].Alone);
         Method.Run(task, taught, DeviationSet.Taught);
         return run.Chances > 0 || (run.Page.Answer.SequenceEqual(taught.Page.Answer) && run.Page.Marks.SequenceEqual(taught.Page.Marks));
     }, iter: 5_000);
@@ -49,7 +49,7 @@ public class SubtractionMethodTests
     public void A_bug_that_is_never_followed_changes_nothing() => Gen.Select(Gen.Int[0, 99999], Gen.Int[0, Catalogue.All.Count - 1]).Sample((top, index) =>
     {
         var run = new MethodRun();
-        Method.Run(ColumnDifference.Of(top, top / 7), run, new DeviationSet([Catalogue.All[index].Deviations]), declined: ulong.MaxValue);
+        Method.Run(ColumnDifference.Of(top, top / 7), run, Catalogue.All[index].Alone, declined: ulong.MaxValue);
         return run.Followed == 0 && run.Page.Answer.SequenceEqual((top - (top / 7)).ToString());
     }, iter: 5_000);
 
@@ -57,7 +57,7 @@ public class SubtractionMethodTests
     public void The_marks_of_a_run_rebuild_its_answer() => Gen.Select(Gen.Int[10, 99999], Gen.Int[0, Catalogue.All.Count - 1]).Sample((top, index) =>
     {
         var run = new MethodRun { Page = { KeepsMarks = true } };
-        Method.Run(ColumnDifference.Of(top, top / 2), run, new DeviationSet([Catalogue.All[index].Deviations]));
+        Method.Run(ColumnDifference.Of(top, top / 2), run, Catalogue.All[index].Alone);
         var cells = run.Page.Marks.Where(m => m.Field == WorkFields.Cells).OrderByDescending(m => m.At.Place).Select(m => m.Text);
         var text = string.Concat(cells).TrimStart('0');
         return run.Page.Marks.Count == 0 || (text.Length == 0 ? "0" : text) == run.Page.Answer.ToString();

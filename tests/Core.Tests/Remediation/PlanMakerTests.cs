@@ -22,7 +22,7 @@ public class PlanMakerTests
     public void Every_bug_has_a_whole_plan_whose_claims_are_true(string id)
     {
         var bug = Catalogue.Find(id)!;
-        var set = new DeviationSet([bug.Deviations]);
+        var set = bug.Alone;
         var plan = PlanMaker.Make("K-17", Hypothesis.Parse(id)!, [], Classroom.Saying(ClassroomWord.Borrow), seed: 12);
         plan.Family.ShouldBe(bug.Family);
         plan.First.Count.ShouldBe(3);
@@ -142,7 +142,7 @@ public class PlanMakerTests
         var plan = Plan(ClassroomWord.Rename, "turns-column-round");
         foreach (var item in plan.PracticeFirst.Concat(plan.PracticeMixed))
         {
-            Method.Run(item.Task, run, new DeviationSet([Catalogue.Find("subtraction.turns-column-round")!.Deviations]));
+            Method.Run(item.Task, run, Catalogue.Find("subtraction.turns-column-round")!.Alone);
             item.OldAnswer.ShouldBe(run.Page.Answer.ToString());
         }
     }

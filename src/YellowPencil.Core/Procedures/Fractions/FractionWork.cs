@@ -118,6 +118,14 @@ internal readonly struct FractionWork(MethodRun run)
         if (run.Page.KeepsMarks && lowest != parts) run.Page.Pass(lowest.Text, isWritten: true);
         var written = lowest.Top < lowest.Bottom || lowest.Bottom == 0 ? (Whole: 0, Left: lowest) : WholesOut(lowest, isDifference, hasWholes);
         Append(written.Whole, written.Left, isNegative);
+        if (run.Page.KeepsMarks) PassMixed(parts, lowest);
+    }
+
+    // Who takes the wholes out first, and brings what is left to lowest terms then, writes lines that the method meets all the same.
+    private void PassMixed(Fraction parts, Fraction lowest)
+    {
+        foreach (var one in new[] { parts, lowest }.Distinct().Where(one => one.Bottom > 0 && one.Top >= one.Bottom))
+            run.Page.Pass(new MixedNumber(one.Top / one.Bottom, one.Top % one.Bottom, one.Top % one.Bottom == 0 ? 0 : one.Bottom).Text, isWritten: false);
     }
 
     /// <summary>Takes the wholes out of a fraction of one or more.</summary>
