@@ -46,7 +46,7 @@ internal static class FractionBugs
         Declare("two-denominators", "Two recipes for the denominator", Rare, Ideas.PartsOfOneSize,
             "Makes the numerators for the least common denominator and writes the product of the denominators below.",
             "Two ways of finding a common denominator are mixed.",
-            At.Bottoms.When(p => p.WereChanged).Instead(EqualBottoms.TimesLargestDivisor)),
+            At.Common.Instead(CommonBottom.ProductBelowOnly)),
         Declare("crossed-over-sum", "Crosswise over the sum", Uncommon, Ideas.PartsOfOneSize,
             "Multiplies each numerator by the other denominator and writes it over the sum of the denominators.",
             "Multiplying crosswise is remembered; what stands below is not.",

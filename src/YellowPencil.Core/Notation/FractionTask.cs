@@ -39,6 +39,13 @@ public sealed class FractionTask : ItemTask
     /// <summary>Whether more is taken away than there is.</summary>
     public bool IsNegative { get; }
 
+    /// <summary>Whether it is a line of a working in which the denominators were different before.</summary>
+    public bool WereChanged { get; private init; }
+
+    /// <summary>The same as a line of a working of a task.</summary>
+    public FractionTask GoneOnFrom(FractionTask task) =>
+        task.Second is { } second && task.First.Bottom != second.Bottom ? new FractionTask(Family, IsDifference, numbers) { WereChanged = true } : this;
+
     /// <inheritdoc/>
     public override int Steps => 12;
 

@@ -35,7 +35,8 @@ public readonly record struct FractionPair(int FirstTop, int FirstBottom, int Se
 /// <param name="Pair">Both.</param>
 /// <param name="IsFirst">Whether it is the first of them.</param>
 /// <param name="To">The denominator that both get.</param>
-public readonly record struct FractionChange(FractionPair Pair, bool IsFirst, int To) : IDecisionContext
+/// <param name="As">The denominator for which the numerators are made: mostly the same.</param>
+public readonly record struct FractionChange(FractionPair Pair, bool IsFirst, int To, int As) : IDecisionContext
 {
     /// <inheritdoc/>
     public int? Place => null;
@@ -67,7 +68,7 @@ public readonly record struct FractionChange(FractionPair Pair, bool IsFirst, in
     /// <summary>Whether its denominator is the smaller of both.</summary>
     public bool HasSmallerBottom => Bottom < OtherBottom;
 
-    private int Multiplier(int bottom) => To % bottom == 0 ? To / bottom : 1;
+    private int Multiplier(int bottom) => As % bottom == 0 ? As / bottom : 1;
 }
 
 /// <summary>A fraction that came out and is to be finished.</summary>

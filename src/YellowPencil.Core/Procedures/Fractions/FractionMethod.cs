@@ -23,7 +23,7 @@ public sealed class FractionMethod : Method
     public override Func<ItemTask> Items(int seed) => new FractionItems(seed).Next;
 
     /// <inheritdoc/>
-    public override ItemTask? Resume(ItemTask task, string line) => FractionTask.TryRead(Family, line);
+    public override ItemTask? Resume(ItemTask task, string line) => FractionTask.TryRead(Family, line)?.GoneOnFrom((FractionTask)task);
 
     /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) => SaysTheSame(Family, one, other);
@@ -43,17 +43,23 @@ public sealed class FractionMethod : Method
         // More taken away than there is: the other way round, with a minus sign.
         var second = PartsOf(other);
         if (fractions.IsNegative) (first, second) = (second, first);
-        work.Finish(Result(work, run, first, second, fractions.IsDifference, hasWholes: false), fractions.IsDifference, fractions.IsNegative, hasWholes: false);
+        work.Finish(Result(work, run, first, second, fractions.IsDifference, hasWholes: false, fractions.WereChanged), fractions.IsDifference, fractions.IsNegative, hasWholes: false);
     }
 
     /// <summary>What two fractions come to, before it is finished.</summary>
-    internal static Fraction Result(FractionWork work, MethodRun run, Fraction first, Fraction second, bool isDifference, bool hasWholes)
+    /// <param name="work">The work.</param>
+    /// <param name="run">The run.</param>
+    /// <param name="first">The first.</param>
+    /// <param name="second">The second.</param>
+    /// <param name="isDifference">Whether the second is taken away.</param>
+    /// <param name="hasWholes">Whether there were whole parts.</param>
+    /// <param name="wereChanged">Whether the denominators were different before and have been made the same.</param>
+    internal static Fraction Result(FractionWork work, MethodRun run, Fraction first, Fraction second, bool isDifference, bool hasWholes, bool wereChanged)
     {
         var pair = FractionWork.PairOf(first, second, isDifference, hasWholes);
         var way = run.Ask(FractionPoints.Way, pair);
         if (FractionWork.Otherwise(way, first, second) is { } result) return result;
         if (way is FractionWay.Add or FractionWay.Subtract) isDifference = way == FractionWay.Subtract;
-        int? divisor = null;
         if (!pair.IsLike)
         {
             var recipe = run.Ask(FractionPoints.Recipe, pair);
@@ -67,13 +73,13 @@ public sealed class FractionMethod : Method
 
             if (!pair.IsLike)
             {
-                var alike = work.Alike(pair with { IsDifference = isDifference }, recipe);
-                (first, second, divisor) = (alike.First, alike.Second, alike.Divisor);
+                (first, second) = work.Alike(pair with { IsDifference = isDifference }, recipe);
+                wereChanged = true;
                 if (run.Page.KeepsMarks) run.Page.Pass($"{first.Text} {(isDifference ? "-" : "+")} {second.Text}", isWritten: true);
             }
         }
 
-        return work.Together(first, second, isDifference, hasWholes, divisor);
+        return work.Together(first, second, isDifference, hasWholes, wereChanged);
     }
 
     /// <summary>Whether two lines put the same numbers together; what is added may change places.</summary>

@@ -11,7 +11,7 @@ public enum FractionWay { AsSet, Add, Subtract, Multiply, TurnSecondAndMultiply 
 public enum FractionRecipe { OneDenominator, TopsAndBottoms, TopsAndBottomsAdded, CrossedOverSum, TopsOverLarger, TopsOverSmaller, TopsOverFirst, TopsOverSecond, ReducedAcrossFirst }
 
 /// <summary>Which denominator both get.</summary>
-public enum CommonBottom { Least, Product, Sum, Larger, Smaller, LargestDivisor, TwiceLarger }
+public enum CommonBottom { Least, Product, Sum, Larger, Smaller, LargestDivisor, TwiceLarger, ProductBelowOnly }
 
 /// <summary>What the numerator becomes when the denominator changes.</summary>
 public enum TopChange { Multiplied, Left, MultiplierAdded, DifferenceAdded, MultiplierAlone, OthersMultiplier, OwnBottom, NewBottom, OthersTop, OthersBottom }
@@ -20,7 +20,7 @@ public enum TopChange { Multiplied, Left, MultiplierAdded, DifferenceAdded, Mult
 public enum TopsTogether { AsSet, Add, Subtract, Multiply, LargerStays }
 
 /// <summary>What becomes of two equal denominators.</summary>
-public enum EqualBottoms { Kept, Added, Multiplied, Apart, TimesLargestDivisor }
+public enum EqualBottoms { Kept, Added, Multiplied, Apart }
 
 /// <summary>How a fraction is brought to lowest terms.</summary>
 public enum LowestTerms { ByCommon, NotAtAll, TopOnly, BottomOnly, HalvedOnce, HalvedOnly, ByOnePrimeOnce, ByTakingAway, DigitsCancelled }
@@ -104,9 +104,9 @@ public static class FractionPoints
     /// <summary>Which common denominator?</summary>
     public static readonly DecisionPoint<FractionPair, CommonBottom> Common = new("fractions.common", "Which denominator do both get?")
     {
-        Does = Phrases.InOrder<CommonBottom>("takes the least common denominator", "takes the product of the denominators", "takes the sum of the denominators", "takes the larger denominator", "takes the smaller denominator", "takes the largest number that divides both denominators", "takes twice the larger denominator"),
+        Does = Phrases.InOrder<CommonBottom>("takes the least common denominator", "takes the product of the denominators", "takes the sum of the denominators", "takes the larger denominator", "takes the smaller denominator", "takes the largest number that divides both denominators", "takes twice the larger denominator", "writes the product of the denominators and multiplies the numerators as for the least common one"),
         Taught = (_, school) => school.Of(School.Fractions) == FractionSchool.ProductOfDenominators ? CommonBottom.Product : CommonBottom.Least,
-        Can = (p, way) => way != CommonBottom.LargestDivisor || p.Common > 1,
+        Can = (p, way) => way is not (CommonBottom.LargestDivisor or CommonBottom.ProductBelowOnly) || p.Common > 1,
         Kinds = Pairs,
         ShowsIn = WorkFields.Lines,
     };
@@ -153,7 +153,7 @@ public static class FractionPoints
     /// <summary>What becomes of two equal denominators?</summary>
     public static readonly DecisionPoint<FractionPair, EqualBottoms> Bottoms = new("fractions.bottoms", "What becomes of the denominator when the numerators are put together?")
     {
-        Does = Phrases.InOrder<EqualBottoms>("keeps the denominator", "adds the denominators", "multiplies the denominators", "takes the denominators from each other", "multiplies the denominator by what divided both"),
+        Does = Phrases.InOrder<EqualBottoms>("keeps the denominator", "adds the denominators", "multiplies the denominators", "takes the denominators from each other"),
         Taught = (_, _) => EqualBottoms.Kept,
         Slips = _ => [(EqualBottoms.Added, 1)],
         Kinds = Pairs,

@@ -16,12 +16,6 @@ internal readonly record struct Fraction(long Top, long Bottom)
     public static int Seen(long part) => (int)Math.Clamp(part, 0, Most);
 }
 
-/// <summary>Two fractions on the way to one.</summary>
-/// <param name="First">The first.</param>
-/// <param name="Second">The second.</param>
-/// <param name="Divisor">What divided both denominators as they were set; 1 where nothing did.</param>
-internal readonly record struct AlikeFractions(Fraction First, Fraction Second, int Divisor);
-
 /// <summary>The steps of putting two fractions together and of finishing what came out.</summary>
 /// <param name="run">The run.</param>
 internal readonly struct FractionWork(MethodRun run)
@@ -29,39 +23,42 @@ internal readonly struct FractionWork(MethodRun run)
     /// <summary>Both fractions with one denominator; they stay as they are where a recipe needs none.</summary>
     /// <param name="pair">The fractions, with different denominators.</param>
     /// <param name="recipe">The recipe.</param>
-    public AlikeFractions Alike(FractionPair pair, FractionRecipe recipe)
+    public (Fraction First, Fraction Second) Alike(FractionPair pair, FractionRecipe recipe)
     {
         var (first, second) = (new Fraction(pair.FirstTop, pair.FirstBottom), new Fraction(pair.SecondTop, pair.SecondBottom));
         switch (recipe)
         {
             case FractionRecipe.CrossedOverSum:
                 var sum = first.Bottom + second.Bottom;
-                return new AlikeFractions(new Fraction(first.Top * second.Bottom, sum), new Fraction(second.Top * first.Bottom, sum), 1);
+                return (new Fraction(first.Top * second.Bottom, sum), new Fraction(second.Top * first.Bottom, sum));
             case FractionRecipe.TopsOverLarger or FractionRecipe.TopsOverSmaller or FractionRecipe.TopsOverFirst or FractionRecipe.TopsOverSecond:
                 var over = recipe switch { FractionRecipe.TopsOverLarger => Math.Max(first.Bottom, second.Bottom), FractionRecipe.TopsOverSmaller => Math.Min(first.Bottom, second.Bottom), FractionRecipe.TopsOverFirst => first.Bottom, _ => second.Bottom };
-                return new AlikeFractions(first with { Bottom = over }, second with { Bottom = over }, 1);
+                return (first with { Bottom = over }, second with { Bottom = over });
             default:
                 break;
         }
 
-        var common = run.Ask(FractionPoints.Common, pair) switch
+        var (product, least) = (pair.FirstBottom * pair.SecondBottom, pair.FirstBottom / pair.Common * pair.SecondBottom);
+        var way = run.Ask(FractionPoints.Common, pair);
+        var common = way switch
         {
-            CommonBottom.Product => pair.FirstBottom * pair.SecondBottom,
+            CommonBottom.Product or CommonBottom.ProductBelowOnly => product,
             CommonBottom.Sum => pair.FirstBottom + pair.SecondBottom,
             CommonBottom.Larger => Math.Max(pair.FirstBottom, pair.SecondBottom),
             CommonBottom.Smaller => Math.Min(pair.FirstBottom, pair.SecondBottom),
             CommonBottom.LargestDivisor => pair.Common,
             CommonBottom.TwiceLarger => 2 * Math.Max(pair.FirstBottom, pair.SecondBottom),
-            _ => pair.FirstBottom / pair.Common * pair.SecondBottom,
+            _ => least,
         };
-        var changedFirst = Changed(new FractionChange(pair, IsFirst: true, common));
-        return new AlikeFractions(changedFirst, Changed(new FractionChange(pair, IsFirst: false, common)), pair.Common);
+        var made = way == CommonBottom.ProductBelowOnly ? least : common;
+        var changed = Changed(new FractionChange(pair, IsFirst: true, common, made));
+        return (changed, Changed(new FractionChange(pair, IsFirst: false, common, made)));
     }
 
     /// <summary>The numerators put together; less than nothing is turned round.</summary>
-    public Fraction Together(Fraction first, Fraction second, bool isDifference, bool hasWholes, int? divisor)
+    public Fraction Together(Fraction first, Fraction second, bool isDifference, bool hasWholes, bool wereChanged)
     {
-        var pair = PairOf(first, second, isDifference, hasWholes) with { WereChanged = divisor is not null };
+        var pair = PairOf(first, second, isDifference, hasWholes) with { WereChanged = wereChanged };
         var top = run.Ask(FractionPoints.Tops, pair) switch
         {
             TopsTogether.Add => first.Top + second.Top,
@@ -76,7 +73,6 @@ internal readonly struct FractionWork(MethodRun run)
             EqualBottoms.Added => first.Bottom + second.Bottom,
             EqualBottoms.Multiplied => first.Bottom * second.Bottom,
             EqualBottoms.Apart when first.Bottom != second.Bottom => Math.Abs(first.Bottom - second.Bottom),
-            EqualBottoms.TimesLargestDivisor => first.Bottom * (divisor ?? 1),
             _ => first.Bottom,
         };
         return new Fraction(top, bottom);

@@ -13,7 +13,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
     private bool IsDifference => context.IsDifference;
 
     /// <summary>Works two numbers.</summary>
-    public void Walk(MixedNumber one, MixedNumber other)
+    public void Walk(MixedNumber one, MixedNumber other, bool wereChanged)
     {
         var (whole, otherWhole) = (one.Whole, other.Whole);
         if (!one.HasFraction || !other.HasFraction)
@@ -31,7 +31,6 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
             return;
         }
 
-        int? divisor = null;
         if (!pair.IsLike)
         {
             var recipe = run.Ask(FractionPoints.Recipe, pair);
@@ -45,10 +44,13 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
             var alike = work.Alike(FractionWork.PairOf(first, second, IsDifference, hasWholes: true), recipe);
             whole = Meanwhile(whole, first, alike.First, isFirst: true);
             otherWhole = Meanwhile(otherWhole, second, alike.Second, isFirst: false);
-            (first, second, divisor) = (alike.First, alike.Second, alike.Divisor);
+            (first, second) = alike;
+            wereChanged = true;
             Pass(whole, first, otherWhole, second);
         }
 
+        // Where wholes were changed on the way, the second number can have become the larger.
+        if (IsDifference && whole < otherWhole) (whole, first, otherWhole, second) = (otherWhole, second, whole, first);
         if (IsDifference)
         {
             var seen = context with { Fractions = FractionWork.PairOf(first, second, true, true) };
@@ -76,14 +78,14 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                         break;
                 }
             }
-            else if (whole > 0 && run.Ask(MixedPoints.Needless, seen) == NeedlessRenaming.Always)
+            else if (whole > 0 && first.Top < first.Bottom && run.Ask(MixedPoints.Needless, seen) == NeedlessRenaming.Always)
             {
                 Rename(seen, ref whole, ref first, second);
                 Pass(whole, first, otherWhole, second);
             }
         }
 
-        var together = work.Together(first, second, IsDifference, hasWholes: true, divisor);
+        var together = work.Together(first, second, IsDifference, hasWholes: true, wereChanged);
         Finish(run, work, Wholes(whole, otherWhole), together, IsDifference, isNegative);
     }
 
@@ -92,7 +94,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
     {
         var isOne = whole == 0 && parts.Top > 0;
         Pass(run, whole, parts);
-        if (parts.Bottom > 0 && parts.Top >= parts.Bottom)
+        if (parts.Bottom > 0 && (parts.Top >= parts.Bottom || (!isDifference && parts.Top >= 10)))
         {
             var way = run.Ask(MixedPoints.Over, new FractionResult(Fraction.Seen(parts.Top), Fraction.Seen(parts.Bottom), isDifference, HasWholes: true, IsAlone: isOne));
             var wholes = parts.Top / parts.Bottom;
@@ -159,7 +161,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
             default:
                 Rename(seen, ref whole, ref first, fraction);
                 Pass(whole, first, other.Whole, fraction);
-                Finish(run, work, Wholes(whole, other.Whole), work.Together(first, fraction, IsDifference, hasWholes: true, null), IsDifference, isNegative);
+                Finish(run, work, Wholes(whole, other.Whole), work.Together(first, fraction, IsDifference, hasWholes: true, wereChanged: false), IsDifference, isNegative);
                 return;
         }
     }

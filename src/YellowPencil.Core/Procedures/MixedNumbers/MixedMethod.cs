@@ -27,7 +27,7 @@ public sealed class MixedMethod : Method
     public override Func<ItemTask> Items(int seed) => new MixedItems(seed).Next;
 
     /// <inheritdoc/>
-    public override ItemTask? Resume(ItemTask task, string line) => FractionTask.TryRead(Family, line);
+    public override ItemTask? Resume(ItemTask task, string line) => FractionTask.TryRead(Family, line)?.GoneOnFrom((FractionTask)task);
 
     /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) => FractionMethod.SaysTheSame(Family, one, other);
@@ -46,8 +46,8 @@ public sealed class MixedMethod : Method
         // More taken away than there is: the other way round, with a minus sign.
         var (one, other) = mixed.IsNegative ? (second, mixed.First) : (mixed.First, second);
         var context = new MixedContext((int)one.Whole, (int)other.Whole, mixed.IsDifference, one.HasFraction, other.HasFraction);
-        if (run.Ask(MixedPoints.Way, context) == MixedWay.Improper || !(one.HasWhole || other.HasWhole)) WalkImproper(work, run, one, other, mixed.IsDifference, mixed.IsNegative);
-        else new MixedColumns(run, work, context, mixed.IsNegative).Walk(one, other);
+        if (run.Ask(MixedPoints.Way, context) == MixedWay.Improper || !(one.HasWhole || other.HasWhole)) WalkImproper(work, run, one, other, mixed.IsDifference, mixed.IsNegative, mixed.WereChanged);
+        else new MixedColumns(run, work, context, mixed.IsNegative).Walk(one, other, mixed.WereChanged);
     }
 
     // A line with one number on it is only to be finished: an improper fraction, or wholes with a fraction beside them.
@@ -58,12 +58,12 @@ public sealed class MixedMethod : Method
         else MixedColumns.Finish(run, work, number.Whole, new Fraction(number.Top, number.Bottom), isDifference: false, isNegative: false);
     }
 
-    private static void WalkImproper(FractionWork work, MethodRun run, MixedNumber one, MixedNumber other, bool isDifference, bool isNegative)
+    private static void WalkImproper(FractionWork work, MethodRun run, MixedNumber one, MixedNumber other, bool isDifference, bool isNegative, bool wereChanged)
     {
         var first = Improper(run, one, other, isFirst: true, isDifference);
         var second = Improper(run, other, one, isFirst: false, isDifference);
         if (run.Page.KeepsMarks) run.Page.Pass($"{first.Text} {(isDifference ? "-" : "+")} {second.Text}", isWritten: true);
-        work.Finish(FractionMethod.Result(work, run, first, second, isDifference, hasWholes: true), isDifference, isNegative, hasWholes: true);
+        work.Finish(FractionMethod.Result(work, run, first, second, isDifference, hasWholes: true, wereChanged), isDifference, isNegative, hasWholes: true);
     }
 
     private static Fraction Improper(MethodRun run, MixedNumber number, MixedNumber other, bool isFirst, bool isDifference)

@@ -200,7 +200,8 @@ public static class MixedPoints
     {
         Does = Phrases.InOrder<FractionOver>("carries its wholes", "leaves a fraction over one beside the wholes", "takes the wholes out of the fraction and does not add them", "carries when the numerator reaches ten, the tens", "adds the wholes and leaves the fraction over one as well", "writes the columns as they come", "adds the numerator to the wholes"),
         Taught = (_, _) => FractionOver.Carried,
-        Slips = _ => [(FractionOver.Left, 2), (FractionOver.Lost, 2)],
+        Can = (r, way) => r.IsImproper ? way != FractionOver.AtTen || !r.IsDifference : way == FractionOver.AtTen,
+        Slips = r => r.IsImproper ? [(FractionOver.Left, 2), (FractionOver.Lost, 2)] : [],
         Kinds =
         [
             new("always", "always", _ => true), new("plus", "in sums", r => !r.IsDifference), new("minus", "in differences", r => r.IsDifference), new("whole", "when it is a whole number", r => r.IsWhole), new("not-whole", "when it is no whole number", r => !r.IsWhole),
