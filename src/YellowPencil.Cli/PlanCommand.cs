@@ -4,6 +4,7 @@ using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
 using YellowPencil.Core.Remediation;
+using YellowPencil.Core.Remediation.Scripts;
 using YellowPencil.Core.Working;
 
 namespace YellowPencil.Cli;
@@ -74,7 +75,9 @@ internal static class PlanCommand
     }
 
     private static string NoPlan(Reading reading) => reading.Outcome is Outcome.Bug or Outcome.NotToldApart
-        ? $"The rule that was found points to no idea that could be taught: let the student talk an item through. {reading.BestBug!.Text.In(ClassroomWord.Rename)}"
+        ? !reading.BestBug!.Hypothesis.Bugs.All(b => TeachingScripts.Families.Contains(b.Family))
+            ? $"Plans are made for the number families so far: {string.Join(", ", TeachingScripts.Families.Select(f => f.Title()))}. {reading.BestBug!.Text.In(ClassroomWord.Rename)}"
+            : $"The rule that was found points to no idea that could be taught: let the student talk an item through. {reading.BestBug!.Text.In(ClassroomWord.Rename)}"
         : $"{ReadingText.Say(reading.Outcome)} {ReadingText.AskNext(NextItems.For(reading))}".TrimEnd();
 
     private static string Doubt(Reading reading) => reading.Outcome == Outcome.Bug

@@ -9,7 +9,7 @@ namespace YellowPencil.Core.Tests;
 
 public class LayoutTests
 {
-    public static TheoryData<Family> Families => [.. Method.Families];
+    public static TheoryData<Family> Families => [.. PageLayout.Families];
 
     [Theory]
     [MemberData(nameof(Families))]

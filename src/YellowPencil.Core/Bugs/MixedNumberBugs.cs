@@ -21,7 +21,7 @@ internal static class MixedNumberBugs
     private static IEnumerable<Bug> AsImproper =>
     [
         Declare("improper-minus-top", "The numerator is taken away", Rare, Ideas.MixedIsASum,
-            "When making a mixed number improper, takes the numerator away instead of adding it.",
+            "Takes the numerator away instead of adding it when a mixed number is made improper.",
             "Both signs come up in the item.",
             At.Improper.Instead(MadeImproper.MinusTop)),
         Declare("improper-minus-in-differences", "In differences the numerator is taken away", Uncommon, Ideas.MixedIsASum,
@@ -162,7 +162,7 @@ internal static class MixedNumberBugs
             "Each column is done.",
             At.Over.Instead(FractionOver.LeftAsItCame), Fractions.Lowest.Instead(LowestTerms.NotAtAll)),
         InColumn("whole-without-partner", "A whole without a partner is left out", Uncommon, Ideas.WholesCountToo,
-            "Beside a fraction alone, leaves the whole of the other number out.",
+            "Leaves the whole of a mixed number out where the other is a fraction alone.",
             "There is nothing to put it together with.",
             At.Wholes.When(c => c.HasLoneFraction).Instead(WholesTogether.LeftOutBesideLone)),
         InColumn("wholes-added-in-differences", "The wholes are added in differences", Rare, Ideas.ReadTheSign,

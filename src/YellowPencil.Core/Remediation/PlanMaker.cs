@@ -20,7 +20,7 @@ public static class PlanMaker
     ];
 
     /// <summary>Whether the explanation can be planned for: whether it has rules, and each of them points to an idea.</summary>
-    public static bool CanPlan(Hypothesis hypothesis) => hypothesis.RuleCount > 0 && hypothesis.Unlisted.All(u => FamilyOf(u.Deviation.Point!) is { } family && TeachingScripts.IdeaOf(family, u.Deviation.Point!) is not null);
+    public static bool CanPlan(Hypothesis hypothesis) => hypothesis.RuleCount > 0 && hypothesis.Bugs.All(b => TeachingScripts.Families.Contains(b.Family)) && hypothesis.Unlisted.All(u => FamilyOf(u.Deviation.Point!) is { } family && TeachingScripts.Families.Contains(family) && TeachingScripts.IdeaOf(family, u.Deviation.Point!) is not null);
 
     /// <summary>Makes a plan.</summary>
     /// <param name="student">The student's code.</param>

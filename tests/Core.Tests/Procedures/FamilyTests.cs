@@ -146,17 +146,20 @@ public class FamilyTests
     public void What_the_watch_counts_is_what_the_bug_meets(Family family)
     {
         var run = new MethodRun();
-        var bugs = Catalogue.Of(family);
-        var watch = new ChanceWatch([.. bugs.Select(b => b.Deviations)]);
-        foreach (var task in ItemPool.Of(family, 15, seed: 8))
+        foreach (var (school, _) in School.Possible(new Dictionary<string, string>(), Method.Of(family).SchoolQuestions))
         {
-            watch.Clear();
-            Method.Run(task, run, DeviationSet.Taught, watching: watch);
-            var seen = watch.Chances.ToArray();
-            for (var i = 0; i < bugs.Count; i++)
+            var bugs = Catalogue.Of(family);
+            var watch = new ChanceWatch([.. bugs.Select(b => b.Deviations)]);
+            foreach (var task in ItemPool.Of(family, 15, seed: 8))
             {
-                Method.Run(task, run, bugs[i].Alone, declined: ulong.MaxValue);
-                (seen[i] > 0).ShouldBe(run.Chances > 0, $"{bugs[i].Id} on {task}");
+                watch.Clear();
+                Method.Run(task, run, new DeviationSet(school, []), watching: watch);
+                var seen = watch.Chances.ToArray();
+                for (var i = 0; i < bugs.Count; i++)
+                {
+                    Method.Run(task, run, new DeviationSet(school, [bugs[i].Deviations]), declined: ulong.MaxValue);
+                    (seen[i] > 0).ShouldBe(run.Chances > 0, $"{bugs[i].Id} on {task}");
+                }
             }
         }
     }

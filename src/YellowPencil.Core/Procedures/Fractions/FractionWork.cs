@@ -111,7 +111,7 @@ internal readonly struct FractionWork(MethodRun run)
     {
         if (run.Page.KeepsMarks) run.Page.Pass(parts.Text, isWritten: true);
         var lowest = InLowestTerms(parts, isDifference, hasWholes, isAlone: true);
-        if (run.Page.KeepsMarks && lowest != parts) run.Page.Pass(lowest.Text, isWritten: true);
+        if (run.Page.KeepsMarks && lowest != parts) run.Page.Pass(lowest.Bottom == 1 ? $"{lowest.Top}" : lowest.Text, isWritten: true);
         var written = lowest.Top < lowest.Bottom || lowest.Bottom == 0 ? (Whole: 0, Left: lowest) : WholesOut(lowest, isDifference, hasWholes);
         Append(written.Whole, written.Left, isNegative);
         if (run.Page.KeepsMarks) PassMixed(parts, lowest);

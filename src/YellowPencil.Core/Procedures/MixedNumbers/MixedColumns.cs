@@ -168,7 +168,9 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
 
     private void Rename(MixedContext seen, ref long whole, ref Fraction first, Fraction second)
     {
-        whole = Math.Max(0, run.Ask(MixedPoints.Left, seen) switch { WholeLeft.Unchanged => whole, WholeLeft.TwoLess => whole - 2, _ => whole - 1 });
+        // One whole is enough, but for a second fraction that is itself over one.
+        var needed = Math.Max(1, (second.Top - first.Top + first.Bottom - 1) / first.Bottom);
+        whole = Math.Max(0, run.Ask(MixedPoints.Left, seen) switch { WholeLeft.Unchanged => whole, WholeLeft.TwoLess => whole - 2, _ => whole - needed });
         first = first with
         {
             Top = run.Ask(MixedPoints.Filled, seen) switch
@@ -177,7 +179,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                 TopFilled.OneMore => first.Top + 1,
                 TopFilled.BottomInstead => first.Bottom,
                 TopFilled.TopOfSecondMore => first.Top + second.Top,
-                _ => first.Top + first.Bottom,
+                _ => first.Top + needed * first.Bottom,
             },
         };
     }

@@ -21,6 +21,10 @@ public static class TeachingScripts
     /// <summary>The script for an idea.</summary>
     public static TeachingScript For(MissingIdea idea) => ByIdea[idea];
 
+    /// <summary>The families that can be planned for: each has a check, and its bugs point to ideas that have a script.</summary>
+    public static IReadOnlyList<Family> Families { get; } =
+        [Family.Addition, Family.Subtraction, Family.Multiplication, Family.Division, Family.DecimalSums, Family.DecimalProducts, Family.DecimalDivision, Family.Integers];
+
     /// <summary>How an answer of a family is checked.</summary>
     public static string CheckOf(Family family) => family switch
     {
