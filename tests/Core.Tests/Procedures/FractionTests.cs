@@ -90,7 +90,6 @@ public sealed class FractionTests
     public void Both_schools_agree_with_plain_arithmetic_on_ten_thousand_tasks()
     {
         var part = Gen.Int[1, 24];
-        var run = new MethodRun();
         Gen.Select(Gen.Int[0, 12], part, Gen.Int[2, 24], Gen.Int[0, 12], part, Gen.Int[2, 24], Gen.Bool).Sample((w1, t1, b1, w2, t2, b2, plus) =>
         {
             var (top, bottom) = ((BigInteger)(w1 * b1 + t1) * b2 + (plus ? 1 : -1) * (w2 * b2 + t2) * b1, (BigInteger)b1 * b2);
@@ -99,6 +98,7 @@ public sealed class FractionTests
             var right = (top.Sign < 0 ? "-" : "") + (n % d == 0 ? $"{n / d}" : n < d ? $"{n}/{d}" : $"{n / d} {n % d}/{d}");
             var task = TaskText.TryParse($"{(w1 > 0 ? $"{w1} " : "")}{t1}/{b1} {(plus ? "+" : "-")} {(w2 > 0 ? $"{w2} " : "")}{t2}/{b2}").Value!;
             if (task.RightAnswer != right) return false;
+            var run = new MethodRun();
             foreach (var school in new[] { School.Usual, Columns, Product })
             {
                 Method.Run(task, run, new DeviationSet(school, []));

@@ -49,8 +49,13 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
             Pass(whole, first, otherWhole, second);
         }
 
-        // Where wholes were changed on the way, the second number can have become the larger.
-        if (IsDifference && whole < otherWhole) (whole, first, otherWhole, second) = (otherWhole, second, whole, first);
+        // Where wholes were changed on the way, the second number can have become the larger; where they were not, they are still in the first fraction.
+        if (IsDifference && whole < otherWhole)
+        {
+            if (whole + first.Top / first.Bottom >= otherWhole) (whole, first) = (whole + first.Top / first.Bottom, first with { Top = first.Top % first.Bottom });
+            else (whole, first, otherWhole, second) = (otherWhole, second, whole, first);
+        }
+
         if (IsDifference)
         {
             var seen = context with { Fractions = FractionWork.PairOf(first, second, true, true) };
