@@ -17,8 +17,8 @@ public static class TaskText
 
     private static readonly Dictionary<string, TaskGrammar> ByHeadWord = new(StringComparer.OrdinalIgnoreCase)
     {
-        ["simplify"] = new LaterGrammar(Family.Polynomials),
-        ["expand"] = new LaterGrammar(Family.Expanding),
+        ["simplify"] = new PolynomialGrammar(),
+        ["expand"] = new ExpandingGrammar(),
         ["factor"] = new LaterGrammar(Family.Factoring),
         ["sqrt"] = new LaterGrammar(Family.Roots),
         ["solve"] = new LaterGrammar(Family.Equations),

@@ -4,11 +4,13 @@ using YellowPencil.Core.Procedures.DecimalDivision;
 using YellowPencil.Core.Procedures.DecimalProducts;
 using YellowPencil.Core.Procedures.DecimalSums;
 using YellowPencil.Core.Procedures.Division;
+using YellowPencil.Core.Procedures.Expanding;
 using YellowPencil.Core.Procedures.Fractions;
 using YellowPencil.Core.Procedures.Integers;
 using YellowPencil.Core.Procedures.MixedNumbers;
 using YellowPencil.Core.Procedures.Multiplication;
 using YellowPencil.Core.Procedures.Outer;
+using YellowPencil.Core.Procedures.Polynomials;
 using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
 using YellowPencil.Core.Working.Fields;
@@ -27,7 +29,7 @@ public abstract class Method
     [
         new AdditionMethod(), new SubtractionMethod(), new MultiplicationMethod(), new DivisionMethod(),
         new DecimalSumMethod(), new DecimalProductMethod(), new DecimalDivisionMethod(), new IntegerMethod(),
-        new FractionMethod(), new MixedMethod(),
+        new FractionMethod(), new MixedMethod(), new PolynomialMethod(), new ExpandingMethod(),
     ];
 
     private static readonly Method?[] ByFamily = [.. Enum.GetValues<Family>().Select(f => All.FirstOrDefault(m => m.Family == f))];

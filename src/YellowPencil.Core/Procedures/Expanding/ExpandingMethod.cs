@@ -1,0 +1,155 @@
+using System.Numerics;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Integers;
+using YellowPencil.Core.Procedures.Polynomials;
+using YellowPencil.Core.Working.Fields;
+
+namespace YellowPencil.Core.Procedures.Expanding;
+
+/// <summary>Multiplying out: each term by each, then like terms put together.</summary>
+public sealed class ExpandingMethod : Method
+{
+    /// <inheritdoc/>
+    public override Family Family => Family.Expanding;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Part> Parts { get; } = [new(Family.Polynomials, "where like terms are put together"), new(Family.Integers, "in the signs of products")];
+
+    /// <inheritdoc/>
+    protected override IReadOnlyList<DecisionPoint> OwnPoints => ExpandingPoints.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new ExpandingItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, string line) => ExpandingTask.TryReadLine(line, ((AlgebraTask)task).Letter);
+
+    /// <inheritdoc/>
+    public override bool IsSameLine(string one, string other) => Collecting.SaysTheSame(one, other);
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run)
+    {
+        var product = (ExpandingTask)task;
+        var terms = product.IsLine ? [.. product.First]
+            : product.Before is { } before ? BeforeBracket(run, before, product.First)
+            : product.IsSquare ? Squared(run, product)
+            : Brackets(run, product.First, product.Second!, Shape(product));
+        if (run.Page.KeepsMarks && !product.IsLine) run.Page.Pass(PolynomialText.Write(terms, product.Letter), isWritten: true);
+        Collecting.Finish(run, terms, product.Letter);
+    }
+
+    private static TermProduct Shape(ExpandingTask product) => Context(product.First[0], product.First[^1], 0, 0) with
+    {
+        IsSquare = product.IsSquare,
+        IsConjugate = !product.IsSquare && product.Second is { Count: 2 } second && product.First.Count == 2 && product.First[0] == second[0] && product.First[1] == second[1].Turned,
+    };
+
+    private static TermProduct Context(PolyTerm first, PolyTerm second, int i, int j) => new(Seen(first.Number), first.Power, Seen(second.Number), second.Power, i, j);
+
+    private static List<PolyTerm> BeforeBracket(MethodRun run, PolyTerm before, IReadOnlyList<PolyTerm> bracket)
+    {
+        var terms = new List<PolyTerm>();
+        for (var j = 0; j < bracket.Count; j++) Multiply(run, terms, before, bracket[j], Context(before, bracket[j], 0, j) with { IsBefore = true });
+        return terms;
+    }
+
+    private static List<PolyTerm> Squared(MethodRun run, ExpandingTask product)
+    {
+        var (bracket, shape) = (product.First, Shape(product));
+        if (bracket.Count != 2) return Brackets(run, bracket, bracket, shape);
+        var way = run.Ask(ExpandingPoints.Square, shape);
+        var (first, second) = (bracket[0], bracket[1]);
+        switch (way)
+        {
+            case SquareWay.Doubled: return [.. bracket.Select(t => t with { Number = 2 * t.Number })];
+            case SquareWay.TermsSquaredPlus: return [Square(first), Square(second)];
+            case SquareWay.TermsSquaredMinus: return [Square(first), Square(second).Turned];
+            case SquareWay.TermsSquaredSignKept: return [first.Number.Sign < 0 ? Square(first).Turned : Square(first), second.Number.Sign < 0 ? Square(second).Turned : Square(second)];
+            default: break;
+        }
+
+        var terms = Brackets(run, bracket, bracket, shape);
+        if (way == SquareWay.AsProduct || terms.Count != 4) return terms;
+        var (one, other) = (terms[1], terms[2]);
+        return way switch
+        {
+            SquareWay.MiddlePlus => [terms[0], one with { Number = BigInteger.Abs(one.Number) }, other with { Number = BigInteger.Abs(other.Number) }, terms[3]],
+            SquareWay.MiddleOnce => [terms[0], one, terms[3]],
+            _ => [terms[0], one with { Number = one.Number / 2 }, terms[3]],
+        };
+
+        static PolyTerm Square(PolyTerm term) => new(term.Number * term.Number, 2 * term.Power);
+    }
+
+    private static List<PolyTerm> Brackets(MethodRun run, IReadOnlyList<PolyTerm> first, IReadOnlyList<PolyTerm> second, TermProduct shape)
+    {
+        var way = first.Count == 2 && second.Count == 2 ? run.Ask(ExpandingPoints.Brackets, shape) : BracketsWay.EveryPair;
+        if (way == BracketsWay.BracketsAdded) return [.. first, .. second];
+        var terms = new List<PolyTerm>();
+        for (var i = 0; i < first.Count; i++)
+        {
+            if (way == BracketsWay.FirstDistributedSecondCopied && i > 0)
+            {
+                terms.Add(first[i]);
+                continue;
+            }
+
+            for (var j = 0; j < second.Count; j++)
+            {
+                if (i != j && way is BracketsWay.FirstAndLast or BracketsWay.SumOfSquares or BracketsWay.MiddleOfPlainNumbers) continue;
+                var context = Context(first[i], second[j], i, j) with { IsSquare = shape.IsSquare, IsConjugate = shape.IsConjugate };
+                var before = terms.Count;
+                Multiply(run, terms, first[i], second[j], context);
+                if (way == BracketsWay.SumOfSquares && terms.Count > before) terms[^1] = terms[^1] with { Number = BigInteger.Abs(terms[^1].Number) };
+            }
+        }
+
+        if (way == BracketsWay.MiddleOfPlainNumbers)
+        {
+            var plain = first.Concat(second).Where(t => t.Power == 0).Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number);
+            if (!plain.IsZero) terms.Insert(Math.Min(1, terms.Count), new PolyTerm(plain, 1));
+        }
+
+        return terms;
+    }
+
+    private static void Multiply(MethodRun run, List<PolyTerm> terms, PolyTerm one, PolyTerm other, TermProduct context)
+    {
+        switch (run.Ask(ExpandingPoints.Made, context))
+        {
+            case ProductMade.LeftOut: return;
+            case ProductMade.OtherCopied:
+                terms.Add(other);
+                return;
+            default: break;
+        }
+
+        var numbers = run.Ask(ExpandingPoints.Numbers, context);
+        BigInteger number;
+        if (numbers == NumbersWay.Multiplied)
+        {
+            var (a, b) = (BigInteger.Abs(one.Number), BigInteger.Abs(other.Number));
+            var size = a > 1 && a <= 12 && b > 1 && b <= 12 ? run.Recall(new NumberFact(FactKind.Times, (int)a, (int)b)) : a * b;
+            number = one.Number.Sign < 0 || other.Number.Sign < 0 ? SignPoints.IsNegative(run, new SignsContext(one.Number.Sign < 0, other.Number.Sign < 0, a > b, IsQuotient: false)) ? -size : size : size;
+        }
+        else
+        {
+            number = numbers switch { NumbersWay.Added => one.Number + other.Number, NumbersWay.FirstOnly => one.Number, _ => other.Number };
+        }
+
+        var power = run.Ask(ExpandingPoints.Letters, context) switch
+        {
+            LettersWay.LetterLost => Math.Min(one.Power, other.Power),
+            LettersWay.PowerStays => Math.Max(one.Power, other.Power),
+            LettersWay.PowersMultiplied => one.Power * other.Power,
+            _ => one.Power + other.Power,
+        };
+        terms.Add(new PolyTerm(number, Math.Min(PolynomialText.MostPower, power)));
+    }
+
+    private static int Seen(BigInteger number) => (int)BigInteger.Max(-100_000, BigInteger.Min(100_000, number));
+}

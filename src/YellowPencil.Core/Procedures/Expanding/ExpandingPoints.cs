@@ -1,0 +1,134 @@
+using YellowPencil.Core.Procedures.Integers;
+using YellowPencil.Core.Procedures.Polynomials;
+using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
+
+namespace YellowPencil.Core.Procedures.Expanding;
+
+/// <summary>How a bracket is squared.</summary>
+public enum SquareWay { AsProduct, TermsSquaredPlus, TermsSquaredSignKept, Doubled, MiddlePlus, MiddleOnce, MiddleHalf, TermsSquaredMinus }
+
+/// <summary>How two brackets are multiplied.</summary>
+public enum BracketsWay { EveryPair, FirstAndLast, FirstDistributedSecondCopied, MiddleOfPlainNumbers, SumOfSquares, BracketsAdded }
+
+/// <summary>Whether a product is made.</summary>
+public enum ProductMade { Made, LeftOut, OtherCopied }
+
+/// <summary>What becomes of the numbers of two terms.</summary>
+public enum NumbersWay { Multiplied, Added, FirstOnly, SecondOnly }
+
+/// <summary>What becomes of the letters of two terms.</summary>
+public enum LettersWay { PowersAdded, LetterLost, PowerStays, PowersMultiplied }
+
+/// <summary>A product of two terms as the student sees it.</summary>
+/// <param name="First">The number of the first.</param>
+/// <param name="FirstPower">Its power.</param>
+/// <param name="Second">The number of the second.</param>
+/// <param name="SecondPower">Its power.</param>
+/// <param name="I">Which term of the first bracket, from 0.</param>
+/// <param name="J">Which term of the second bracket, from 0.</param>
+public readonly record struct TermProduct(int First, int FirstPower, int Second, int SecondPower, int I, int J) : IDecisionContext
+{
+    /// <inheritdoc/>
+    public int? Place => null;
+
+    /// <summary>Whether a term stands before one bracket.</summary>
+    public bool IsBefore { get; init; }
+
+    /// <summary>Whether a bracket is squared.</summary>
+    public bool IsSquare { get; init; }
+
+    /// <summary>Whether both brackets differ in a sign only.</summary>
+    public bool IsConjugate { get; init; }
+
+    /// <summary>Whether both terms have the letter.</summary>
+    public bool HaveLetters => FirstPower > 0 && SecondPower > 0;
+
+    /// <summary>Whether both are plain numbers.</summary>
+    public bool AreNumbers => FirstPower == 0 && SecondPower == 0;
+
+    /// <summary>Whether one of them only has the letter.</summary>
+    public bool AreMixed => !HaveLetters && !AreNumbers;
+
+    /// <summary>Whether both have a number that can be seen.</summary>
+    public bool HaveNumbers => Math.Abs(First) != 1 && Math.Abs(Second) != 1;
+}
+
+/// <summary>The decisions about multiplying out.</summary>
+public static class ExpandingPoints
+{
+    private static readonly Kind<TermProduct>[] Kinds =
+    [
+        new("always", "always", _ => true),
+        new("before", "where a term stands before one bracket", c => c.IsBefore),
+        new("brackets", "where two brackets are multiplied", c => !c.IsBefore),
+        new("square", "in squares", c => c.IsSquare),
+        new("no-square", "where different brackets are multiplied", c => !c.IsBefore && !c.IsSquare),
+        new("conjugate", "in a sum times a difference", c => c.IsConjugate),
+        new("both-letters", "where both terms have the letter", c => c.HaveLetters),
+        new("both-numbers", "where both are plain numbers", c => c.AreNumbers),
+        new("mixed", "where one of them only has the letter", c => c.AreMixed),
+        new("letter-before-number", "where a letter meets a plain number", c => c.FirstPower > 0 && c.SecondPower == 0),
+        new("first-of-first", "in the first term of the bracket", c => c.J == 0),
+        new("later-terms", "in every term but the first", c => c.J > 0),
+        new("from-second", "in products of the second term", c => c.I > 0),
+        new("outer", "in the product of the outer terms", c => c is { I: 0, J: > 0 }),
+        new("inner", "in the product of the inner terms", c => c is { I: > 0, J: 0 }),
+        new("numbers-seen", "where both have a number that can be seen", c => c.HaveNumbers),
+        new("second-negative", "where the second has a minus", c => c.Second < 0),
+        new("both-negative", "where both have a minus", c => c is { First: < 0, Second: < 0 }),
+    ];
+
+    /// <summary>How is a bracket squared?</summary>
+    public static readonly DecisionPoint<TermProduct, SquareWay> Square = new("expanding.square", "What is the square of a bracket?")
+    {
+        Does = Phrases.InOrder<SquareWay>("multiplies the bracket by itself", "adds the squares of the terms", "squares the terms and keeps the sign between them", "doubles the bracket", "writes a plus in the middle", "writes the middle product once", "writes half of the middle", "takes the squares of the terms from each other"),
+        Taught = (_, _) => SquareWay.AsProduct,
+        Slips = _ => [(SquareWay.TermsSquaredPlus, 2)],
+        Kinds = [new("always", "always", _ => true), new("difference", "in the square of a difference", c => c.First < 0 != c.Second < 0), new("sum", "in the square of a sum", c => c.First < 0 == c.Second < 0)],
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>How are two brackets multiplied?</summary>
+    public static readonly DecisionPoint<TermProduct, BracketsWay> Brackets = new("expanding.brackets", "Which products do two brackets make?")
+    {
+        Does = Phrases.InOrder<BracketsWay>("multiplies each term by each", "multiplies first by first and last by last only", "multiplies the second bracket by the first term and copies the second", "takes the sum of the plain numbers as the middle", "writes the sum of the squares", "adds the brackets"),
+        Taught = (_, _) => BracketsWay.EveryPair,
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>Is a product made?</summary>
+    public static readonly DecisionPoint<TermProduct, ProductMade> Made = new("expanding.product-made", "Is this product made?")
+    {
+        Does = Phrases.InOrder<ProductMade>("makes every product", "leaves a product out", "copies the term of the bracket"),
+        Taught = (_, _) => ProductMade.Made,
+        Slips = c => c.J > 0 || c.I > 0 ? [(ProductMade.LeftOut, 1)] : [],
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>What becomes of the numbers?</summary>
+    public static readonly DecisionPoint<TermProduct, NumbersWay> Numbers = new("expanding.numbers", "What becomes of the numbers of two terms?")
+    {
+        Does = Phrases.InOrder<NumbersWay>("multiplies the numbers", "adds the numbers", "writes the first number only", "writes the second number only"),
+        Taught = (_, _) => NumbersWay.Multiplied,
+        Slips = _ => [(NumbersWay.Added, 0.7)],
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>What becomes of the letters?</summary>
+    public static readonly DecisionPoint<TermProduct, LettersWay> Letters = new("expanding.letters", "What becomes of the letters of two terms?")
+    {
+        Does = Phrases.InOrder<LettersWay>("adds the powers of the letter", "loses the letter", "keeps one letter without raising its power", "multiplies the powers"),
+        Taught = (_, _) => LettersWay.PowersAdded,
+        Can = (c, way) => way switch { LettersWay.PowerStays or LettersWay.PowersMultiplied => c.HaveLetters, LettersWay.LetterLost => !c.AreNumbers, _ => true },
+        Slips = c => c.HaveLetters ? [(LettersWay.PowerStays, 1)] : [],
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>All of them, in the order in which they come up.</summary>
+    public static IReadOnlyList<DecisionPoint> All { get; } = [Square, Brackets, Made, Numbers, SignPoints.OfProduct, Letters, .. PolynomialPoints.Collecting];
+}

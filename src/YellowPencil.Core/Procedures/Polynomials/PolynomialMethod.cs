@@ -1,0 +1,167 @@
+using System.Numerics;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working.Fields;
+
+namespace YellowPencil.Core.Procedures.Polynomials;
+
+/// <summary>Sums and differences of polynomials: brackets left off, like terms put together, the highest power first.</summary>
+public sealed class PolynomialMethod : Method
+{
+    /// <inheritdoc/>
+    public override Family Family => Family.Polynomials;
+
+    /// <inheritdoc/>
+    protected override IReadOnlyList<DecisionPoint> OwnPoints => PolynomialPoints.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new PolynomialItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, string line) => PolynomialTask.TryReadLine(line, ((AlgebraTask)task).Letter);
+
+    /// <inheritdoc/>
+    public override bool IsSameLine(string one, string other) => Collecting.SaysTheSame(one, other);
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run)
+    {
+        var polynomials = (PolynomialTask)task;
+        var terms = polynomials.IsLine ? [.. polynomials.Groups[0].Terms] : WithoutBrackets(polynomials, run);
+        Collecting.Finish(run, terms, polynomials.Letter);
+    }
+
+    private static List<PolyTerm> WithoutBrackets(PolynomialTask task, MethodRun run)
+    {
+        var groups = task.Groups;
+        if (groups is [var one, { IsTakenAway: true } other] && run.Ask(PolynomialPoints.Order, default) == BracketOrder.SecondFirst)
+            groups = [other with { IsTakenAway = false }, one with { IsTakenAway = true }];
+        var terms = new List<PolyTerm>();
+        var powers = new HashSet<int>();
+        for (var group = 0; group < groups.Count; group++)
+        {
+            var (isTakenAway, inside) = (groups[group].IsTakenAway, groups[group].Terms);
+            for (var at = 0; at < inside.Count; at++)
+            {
+                var context = new BracketTerm(group, at, isTakenAway, inside[at].Number.Sign < 0)
+                {
+                    IsAfterMinus = groups.Take(group).Any(g => g.IsTakenAway),
+                    IsBeforeMinus = groups.Skip(group + 1).Any(g => g.IsTakenAway),
+                    HasLikeAbove = powers.Contains(inside[at].Power),
+                    Power = inside[at].Power,
+                    IsLast = at == inside.Count - 1,
+                };
+                var isTurned = run.Ask(PolynomialPoints.Sign, context) switch { BracketSign.Kept => false, BracketSign.Turned => true, _ => isTakenAway };
+                terms.Add(isTurned ? inside[at].Turned : inside[at]);
+            }
+
+            powers.UnionWith(inside.Select(t => t.Power));
+        }
+
+        if (run.Page.KeepsMarks) run.Page.Pass(PolynomialText.Write(terms, task.Letter), isWritten: true);
+        return terms;
+    }
+}
+
+/// <summary>Putting like terms together, which other methods come to as well.</summary>
+internal static class Collecting
+{
+    private const int MostSeen = 100_000;
+
+    /// <summary>Puts the terms together and writes the answer.</summary>
+    public static void Finish(MethodRun run, List<PolyTerm> terms, char letter)
+    {
+        // The letter is put down with the highest power first; sorting like this keeps like terms in their order.
+        var sorted = terms.OrderByDescending(t => t.Power).ToList();
+        if (run.Page.KeepsMarks) run.Page.Pass(PolynomialText.Write(sorted, letter), isWritten: false);
+        var left = new List<PolyTerm>();
+        var ones = BigInteger.Zero;
+        foreach (var like in sorted.GroupBy(t => t.Power))
+        {
+            var together = like.Skip(1).Aggregate(like.First(), (sum, next) => Together(run, sum, next));
+            if (together.Number.IsZero) continue;
+            var context = new TermLeft(Seen(together.Number), together.Power, like.Count());
+            if (like.Count() == 1 && sorted.Count > 1 && run.Ask(PolynomialPoints.Alone, context) == Unpaired.Dropped) continue;
+            if (together.Power > 0 && BigInteger.Abs(together.Number).IsOne)
+            {
+                var way = run.Ask(PolynomialPoints.One, context);
+                if (way == OneLetter.AsOne) ones += together.Number;
+                if (way != OneLetter.LetterAlone) continue;
+            }
+
+            left.Add(together);
+        }
+
+        if (!ones.IsZero) left = [.. left.Where(t => t.Power > 0), new PolyTerm(ones + left.Where(t => t.Power == 0).Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), 0)];
+
+        // Where like terms came to another power, they meet others there.
+        left = PolynomialText.Collected(left);
+        if (run.Page.KeepsMarks) run.Page.Pass(PolynomialText.Write(left, letter), isWritten: true);
+        if (left.Count > 1) left = Joined(run, left);
+        run.Page.Append(PolynomialText.Write(PolynomialText.InOrder(left), letter));
+    }
+
+    /// <summary>Whether two lines have the same terms, in whatever order.</summary>
+    public static bool SaysTheSame(string one, string other)
+    {
+        char? letter = null;
+        return PolynomialText.TryRead(Signs.Plain(one), ref letter) is { } first && PolynomialText.TryRead(Signs.Plain(other), ref letter) is { } second
+            && PolynomialText.InOrder(first).SequenceEqual(PolynomialText.InOrder(second));
+    }
+
+    private static PolyTerm Together(MethodRun run, PolyTerm first, PolyTerm second)
+    {
+        if (first.Power != second.Power) return first;
+        var (a, b) = (first.Number, second.Number);
+        var (larger, smaller) = (BigInteger.Max(BigInteger.Abs(a), BigInteger.Abs(b)), BigInteger.Min(BigInteger.Abs(a), BigInteger.Abs(b)));
+        var apart = larger - smaller;
+        return run.Ask(PolynomialPoints.Like, new LikePair(Seen(a), Seen(b), first.Power)) switch
+        {
+            LikeTerms.SizesAddedFirstSign => first with { Number = a.Sign < 0 ? -(larger + smaller) : larger + smaller },
+            LikeTerms.SizesApartMinus => first with { Number = -apart },
+            LikeTerms.SizesApartPlus => first with { Number = apart },
+            LikeTerms.SizesApartFirstSign => first with { Number = a.Sign < 0 ? -apart : apart },
+            LikeTerms.SizesApartSecondSign => first with { Number = b.Sign < 0 ? -apart : apart },
+            LikeTerms.Product => first with { Number = a * b },
+            LikeTerms.ProductPowersAdded => new PolyTerm(a * b, Math.Min(PolynomialText.MostPower, 2 * first.Power)),
+            LikeTerms.SumPowersAdded => new PolyTerm(a + b, Math.Min(PolynomialText.MostPower, 2 * first.Power)),
+            LikeTerms.FirstStays => first,
+            _ => first with { Number = Sum(run, a, b) },
+        };
+    }
+
+    private static BigInteger Sum(MethodRun run, BigInteger a, BigInteger b)
+    {
+        var (larger, smaller) = (BigInteger.Max(BigInteger.Abs(a), BigInteger.Abs(b)), BigInteger.Min(BigInteger.Abs(a), BigInteger.Abs(b)));
+        if (larger > 18 || smaller > 10) return a + b;
+        if (a.Sign < 0 == b.Sign < 0)
+        {
+            if (larger > 10) return a + b;
+            var sum = run.Recall(new NumberFact(FactKind.Plus, (int)BigInteger.Abs(a), (int)BigInteger.Abs(b)));
+            return a.Sign < 0 ? -sum : sum;
+        }
+
+        var apart = run.Recall(new NumberFact(FactKind.Minus, (int)larger, (int)smaller));
+        return (BigInteger.Abs(a) > BigInteger.Abs(b) ? a : b).Sign < 0 ? -apart : apart;
+    }
+
+    private static List<PolyTerm> Joined(MethodRun run, List<PolyTerm> left)
+    {
+        var context = new TermsLeft(left.Count, left[^1].Power == 0, left.Exists(t => t.Power == 1));
+        switch (run.Ask(PolynomialPoints.Left, context))
+        {
+            case LeftTerms.JoinedAtHighest: return One(left.Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), left[0].Power);
+            case LeftTerms.JoinedPowersAdded: return One(left.Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), left.Sum(t => t.Power));
+            case LeftTerms.FirstTwoJoined: return [.. One(left[0].Number + left[1].Number, left[0].Power), .. left.Skip(2)];
+            case LeftTerms.LetterAndNumberJoined when context is { HasLetter: true, HasNumber: true }:
+                return [.. left.Where(t => t.Power > 1), .. One(left.First(t => t.Power == 1).Number + left[^1].Number, 1)];
+            default: return left;
+        }
+
+        static List<PolyTerm> One(BigInteger number, int power) => number.IsZero ? [] : [new PolyTerm(number, Math.Min(PolynomialText.MostPower, power))];
+    }
+
+    private static int Seen(BigInteger number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number));
+}
