@@ -254,4 +254,28 @@ public static class Ideas
     /// <summary>Wholes count too.</summary>
     public static readonly MissingIdea WholesCountToo = new("wholes-count-too", "the wholes count too",
         "Wholes and fractions are both part of a mixed number: each is dealt with once, and only the fractions change their denominators.");
+
+    /// <summary>A minus before a bracket.</summary>
+    public static readonly MissingIdea MinusTurnsAll = new("minus-turns-all", "a minus turns every sign inside",
+        "A minus before a bracket takes the whole bracket away: every sign inside is turned, also of the first term and of plain numbers.");
+
+    /// <summary>Like terms.</summary>
+    public static readonly MissingIdea OnlyLikeTerms = new("only-like-terms", "only like terms go together",
+        "Only terms with the same letter and the same power can be put together; the others stay as they are.");
+
+    /// <summary>Counting a letter.</summary>
+    public static readonly MissingIdea LetterIsOne = new("letter-is-one", "a letter alone is one of it",
+        "A letter without a number is one of that letter; so many and so many of it are counted together, and its power stays.");
+
+    /// <summary>Each term by each.</summary>
+    public static readonly MissingIdea EachTermByEach = new("each-term-by-each", "each term is multiplied by each",
+        "All of one factor is multiplied by all of the other: each term of one by each term of the other.");
+
+    /// <summary>A square is a product.</summary>
+    public static readonly MissingIdea SquareIsAProduct = new("square-is-a-product", "a square is the bracket times itself",
+        "The square of a bracket is the bracket times itself: the two middle products belong to it.");
+
+    /// <summary>Multiplying terms.</summary>
+    public static readonly MissingIdea NumbersTimesPowersPlus = new("numbers-times-powers-plus", "numbers are multiplied, powers added",
+        "In a product of terms the numbers are multiplied and the powers of the letter added.");
 }

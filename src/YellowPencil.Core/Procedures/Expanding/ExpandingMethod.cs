@@ -100,18 +100,12 @@ public sealed class ExpandingMethod : Method
 
             for (var j = 0; j < second.Count; j++)
             {
-                if (i != j && way is BracketsWay.FirstAndLast or BracketsWay.SumOfSquares or BracketsWay.MiddleOfPlainNumbers) continue;
+                if (i != j && way is BracketsWay.FirstAndLast or BracketsWay.SumOfSquares) continue;
                 var context = Context(first[i], second[j], i, j) with { IsSquare = shape.IsSquare, IsConjugate = shape.IsConjugate };
                 var before = terms.Count;
                 Multiply(run, terms, first[i], second[j], context);
                 if (way == BracketsWay.SumOfSquares && terms.Count > before) terms[^1] = terms[^1] with { Number = BigInteger.Abs(terms[^1].Number) };
             }
-        }
-
-        if (way == BracketsWay.MiddleOfPlainNumbers)
-        {
-            var plain = first.Concat(second).Where(t => t.Power == 0).Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number);
-            if (!plain.IsZero) terms.Insert(Math.Min(1, terms.Count), new PolyTerm(plain, 1));
         }
 
         return terms;
@@ -128,19 +122,7 @@ public sealed class ExpandingMethod : Method
             default: break;
         }
 
-        var numbers = run.Ask(ExpandingPoints.Numbers, context);
-        BigInteger number;
-        if (numbers == NumbersWay.Multiplied)
-        {
-            var (a, b) = (BigInteger.Abs(one.Number), BigInteger.Abs(other.Number));
-            var size = a > 1 && a <= 12 && b > 1 && b <= 12 ? run.Recall(new NumberFact(FactKind.Times, (int)a, (int)b)) : a * b;
-            number = one.Number.Sign < 0 || other.Number.Sign < 0 ? SignPoints.IsNegative(run, new SignsContext(one.Number.Sign < 0, other.Number.Sign < 0, a > b, IsQuotient: false)) ? -size : size : size;
-        }
-        else
-        {
-            number = numbers switch { NumbersWay.Added => one.Number + other.Number, NumbersWay.FirstOnly => one.Number, _ => other.Number };
-        }
-
+        var number = Number(run, one, other, context);
         var power = run.Ask(ExpandingPoints.Letters, context) switch
         {
             LettersWay.LetterLost => Math.Min(one.Power, other.Power),
@@ -149,6 +131,22 @@ public sealed class ExpandingMethod : Method
             _ => one.Power + other.Power,
         };
         terms.Add(new PolyTerm(number, Math.Min(PolynomialText.MostPower, power)));
+    }
+
+    private static BigInteger Number(MethodRun run, PolyTerm one, PolyTerm other, TermProduct context)
+    {
+        var (a, b) = (BigInteger.Abs(one.Number), BigInteger.Abs(other.Number));
+        var way = run.Ask(ExpandingPoints.Numbers, context);
+        if (way == NumbersWay.Added) return one.Number + other.Number;
+        var size = way switch
+        {
+            NumbersWay.SizesAdded => a + b,
+            NumbersWay.FirstOnly => a,
+            NumbersWay.SecondOnly => b,
+            NumbersWay.LetterCountsAsOne when context.AreMixed => one.Power == 0 ? a : b,
+            _ => a > 1 && a <= 12 && b > 1 && b <= 12 ? run.Recall(new NumberFact(FactKind.Times, (int)a, (int)b)) : a * b,
+        };
+        return (one.Number.Sign < 0 || other.Number.Sign < 0) && SignPoints.IsNegative(run, new SignsContext(one.Number.Sign < 0, other.Number.Sign < 0, a > b || (a == b && one.Number.Sign < 0), IsQuotient: false)) ? -size : size;
     }
 
     private static int Seen(BigInteger number) => (int)BigInteger.Max(-100_000, BigInteger.Min(100_000, number));

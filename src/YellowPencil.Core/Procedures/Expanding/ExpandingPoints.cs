@@ -9,13 +9,13 @@ namespace YellowPencil.Core.Procedures.Expanding;
 public enum SquareWay { AsProduct, TermsSquaredPlus, TermsSquaredSignKept, Doubled, MiddlePlus, MiddleOnce, MiddleHalf, TermsSquaredMinus }
 
 /// <summary>How two brackets are multiplied.</summary>
-public enum BracketsWay { EveryPair, FirstAndLast, FirstDistributedSecondCopied, MiddleOfPlainNumbers, SumOfSquares, BracketsAdded }
+public enum BracketsWay { EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded }
 
 /// <summary>Whether a product is made.</summary>
 public enum ProductMade { Made, LeftOut, OtherCopied }
 
 /// <summary>What becomes of the numbers of two terms.</summary>
-public enum NumbersWay { Multiplied, Added, FirstOnly, SecondOnly }
+public enum NumbersWay { Multiplied, Added, SizesAdded, FirstOnly, SecondOnly, LetterCountsAsOne }
 
 /// <summary>What becomes of the letters of two terms.</summary>
 public enum LettersWay { PowersAdded, LetterLost, PowerStays, PowersMultiplied }
@@ -92,7 +92,7 @@ public static class ExpandingPoints
     /// <summary>How are two brackets multiplied?</summary>
     public static readonly DecisionPoint<TermProduct, BracketsWay> Brackets = new("expanding.brackets", "Which products do two brackets make?")
     {
-        Does = Phrases.InOrder<BracketsWay>("multiplies each term by each", "multiplies first by first and last by last only", "multiplies the second bracket by the first term and copies the second", "takes the sum of the plain numbers as the middle", "writes the sum of the squares", "adds the brackets"),
+        Does = Phrases.InOrder<BracketsWay>("multiplies each term by each", "multiplies first by first and last by last only", "multiplies the second bracket by the first term and copies the second", "writes the sum of the squares", "adds the brackets"),
         Taught = (_, _) => BracketsWay.EveryPair,
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
@@ -111,9 +111,10 @@ public static class ExpandingPoints
     /// <summary>What becomes of the numbers?</summary>
     public static readonly DecisionPoint<TermProduct, NumbersWay> Numbers = new("expanding.numbers", "What becomes of the numbers of two terms?")
     {
-        Does = Phrases.InOrder<NumbersWay>("multiplies the numbers", "adds the numbers", "writes the first number only", "writes the second number only"),
+        Does = Phrases.InOrder<NumbersWay>("multiplies the numbers", "adds the numbers with their signs", "adds the sizes of the numbers", "writes the size of the first number only", "writes the size of the second number only", "writes the plain number and passes over the one before the letter"),
         Taught = (_, _) => NumbersWay.Multiplied,
-        Slips = _ => [(NumbersWay.Added, 0.7)],
+        Can = (c, way) => way != NumbersWay.LetterCountsAsOne || c.AreMixed,
+        Slips = _ => [(NumbersWay.SizesAdded, 0.7)],
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
     };

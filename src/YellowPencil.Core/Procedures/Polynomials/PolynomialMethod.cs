@@ -80,7 +80,18 @@ internal static class Collecting
         var ones = BigInteger.Zero;
         foreach (var like in sorted.GroupBy(t => t.Power))
         {
-            var together = like.Skip(1).Aggregate(like.First(), (sum, next) => Together(run, sum, next));
+            var together = like.First();
+            foreach (var next in like.Skip(1))
+            {
+                // What came to another power is left, and those that follow are put together without it.
+                if (together.Power == next.Power) together = Together(run, together, next);
+                else
+                {
+                    left.Add(together);
+                    together = next;
+                }
+            }
+
             if (together.Number.IsZero) continue;
             var context = new TermLeft(Seen(together.Number), together.Power, like.Count());
             if (like.Count() == 1 && sorted.Count > 1 && run.Ask(PolynomialPoints.Alone, context) == Unpaired.Dropped) continue;
@@ -113,19 +124,20 @@ internal static class Collecting
 
     private static PolyTerm Together(MethodRun run, PolyTerm first, PolyTerm second)
     {
-        if (first.Power != second.Power) return first;
         var (a, b) = (first.Number, second.Number);
         var (larger, smaller) = (BigInteger.Max(BigInteger.Abs(a), BigInteger.Abs(b)), BigInteger.Min(BigInteger.Abs(a), BigInteger.Abs(b)));
         var apart = larger - smaller;
         return run.Ask(PolynomialPoints.Like, new LikePair(Seen(a), Seen(b), first.Power)) switch
         {
             LikeTerms.SizesAddedFirstSign => first with { Number = a.Sign < 0 ? -(larger + smaller) : larger + smaller },
+            LikeTerms.SizesAddedPlus => first with { Number = larger + smaller },
             LikeTerms.SizesApartMinus => first with { Number = -apart },
             LikeTerms.SizesApartPlus => first with { Number = apart },
             LikeTerms.SizesApartFirstSign => first with { Number = a.Sign < 0 ? -apart : apart },
             LikeTerms.SizesApartSecondSign => first with { Number = b.Sign < 0 ? -apart : apart },
             LikeTerms.Product => first with { Number = a * b },
             LikeTerms.ProductPowersAdded => new PolyTerm(a * b, Math.Min(PolynomialText.MostPower, 2 * first.Power)),
+            LikeTerms.ProductMinusIfAny => new PolyTerm(a.Sign < 0 || b.Sign < 0 ? -(larger * smaller) : larger * smaller, Math.Min(PolynomialText.MostPower, 2 * first.Power)),
             LikeTerms.SumPowersAdded => new PolyTerm(a + b, Math.Min(PolynomialText.MostPower, 2 * first.Power)),
             LikeTerms.FirstStays => first,
             _ => first with { Number = Sum(run, a, b) },

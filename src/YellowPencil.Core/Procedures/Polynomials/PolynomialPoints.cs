@@ -9,7 +9,7 @@ public enum BracketSign { AsDue, Kept, Turned }
 public enum BracketOrder { AsSet, SecondFirst }
 
 /// <summary>What two like terms become.</summary>
-public enum LikeTerms { Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, Product, ProductPowersAdded, SumPowersAdded, FirstStays }
+public enum LikeTerms { Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, SizesAddedPlus, Product, ProductPowersAdded, ProductMinusIfAny, SumPowersAdded, FirstStays }
 
 /// <summary>What becomes of a term that has no like term.</summary>
 public enum Unpaired { Kept, Dropped }
@@ -127,7 +127,7 @@ public static class PolynomialPoints
     public static readonly DecisionPoint<LikePair, LikeTerms> Like = new("polynomials.like-terms", "What do two like terms come to?")
     {
         Does = Phrases.InOrder<LikeTerms>("puts the numbers together with their signs", "adds the sizes and keeps the first sign", "takes the sizes from each other and writes a minus", "takes the sizes from each other and writes no minus", "takes the sizes from each other and keeps the first sign",
-            "takes the sizes from each other and keeps the second sign", "multiplies the numbers", "multiplies the terms, powers added", "adds the numbers and the powers", "keeps the first term"),
+            "takes the sizes from each other and keeps the second sign", "adds the sizes and writes no minus", "multiplies the numbers", "multiplies the terms, powers added", "multiplies the terms, with a minus if there is any", "adds the numbers and the powers", "keeps the first term"),
         Taught = (_, _) => LikeTerms.Sum,
         Slips = c => c.HaveSameSign ? [] : [(LikeTerms.SizesAddedFirstSign, 1)],
         Kinds =

@@ -1,0 +1,121 @@
+using System.Numerics;
+using CsCheck;
+using Shouldly;
+using Xunit;
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Tests.Procedures;
+
+/// <summary>Polynomials and products: what is read, what goes wrong, exact throughout.</summary>
+public sealed class AlgebraTests
+{
+    // Each answer by hand, as the sentence of the rule says.
+    [Theory]
+    [InlineData("polynomials.minus-ignored", "simplify (5x + 4) - (2x + 1)", "7x + 5")]
+    [InlineData("polynomials.minus-first-term-only", "simplify (5x + 4) - (2x + 1)", "3x + 5")]
+    [InlineData("polynomials.only-seen-signs-turned", "simplify (5x + 4) - (2x + 1)", "7x + 3")]
+    [InlineData("polynomials.negatives-stay-negative", "simplify (5x + 4) - (2x - 1)", "3x + 3")]
+    [InlineData("polynomials.brought-down", "simplify (5x^2 + 4) - (2x + 1)", "5x^2 + 2x + 3")]
+    [InlineData("polynomials.minus-stays", "simplify (4x - 3) - (4x + 1) + (2x + 3)", "-2x - 7")]
+    [InlineData("polynomials.first-bracket-turned", "simplify (8y^2 - 1) - (6y + 1)", "-8y^2 - 6y")]
+    [InlineData("polynomials.brackets-exchanged", "simplify (8x - 1) - (3x + 1)", "-5x + 2")]
+    [InlineData("polynomials.sizes-added", "simplify (-3x + 1) + (5x + 1)", "-8x + 2")]
+    [InlineData("polynomials.different-signs-minus", "simplify (7x + 1) + (-3x + 1)", "-4x + 2")]
+    [InlineData("polynomials.powers-added-in-sums", "simplify (3x + 1) + (2x + 1)", "5x^2 + 2")]
+    [InlineData("polynomials.bare-letter-multiplies", "simplify (x + 1) + (4x + 1)", "4x^2 + 2")]
+    [InlineData("polynomials.alone-dropped", "simplify (3y^2 + 5y) + (y^2 - 7)", "4y^2")]
+    [InlineData("polynomials.one-left-written-1", "simplify (5x + 2) - (4x + 1)", "2")]
+    [InlineData("polynomials.all-joined", "simplify (2x^2 + 5x) + (x^2 - 2)", "6x^2")]
+    [InlineData("polynomials.all-joined-powers", "simplify (x^2 + 5x) + (2x^2)", "8x^3")]
+    [InlineData("polynomials.letter-and-number-joined", "simplify (2x + 3) + (3x + 1)", "9x")]
+    [InlineData("expanding.first-term-only", "expand 3x(2x - 7)", "6x^2 - 7")]
+    [InlineData("expanding.first-and-last-only", "expand (x + 3)(x + 5)", "x^2 + 15")]
+    [InlineData("expanding.second-copied", "expand (y + 5)(3y - 9)", "3y^2 - 9y + 5")]
+    [InlineData("expanding.outer-left-out", "expand (x + 9)(x - 9)", "x^2 + 9x - 81")]
+    [InlineData("expanding.inner-left-out", "expand (x - 8)(x + 6)", "x^2 + 6x - 48")]
+    [InlineData("expanding.conjugate-plus", "expand (2y + 9)(2y - 9)", "4y^2 + 81")]
+    [InlineData("expanding.middle-of-plain-numbers", "expand (4y - 3)(2y - 2)", "8y^2 - 5y + 6")]
+    [InlineData("expanding.last-added", "expand (a - 5)(a - 11)", "a^2 - 16a - 16")]
+    [InlineData("expanding.numbers-added", "expand (3n + 8)^2", "6n^2 + 48n + 64")]
+    [InlineData("expanding.letter-lost", "expand 8t(t + 5)", "8t^2 + 40")]
+    [InlineData("expanding.power-not-raised", "expand 3x(2x + 1)", "9x")]
+    [InlineData("expanding.square-of-terms", "expand (x - 5)^2", "x^2 + 25")]
+    [InlineData("expanding.square-of-terms-sign-kept", "expand (9 - b)^2", "-b^2 + 81")]
+    [InlineData("expanding.square-doubled", "expand (x + 5)^2", "2x + 10")]
+    [InlineData("expanding.middle-plus", "expand (y - 4)^2", "y^2 + 8y + 16")]
+    [InlineData("expanding.square-number-left", "expand (5 - 6y)^2", "6y^2 - 60y + 25")]
+    [InlineData("expanding.both-minus-minus", "expand -5x(x - 8)", "-5x^2 - 40x")]
+    [InlineData("expanding.larger-sign", "expand (y + 9)(y - 7)", "y^2 + 2y + 63")]
+    public void A_rule_gives_the_answer_worked_by_hand(string rule, string task, string answer)
+    {
+        var run = new MethodRun();
+        Method.Run(TaskText.TryParse(task).Value!, run, Catalogue.Find(rule)!.Alone);
+        run.Page.Answer.ToString().ShouldBe(answer);
+    }
+
+    [Fact]
+    public void Ten_thousand_sums_and_products_agree_with_plain_arithmetic_at_five_numbers()
+    {
+        var number = Gen.Int[-12, 12].Where(n => n != 0);
+        Gen.Select(number, number, number, number, Gen.Int[0, 3]).Sample((a, b, c, d, way) =>
+        {
+            string Bracket(int m, int n) => $"({m}x {(n < 0 ? "-" : "+")} {Math.Abs(n)})";
+            var (text, value) = way switch
+            {
+                0 => ($"simplify {Bracket(a, b)} + {Bracket(c, d)}", (Func<int, int>)(x => a * x + b + (c * x + d))),
+                1 => ($"simplify {Bracket(a, b)} - {Bracket(c, d)}", x => a * x + b - (c * x + d)),
+                2 => ($"expand {Bracket(a, b)}{Bracket(c, d)}", x => (a * x + b) * (c * x + d)),
+                _ => ($"expand {Bracket(a, b)}^2", x => (a * x + b) * (a * x + b)),
+            };
+            var task = TaskText.TryParse(text).Value!;
+            var run = new MethodRun();
+            Method.Run(task, run, DeviationSet.Taught);
+            char? letter = null;
+            var terms = PolynomialText.TryRead(run.Page.Answer.ToString(), ref letter)!;
+            return run.Page.Answer.SequenceEqual(task.RightAnswer)
+                && Enumerable.Range(-2, 5).All(x => terms.Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number * BigInteger.Pow(x, t.Power)) == value(x));
+        }, iter: 10_000);
+    }
+
+    [Theory]
+    [InlineData("simplify (4x^2 - 3x) - (x^2 - 5)", "3x^2 - 3x + 5", Verdict.Right)]
+    [InlineData("simplify (4x^2 - 3x) - (x^2 - 5)", "5 - 3x + 3x²", Verdict.Wrong)] // a raised 2 is not in the format
+    [InlineData("simplify (4x^2 - 3x) - (x^2 - 5)", "5 - 3y + 3y^2", Verdict.Right)] // the letter's name does not matter
+    [InlineData("simplify (4x^2 - 3x) - (x^2 - 5)", "4x^2 - 3x - x^2 + 5", Verdict.Unfinished)]
+    [InlineData("expand (x + 5)^2", "x^2+10x+25", Verdict.Right)]
+    [InlineData("expand (x + 5)^2", "x^2 + 5x + 5x + 25", Verdict.Unfinished)]
+    [InlineData("expand (x + 5)^2", "x^2 + 25", Verdict.Wrong)]
+    [InlineData("expand 3x(2x - 7)", "", Verdict.Blank)]
+    public void An_answer_is_judged_up_to_the_order_of_its_terms(string task, string answer, Verdict verdict) => TaskText.TryParse(task).Value!.Judge(answer).ShouldBe(verdict);
+
+    [Theory]
+    [InlineData("simplify (4x - 3", 16)]
+    [InlineData("simplify (4x - 3y)", 16)]
+    [InlineData("simplify (4x - )", 15)]
+    [InlineData("simplify (4x)(3x)", 13)]
+    [InlineData("simplify 2.5x + 1", 10)]
+    [InlineData("expand 3x", 9)]
+    [InlineData("expand (x + 1)", 14)]
+    [InlineData("expand (x + 1)^3", 15)]
+    [InlineData("expand 2(x + 1)(x - 1)", 6)]
+    [InlineData("expand (x + 1)(x - 1) + 3", 22)]
+    public void What_cannot_be_read_is_refused_with_its_position(string task, int position)
+    {
+        var read = TaskText.TryParse(task);
+        read.Succeeded.ShouldBeFalse();
+        read.Fault.Position.ShouldBe(position, read.Fault.Message);
+    }
+
+    [Fact]
+    public void A_line_that_does_not_follow_is_the_first_wrong_step_and_what_follows_from_it_is_no_other()
+    {
+        using var json = System.Text.Json.JsonDocument.Parse("""{"lines":["5x + 4 - 2x + 1","3x + 5"]}""");
+        var item = new WorkedItem { Id = "1", Task = TaskText.TryParse("simplify (5x + 4) - (2x + 1)").Value!, TaskAsWritten = "simplify (5x + 4) - (2x + 1)", Answer = "3x + 5", Work = Work.TryRead(json.RootElement, out _)! };
+        var step = SheetDiagnosis.Read(new WorkedSheet { Student = "K", Items = [item] }).Items[0].FirstWrongStep!;
+        (step.Row, step.Step, step.Written).ShouldBe((1, "polynomials.bracket-sign", "5x + 4 - 2x + 1"));
+    }
+}
