@@ -101,7 +101,7 @@ internal sealed class ItemEvidence
         var method = Method.Of(from.Family);
         var lines = item.Work.Get(WorkFields.Lines) ?? [];
         for (var row = 0; row < lines.Count; row++)
-            foreach (var part in lines[row].Split('=', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
+            foreach (var part in method.StatementsOf(lines[row]))
             {
                 // A last line that is the answer is no stretch of its own: nothing is done between the two.
                 if (row == lines.Count - 1 && method.IsSameLine(part, item.Answer!)) break;

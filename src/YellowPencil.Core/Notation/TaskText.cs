@@ -21,7 +21,7 @@ public static class TaskText
         ["expand"] = new ExpandingGrammar(),
         ["factor"] = new LaterGrammar(Family.Factoring),
         ["sqrt"] = new LaterGrammar(Family.Roots),
-        ["solve"] = new LaterGrammar(Family.Equations),
+        ["solve"] = new EquationGrammar(),
     };
 
     /// <summary>Reads one task that asks for a given form of answer, or for the usual one.</summary>

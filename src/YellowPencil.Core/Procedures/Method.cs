@@ -4,6 +4,7 @@ using YellowPencil.Core.Procedures.DecimalDivision;
 using YellowPencil.Core.Procedures.DecimalProducts;
 using YellowPencil.Core.Procedures.DecimalSums;
 using YellowPencil.Core.Procedures.Division;
+using YellowPencil.Core.Procedures.Equations;
 using YellowPencil.Core.Procedures.Expanding;
 using YellowPencil.Core.Procedures.Fractions;
 using YellowPencil.Core.Procedures.Integers;
@@ -29,7 +30,7 @@ public abstract class Method
     [
         new AdditionMethod(), new SubtractionMethod(), new MultiplicationMethod(), new DivisionMethod(),
         new DecimalSumMethod(), new DecimalProductMethod(), new DecimalDivisionMethod(), new IntegerMethod(),
-        new FractionMethod(), new MixedMethod(), new PolynomialMethod(), new ExpandingMethod(),
+        new FractionMethod(), new MixedMethod(), new PolynomialMethod(), new ExpandingMethod(), new EquationMethod(),
     ];
 
     private static readonly Method?[] ByFamily = [.. Enum.GetValues<Family>().Select(f => All.FirstOrDefault(m => m.Family == f))];
@@ -72,6 +73,9 @@ public abstract class Method
     /// <param name="task">A task of this family.</param>
     /// <param name="run">A run that was made ready with <see cref="MethodRun.Begin"/>.</param>
     public abstract void Walk(ItemTask task, MethodRun run);
+
+    /// <summary>What a line of a working says one by one: of sums and products what stands on each side of an equals sign, of equations the whole line.</summary>
+    public virtual IEnumerable<string> StatementsOf(string line) => line.Split('=', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
 
     /// <summary>What is to be done from a line that a student wrote; null for a line that the method cannot begin from.</summary>
     /// <param name="task">The task of the item.</param>

@@ -1,0 +1,61 @@
+using System.Globalization;
+using System.Numerics;
+
+namespace YellowPencil.Core.Notation;
+
+/// <summary>A whole number or a fraction in lowest terms, with its sign above.</summary>
+public readonly record struct Rational
+{
+    /// <summary>Makes the number from two whole ones.</summary>
+    /// <exception cref="DivideByZeroException">The bottom is 0.</exception>
+    public Rational(BigInteger top, BigInteger bottom)
+    {
+        if (bottom.IsZero) throw new DivideByZeroException();
+        var common = BigInteger.GreatestCommonDivisor(top, bottom) * bottom.Sign;
+        (Top, Under) = (top / common, bottom / common - 1);
+    }
+
+    /// <summary>What stands above.</summary>
+    public BigInteger Top { get; }
+
+    /// <summary>What stands below, more than 0.</summary>
+    public BigInteger Bottom => Under + 1;
+
+    /// <summary>Whether it is 0.</summary>
+    public bool IsZero => Top.IsZero;
+
+    /// <summary>Whether it is 1.</summary>
+    public bool IsOne => Top.IsOne && Bottom.IsOne;
+
+    /// <summary>Whether it is a whole number.</summary>
+    public bool IsWhole => Under.IsZero;
+
+    /// <summary>-1, 0 or 1.</summary>
+    public int Sign => Top.Sign;
+
+    /// <summary>As it is written: <c>-7/3</c>, <c>5</c>.</summary>
+    public string Text => IsWhole ? Top.ToString(CultureInfo.InvariantCulture) : $"{Top}/{Bottom}";
+
+    // One less than what stands below, so that the number that nobody made is 0.
+    private BigInteger Under { get; }
+
+    /// <summary>A whole number.</summary>
+    public static Rational Whole(BigInteger number) => new(number, 1);
+
+    /// <summary>The larger without signs.</summary>
+    public static Rational Abs(Rational number) => number.Sign < 0 ? -number : number;
+
+    public static Rational operator +(Rational a, Rational b) => new(a.Top * b.Bottom + b.Top * a.Bottom, a.Bottom * b.Bottom);
+
+    public static Rational operator -(Rational a, Rational b) => a + -b;
+
+    public static Rational operator -(Rational a) => new(-a.Top, a.Bottom);
+
+    public static Rational operator *(Rational a, Rational b) => new(a.Top * b.Top, a.Bottom * b.Bottom);
+
+    public static Rational operator /(Rational a, Rational b) => new(a.Top * b.Bottom, a.Bottom * b.Top);
+
+    public static bool operator <(Rational a, Rational b) => (a - b).Sign < 0;
+
+    public static bool operator >(Rational a, Rational b) => (a - b).Sign > 0;
+}

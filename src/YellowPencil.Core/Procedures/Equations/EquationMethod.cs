@@ -1,0 +1,276 @@
+using System.Numerics;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Integers;
+using YellowPencil.Core.Working.Fields;
+
+namespace YellowPencil.Core.Procedures.Equations;
+
+/// <summary>Linear equations: brackets multiplied out, sides collected, letters to the left, numbers to the right, divided.</summary>
+public sealed class EquationMethod : Method
+{
+    /// <inheritdoc/>
+    public override Family Family => Family.Equations;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Part> Parts { get; } = [new(Family.Integers, "in the signs of products and quotients")];
+
+    /// <inheritdoc/>
+    protected override IReadOnlyList<DecisionPoint> OwnPoints => EquationPoints.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new EquationItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override IEnumerable<string> StatementsOf(string line) => [line];
+
+    /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, string line) => EquationTask.TryReadLine(line, ((EquationTask)task).Letter);
+
+    /// <inheritdoc/>
+    public override bool IsSameLine(string one, string other)
+    {
+        if (one.Trim() == other.Trim()) return true;
+        char? letter = null;
+        var first = Notation.Grammars.EquationGrammar.TryRead(Notation.Signs.Plain(one), 0, ref letter, out _);
+        var second = Notation.Grammars.EquationGrammar.TryRead(Notation.Signs.Plain(other), 0, ref letter, out _);
+        return first is not null && second is not null && IsSame(first.Left, second.Left) && IsSame(first.Right, second.Right);
+
+        static bool IsSame(IReadOnlyList<SideTerm> one, IReadOnlyList<SideTerm> other) =>
+            one.Count == other.Count && one.Select(t => EquationTask.Write([t], 'x')).Order(StringComparer.Ordinal).SequenceEqual(other.Select(t => EquationTask.Write([t], 'x')).Order(StringComparer.Ordinal));
+    }
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run) => new EquationWork(run, (EquationTask)task).Walk();
+}
+
+/// <summary>The steps of solving one equation.</summary>
+/// <param name="run">The run.</param>
+/// <param name="task">The equation.</param>
+internal readonly struct EquationWork(MethodRun run, EquationTask task)
+{
+    private const int MostSeen = 1_000_000;
+
+    /// <summary>Solves it.</summary>
+    public void Walk()
+    {
+        var (left, right) = (Turned(task.Left, true), Turned(task.Right, false));
+        if (left.Concat(right).Any(t => t.Bracket is not null))
+        {
+            (left, right) = (WithoutBrackets(left), WithoutBrackets(right));
+            Pass(left, right);
+        }
+
+        var (leftLetters, leftNumbers) = Collected(left, true);
+        var (rightLetters, rightNumbers) = Collected(right, false);
+        Pass(Side(leftLetters, leftNumbers), Side(rightLetters, rightNumbers));
+        Join(ref leftLetters, ref leftNumbers, true);
+        Join(ref rightLetters, ref rightNumbers, false);
+        Pass(Side(leftLetters, leftNumbers), Side(rightLetters, rightNumbers));
+        if (leftLetters.IsZero && !rightLetters.IsZero)
+        {
+            (leftLetters, leftNumbers, rightLetters, rightNumbers) = (rightLetters, rightNumbers, leftLetters, leftNumbers);
+            Pass(Side(leftLetters, leftNumbers), Side(rightLetters, rightNumbers));
+        }
+
+        if (!rightLetters.IsZero)
+        {
+            leftLetters = run.Ask(EquationPoints.Letters, Pair(leftLetters, rightLetters, true, true)) switch
+            {
+                LettersMoved.AddedToLeft => leftLetters + rightLetters,
+                LettersMoved.CrossedOff => leftLetters,
+                LettersMoved.LargerLessSmaller => Rational.Abs(leftLetters - rightLetters),
+                LettersMoved.RightLessLeft => rightLetters - leftLetters,
+                _ => leftLetters - rightLetters,
+            };
+            Pass(Side(leftLetters, leftNumbers), Side(default, rightNumbers));
+        }
+
+        if (leftLetters.IsZero)
+        {
+            Without(leftNumbers, rightNumbers);
+            return;
+        }
+
+        if (!leftNumbers.IsZero)
+        {
+            rightNumbers = run.Ask(EquationPoints.Number, Pair(leftNumbers, rightNumbers, true, false)) switch
+            {
+                NumberMoved.AddedToRight => rightNumbers + leftNumbers,
+                NumberMoved.Reversed => leftNumbers - rightNumbers,
+                NumberMoved.LargerLessSmaller => Rational.Abs(rightNumbers - leftNumbers),
+                NumberMoved.CrossedOff => rightNumbers,
+                NumberMoved.RightStays => leftNumbers,
+                _ => rightNumbers - leftNumbers,
+            };
+            Pass(Side(leftLetters, default), Side(default, rightNumbers));
+        }
+
+        Divide(leftLetters, rightNumbers);
+    }
+
+    // "7 - 3x": where the letter is brought to the front, the minus must go with it.
+    private List<SideTerm> Turned(IReadOnlyList<SideTerm> side, bool isLeft)
+    {
+        if (side is [{ HasLetter: false, Bracket: null, Number.Sign: > 0 } number, { HasLetter: true, Number.Sign: < 0 } letter]
+            && run.Ask(EquationPoints.Order, Pair(number.Number, letter.Number, isLeft, false)) == SideOrder.NumbersExchanged)
+            return [letter with { Number = -letter.Number }, number with { Number = -number.Number }];
+        return [.. side];
+    }
+
+    private List<SideTerm> WithoutBrackets(List<SideTerm> side)
+    {
+        var terms = new List<SideTerm>();
+        for (var i = 0; i < side.Count; i++)
+        {
+            if (side[i].Bracket is not { } bracket)
+            {
+                terms.Add(side[i]);
+                continue;
+            }
+
+            var before = side[i].Number;
+            before = run.Ask(EquationPoints.Before, new InBracket(Seen(before), Seen(bracket[0].Number), bracket[0].HasLetter, 0, i > 0)) switch
+            {
+                BeforeBracket.MinusLost => Rational.Abs(before),
+                BeforeBracket.LeftOut => Rational.Whole(before.Sign),
+                _ => before,
+            };
+            for (var at = 0; at < bracket.Count; at++)
+            {
+                var term = bracket[at];
+                switch (run.Ask(EquationPoints.Meets, new InBracket(Seen(before), Seen(term.Number), term.HasLetter, at, i > 0)))
+                {
+                    case MeetsTerm.Copied: terms.Add(term); break;
+                    case MeetsTerm.Added: terms.Add(term with { Number = before + term.Number }); break;
+                    case MeetsTerm.LeftOut: break;
+                    default: terms.Add(term with { Number = Times(before, term.Number) }); break;
+                }
+            }
+        }
+
+        return terms;
+    }
+
+    private Rational Times(Rational one, Rational other)
+    {
+        var (a, b) = (Rational.Abs(one), Rational.Abs(other));
+        var size = a is { IsWhole: true } && b is { IsWhole: true } && a.Top > 1 && a.Top <= 12 && b.Top > 1 && b.Top <= 12
+            ? Rational.Whole(run.Recall(new NumberFact(FactKind.Times, (int)a.Top, (int)b.Top))) : a * b;
+        return (one.Sign < 0 || other.Sign < 0) && SignPoints.IsNegative(run, new SignsContext(one.Sign < 0, other.Sign < 0, a > b, IsQuotient: false)) ? -size : size;
+    }
+
+    private (Rational Letters, Rational Numbers) Collected(List<SideTerm> side, bool isLeft) => (Sum(side, true, isLeft), Sum(side, false, isLeft));
+
+    private Rational Sum(List<SideTerm> side, bool haveLetter, bool isLeft)
+    {
+        var sum = default(Rational);
+        var isFirst = true;
+        foreach (var term in side.Where(t => t.HasLetter == haveLetter))
+        {
+            if (isFirst) sum = term.Number;
+            else
+                sum = run.Ask(EquationPoints.Sum, Pair(sum, term.Number, isLeft, haveLetter)) switch
+                {
+                    SideSum.SizesAdded => Rational.Abs(sum) + Rational.Abs(term.Number),
+                    SideSum.SignOfFirstKept => sum.Sign < 0 ? -(Rational.Abs(sum) + Rational.Abs(term.Number)) : Rational.Abs(sum) + Rational.Abs(term.Number),
+                    SideSum.SizesApart => Rational.Abs(Rational.Abs(sum) - Rational.Abs(term.Number)),
+                    _ => sum + term.Number,
+                };
+            isFirst = false;
+        }
+
+        return sum;
+    }
+
+    private void Join(ref Rational letters, ref Rational numbers, bool isLeft)
+    {
+        if (letters.IsZero || numbers.IsZero) return;
+        switch (run.Ask(EquationPoints.Join, Pair(letters, numbers, isLeft, false)))
+        {
+            case OneSide.Joined: (letters, numbers) = (letters + numbers, default); break;
+            case OneSide.JoinedAsNumber: (letters, numbers) = (default, letters + numbers); break;
+            default: break;
+        }
+    }
+
+    private void Divide(Rational letters, Rational numbers)
+    {
+        if (letters.IsOne)
+        {
+            Write(numbers);
+            return;
+        }
+
+        var (a, b) = (Rational.Abs(letters), Rational.Abs(numbers));
+        var isNegative = (letters.Sign < 0 || numbers.Sign < 0) && !numbers.IsZero && SignPoints.IsNegative(run, new SignsContext(numbers.Sign < 0, letters.Sign < 0, b > a, IsQuotient: true));
+        var way = run.Ask(EquationPoints.Divide, Pair(letters, numbers, true, true));
+        switch (way)
+        {
+            case NumberBefore.TakenAway: Write(numbers - letters); return;
+            case NumberBefore.Added: Write(numbers + letters); return;
+            case NumberBefore.Multiplied: Write(Signed(a * b)); return;
+            case NumberBefore.LargerBySmaller when !b.IsZero: Write(Signed(a > b ? a / b : b / a)); return;
+            case NumberBefore.UpsideDown when !b.IsZero: Write(Signed(a / b)); return;
+            case NumberBefore.WholePart: Write(Signed(Rational.Whole(Quotient()))); return;
+            case NumberBefore.RestBehindPoint when !(b / a).IsWhole:
+                run.Page.Append($"{task.Letter} = {DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{Quotient()}.{(b - a * Rational.Whole(Quotient())).Top}")}");
+                return;
+            case NumberBefore.LeftOut: Write(numbers); return;
+            case NumberBefore.SignLost: Write(numbers / a); return;
+            default: Write(Signed(b / a)); return;
+        }
+
+        BigInteger Quotient()
+        {
+            var exact = b / a;
+            return BigInteger.Divide(exact.Top, exact.Bottom);
+        }
+
+        Rational Signed(Rational size) => isNegative ? -size : size;
+    }
+
+    // No letter is left: what stands there is true or false.
+    private void Without(Rational left, Rational right)
+    {
+        Pass(Side(default, left), Side(default, right));
+        var isTrue = left == right;
+        var way = run.Ask(EquationPoints.Gone, Pair(left, right, true, false));
+        run.Page.Append(way switch
+        {
+            NoLetterLeft.Zero => $"{task.Letter} = 0",
+            NoLetterLeft.TheNumber => $"{task.Letter} = {(right - left).Text}",
+            NoLetterLeft.None => EquationTask.NoNumber,
+            NoLetterLeft.All => EquationTask.EveryNumber,
+            NoLetterLeft.Exchanged => isTrue ? EquationTask.NoNumber : EquationTask.EveryNumber,
+            _ => isTrue ? EquationTask.EveryNumber : EquationTask.NoNumber,
+        });
+    }
+
+    private void Write(Rational number)
+    {
+        run.Page.Append($"{task.Letter} = {number.Text}");
+        if (run.Page.KeepsMarks) run.Page.Pass($"{task.Letter} = {number.Text}", isWritten: false);
+    }
+
+    private static List<SideTerm> Side(Rational letters, Rational numbers)
+    {
+        var side = new List<SideTerm>();
+        if (!letters.IsZero) side.Add(new SideTerm(letters, true));
+        if (!numbers.IsZero) side.Add(new SideTerm(numbers, false));
+        return side;
+    }
+
+    private void Pass(List<SideTerm> left, List<SideTerm> right)
+    {
+        if (!run.Page.KeepsMarks) return;
+        var line = $"{EquationTask.Write(left, task.Letter)} = {EquationTask.Write(right, task.Letter)}";
+        if (run.Page.Passed.Count == 0 ? line != task.Text["solve ".Length..] : run.Page.Passed[^1] != line) run.Page.Pass(line, isWritten: true);
+    }
+
+    private static EquationPair Pair(Rational first, Rational second, bool isLeft, bool haveLetter) => new(Seen(first), Seen(second), isLeft, haveLetter);
+
+    private static int Seen(Rational number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number.IsWhole ? number.Top : number.Top / number.Bottom));
+}
