@@ -220,7 +220,7 @@ public class CommandLineTests
     public void The_whole_catalogue_is_listed_without_a_family()
     {
         var all = Call("", "bugs").Output.Trim().Split('\n').Length;
-        string[] families = ["addition", "subtraction", "multiplication", "division", "decimal-sums", "decimal-products", "decimal-division", "integers", "fractions", "mixed-numbers", "polynomials", "expanding"];
+        string[] families = ["addition", "subtraction", "multiplication", "division", "decimal-sums", "decimal-products", "decimal-division", "integers", "fractions", "mixed-numbers", "polynomials", "expanding", "equations"];
         all.ShouldBe(families.Sum(family => Call("", "bugs", "--family", family).Output.Trim().Split('\n').Count(line => line.Contains($"\"{family}."))));
     }
 

@@ -278,4 +278,20 @@ public static class Ideas
     /// <summary>Multiplying terms.</summary>
     public static readonly MissingIdea NumbersTimesPowersPlus = new("numbers-times-powers-plus", "numbers are multiplied, powers added",
         "In a product of terms the numbers are multiplied and the powers of the letter added.");
+
+    /// <summary>Both sides.</summary>
+    public static readonly MissingIdea SameOnBothSides = new("same-on-both-sides", "the same on both sides",
+        "An equation stays true when the same is done to both sides; what is moved is taken from both, and so its sign turns.");
+
+    /// <summary>Undoing a product.</summary>
+    public static readonly MissingIdea DividingUndoesTimes = new("dividing-undoes-times", "dividing undoes multiplying",
+        "A number before the letter is multiplied with it; dividing by it, with its sign, leaves the letter alone.");
+
+    /// <summary>Letters and numbers.</summary>
+    public static readonly MissingIdea LettersAndNumbersApart = new("letters-and-numbers-apart", "letters and numbers stay apart",
+        "So many of the letter and so many ones are different things: they are not put together before the letter is known.");
+
+    /// <summary>No solution, every number.</summary>
+    public static readonly MissingIdea FalseOrAlwaysTrue = new("false-or-always-true", "none, or every number",
+        "Where no letter is left, the equation is false for every number or true for every number.");
 }

@@ -50,6 +50,23 @@ public sealed class AlgebraTests
     [InlineData("expanding.square-number-left", "expand (5 - 6y)^2", "6y^2 - 60y + 25")]
     [InlineData("expanding.both-minus-minus", "expand -5x(x - 8)", "-5x^2 - 40x")]
     [InlineData("expanding.larger-sign", "expand (y + 9)(y - 7)", "y^2 + 2y + 63")]
+    [InlineData("equations.first-term-only", "solve 5(x + 7) = 40", "x = 33/5")] // 5x + 7 = 40
+    [InlineData("equations.minus-before-bracket-lost", "solve 12 - 3(x + 5) = -27", "x = -18")] // 12 + 3x + 15
+    [InlineData("equations.minus-meets-first-term-only", "solve 12 - 3(x + 5) = 0", "x = 9")] // 12 − 3x + 15
+    [InlineData("equations.turned-round", "solve 16 - 3x = -14", "x = 2/3")] // 3x − 16 = −14
+    [InlineData("equations.joined", "solve 6y + 7 = -3y + 14", "y = 11/13")] // 13y = 11y
+    [InlineData("equations.joined", "solve 5x + 3 = 16", "x = 2")] // 8x = 16
+    [InlineData("equations.letters-crossed-off", "solve 2y + 4 = -2y + 20", "y = 8")]
+    [InlineData("equations.number-added", "solve 3x + 4 = 10", "x = 14/3")]
+    [InlineData("equations.number-reversed", "solve 6x + 14 = x + 49", "x = -7")] // 5x = 14 − 49
+    [InlineData("equations.larger-less-smaller", "solve 5x + 12 = 7", "x = 1")]
+    [InlineData("equations.number-taken-away", "solve 3x = 12", "x = 9")]
+    [InlineData("equations.divided-upside-down", "solve 4x = 12", "x = 1/3")]
+    [InlineData("equations.larger-by-smaller", "solve 6x = 2", "x = 3")]
+    [InlineData("equations.whole-part-only", "solve 2y + 1 = 8", "y = 3")]
+    [InlineData("equations.rest-behind-point", "solve 4x = 15", "x = 3.3")]
+    [InlineData("equations.minus-by-minus-minus", "solve 12 - 5x = x", "x = -2")]
+    [InlineData("equations.no-letter-zero", "solve 5(t - 2) = 5t - 14", "t = 0")]
     public void A_rule_gives_the_answer_worked_by_hand(string rule, string task, string answer)
     {
         var run = new MethodRun();
@@ -81,7 +98,31 @@ public sealed class AlgebraTests
         }, iter: 10_000);
     }
 
+    [Fact]
+    public void Ten_thousand_equations_are_solved_by_the_number_that_they_come_out_with()
+    {
+        var number = Gen.Int[-12, 12];
+        Gen.Select(number.Where(n => n != 0), number, number, number, Gen.Int[1, 6]).Sample((a, b, c, d, k) =>
+        {
+            var text = $"solve {k}({a}x + {b}) - {c}x = {d} - x/{k}".Replace("+ -", "- ", StringComparison.Ordinal).Replace("- -", "+ ", StringComparison.Ordinal);
+            var task = TaskText.TryParse(text).Value!;
+            var run = new MethodRun();
+            Method.Run(task, run, DeviationSet.Taught);
+
+            // k(ax + b) − cx = d − x/k, times k: (k²a − kc + 1)x = kd − k²b
+            var (letters, numbers) = (k * k * a - k * c + 1, k * d - k * k * b);
+            var right = letters == 0 ? numbers == 0 ? "all" : "none" : $"x = {new Rational(numbers, letters).Text}";
+            return task.RightAnswer == right && run.Page.Answer.SequenceEqual(right);
+        }, iter: 10_000);
+    }
+
     [Theory]
+    [InlineData("solve 2x = 1", "x = 1/2", Verdict.Right)]
+    [InlineData("solve 2x = 1", "0.5", Verdict.Right)]
+    [InlineData("solve 2x = 1", "x=2/4", Verdict.Unfinished)]
+    [InlineData("solve 2x = 1", "x = 2", Verdict.Wrong)]
+    [InlineData("solve 2x = 1", "y = 1/2", Verdict.Right)]
+    [InlineData("solve 2x = 2x + 1", "NONE", Verdict.Right)]
     [InlineData("simplify (4x^2 - 3x) - (x^2 - 5)", "3x^2 - 3x + 5", Verdict.Right)]
     [InlineData("simplify (4x^2 - 3x) - (x^2 - 5)", "5 - 3x + 3x²", Verdict.Wrong)] // a raised 2 is not in the format
     [InlineData("simplify (4x^2 - 3x) - (x^2 - 5)", "5 - 3y + 3y^2", Verdict.Right)] // the letter's name does not matter
@@ -103,6 +144,12 @@ public sealed class AlgebraTests
     [InlineData("expand (x + 1)^3", 15)]
     [InlineData("expand 2(x + 1)(x - 1)", 6)]
     [InlineData("expand (x + 1)(x - 1) + 3", 22)]
+    [InlineData("solve 3x + 4", 12)]
+    [InlineData("solve 3x + 4y = 2", 12)]
+    [InlineData("solve 3x^2 = 2", 8)]
+    [InlineData("solve 3 = 2", 5)]
+    [InlineData("solve 2(x + (3)) = 2", 12)]
+    [InlineData("solve x/0 = 2", 8)]
     public void What_cannot_be_read_is_refused_with_its_position(string task, int position)
     {
         var read = TaskText.TryParse(task);

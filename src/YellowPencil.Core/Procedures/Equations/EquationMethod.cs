@@ -77,7 +77,15 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
 
         if (!rightLetters.IsZero)
         {
-            leftLetters = run.Ask(EquationPoints.Letters, Pair(leftLetters, rightLetters, true, true)) switch
+            var areAlone = leftNumbers.IsZero && rightNumbers.IsZero && !leftLetters.IsZero;
+            var way = run.Ask(EquationPoints.Letters, Pair(leftLetters, rightLetters, true, true) with { AreAlone = areAlone });
+            if (way == LettersMoved.Divided && areAlone)
+            {
+                Write(rightLetters / leftLetters);
+                return;
+            }
+
+            leftLetters = way switch
             {
                 LettersMoved.AddedToLeft => leftLetters + rightLetters,
                 LettersMoved.CrossedOff => leftLetters,
@@ -146,6 +154,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                     case MeetsTerm.Copied: terms.Add(term); break;
                     case MeetsTerm.Added: terms.Add(term with { Number = before + term.Number }); break;
                     case MeetsTerm.LeftOut: break;
+                    case MeetsTerm.MultipliedSignKept: terms.Add(term with { Number = Rational.Abs(before) * term.Number }); break;
                     default: terms.Add(term with { Number = Times(before, term.Number) }); break;
                 }
             }
@@ -216,7 +225,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
             case NumberBefore.UpsideDown when !b.IsZero: Write(Signed(a / b)); return;
             case NumberBefore.WholePart: Write(Signed(Rational.Whole(Quotient()))); return;
             case NumberBefore.RestBehindPoint when !(b / a).IsWhole:
-                run.Page.Append($"{task.Letter} = {DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{Quotient()}.{(b - a * Rational.Whole(Quotient())).Top}")}");
+                run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{Quotient()}.{(b - a * Rational.Whole(Quotient())).Top}"));
                 return;
             case NumberBefore.LeftOut: Write(numbers); return;
             case NumberBefore.SignLost: Write(numbers / a); return;

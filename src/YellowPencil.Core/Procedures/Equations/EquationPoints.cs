@@ -7,7 +7,7 @@ namespace YellowPencil.Core.Procedures.Equations;
 public enum BeforeBracket { AsSet, MinusLost, LeftOut }
 
 /// <summary>Which terms of a bracket a number meets.</summary>
-public enum MeetsTerm { Multiplied, Copied, Added, LeftOut }
+public enum MeetsTerm { Multiplied, Copied, Added, LeftOut, MultipliedSignKept }
 
 /// <summary>How a side is read that begins with a plain number.</summary>
 public enum SideOrder { AsSet, NumbersExchanged }
@@ -19,7 +19,7 @@ public enum OneSide { Apart, Joined, JoinedAsNumber }
 public enum SideSum { WithSigns, SizesAdded, SignOfFirstKept, SizesApart }
 
 /// <summary>What is done with the letters on the right.</summary>
-public enum LettersMoved { TakenFromLeft, AddedToLeft, CrossedOff, LargerLessSmaller, RightLessLeft }
+public enum LettersMoved { TakenFromLeft, AddedToLeft, CrossedOff, LargerLessSmaller, RightLessLeft, Divided }
 
 /// <summary>What is done with the number on the left.</summary>
 public enum NumberMoved { TakenFromRight, AddedToRight, Reversed, LargerLessSmaller, CrossedOff, RightStays }
@@ -51,6 +51,9 @@ public readonly record struct EquationPair(int First, int Second, bool IsLeft, b
 {
     /// <inheritdoc/>
     public int? Place => null;
+
+    /// <summary>Whether no plain number stands beside them.</summary>
+    public bool AreAlone { get; init; }
 
     /// <summary>Whether the division of the second by the first does not come out.</summary>
     public bool LeavesRest => First != 0 && Second % First != 0;
@@ -87,6 +90,7 @@ public static class EquationPoints
         new("right", "on the right", c => !c.IsLeft),
         new("letters", "in numbers of the letter", c => c.HaveLetter),
         new("numbers", "in plain numbers", c => !c.HaveLetter),
+        new("alone", "where no plain number is left", c => c.AreAlone),
         new("leaves-rest", "where the division does not come out", c => c.LeavesRest),
         new("comes-out", "where the division comes out", c => !c.LeavesRest),
     ];
@@ -105,7 +109,7 @@ public static class EquationPoints
     /// <summary>Which terms does it meet?</summary>
     public static readonly DecisionPoint<InBracket, MeetsTerm> Meets = new("equations.meets-term", "Which terms of the bracket are multiplied?")
     {
-        Does = Phrases.InOrder<MeetsTerm>("multiplies each term of a bracket", "copies a term of the bracket", "adds the number before the bracket", "leaves a term of the bracket out"),
+        Does = Phrases.InOrder<MeetsTerm>("multiplies each term of a bracket", "copies a term of the bracket", "adds the number before the bracket", "leaves a term of the bracket out", "multiplies the size and keeps the sign of the term"),
         Taught = (_, _) => MeetsTerm.Multiplied,
         Slips = c => c.At > 0 ? [(MeetsTerm.Copied, 2)] : [],
         Kinds = InBrackets,
@@ -143,7 +147,8 @@ public static class EquationPoints
     /// <summary>What is done with the letters on the right?</summary>
     public static readonly DecisionPoint<EquationPair, LettersMoved> Letters = new("equations.letters-moved", "How do the letters come to one side?")
     {
-        Does = Phrases.InOrder<LettersMoved>("takes the letters of the right from both sides", "adds the letters of the right to the left", "crosses the letters of the right off", "takes the fewer letters from the more", "takes the letters of the left from those of the right"),
+        Does = Phrases.InOrder<LettersMoved>("takes the letters of the right from both sides", "adds the letters of the right to the left", "crosses the letters of the right off", "takes the fewer letters from the more", "takes the letters of the left from those of the right", "divides the one number before the letter by the other"),
+        Can = (c, way) => way != LettersMoved.Divided || c.AreAlone,
         Taught = (_, _) => LettersMoved.TakenFromLeft,
         Slips = _ => [(LettersMoved.AddedToLeft, 2)],
         Kinds = Pairs,
