@@ -20,7 +20,7 @@ public static class TaskText
         ["simplify"] = new PolynomialGrammar(),
         ["expand"] = new ExpandingGrammar(),
         ["factor"] = new LaterGrammar(Family.Factoring),
-        ["sqrt"] = new LaterGrammar(Family.Roots),
+        ["sqrt"] = new RootGrammar(),
         ["solve"] = new EquationGrammar(),
     };
 

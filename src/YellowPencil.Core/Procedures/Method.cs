@@ -12,6 +12,7 @@ using YellowPencil.Core.Procedures.MixedNumbers;
 using YellowPencil.Core.Procedures.Multiplication;
 using YellowPencil.Core.Procedures.Outer;
 using YellowPencil.Core.Procedures.Polynomials;
+using YellowPencil.Core.Procedures.Roots;
 using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
 using YellowPencil.Core.Working.Fields;
@@ -30,7 +31,7 @@ public abstract class Method
     [
         new AdditionMethod(), new SubtractionMethod(), new MultiplicationMethod(), new DivisionMethod(),
         new DecimalSumMethod(), new DecimalProductMethod(), new DecimalDivisionMethod(), new IntegerMethod(),
-        new FractionMethod(), new MixedMethod(), new PolynomialMethod(), new ExpandingMethod(), new EquationMethod(),
+        new FractionMethod(), new MixedMethod(), new PolynomialMethod(), new ExpandingMethod(), new EquationMethod(), new RootMethod(),
     ];
 
     private static readonly Method?[] ByFamily = [.. Enum.GetValues<Family>().Select(f => All.FirstOrDefault(m => m.Family == f))];

@@ -38,7 +38,5 @@ internal sealed class LaterGrammar(Family family) : TaskGrammar(family)
 {
     public override IReadOnlyList<string> Overs => Family == Family.Factoring ? ["integers", "reals", "complex"] : [];
 
-    public override IReadOnlyList<string> Places => Family == Family.Roots ? ["1", "0.1", "0.01", "0.001"] : [];
-
     public override Parsed<ItemTask> Read(string text, int from, Asked asked) => Parsed<ItemTask>.Failed($"{Family.Title()} cannot be read so far", 0);
 }

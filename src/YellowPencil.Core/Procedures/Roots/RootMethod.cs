@@ -1,0 +1,184 @@
+using System.Numerics;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
+
+namespace YellowPencil.Core.Procedures.Roots;
+
+/// <summary>Square roots by hand: between two known squares, along a straight line or by trying, rounded to a place.</summary>
+public sealed class RootMethod : Method
+{
+    /// <inheritdoc/>
+    public override Family Family => Family.Roots;
+
+    /// <inheritdoc/>
+    protected override IReadOnlyList<DecisionPoint> OwnPoints => RootPoints.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.Roots];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new RootItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override IEnumerable<string> StatementsOf(string line) => [line];
+
+    /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, string line)
+    {
+        var (root, text) = ((RootTask)task, string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c))));
+        if (text.Split('+') is [var whole, var part] && long.TryParse(whole, out var lower) && MixedNumber.TryRead(part) is { IsNegative: false, Number: { Whole: 0, HasFraction: true } fraction })
+            return new RootTask(root.Number, root.Places, fraction with { Whole = lower });
+        return DecimalNumber.TryParse(text) is { Succeeded: true, Value: { IsNegative: false } estimate } ? new RootTask(root.Number, root.Places, null, new Rational(estimate.Unscaled, BigInteger.Pow(10, estimate.Places))) : null;
+    }
+
+    /// <inheritdoc/>
+    public override bool IsSameLine(string one, string other) => Plain(one) == Plain(other);
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run) => new RootWork(run, (RootTask)task).Walk();
+
+    private static string Plain(string line) => DecimalNumber.Canonical(string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c))));
+}
+
+/// <summary>The steps of one estimate.</summary>
+/// <param name="run">The run.</param>
+/// <param name="task">The root.</param>
+internal readonly struct RootWork(MethodRun run, RootTask task)
+{
+    /// <summary>Estimates it.</summary>
+    public void Walk()
+    {
+        if (task.Estimate is { } estimate)
+        {
+            Finish(estimate, estimate);
+            return;
+        }
+
+        if (task.Mixed is { } mixed)
+        {
+            Divide(Rational.Whole(mixed.Whole), new Rational(mixed.Top, mixed.Bottom));
+            return;
+        }
+
+        var number = run.Ask(RootPoints.Under, Seen(task.Radicand, -1)) switch
+        {
+            UnderRoot.WholePartOnly => Rational.Whole(task.Radicand.Top / task.Radicand.Bottom),
+            UnderRoot.Halved => task.Radicand / Rational.Whole(2),
+            UnderRoot.WithoutPoint => Rational.Whole(task.Number.Unscaled),
+            _ => task.Radicand,
+        };
+        var known = run.Ask(RootPoints.Known, Seen(number, -1));
+        var lower = BigInteger.Zero;
+        while (lower < RootTask.Most && !(Rational.Whole(Square(lower + 1, known)) > number)) lower++;
+        var (below, above) = (Rational.Whole(Square(lower, known)), Rational.Whole(Square(lower + 1, known)));
+        if (below == number)
+        {
+            Append(Rational.Whole(lower), 0);
+            return;
+        }
+
+        Between(number, lower, below, above);
+    }
+
+    private void Between(Rational number, BigInteger lower, Rational below, Rational above)
+    {
+        var seen = Seen(number, -1);
+        var (one, half) = (Rational.Whole(1), new Rational(1, 2));
+        var isNearerUpper = above - number < number - below;
+        switch (run.Ask(RootPoints.Way, seen))
+        {
+            case RootWay.NumberLine:
+                Try(number);
+                return;
+            case RootWay.NearestWhole: Append(Rational.Whole(isNearerUpper ? lower + 1 : lower), 0); return;
+            case RootWay.HalfWay: Append(Rational.Whole(lower) + half, task.Places); return;
+            case RootWay.LowerRoot: Append(Rational.Whole(lower), 0); return;
+            case RootWay.UpperRoot: Append(Rational.Whole(lower) + one, 0); return;
+            case RootWay.HalfOfNumber: Append(RootTask.Rounded(number / Rational.Whole(2), task.Places), task.Places); return;
+            case RootWay.NearestRootAdded:
+                Divide(Rational.Whole(isNearerUpper ? lower + 1 : lower), (isNearerUpper ? above - number : number - below) / (above - below));
+                return;
+            case RootWay.GapAsTenths: Append(Rational.Whole(lower) + (number - below) / Rational.Whole(10), task.Places); return;
+            default: break;
+        }
+
+        var top = run.Ask(RootPoints.Top, seen) switch { GapTop.BothEndsCounted => number - below + one, GapTop.ToUpper => above - number, GapTop.WholeNumber => number, _ => number - below };
+        var bottom = run.Ask(RootPoints.Bottom, seen) switch
+        {
+            GapBottom.LowerRoot => Rational.Whole(BigInteger.Max(1, lower)),
+            GapBottom.UpperRoot => Rational.Whole(lower + 1),
+            GapBottom.UpperSquare => above,
+            GapBottom.LowerSquare => below.IsZero ? above : below,
+            GapBottom.Ten => Rational.Whole(10),
+            GapBottom.Hundred => Rational.Whole(100),
+            GapBottom.TwiceLowerRoot => Rational.Whole(BigInteger.Max(1, 2 * lower)),
+            _ => above - below,
+        };
+        var from = run.Ask(RootPoints.From, seen);
+        var start = Rational.Whole(from == CountedFrom.LowerRoot ? lower : lower + 1);
+        if (run.Page.KeepsMarks && top.IsWhole && bottom.IsWhole) run.Page.Pass($"{start.Text} {(from == CountedFrom.UpperRootBack ? "-" : "+")} {top.Text}/{bottom.Text}", isWritten: true);
+        if (from == CountedFrom.UpperRootBack) Finish(RootTask.CutOff(start - top / bottom, task.Places + 1), start - top / bottom);
+        else Divide(start, top / bottom);
+    }
+
+    private void Divide(Rational start, Rational fraction)
+    {
+        var value = run.Ask(RootPoints.Divided, Seen(task.Radicand, -1)) switch
+        {
+            GapDivided.UpsideDown when !fraction.IsZero => Rational.Whole(1) / fraction,
+            GapDivided.ZeroLeftOut when fraction < new Rational(1, 10) => fraction * Rational.Whole(10),
+            _ => fraction,
+        };
+        var cut = RootTask.CutOff(start + value, task.Places + 1);
+        if (run.Page.KeepsMarks) run.Page.Pass(RootTask.Written(cut, task.Places + 1), isWritten: true);
+        Finish(cut, start + value);
+    }
+
+    // The division is carried one place further than is asked for, and rounded from there.
+    private void Finish(Rational cut, Rational exact)
+    {
+        var hundredths = (int)(cut.Top * BigInteger.Pow(10, task.Places + 1) / cut.Bottom % 1000);
+        var places = task.Places;
+        switch (run.Ask(RootPoints.Round, Seen(task.Radicand, hundredths)))
+        {
+            case RootRounded.CutOff: Append(RootTask.CutOff(cut, places), places); return;
+            case RootRounded.AlwaysUp:
+                var lower = RootTask.CutOff(cut, places);
+                Append(lower == cut ? cut : lower + new Rational(1, BigInteger.Pow(10, places)), places);
+                return;
+            case RootRounded.Twice: Append(RootTask.Rounded(RootTask.Rounded(exact, places + 1), places), places); return;
+            case RootRounded.ToHalf: Append(RootTask.Rounded(cut * Rational.Whole(2), 0) / Rational.Whole(2), 1); return;
+            case RootRounded.ToWhole: Append(RootTask.Rounded(cut, 0), 0); return;
+            case RootRounded.NotAtAll: Append(cut, places + 1); return;
+            default: Append(RootTask.Rounded(cut, places), places); return;
+        }
+    }
+
+    // By trying: tenths are squared until one is the nearest; what comes out is the root rounded.
+    private void Try(Rational number)
+    {
+        var root = new Rational(RootTask.Root(number.Top * BigInteger.Pow(10, 2 * task.Places + 4) / number.Bottom), BigInteger.Pow(10, task.Places + 2));
+        if (run.Page.KeepsMarks) run.Page.Pass(RootTask.Written(RootTask.CutOff(root, task.Places + 1), task.Places + 1), isWritten: false);
+        if (number == task.Radicand) run.Page.Append(task.RightAnswer);
+        else Append(RootTask.Rounded(root, task.Places), task.Places);
+    }
+
+    private void Append(Rational number, int places) => run.Page.Append(RootTask.Written(number, Math.Max(places, number.IsWhole ? 0 : places)));
+
+    private RootContext Seen(Rational number, int hundredths)
+    {
+        var whole = number.Top / number.Bottom;
+        return new RootContext((int)whole, (int)RootTask.Root(whole), hundredths, !task.Radicand.IsWhole);
+    }
+
+    private static BigInteger Square(BigInteger root, SquareKnown known) => known switch
+    {
+        SquareKnown.PartByPart when root > 9 => root / 10 * 10 * (root / 10 * 10) + root % 10 * (root % 10),
+        SquareKnown.Doubled => 2 * root,
+        _ => root * root,
+    };
+}
