@@ -294,4 +294,16 @@ public static class Ideas
     /// <summary>No solution, every number.</summary>
     public static readonly MissingIdea FalseOrAlwaysTrue = new("false-or-always-true", "none, or every number",
         "Where no letter is left, the equation is false for every number or true for every number.");
+
+    /// <summary>Roots undo squares.</summary>
+    public static readonly MissingIdea RootUndoesSquare = new("root-undoes-square", "a root undoes a square",
+        "The root of a number is what, times itself, makes the number: it lies between the roots of two neighbouring squares.");
+
+    /// <summary>Between two squares.</summary>
+    public static readonly MissingIdea PartOfTheWay = new("part-of-the-way", "part of the way between two squares",
+        "How far a number is between two squares is its distance from the lower one as a part of the distance of both.");
+
+    /// <summary>Rounding.</summary>
+    public static readonly MissingIdea RoundedOnce = new("rounded-once", "rounding looks at the next digit, once",
+        "An estimate is rounded once, by the digit behind the last one that is kept: five or more goes up.");
 }

@@ -78,11 +78,8 @@ public sealed class RootTask : ItemTask
     /// <inheritdoc/>
     public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 
-    /// <inheritdoc/>
-    public override bool IsMoreThanAsked(string answer) => Canonical(answer) == TrueAnswer;
-
-    /// <inheritdoc/>
-    public override Verdict Judge(string? answer) => answer is not null && base.Judge(answer) == Verdict.Wrong && IsMoreThanAsked(answer) ? Verdict.Right : base.Judge(answer);
+    /// <summary>The root rounded is right as well where a straight line comes to a little less.</summary>
+    public override Verdict Judge(string? answer) => answer is not null && base.Judge(answer) == Verdict.Wrong && Canonical(answer) == TrueAnswer ? Verdict.Right : base.Judge(answer);
 
     private static Rational OnTheLine(Rational number)
     {

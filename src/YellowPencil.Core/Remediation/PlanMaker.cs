@@ -90,8 +90,18 @@ public static class PlanMaker
         var made = Make(plan.Student, hypothesis, wrongFacts, classroom, mostDigits, seed, ownName, plan.Rivals);
         var rewritten = plan with
         {
-            Word = made.Word, School = made.School, OldRule = made.OldRule, Reason = made.Reason, Idea = made.Idea, WhyFirst = made.WhyFirst, Waiting = made.Waiting, Script = made.Script, Differs = made.Differs,
-            ExampleSteps = made.Example == plan.Example ? made.ExampleSteps : plan.ExampleSteps, Check = made.Check, Reworded = new Dictionary<string, string>(),
+            Word = made.Word,
+            School = made.School,
+            OldRule = made.OldRule,
+            Reason = made.Reason,
+            Idea = made.Idea,
+            WhyFirst = made.WhyFirst,
+            Waiting = made.Waiting,
+            Script = made.Script,
+            Differs = made.Differs,
+            ExampleSteps = made.Example == plan.Example ? made.ExampleSteps : plan.ExampleSteps,
+            Check = made.Check,
+            Reworded = new Dictionary<string, string>(),
         };
         return plan.Reworded.Keys.Aggregate(rewritten, (changed, key) => changed.Reword(key, PlanSentences.Of(plan).First(s => s.Key == key).Text));
     }

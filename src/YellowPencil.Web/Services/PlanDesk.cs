@@ -96,8 +96,20 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
         await names.LoadAsync();
         var plan = new Plan
         {
-            Id = Guid.CreateVersion7(clock.GetUtcNow()), Turn = await TurnAsync(printed.PageId, printed.Rules), StudentId = printed.StudentId, PageId = printed.PageId, PageVersion = printed.PageVersion, Rules = printed.Rules, Content = printed.Content,
-            EngineVersion = printed.EngineVersion, AvoidedFacts = printed.AvoidedFacts, MostDigits = printed.MostDigits, Seed = printed.Seed, MadeAt = clock.GetUtcNow(), Word = printed.Word, School = printed.School,
+            Id = Guid.CreateVersion7(clock.GetUtcNow()),
+            Turn = await TurnAsync(printed.PageId, printed.Rules),
+            StudentId = printed.StudentId,
+            PageId = printed.PageId,
+            PageVersion = printed.PageVersion,
+            Rules = printed.Rules,
+            Content = printed.Content,
+            EngineVersion = printed.EngineVersion,
+            AvoidedFacts = printed.AvoidedFacts,
+            MostDigits = printed.MostDigits,
+            Seed = printed.Seed,
+            MadeAt = clock.GetUtcNow(),
+            Word = printed.Word,
+            School = printed.School,
         };
         await RewriteAsync(plan, printed.Student!.Classroom);
         data.Plans.Add(plan);
@@ -123,8 +135,18 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
             return (null, $"{student.Code} has no page yet that a plan could belong to.");
         var plan = new Plan
         {
-            Id = Guid.CreateVersion7(clock.GetUtcNow()), Turn = await TurnAsync(page.Id, ""), StudentId = student.Id, PageId = page.Id, PageVersion = page.Version, Rules = "", Content = PlanJson.Write(made with { Student = student.Code }),
-            EngineVersion = EngineVersion.Current, MostDigits = 3, MadeAt = clock.GetUtcNow(), Word = made.Word, School = made.School,
+            Id = Guid.CreateVersion7(clock.GetUtcNow()),
+            Turn = await TurnAsync(page.Id, ""),
+            StudentId = student.Id,
+            PageId = page.Id,
+            PageVersion = page.Version,
+            Rules = "",
+            Content = PlanJson.Write(made with { Student = student.Code }),
+            EngineVersion = EngineVersion.Current,
+            MostDigits = 3,
+            MadeAt = clock.GetUtcNow(),
+            Word = made.Word,
+            School = made.School,
         };
         data.Plans.Add(plan);
         await data.SaveChangesAsync(cancellation);

@@ -141,9 +141,9 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
     // The division is carried one place further than is asked for, and rounded from there.
     private void Finish(Rational cut, Rational exact)
     {
-        var hundredths = (int)(cut.Top * BigInteger.Pow(10, task.Places + 1) / cut.Bottom % 1000);
+        var tail = (int)(exact.Top * BigInteger.Pow(10, task.Places + 2) / exact.Bottom % 100);
         var places = task.Places;
-        switch (run.Ask(RootPoints.Round, Seen(task.Radicand, hundredths)))
+        switch (run.Ask(RootPoints.Round, Seen(task.Radicand, tail)))
         {
             case RootRounded.CutOff: Append(RootTask.CutOff(cut, places), places); return;
             case RootRounded.AlwaysUp:
@@ -163,16 +163,15 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
     {
         var root = new Rational(RootTask.Root(number.Top * BigInteger.Pow(10, 2 * task.Places + 4) / number.Bottom), BigInteger.Pow(10, task.Places + 2));
         if (run.Page.KeepsMarks) run.Page.Pass(RootTask.Written(RootTask.CutOff(root, task.Places + 1), task.Places + 1), isWritten: false);
-        if (number == task.Radicand) run.Page.Append(task.RightAnswer);
-        else Append(RootTask.Rounded(root, task.Places), task.Places);
+        Append(RootTask.Rounded(root, task.Places), task.Places);
     }
 
     private void Append(Rational number, int places) => run.Page.Append(RootTask.Written(number, Math.Max(places, number.IsWhole ? 0 : places)));
 
-    private RootContext Seen(Rational number, int hundredths)
+    private RootContext Seen(Rational number, int tail)
     {
         var whole = number.Top / number.Bottom;
-        return new RootContext((int)whole, (int)RootTask.Root(whole), hundredths, !task.Radicand.IsWhole);
+        return new RootContext((int)whole, (int)RootTask.Root(whole), tail, !task.Radicand.IsWhole);
     }
 
     private static BigInteger Square(BigInteger root, SquareKnown known) => known switch

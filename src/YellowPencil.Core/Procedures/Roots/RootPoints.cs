@@ -30,9 +30,9 @@ public enum RootRounded { HalfUp, CutOff, AlwaysUp, Twice, ToHalf, ToWhole, NotA
 /// <summary>A root as the student sees it.</summary>
 /// <param name="Number">The whole part of the number under the root.</param>
 /// <param name="Lower">The lower root.</param>
-/// <param name="Hundredths">The hundredths of the estimate behind its whole part, where there is one; -1 before.</param>
+/// <param name="Tail">The two digits of the estimate behind the place that is kept, where there is one; -1 before.</param>
 /// <param name="IsDecimal">Whether the number under the root has a point.</param>
-public readonly record struct RootContext(int Number, int Lower, int Hundredths, bool IsDecimal) : IDecisionContext
+public readonly record struct RootContext(int Number, int Lower, int Tail, bool IsDecimal) : IDecisionContext
 {
     /// <inheritdoc/>
     public int? Place => null;
@@ -57,8 +57,8 @@ public static class RootPoints
         new("nearer-upper", "where the upper square is nearer", c => c.IsNearerUpper),
         new("nearer-lower", "where the lower square is nearer", c => !c.IsNearerUpper),
         new("two-digits", "where the lower root has two digits", c => c.Lower > 9),
-        new("half-or-more", "where the next digit is five or more", c => c.Hundredths >= 0 && c.Hundredths % 10 >= 5),
-        new("below-half", "where the next digit is less than five", c => c.Hundredths >= 0 && c.Hundredths % 10 < 5),
+        new("half-or-more", "where the next digit is five or more", c => c.Tail >= 50),
+        new("below-half", "where the next digit is less than five", c => c.Tail is >= 0 and < 50),
     ];
 
     /// <summary>How is the number read?</summary>
@@ -131,7 +131,8 @@ public static class RootPoints
     {
         Does = Phrases.InOrder<RootRounded>("rounds to the place", "cuts off instead of rounding", "always rounds up", "rounds twice", "rounds to the nearest half", "rounds to a whole number", "does not round"),
         Taught = (_, _) => RootRounded.HalfUp,
-        Slips = c => c.Hundredths % 10 >= 5 ? [(RootRounded.CutOff, 3)] : [],
+        Can = (c, way) => way switch { RootRounded.CutOff => c.Tail >= 50, RootRounded.AlwaysUp => c.Tail is >= 10 and < 50, RootRounded.Twice => c.Tail is >= 45 and < 50, _ => true },
+        Slips = c => c.Tail >= 50 ? [(RootRounded.CutOff, 3)] : [],
         Kinds = Kinds,
     };
 
