@@ -19,7 +19,7 @@ public static class TaskText
     {
         ["simplify"] = new PolynomialGrammar(),
         ["expand"] = new ExpandingGrammar(),
-        ["factor"] = new LaterGrammar(Family.Factoring),
+        ["factor"] = new FactoringGrammar(),
         ["sqrt"] = new RootGrammar(),
         ["solve"] = new EquationGrammar(),
     };

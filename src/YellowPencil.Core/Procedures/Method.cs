@@ -6,6 +6,7 @@ using YellowPencil.Core.Procedures.DecimalSums;
 using YellowPencil.Core.Procedures.Division;
 using YellowPencil.Core.Procedures.Equations;
 using YellowPencil.Core.Procedures.Expanding;
+using YellowPencil.Core.Procedures.Factoring;
 using YellowPencil.Core.Procedures.Fractions;
 using YellowPencil.Core.Procedures.Integers;
 using YellowPencil.Core.Procedures.MixedNumbers;
@@ -31,7 +32,7 @@ public abstract class Method
     [
         new AdditionMethod(), new SubtractionMethod(), new MultiplicationMethod(), new DivisionMethod(),
         new DecimalSumMethod(), new DecimalProductMethod(), new DecimalDivisionMethod(), new IntegerMethod(),
-        new FractionMethod(), new MixedMethod(), new PolynomialMethod(), new ExpandingMethod(), new EquationMethod(), new RootMethod(),
+        new FractionMethod(), new MixedMethod(), new PolynomialMethod(), new ExpandingMethod(), new EquationMethod(), new RootMethod(), new FactoringMethod(),
     ];
 
     private static readonly Method?[] ByFamily = [.. Enum.GetValues<Family>().Select(f => All.FirstOrDefault(m => m.Family == f))];

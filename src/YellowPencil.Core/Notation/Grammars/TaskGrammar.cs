@@ -32,11 +32,3 @@ internal abstract class CalculationGrammar(Family family) : TaskGrammar(family)
 
     public sealed override Parsed<ItemTask> Read(string text, int from, Asked asked) => throw new NotSupportedException("calculations have no word in front");
 }
-
-/// <summary>A family of the format whose methods are not in the product yet.</summary>
-internal sealed class LaterGrammar(Family family) : TaskGrammar(family)
-{
-    public override IReadOnlyList<string> Overs => Family == Family.Factoring ? ["integers", "reals", "complex"] : [];
-
-    public override Parsed<ItemTask> Read(string text, int from, Asked asked) => Parsed<ItemTask>.Failed($"{Family.Title()} cannot be read so far", 0);
-}

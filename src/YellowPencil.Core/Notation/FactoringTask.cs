@@ -1,0 +1,145 @@
+using System.Numerics;
+
+namespace YellowPencil.Core.Notation;
+
+/// <summary>A quadratic that is to be written as a product of linear factors with whole numbers.</summary>
+public sealed class FactoringTask : ItemTask
+{
+    /// <summary>The answer where it has no such factors.</summary>
+    public const string Prime = "prime";
+
+    /// <summary>The largest number before a power of the letter.</summary>
+    public const int Most = 9_999;
+
+    internal FactoringTask(int a, int b, int c, char letter)
+        : base($"factor {PolynomialText.Write([.. new[] { new PolyTerm(a, 2), new PolyTerm(b, 1), new PolyTerm(c, 0) }.Where(t => !t.Number.IsZero)], letter)}", Family.Factoring)
+    {
+        (A, B, C, Letter) = (a, b, c, letter);
+        var common = (int)BigInteger.GreatestCommonDivisor(BigInteger.GreatestCommonDivisor(a, b), c) * Math.Sign(a);
+        RightAnswer = Canonical(Factors.Of(common, a / common, b / common, c / common).Text(letter));
+    }
+
+    /// <summary>The number before the square.</summary>
+    public int A { get; }
+
+    /// <summary>The number before the letter.</summary>
+    public int B { get; }
+
+    /// <summary>The plain number.</summary>
+    public int C { get; }
+
+    /// <summary>The letter.</summary>
+    public char Letter { get; }
+
+    /// <inheritdoc/>
+    public override int Steps => 16;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<DecimalNumber> Numbers { get; } = [DecimalNumber.Of(BigInteger.One, 0)];
+
+    /// <summary>Numbers of a quadratic are not misread one by one: what goes wrong with them are decisions of the method.</summary>
+    public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) => null;
+
+    /// <inheritdoc/>
+    public override string RightAnswer { get; }
+
+    /// <summary>The factors in one order, with the letter of the task; squares are written out.</summary>
+    public override string Canonical(string answer)
+    {
+        var text = Signs.Plain(answer).Trim();
+        if (text.Equals(Prime, StringComparison.OrdinalIgnoreCase)) return Prime;
+        return TryRead(text) is { } read ? Write(read.Before, read.Brackets, Letter) : text;
+    }
+
+    /// <summary>A product that comes to the quadratic and is not in linear factors as far as it could be is not finished.</summary>
+    public override Verdict Judge(string? answer)
+    {
+        var verdict = base.Judge(answer);
+        if (verdict != Verdict.Wrong || TryRead(Signs.Plain(answer!)) is not { } read || read.Brackets.Count == 0) return verdict;
+        var product = read.Brackets.Aggregate((IReadOnlyList<PolyTerm>)[read.Before], (sum, bracket) => PolynomialText.Collected(sum.SelectMany(s => bracket.Select(t => new PolyTerm(s.Number * t.Number, s.Power + t.Power)))));
+        return product.SequenceEqual(PolynomialText.Collected([new PolyTerm(A, 2), new PolyTerm(B, 1), new PolyTerm(C, 0)])) ? Verdict.Unfinished : verdict;
+    }
+
+    /// <summary>A product as it is written, its brackets in one order.</summary>
+    public static string Write(PolyTerm before, IEnumerable<IReadOnlyList<PolyTerm>> brackets, char letter)
+    {
+        var front = before is { Power: 0, Number.IsOne: true } ? "" : before.Power == 0 && before.Number == -1 ? "-" : PolynomialText.Write([before], letter);
+        return front + string.Concat(brackets.Select(b => $"({PolynomialText.Write(PolynomialText.InOrder(b), letter)})").Order(StringComparer.Ordinal));
+    }
+
+    private static (PolyTerm Before, List<IReadOnlyList<PolyTerm>> Brackets)? TryRead(string text)
+    {
+        char? letter = null;
+        var at = 0;
+        var before = new PolyTerm(1, 0);
+        PolynomialText.Skip(text, ref at);
+        if (at < text.Length && text[at] != '(')
+        {
+            var isNegative = text[at] == '-';
+            if (isNegative) at++;
+            PolynomialText.Skip(text, ref at);
+            if (at < text.Length && text[at] != '(')
+            {
+                if (PolynomialText.Term(text, ref at, ref letter, out _) is not { } term) return null;
+                before = term;
+            }
+
+            if (isNegative) before = before.Turned;
+        }
+
+        var brackets = new List<IReadOnlyList<PolyTerm>>();
+        while (true)
+        {
+            PolynomialText.Skip(text, ref at);
+            if (at == text.Length) return brackets.Count > 0 ? (before, brackets) : null;
+            if (text[at] == '*') at++;
+            if (at == text.Length || text[at++] != '(') return null;
+            if (PolynomialText.TryRead(text, ref at, ref letter, out _) is not { } terms || at == text.Length || text[at++] != ')') return null;
+            brackets.Add(terms);
+            if (at + 1 >= text.Length || text[at] != '^' || text[at + 1] != '2') continue;
+            brackets.Add(terms);
+            at += 2;
+        }
+    }
+}
+
+/// <summary>A number, or a letter, before brackets.</summary>
+/// <param name="Front">What stands before the brackets.</param>
+/// <param name="Brackets">The brackets; empty where nothing was found.</param>
+internal sealed record Factors(PolyTerm Front, IReadOnlyList<IReadOnlyList<PolyTerm>> Brackets)
+{
+    /// <summary>The factors of a quadratic that has no common factor any more, with what was taken out before it.</summary>
+    public static Factors Of(int front, int a, int b, int c)
+    {
+        if (c == 0) return new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1), new PolyTerm(b, 0)]]);
+        return Pair(a, b, c) is { } pair ? new Factors(new PolyTerm(front, 0), [Divided(a, pair.One), Divided(a, pair.Other)]) : Whole(front, a, b, c);
+    }
+
+    /// <summary>The quadratic as one bracket.</summary>
+    public static Factors Whole(int front, int a, int b, int c) => new(new PolyTerm(front, 0), [[.. new[] { new PolyTerm(a, 2), new PolyTerm(b, 1), new PolyTerm(c, 0) }.Where(t => !t.Number.IsZero)]]);
+
+    /// <summary>The two numbers with the right sum and product, the smaller without its sign first; null where there are none.</summary>
+    public static (long One, long Other)? Pair(long a, long b, long c)
+    {
+        var product = (BigInteger)a * c;
+        var discriminant = (BigInteger)b * b - 4 * product;
+        if (discriminant.Sign < 0) return null;
+        var root = RootTask.Root(discriminant);
+        if (root * root != discriminant || !((b + root) % 2).IsZero) return null;
+        var (one, other) = ((long)((b + root) / 2), (long)((b - root) / 2));
+        return Math.Abs(one) <= Math.Abs(other) ? (one, other) : (other, one);
+    }
+
+    /// <summary>ax + u, divided by what divides both.</summary>
+    public static IReadOnlyList<PolyTerm> Divided(long a, long u)
+    {
+        var common = (long)BigInteger.GreatestCommonDivisor(a, u);
+        return Linear(a / common, u / common);
+    }
+
+    /// <summary>ax + u as a bracket.</summary>
+    public static IReadOnlyList<PolyTerm> Linear(long a, long u) => [.. new[] { new PolyTerm(a, 1), new PolyTerm(u, 0) }.Where(t => !t.Number.IsZero)];
+
+    /// <summary>As an answer; "prime" where nothing stands before one bracket with a square.</summary>
+    public string Text(char letter) => Front is { Power: 0, Number.IsOne: true } && Brackets is [var only] && only[0].Power == 2 ? FactoringTask.Prime : FactoringTask.Write(Front, Brackets, letter);
+}
