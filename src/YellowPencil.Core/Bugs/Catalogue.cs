@@ -13,7 +13,7 @@ public static class Catalogue
         .. AdditionBugs.All, .. SubtractionBugs.All, .. MultiplicationBugs.All, .. DivisionBugs.All,
         .. DecimalSumBugs.All, .. DecimalProductBugs.All, .. DecimalDivisionBugs.All, .. IntegerBugs.All,
         .. FractionBugs.All, .. MixedNumberBugs.All, .. PolynomialBugs.All, .. ExpandingBugs.All,
-        .. EquationBugs.All, .. RootBugs.All,
+        .. EquationBugs.All, .. RootBugs.All, .. FactoringBugs.All,
     ];
 
     private static readonly Dictionary<string, Bug> ById = All.ToDictionary(b => b.Id);

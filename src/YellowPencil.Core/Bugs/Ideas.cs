@@ -306,4 +306,20 @@ public static class Ideas
     /// <summary>Rounding.</summary>
     public static readonly MissingIdea RoundedOnce = new("rounded-once", "rounding looks at the next digit, once",
         "An estimate is rounded once, by the digit behind the last one that is kept: five or more goes up.");
+
+    /// <summary>What all terms have.</summary>
+    public static readonly MissingIdea CommonToAll = new("common-to-all", "what all terms have is taken out of all",
+        "A common factor is taken out of every term, and it stays as a factor in front: multiplied out, the first line must come back.");
+
+    /// <summary>Sum and product.</summary>
+    public static readonly MissingIdea SumAndProduct = new("sum-and-product", "sum and product must both fit",
+        "The two numbers have the last number as their product and the middle number as their sum, signs included; both must fit.");
+
+    /// <summary>The first number belongs to both.</summary>
+    public static readonly MissingIdea FirstNumberIsShared = new("first-number-is-shared", "the first number is shared by the brackets",
+        "The first terms of the brackets multiply to the first term: the number before the square is shared between them.");
+
+    /// <summary>Differences of squares.</summary>
+    public static readonly MissingIdea RootsOfBothSquares = new("roots-of-both-squares", "the roots of both squares",
+        "A difference of squares is the sum of the roots times their difference; numbers before letters are rooted as well.");
 }

@@ -67,6 +67,30 @@ public sealed class AlgebraTests
     [InlineData("equations.rest-behind-point", "solve 4x = 15", "x = 3.3")]
     [InlineData("equations.minus-by-minus-minus", "solve 12 - 5x = x", "x = -2")]
     [InlineData("equations.no-letter-zero", "solve 5(t - 2) = 5t - 14", "t = 0")]
+    [InlineData("factoring.signs-exchanged", "factor x^2 - x - 12", "(x + 4)(x - 3)")]
+    [InlineData("factoring.first-pair-of-product", "factor 9x^2 - 9x - 10", "(9x + 2)(x - 5)")] // 2 and -45
+    [InlineData("factoring.first-number-passed-over", "factor 4t^2 - 11t - 3", "(t + 1)(t - 12)")]
+    [InlineData("factoring.one-and-last", "factor 10x^2 - 11x - 6", "(10x + 1)(x - 6)")]
+    [InlineData("factoring.squares-number-not-rooted", "factor 4x^2 - 9", "(4x + 3)(4x - 3)")]
+    [InlineData("factoring.squares-halved", "factor x^2 - 64", "(x + 32)(x - 32)")]
+    [InlineData("factoring.squares-prime", "factor 3x^2 - 75", "3(x^2 - 25)")]
+    [InlineData("factoring.both-minus", "factor x^2 - 3x - 70", "(x - 10)(x - 7)")]
+    [InlineData("factoring.both-plus", "factor x^2 - 16x + 60", "(x + 10)(x + 6)")]
+    [InlineData("factoring.both-signs-of-middle", "factor x^2 + 4x - 12", "(x + 2)(x + 6)")]
+    [InlineData("factoring.signs-copied", "factor x^2 + 4x - 21", "(x + 3)(x - 7)")]
+    [InlineData("factoring.second-side-plus", "factor 10x^2 - 27x + 5", "(2x + 5)(5x - 1)")]
+    [InlineData("factoring.letter-lost", "factor 6x^2 - 15x", "3(2x - 5)")]
+    [InlineData("factoring.letter-kept", "factor 6x^2 - 15x", "3x(2x - 5x)")]
+    [InlineData("factoring.product-of-last-only", "factor 15y^2 - 4y - 32", "(15y + 4)(y - 8)")]
+    [InlineData("factoring.first-number-in-one", "factor 12t^2 - 47t + 40", "(12t - 15)(t - 32)")]
+    [InlineData("factoring.first-number-in-both", "factor 9x^2 + 6x + 1", "(9x + 3)(9x + 3)")]
+    [InlineData("factoring.only-first-divided", "factor 4x^2 + 4x - 15", "(2x - 3)(4x + 10)")]
+    [InlineData("factoring.first-number-in-front", "factor 4x^2 + 8x + 3", "4(x + 2)(x + 6)")]
+    [InlineData("factoring.denominators-dropped", "factor 9a^2 - 24a + 7", "(a - 1)(a - 7)")]
+    [InlineData("factoring.first-number-pulled", "factor 15y^2 + 4y - 32", "15(y + 8)(y - 4)")]
+    [InlineData("factoring.common-not-from-last", "factor 6t^2 - 36t - 96", "6(t^2 - 6t - 96)")]
+    [InlineData("factoring.middle-read-positive", "factor x^2 - 8x + 15", "(x + 3)(x + 5)")]
+    [InlineData("factoring.split-said-prime", "factor 10x^2 - 17x + 3", "prime")]
     public void A_rule_gives_the_answer_worked_by_hand(string rule, string task, string answer)
     {
         var run = new MethodRun();
@@ -116,7 +140,36 @@ public sealed class AlgebraTests
         }, iter: 10_000);
     }
 
+    [Fact]
+    public void Ten_thousand_products_of_two_brackets_are_found_again()
+    {
+        var number = Gen.Int[-12, 12].Where(n => n != 0);
+        Gen.Select(Gen.Int[1, 6], number, Gen.Int[1, 6], number, Gen.Int[1, 4]).Sample((p, q, r, s, k) =>
+        {
+            var (a, b, c) = (k * p * r, k * (p * s + q * r), k * q * s);
+            var task = TaskText.TryParse($"factor {a}x^2 {(b < 0 ? "-" : "+")} {Math.Abs(b)}x {(c < 0 ? "-" : "+")} {Math.Abs(c)}".Replace("+ 0x ", "", StringComparison.Ordinal)).Value!;
+            var run = new MethodRun();
+            Method.Run(task, run, DeviationSet.Taught);
+
+            // What divides both numbers of a bracket stands in front.
+            int Common(int one, int other) => (int)BigInteger.GreatestCommonDivisor(one, other);
+            var (one, two) = (Common(p, q), Common(r, s));
+            string Bracket(int m, int n) => $"({(m == 1 ? "" : m)}x {(n < 0 ? "-" : "+")} {Math.Abs(n)})";
+            var brackets = new[] { Bracket(p / one, q / one), Bracket(r / two, s / two) }.Order(StringComparer.Ordinal);
+            var front = k * one * two;
+            return task.RightAnswer == (front == 1 ? "" : $"{front}") + string.Concat(brackets) && run.Page.Answer.SequenceEqual(task.RightAnswer);
+        }, iter: 10_000);
+    }
+
     [Theory]
+    [InlineData("factor 2x^2 - 10x + 12", "(x - 3)(x - 2)2", Verdict.Wrong)]
+    [InlineData("factor 2x^2 - 10x + 12", "2(x-3)(x-2)", Verdict.Right)]
+    [InlineData("factor 2x^2 - 10x + 12", "(2x - 4)(x - 3)", Verdict.Unfinished)]
+    [InlineData("factor 2x^2 - 10x + 12", "2(x^2 - 5x + 6)", Verdict.Unfinished)]
+    [InlineData("factor 2x^2 - 10x + 12", "2(x + 3)(x - 2)", Verdict.Wrong)]
+    [InlineData("factor x^2 + 10x + 25", "(x + 5)^2", Verdict.Right)]
+    [InlineData("factor x^2 + 3x + 5", "Prime", Verdict.Right)]
+    [InlineData("factor x^2 + 4x - 21", "x = 3, x = -7", Verdict.Wrong)]
     [InlineData("solve 2x = 1", "x = 1/2", Verdict.Right)]
     [InlineData("solve 2x = 1", "0.5", Verdict.Right)]
     [InlineData("solve 2x = 1", "x=2/4", Verdict.Unfinished)]
@@ -144,6 +197,10 @@ public sealed class AlgebraTests
     [InlineData("expand (x + 1)^3", 15)]
     [InlineData("expand 2(x + 1)(x - 1)", 6)]
     [InlineData("expand (x + 1)(x - 1) + 3", 22)]
+    [InlineData("factor 3x + 4", 6)]
+    [InlineData("factor x^3 + 4", 6)]
+    [InlineData("factor x^2 + 3x + 4x", 6)]
+    [InlineData("factor x^2 = 4", 11)]
     [InlineData("solve 3x + 4", 12)]
     [InlineData("solve 3x + 4y = 2", 12)]
     [InlineData("solve 3x^2 = 2", 8)]

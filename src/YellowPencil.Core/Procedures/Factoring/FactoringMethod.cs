@@ -41,26 +41,22 @@ internal readonly struct FactoringWork(MethodRun run)
         var common = (int)BigInteger.GreatestCommonDivisor(BigInteger.GreatestCommonDivisor(a, b), c) * Math.Sign(a);
         var ofLetters = (int)BigInteger.GreatestCommonDivisor(a, b == 0 ? a : b) * Math.Sign(a);
         var front = common;
+        var isPulled = false;
         if (common != 1 || ofLetters != 1 || Math.Abs(a) != 1)
         {
             var way = run.Ask(FactoringPoints.Common, new Quadratic(a, b, c, HadCommon: false));
-            switch (way)
-            {
-                case CommonFactor.LeftIn: front = 1; break;
-                case CommonFactor.OfNumbersHalf when common % 2 == 0 && Math.Abs(common) > 2: front = common / 2; break;
-                case CommonFactor.NotFromLast when ofLetters != 1 && c != 0 && b != 0 || (way == CommonFactor.NotFromLast && common != 1 && c != 0):
-                    var taken = b == 0 ? common : ofLetters;
-                    return Numbers(taken, a / taken, b / taken, c) ?? Factors.Whole(taken, a / taken, b / taken, c);
-                case CommonFactor.FirstNumberPulled when Math.Abs(a) != 1 && common == 1 && c != 0 && b != 0:
-                    return Numbers(a, 1, b, c);
-                default: break;
-            }
+            isPulled = way == CommonFactor.FirstNumberPulled && c != 0 && Math.Abs(a / common) != 1;
+            if (way == CommonFactor.LeftIn) front = 1;
+            if (way == CommonFactor.OfNumbersHalf && common % 2 == 0 && Math.Abs(common) > 2) front = common / 2;
+            if (way == CommonFactor.NotFromLast && c != 0 && (b == 0 ? common : ofLetters) is var taken && taken != 1) return Rest(taken, a / taken, b / taken, c) ?? Factors.Whole(taken, a / taken, b / taken, c);
         }
 
         (a, b, c) = (a / front, b / front, c / front);
         if (c == 0) return WithoutNumber(front, a, b);
-        return b == 0 ? Squares(front, a, c) : Numbers(front, a, b, c) ?? (front == 1 ? null : Factors.Whole(front, a, b, c));
+        return (isPulled ? Rest(front * a, 1, b, c) : Rest(front, a, b, c)) ?? (front == 1 ? null : Factors.Whole(front, a, b, c));
     }
+
+    private Factors? Rest(int front, int a, int b, int c) => b == 0 ? Squares(front, a, c) : Numbers(front, a, b, c);
 
     private Factors WithoutNumber(int front, int a, int b)
     {
@@ -73,20 +69,22 @@ internal readonly struct FactoringWork(MethodRun run)
         };
     }
 
+    // Null where they are no two squares.
     private Factors? Squares(int front, int a, int c)
     {
-        var (one, other) = (RootTask.Root(a), RootTask.Root(-c));
-        var isDifference = one * one == a && other * other == -c && c < 0;
+        var (one, other) = ((long)RootTask.Root(a), (long)RootTask.Root(-c));
+        var isSquare = (one * one == a, other * other == -c);
         var way = run.Ask(FactoringPoints.Squares, new Quadratic(a, 0, c, front != 1));
-        if (way == TwoSquares.SaysPrime || (!isDifference && way is not TwoSquares.Halved)) return front == 1 ? null : Factors.Whole(front, a, 0, c);
-        var (first, second) = way switch
+        if (c > 0 || way == TwoSquares.SaysPrime) return null;
+        switch (way)
         {
-            TwoSquares.NumberNotRooted => (a, other),
-            TwoSquares.Halved => (a % 2 == 0 && isDifference ? a / 2 : one, c % 2 == 0 ? -c / 2 : other),
-            _ => (one, other),
-        };
-        if (way == TwoSquares.Halved && (!isDifference && (one * one != a || c % 2 != 0 || c > 0))) return front == 1 ? null : Factors.Whole(front, a, 0, c);
-        return new Factors(new PolyTerm(front, 0), [Factors.Linear((long)first, (long)second), Factors.Linear((long)first, (long)(way == TwoSquares.SameSigns ? second : -second))]);
+            case TwoSquares.NumberNotRooted when isSquare.Item2: return Of(front, Factors.Linear(a, other), Factors.Linear(a, -other));
+            case TwoSquares.Halved when isSquare.Item1 && (c % 2 == 0 || isSquare.Item2):
+                var half = c % 2 == 0 ? -c / 2 : other;
+                return Of(front, Factors.Linear(one, half), Factors.Linear(one, -half));
+            case TwoSquares.SameSigns when isSquare is (true, true): return Of(front, Factors.Linear(one, -other), Factors.Linear(one, -other));
+            default: return isSquare is (true, true) ? WithFirst(new Quadratic(a, 0, c, front != 1), front, one * other, -one * other) : null;
+        }
     }
 
     // Null where no two numbers are found.
@@ -115,15 +113,21 @@ internal readonly struct FactoringWork(MethodRun run)
             TwoSigns.Copied => (small * Math.Sign(b), large * Math.Sign(c)),
             _ => (one, other),
         };
-        if (way == TwoNumbers.OneAndLast && a != 1) return Of(front, Factors.Linear(a, one), Factors.Linear(1, other));
-        if (a == 1) return Of(front, Factors.Linear(1, one), run.Ask(FactoringPoints.First, seen) == FirstNumber.SecondSidePlus ? Factors.Linear(1, Math.Abs(other)) : Factors.Linear(1, other));
-        switch (run.Ask(FactoringPoints.First, seen))
+        return way is TwoNumbers.OneAndLast or TwoNumbers.ProductOfLastOnly && a != 1 ? Of(front, Factors.Linear(a, one), Factors.Linear(1, other)) : WithFirst(seen, front, one, other);
+    }
+
+    private Factors? WithFirst(Quadratic seen, int front, long one, long other)
+    {
+        long a = seen.A;
+        var way = run.Ask(FactoringPoints.First, seen);
+        if (a == 1) return Of(front, Factors.Linear(1, one), Factors.Linear(1, way == FirstNumber.SecondSidePlus ? Math.Abs(other) : other));
+        switch (way)
         {
             case FirstNumber.PassedOver: return Of(front, Factors.Linear(1, one), Factors.Linear(1, other));
             case FirstNumber.InOneBracket: return Of(front, Factors.Linear(a, one), Factors.Linear(1, other));
             case FirstNumber.InBothBrackets: return Of(front, Factors.Linear(a, one), Factors.Linear(a, other));
             case FirstNumber.OnlyFirstDivided: return Of(front, Factors.Divided(a, one), Factors.Linear(a, other));
-            case FirstNumber.InFront: return Of(front * a, Factors.Linear(1, one), Factors.Linear(1, other));
+            case FirstNumber.InFront: return Of((int)Math.Clamp(front * a, -1_000_000, 1_000_000), Factors.Linear(1, one), Factors.Linear(1, other));
             case FirstNumber.DenominatorsDropped: return Of(front, Factors.Linear(1, (long)new Rational(one, a).Top), Factors.Linear(1, (long)new Rational(other, a).Top));
             case FirstNumber.SecondSidePlus: return Of(front, Factors.Divided(a, one), [.. Factors.Divided(a, other).Select(t => t.Power == 0 ? t with { Number = BigInteger.Abs(t.Number) } : t)]);
             case FirstNumber.OnlyWholeFirst when Factors.Divided(a, one)[0].Number != a && Factors.Divided(a, other)[0].Number != a: return null;
