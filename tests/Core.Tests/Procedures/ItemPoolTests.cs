@@ -84,10 +84,6 @@ public class ItemPoolTests
         Should.Throw<ArgumentOutOfRangeException>(() => ItemPool.Of(Family.Subtraction, count, 1));
 
     [Fact]
-    public void A_family_without_a_method_is_refused() =>
-        Should.Throw<ArgumentOutOfRangeException>(() => ItemPool.Of(Family.Roots, 3, 1)).Message.ShouldContain("roots");
-
-    [Fact]
     public void Products_are_never_absurd()
     {
         var tasks = ItemPool.Of(Family.Multiplication, 1_000, 5).Cast<ColumnProduct>().ToList();

@@ -168,7 +168,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         var (a, b) = (Rational.Abs(one), Rational.Abs(other));
         var size = a is { IsWhole: true } && b is { IsWhole: true } && a.Top > 1 && a.Top <= 12 && b.Top > 1 && b.Top <= 12
             ? Rational.Whole(run.Recall(new NumberFact(FactKind.Times, (int)a.Top, (int)b.Top))) : a * b;
-        return (one.Sign < 0 || other.Sign < 0) && SignPoints.IsNegative(run, new SignsContext(one.Sign < 0, other.Sign < 0, a > b, IsQuotient: false)) ? -size : size;
+        return (one.Sign < 0 || other.Sign < 0) && SignPoints.IsNegativeAside(run, new SignsContext(one.Sign < 0, other.Sign < 0, a > b, IsQuotient: false)) ? -size : size;
     }
 
     private (Rational Letters, Rational Numbers) Collected(List<SideTerm> side, bool isLeft) => (Sum(side, true, isLeft), Sum(side, false, isLeft));
@@ -214,7 +214,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         }
 
         var (a, b) = (Rational.Abs(letters), Rational.Abs(numbers));
-        var isNegative = (letters.Sign < 0 || numbers.Sign < 0) && !numbers.IsZero && SignPoints.IsNegative(run, new SignsContext(numbers.Sign < 0, letters.Sign < 0, b > a, IsQuotient: true));
+        var isNegative = (letters.Sign < 0 || numbers.Sign < 0) && !numbers.IsZero && SignPoints.IsNegativeAside(run, new SignsContext(numbers.Sign < 0, letters.Sign < 0, b > a, IsQuotient: true));
         var way = run.Ask(EquationPoints.Divide, Pair(letters, numbers, true, true));
         switch (way)
         {

@@ -146,7 +146,7 @@ public sealed class ExpandingMethod : Method
             NumbersWay.LetterCountsAsOne when context.AreMixed => one.Power == 0 ? a : b,
             _ => a > 1 && a <= 12 && b > 1 && b <= 12 ? run.Recall(new NumberFact(FactKind.Times, (int)a, (int)b)) : a * b,
         };
-        return (one.Number.Sign < 0 || other.Number.Sign < 0) && SignPoints.IsNegative(run, new SignsContext(one.Number.Sign < 0, other.Number.Sign < 0, a > b || (a == b && one.Number.Sign < 0), IsQuotient: false)) ? -size : size;
+        return (one.Number.Sign < 0 || other.Number.Sign < 0) && SignPoints.IsNegativeAside(run, new SignsContext(one.Number.Sign < 0, other.Number.Sign < 0, a > b || (a == b && one.Number.Sign < 0), IsQuotient: false)) ? -size : size;
     }
 
     private static int Seen(BigInteger number) => (int)BigInteger.Max(-100_000, BigInteger.Min(100_000, number));

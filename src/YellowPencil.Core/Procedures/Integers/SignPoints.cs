@@ -41,6 +41,15 @@ public static class SignPoints
         ShowsIn = WorkFields.Sign,
     };
 
+    /// <summary>Whether a product of terms or a quotient is negative, where no sign is noted beside the work.</summary>
+    internal static bool IsNegativeAside(MethodRun run, SignsContext context)
+    {
+        run.Page.IsAside = true;
+        var isNegative = IsNegative(run, context);
+        run.Page.IsAside = false;
+        return isNegative;
+    }
+
     /// <summary>Whether the sign is decided before the digits are worked; by the other school it is put on at the end.</summary>
     internal static bool ComesFirst(MethodRun run) => run.School.Of(School.ProductSign) == ProductSignSchool.SignFirst;
 
