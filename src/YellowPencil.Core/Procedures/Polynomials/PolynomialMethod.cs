@@ -109,7 +109,7 @@ internal static class Collecting
 
         // Where like terms came to another power, they meet others there.
         left = PolynomialText.Collected(left);
-        if (run.Page.KeepsMarks) run.Page.Pass(PolynomialText.Write(left, letter), isWritten: true);
+        if (run.Page.KeepsMarks && PolynomialText.Write(left, letter) is var line && (run.Page.Marks.Count == 0 || run.Page.Marks[^1].Text != line)) run.Page.Pass(line, isWritten: true);
         if (left.Count > 1) left = Joined(run, left);
         run.Page.Append(PolynomialText.Write(PolynomialText.InOrder(left), letter));
     }
