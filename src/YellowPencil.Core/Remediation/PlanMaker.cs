@@ -58,7 +58,7 @@ public static class PlanMaker
             WhyFirst = WhyFirst(rules, rivals ?? []).In(classroom),
             Rivals = [.. (rivals ?? []).Select(r => r.In(classroom))],
             Waiting = [.. rules.Skip(1).Select(r => new WaitingRule(r.Name.In(classroom), r.Idea.Name.In(classroom)))],
-            Script = new Lesson(script.Aim.In(classroom), script.First.In(classroom), script.Why.In(classroom), script.Material.In(classroom), script.Say.In(classroom), script.StopAt.In(classroom)),
+            Script = new Lesson(script.Aim.In(classroom), script.First.In(classroom), script.Why.In(classroom), script.Material.In(classroom), script.Say.In(Carrying(classroom, first.Family)), script.StopAt.In(classroom)),
             First = [.. script.FirstQuestions(new Random(seed))],
             Works = items.TakeLike(fails),
             Fails = fails,
@@ -75,6 +75,10 @@ public static class PlanMaker
             Cautions = Cautions,
         };
     }
+
+    /// <summary>The classroom as a script of one family speaks: the carries of a product are noted above it, wherever those of a sum are.</summary>
+    private static Classroom Carrying(Classroom classroom, Family family) =>
+        family == Family.Multiplication ? classroom with { School = classroom.School.With(School.CarryMark, School.Usual.AnswerTo(School.CarryMark)) } : classroom;
 
     /// <summary>The same plan as another classroom says it: its items stay, and so do sentences that were changed by hand.</summary>
     /// <param name="plan">The plan.</param>

@@ -71,6 +71,10 @@ public sealed class ClassroomTests
     }
 
     [Fact]
+    public void A_carry_of_a_product_is_not_looked_for_where_those_of_sums_stand() =>
+        PlanMaker.Make("K", Hypothesis.Parse("multiplication.old-carry-used-again")!, [], With(School.CarryMark, 1)).Script.Say.ShouldEndWith("look at the small mark over the column.");
+
+    [Fact]
     public void A_carry_stands_where_the_classroom_writes_it()
     {
         var task = TaskText.TryParse("478 + 256", null).Value!;
