@@ -43,7 +43,7 @@ public static class FactoringPoints
         new("last-positive", "where the last number has no minus", q => q.C > 0),
         new("middle-negative", "where the middle has a minus", q => q.B < 0),
         new("middle-positive", "where the middle has no minus", q => q.B > 0),
-        new("plus-and-minus", "where the last number is positive and the middle negative", q => q is { B: < 0, C: > 0 }),
+        new("plus-then-minus", "where the last number is positive and the middle negative", q => q is { B: < 0, C: > 0 }),
         new("had-common", "where something was taken out before", q => q.HadCommon),
         new("no-common", "where nothing was taken out before", q => !q.HadCommon),
     ];
