@@ -129,7 +129,10 @@ public sealed class AccountTests(PencilApp app) : IClassFixture<PencilApp>
         await using var open = new PencilApp(("SignIn:FailuresFromOneAddress", "1000"), ("SignIn:FailuresForOneEmail", "1000"));
         var (known, unknown) = (new List<double>(), new List<double>());
         var texts = new HashSet<string>();
-        for (var i = 0; i < 12; i++)
+
+        // Comparing a password takes tens of milliseconds; a request that skipped it would be several times as fast, however often it is made.
+        // The shortest of many is compared, because a busy machine makes single requests slow.
+        for (var i = 0; i < 12 || (i < 80 && !IsAlike()); i++)
             foreach (var (email, times) in new[] { ("demo@kite-workshop.example", known), ("nobody@kite-workshop.example", unknown) })
             {
                 using var visitor = new Visitor(open);
@@ -141,9 +144,9 @@ public sealed class AccountTests(PencilApp app) : IClassFixture<PencilApp>
             }
 
         texts.Count.ShouldBe(1);
+        IsAlike().ShouldBeTrue($"{unknown.Min():0} ms beside {known.Min():0} ms");
 
-        // Comparing a password takes tens of milliseconds; a request that skipped it would be several times as fast.
-        unknown.Min().ShouldBeGreaterThan(known.Min() * 0.6, $"{unknown.Min():0} ms beside {known.Min():0} ms");
+        bool IsAlike() => unknown.Min() > known.Min() * 0.6;
     }
 
     [Fact]

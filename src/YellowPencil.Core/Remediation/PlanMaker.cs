@@ -39,7 +39,7 @@ public static class PlanMaker
         if (!CanPlan(hypothesis)) throw new ArgumentException("only explanations whose rules point to an idea can be planned for", nameof(hypothesis));
         var rules = InOrder([.. Rules(hypothesis, ownName)]);
         var first = rules[0];
-        var script = TeachingScripts.For(first.Idea);
+        var script = TeachingScripts.For(first.Idea, first.Family);
         var items = PlanItems.For(first.Family, first.Deviations, first.Idea, wrongFacts, mostDigits, seed);
         var example = items.TakeExample(0.3);
         var fails = items.TakeExample(0.2);
@@ -58,7 +58,7 @@ public static class PlanMaker
             WhyFirst = WhyFirst(rules, rivals ?? []).In(classroom),
             Rivals = [.. (rivals ?? []).Select(r => r.In(classroom))],
             Waiting = [.. rules.Skip(1).Select(r => new WaitingRule(r.Name.In(classroom), r.Idea.Name.In(classroom)))],
-            Script = new Lesson(script.Aim.In(classroom), script.First.In(classroom), script.Why.In(classroom), script.Material.In(classroom), script.Say.In(Carrying(classroom, first.Family)), script.StopAt.In(classroom)),
+            Script = new Lesson(script.Aim.In(classroom), script.First.In(classroom), script.Why.In(classroom), script.Material.In(classroom), script.Say.In(classroom), script.StopAt.In(classroom)),
             First = [.. script.FirstQuestions(new Random(seed))],
             Works = items.TakeLike(fails),
             Fails = fails,
@@ -75,10 +75,6 @@ public static class PlanMaker
             Cautions = Cautions,
         };
     }
-
-    /// <summary>The classroom as a script of one family speaks: the carries of a product are noted above it, wherever those of a sum are.</summary>
-    private static Classroom Carrying(Classroom classroom, Family family) =>
-        family == Family.Multiplication ? classroom with { School = classroom.School.With(School.CarryMark, School.Usual.AnswerTo(School.CarryMark)) } : classroom;
 
     /// <summary>The same plan as another classroom says it: its items stay, and so do sentences that were changed by hand.</summary>
     /// <param name="plan">The plan.</param>

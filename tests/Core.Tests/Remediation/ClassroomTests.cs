@@ -70,9 +70,17 @@ public sealed class ClassroomTests
         theirs.Changeable().ShouldBe(usual.Changeable());
     }
 
-    [Fact]
-    public void A_carry_of_a_product_is_not_looked_for_where_those_of_sums_stand() =>
-        PlanMaker.Make("K", Hypothesis.Parse("multiplication.old-carry-used-again")!, [], With(School.CarryMark, 1)).Script.Say.ShouldEndWith("look at the small mark over the column.");
+    [Theory]
+    [InlineData("old-carry-used-again", 0, "strike it out.")]
+    [InlineData("old-carry-used-again", 2, "say which product it came from.")]
+    [InlineData("carry-dropped", 0, "The tens are noted above the next digit. If both digits are written here, or the tens are lost, lay the strips.")]
+    [InlineData("carry-dropped", 1, "The tens are noted beside the row. If both digits are written here, or the tens are lost, lay the strips.")]
+    public void The_carries_of_products_have_a_school_of_their_own(string bug, int answer, string says)
+    {
+        var hypothesis = Hypothesis.Parse($"multiplication.{bug}")!;
+        PlanMaker.Make("K", hypothesis, [], With(School.ProductCarry, answer)).Script.Say.ShouldEndWith(says);
+        PlanMaker.Make("K", hypothesis, [], With(School.CarryMark, 1)).Script.ShouldBe(PlanMaker.Make("K", hypothesis, [], Classroom.Saying(ClassroomWord.Rename)).Script);
+    }
 
     [Fact]
     public void A_carry_stands_where_the_classroom_writes_it()

@@ -12,9 +12,11 @@ namespace YellowPencil.Core.Tests.Remediation;
 /// <summary>How each missing idea is taught.</summary>
 public class ScriptTests
 {
-    public static TheoryData<string> Ideas => [.. TeachingScripts.All.Select(s => s.Idea.Id)];
+    public static TheoryData<string> Ideas => [.. TeachingScripts.All.Select(Key)];
 
-    private static TeachingScript Script(string idea) => TeachingScripts.All.Single(s => s.Idea.Id == idea);
+    private static string Key(TeachingScript script) => script.OnlyIn is { } family ? $"{script.Idea.Id} in {family.Name()}" : script.Idea.Id;
+
+    private static TeachingScript Script(string idea) => TeachingScripts.All.Single(s => Key(s) == idea);
 
     [Theory]
     [MemberData(nameof(Ideas))]
@@ -69,10 +71,12 @@ public class ScriptTests
     }
 
     [Fact]
-    public void Every_idea_has_one_script_and_the_scripts_stand_in_the_order_of_learning()
+    public void Every_idea_has_a_script_and_the_scripts_stand_in_the_order_of_learning()
     {
-        TeachingScripts.All.Select(s => s.Idea).ShouldBe(IdeaMap.All);
-        foreach (var bug in Catalogue.All.Where(b => TeachingScripts.Families.Contains(b.Family))) TeachingScripts.For(bug.Idea).Idea.ShouldBe(bug.Idea);
+        TeachingScripts.All.Where(s => s.OnlyIn is null).Select(s => s.Idea).ShouldBe(IdeaMap.All);
+        TeachingScripts.All.Select(s => s.Idea).Distinct().ShouldBe(IdeaMap.All);
+        foreach (var bug in Catalogue.All.Where(b => TeachingScripts.Families.Contains(b.Family))) TeachingScripts.For(bug.Idea, bug.Family).Idea.ShouldBe(bug.Idea);
+        foreach (var own in TeachingScripts.All.Where(s => s.OnlyIn is not null)) Catalogue.DeclaredFor(own.OnlyIn!.Value).ShouldContain(b => b.Idea == own.Idea, own.Aim);
         foreach (var family in TeachingScripts.Families) TeachingScripts.CheckOf(family).ShouldEndWith(".");
     }
 

@@ -1,4 +1,5 @@
 using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Core.Remediation.Scripts;
 
@@ -10,6 +11,9 @@ public sealed record TeachingScript
 {
     /// <summary>The idea.</summary>
     public required MissingIdea Idea { get; init; }
+
+    /// <summary>The family that the script is for; null for every family without one of its own.</summary>
+    public Family? OnlyIn { get; init; }
 
     /// <summary>The aim, as the student can say it.</summary>
     public required string Aim { get; init; }

@@ -13,13 +13,13 @@ public static class TeachingScripts
     public static IReadOnlyList<TeachingScript> All { get; } =
     [
         .. SumScripts.All.Concat(DifferenceScripts.All).Concat(ProductScripts.All).Concat(QuotientScripts.All).Concat(DecimalScripts.All).Concat(IntegerScripts.All)
-            .OrderBy(s => IdeaMap.OrderOf(s.Idea)),
+            .OrderBy(s => IdeaMap.OrderOf(s.Idea)).ThenBy(s => s.OnlyIn),
     ];
 
-    private static readonly Dictionary<MissingIdea, TeachingScript> ByIdea = All.ToDictionary(s => s.Idea);
+    private static readonly Dictionary<(MissingIdea Idea, Family? Family), TeachingScript> ByIdea = All.ToDictionary(s => (s.Idea, s.OnlyIn));
 
-    /// <summary>The script for an idea.</summary>
-    public static TeachingScript For(MissingIdea idea) => ByIdea[idea];
+    /// <summary>The script for an idea in a family: the family's own, or else that for all.</summary>
+    public static TeachingScript For(MissingIdea idea, Family family) => ByIdea.GetValueOrDefault((idea, family)) ?? ByIdea[(idea, null)];
 
     /// <summary>The families that can be planned for: each has a check, and its bugs point to ideas that have a script.</summary>
     public static IReadOnlyList<Family> Families { get; } =
