@@ -67,7 +67,7 @@ public sealed class FactoringTask : ItemTask
         return front + string.Concat(brackets.Select(b => $"({PolynomialText.Write(PolynomialText.InOrder(b), letter)})").Order(StringComparer.Ordinal));
     }
 
-    private static (PolyTerm Before, List<IReadOnlyList<PolyTerm>> Brackets)? TryRead(string text)
+    internal static (PolyTerm Before, List<IReadOnlyList<PolyTerm>> Brackets)? TryRead(string text)
     {
         char? letter = null;
         var at = 0;
@@ -108,6 +108,9 @@ public sealed class FactoringTask : ItemTask
 /// <param name="Brackets">The brackets; empty where nothing was found.</param>
 internal sealed record Factors(PolyTerm Front, IReadOnlyList<IReadOnlyList<PolyTerm>> Brackets)
 {
+    /// <summary>What was left standing behind the brackets; 0 where nothing was.</summary>
+    public int Behind { get; init; }
+
     /// <summary>The factors of a quadratic that has no common factor any more, with what was taken out before it.</summary>
     public static Factors Of(int front, int a, int b, int c)
     {
@@ -141,5 +144,5 @@ internal sealed record Factors(PolyTerm Front, IReadOnlyList<IReadOnlyList<PolyT
     public static IReadOnlyList<PolyTerm> Linear(long a, long u) => [.. new[] { new PolyTerm(a, 1), new PolyTerm(u, 0) }.Where(t => !t.Number.IsZero)];
 
     /// <summary>As an answer; "prime" where nothing stands before one bracket with a square.</summary>
-    public string Text(char letter) => Front is { Power: 0, Number.IsOne: true } && Brackets is [var only] && only[0].Power == 2 ? FactoringTask.Prime : FactoringTask.Write(Front, Brackets, letter);
+    public string Text(char letter) => Front is { Power: 0, Number.IsOne: true } && Brackets is [var only] && Behind == 0 && only[0].Power == 2 ? FactoringTask.Prime : FactoringTask.Write(Front, Brackets, letter) + (Behind == 0 ? "" : Behind < 0 ? $" - {-Behind}" : $" + {Behind}");
 }

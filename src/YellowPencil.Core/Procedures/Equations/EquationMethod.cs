@@ -104,7 +104,14 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
 
         if (!leftNumbers.IsZero)
         {
-            rightNumbers = run.Ask(EquationPoints.Number, Pair(leftNumbers, rightNumbers, true, false)) switch
+            var moved = run.Ask(EquationPoints.Number, Pair(leftNumbers, rightNumbers, true, false));
+            if (moved == NumberMoved.AfterDividing)
+            {
+                Write(rightNumbers / leftLetters - leftNumbers);
+                return;
+            }
+
+            rightNumbers = moved switch
             {
                 NumberMoved.AddedToRight => rightNumbers + leftNumbers,
                 NumberMoved.Reversed => leftNumbers - rightNumbers,
@@ -153,6 +160,8 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                 {
                     case MeetsTerm.Copied: terms.Add(term); break;
                     case MeetsTerm.Added: terms.Add(term with { Number = before + term.Number }); break;
+                    case MeetsTerm.CopiedWithSign: terms.Add(before.Sign < 0 ? term with { Number = -term.Number } : term); break;
+                    case MeetsTerm.AddedToNumbers: terms.Add(term.HasLetter ? term : term with { Number = before + term.Number }); break;
                     case MeetsTerm.LeftOut: break;
                     case MeetsTerm.MultipliedSignKept: terms.Add(term with { Number = Rational.Abs(before) * term.Number }); break;
                     default: terms.Add(term with { Number = Times(before, term.Number) }); break;
@@ -226,6 +235,13 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
             case NumberBefore.WholePart: Write(Signed(Rational.Whole(Quotient()))); return;
             case NumberBefore.RestBehindPoint when !(b / a).IsWhole:
                 run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{Quotient()}.{(b - a * Rational.Whole(Quotient())).Top}"));
+                return;
+            case NumberBefore.RoundedToWhole: Write(Signed(RootTask.Rounded(b / a, 0))); return;
+            case NumberBefore.OnePlace when !(b / a).IsWhole:
+                run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{RootTask.Written(RootTask.CutOff(b / a, 1), 1)}"));
+                return;
+            case NumberBefore.NotInLowestTerms when a.IsWhole && b.IsWhole && !(b / a).IsWhole:
+                run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{b.Text}/{a.Text}"));
                 return;
             case NumberBefore.LeftOut: Write(numbers); return;
             case NumberBefore.SignLost: Write(numbers / a); return;

@@ -7,7 +7,7 @@ namespace YellowPencil.Core.Procedures.Equations;
 public enum BeforeBracket { AsSet, MinusLost, LeftOut }
 
 /// <summary>Which terms of a bracket a number meets.</summary>
-public enum MeetsTerm { Multiplied, Copied, Added, LeftOut, MultipliedSignKept }
+public enum MeetsTerm { Multiplied, Copied, Added, LeftOut, MultipliedSignKept, CopiedWithSign, AddedToNumbers }
 
 /// <summary>How a side is read that begins with a plain number.</summary>
 public enum SideOrder { AsSet, NumbersExchanged }
@@ -22,10 +22,10 @@ public enum SideSum { WithSigns, SizesAdded, SignOfFirstKept, SizesApart }
 public enum LettersMoved { TakenFromLeft, AddedToLeft, CrossedOff, LargerLessSmaller, RightLessLeft, Divided }
 
 /// <summary>What is done with the number on the left.</summary>
-public enum NumberMoved { TakenFromRight, AddedToRight, Reversed, LargerLessSmaller, CrossedOff, RightStays }
+public enum NumberMoved { TakenFromRight, AddedToRight, Reversed, LargerLessSmaller, CrossedOff, RightStays, AfterDividing }
 
 /// <summary>What is done with the number before the letter.</summary>
-public enum NumberBefore { Divided, TakenAway, Added, Multiplied, LargerBySmaller, UpsideDown, WholePart, RestBehindPoint, LeftOut, SignLost }
+public enum NumberBefore { Divided, TakenAway, Added, Multiplied, LargerBySmaller, UpsideDown, WholePart, RestBehindPoint, LeftOut, SignLost, NotInLowestTerms, RoundedToWhole, OnePlace }
 
 /// <summary>What is written where no letter is left.</summary>
 public enum NoLetterLeft { NoneOrAll, Zero, TheNumber, None, All, Exchanged }
@@ -93,6 +93,9 @@ public static class EquationPoints
         new("alone", "where no plain number is left", c => c.AreAlone),
         new("leaves-rest", "where the division does not come out", c => c.LeavesRest),
         new("comes-out", "where the division comes out", c => !c.LeavesRest),
+        new("one-first", "where the letter has no number but a minus", c => c.First == -1),
+        new("bare", "where the letter has no number to be seen", c => c.HaveLetter && (Math.Abs(c.First) == 1 || Math.Abs(c.Second) == 1)),
+        new("second-zero", "where the second is 0", c => c.Second == 0),
     ];
 
     /// <summary>What stands before a bracket?</summary>
@@ -109,7 +112,7 @@ public static class EquationPoints
     /// <summary>Which terms does it meet?</summary>
     public static readonly DecisionPoint<InBracket, MeetsTerm> Meets = new("equations.meets-term", "Which terms of the bracket are multiplied?")
     {
-        Does = Phrases.InOrder<MeetsTerm>("multiplies each term of a bracket", "copies a term of the bracket", "adds the number before the bracket", "leaves a term of the bracket out", "multiplies the size and keeps the sign of the term"),
+        Does = Phrases.InOrder<MeetsTerm>("multiplies each term of a bracket", "copies a term of the bracket", "adds the number before the bracket", "leaves a term of the bracket out", "multiplies the size and keeps the sign of the term", "copies a term of the bracket with the sign before it", "adds the number before the bracket to the plain number inside"),
         Taught = (_, _) => MeetsTerm.Multiplied,
         Slips = c => c.At > 0 ? [(MeetsTerm.Copied, 2)] : [],
         Kinds = InBrackets,
@@ -158,7 +161,7 @@ public static class EquationPoints
     /// <summary>What is done with the number on the left?</summary>
     public static readonly DecisionPoint<EquationPair, NumberMoved> Number = new("equations.number-moved", "How does the number leave the side of the letter?")
     {
-        Does = Phrases.InOrder<NumberMoved>("takes the number of the left from both sides", "adds the number of the left to the right", "takes the right from the number of the left", "takes the smaller number from the larger", "crosses the number off on the left only", "writes the number of the left on the right"),
+        Does = Phrases.InOrder<NumberMoved>("takes the number of the left from both sides", "adds the number of the left to the right", "takes the right from the number of the left", "takes the smaller number from the larger", "crosses the number off on the left only", "writes the number of the left on the right", "takes the number away after dividing"),
         Taught = (_, _) => NumberMoved.TakenFromRight,
         Slips = _ => [(NumberMoved.AddedToRight, 2)],
         Kinds = Pairs,
@@ -168,7 +171,7 @@ public static class EquationPoints
     /// <summary>What is done with the number before the letter?</summary>
     public static readonly DecisionPoint<EquationPair, NumberBefore> Divide = new("equations.number-before", "How does the letter come to stand alone?")
     {
-        Does = Phrases.InOrder<NumberBefore>("divides by the number before the letter", "takes the number before the letter away", "adds the number before the letter", "multiplies by the number before the letter", "divides the larger number by the smaller", "divides upside down", "writes the whole part only", "writes what is left behind a point", "leaves the number before the letter out", "loses the minus before the letter"),
+        Does = Phrases.InOrder<NumberBefore>("divides by the number before the letter", "takes the number before the letter away", "adds the number before the letter", "multiplies by the number before the letter", "divides the larger number by the smaller", "divides upside down", "writes the whole part only", "writes what is left behind a point", "leaves the number before the letter out", "loses the minus before the letter", "leaves the fraction as it came", "rounds to a whole number", "divides to one place and stops"),
         Taught = (_, _) => NumberBefore.Divided,
         Slips = _ => [(NumberBefore.TakenAway, 1), (NumberBefore.UpsideDown, 1)],
         Kinds = Pairs,

@@ -9,6 +9,8 @@ namespace YellowPencil.Core.Procedures.Expanding;
 /// <summary>Multiplying out: each term by each, then like terms put together.</summary>
 public sealed class ExpandingMethod : Method
 {
+    private const int MostSeen = 100_000;
+
     /// <inheritdoc/>
     public override Family Family => Family.Expanding;
 
@@ -79,6 +81,9 @@ public sealed class ExpandingMethod : Method
         {
             SquareWay.MiddlePlus => [terms[0], one with { Number = BigInteger.Abs(one.Number) }, other with { Number = BigInteger.Abs(other.Number) }, terms[3]],
             SquareWay.MiddleOnce => [terms[0], one, terms[3]],
+            SquareWay.MiddleIsLast => [terms[0], one with { Number = one.Number.Sign < 0 ? -BigInteger.Abs(terms[3].Number) : BigInteger.Abs(terms[3].Number) }, terms[3]],
+            SquareWay.LastDoubled => [terms[0], one, other, second with { Number = 2 * second.Number }],
+            SquareWay.LastNotSquared => [terms[0], one, other, second],
             _ => [terms[0], one with { Number = one.Number / 2 }, terms[3]],
         };
 
@@ -89,6 +94,8 @@ public sealed class ExpandingMethod : Method
     {
         var way = first.Count == 2 && second.Count == 2 ? run.Ask(ExpandingPoints.Brackets, shape) : BracketsWay.EveryPair;
         if (way == BracketsWay.BracketsAdded) return [.. first, .. second];
+        if (way == BracketsWay.SumAndProductExchanged && first is [var x, { Power: 0 } one] && second is [_, { Power: 0 } other])
+            return [new PolyTerm(x.Number * second[0].Number, x.Power + second[0].Power), new PolyTerm(one.Number * other.Number, x.Power), new PolyTerm(one.Number + other.Number, 0)];
         var terms = new List<PolyTerm>();
         for (var i = 0; i < first.Count; i++)
         {
@@ -119,14 +126,31 @@ public sealed class ExpandingMethod : Method
             case ProductMade.OtherCopied:
                 terms.Add(other);
                 return;
+            case ProductMade.OtherCopiedWithSign:
+                terms.Add(one.Number.Sign < 0 ? other.Turned : other);
+                return;
+            case ProductMade.AddedWhereLike:
+                terms.Add(one.Power == other.Power ? other with { Number = one.Number + other.Number } : other);
+                return;
             default: break;
         }
 
         var number = Number(run, one, other, context);
-        var power = run.Ask(ExpandingPoints.Letters, context) switch
+        number = run.Ask(ExpandingPoints.Sign, context) switch
+        {
+            TermSign.Plus => BigInteger.Abs(number),
+            TermSign.Minus => -BigInteger.Abs(number),
+            TermSign.AsFirst => one.Number.Sign < 0 ? -BigInteger.Abs(number) : BigInteger.Abs(number),
+            TermSign.AsSecond => other.Number.Sign < 0 ? -BigInteger.Abs(number) : BigInteger.Abs(number),
+            TermSign.Turned => -number,
+            _ => number,
+        };
+        var letters = run.Ask(ExpandingPoints.Letters, context);
+        if (letters == LettersWay.TwoOfTheLetter) number *= 2;
+        var power = letters switch
         {
             LettersWay.LetterLost => Math.Min(one.Power, other.Power),
-            LettersWay.PowerStays => Math.Max(one.Power, other.Power),
+            LettersWay.PowerStays or LettersWay.TwoOfTheLetter => Math.Max(one.Power, other.Power),
             LettersWay.PowersMultiplied => one.Power * other.Power,
             _ => one.Power + other.Power,
         };
@@ -144,10 +168,13 @@ public sealed class ExpandingMethod : Method
             NumbersWay.FirstOnly => a,
             NumbersWay.SecondOnly => b,
             NumbersWay.LetterCountsAsOne when context.AreMixed => one.Power == 0 ? a : b,
-            _ => a > 1 && a <= 12 && b > 1 && b <= 12 ? run.Recall(new NumberFact(FactKind.Times, (int)a, (int)b)) : a * b,
+            _ when way == NumbersWay.Multiplied && run.IsOpen(ExpandingPoints.Size) && a * b < MostSeen => run.Value(ExpandingPoints.Size, context, (int)Product(run, a, b), MostSeen),
+            _ => Product(run, a, b),
         };
         return (one.Number.Sign < 0 || other.Number.Sign < 0) && SignPoints.IsNegativeAside(run, new SignsContext(one.Number.Sign < 0, other.Number.Sign < 0, a > b || (a == b && one.Number.Sign < 0), IsQuotient: false)) ? -size : size;
     }
 
-    private static int Seen(BigInteger number) => (int)BigInteger.Max(-100_000, BigInteger.Min(100_000, number));
+    private static BigInteger Product(MethodRun run, BigInteger a, BigInteger b) => a > 1 && a <= 12 && b > 1 && b <= 12 ? run.Recall(new NumberFact(FactKind.Times, (int)a, (int)b)) : a * b;
+
+    private static int Seen(BigInteger number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number));
 }

@@ -6,19 +6,22 @@ using YellowPencil.Core.Working.Fields;
 namespace YellowPencil.Core.Procedures.Expanding;
 
 /// <summary>How a bracket is squared.</summary>
-public enum SquareWay { AsProduct, TermsSquaredPlus, TermsSquaredSignKept, Doubled, MiddlePlus, MiddleOnce, MiddleHalf, TermsSquaredMinus }
+public enum SquareWay { AsProduct, TermsSquaredPlus, TermsSquaredSignKept, Doubled, MiddlePlus, MiddleOnce, MiddleHalf, TermsSquaredMinus, MiddleIsLast, LastDoubled, LastNotSquared }
 
 /// <summary>How two brackets are multiplied.</summary>
-public enum BracketsWay { EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded }
+public enum BracketsWay { EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded, SumAndProductExchanged }
 
 /// <summary>Whether a product is made.</summary>
-public enum ProductMade { Made, LeftOut, OtherCopied }
+public enum ProductMade { Made, LeftOut, OtherCopied, OtherCopiedWithSign, AddedWhereLike }
 
 /// <summary>What becomes of the numbers of two terms.</summary>
 public enum NumbersWay { Multiplied, Added, SizesAdded, FirstOnly, SecondOnly, LetterCountsAsOne }
 
 /// <summary>What becomes of the letters of two terms.</summary>
-public enum LettersWay { PowersAdded, LetterLost, PowerStays, PowersMultiplied }
+public enum LettersWay { PowersAdded, LetterLost, PowerStays, PowersMultiplied, TwoOfTheLetter }
+
+/// <summary>Which sign a product of two terms gets, whatever their signs come to.</summary>
+public enum TermSign { AsDue, Plus, Minus, AsFirst, AsSecond, Turned }
 
 /// <summary>A product of two terms as the student sees it.</summary>
 /// <param name="First">The number of the first.</param>
@@ -77,12 +80,17 @@ public static class ExpandingPoints
         new("numbers-seen", "where both have a number that can be seen", c => c.HaveNumbers),
         new("second-negative", "where the second has a minus", c => c.Second < 0),
         new("both-negative", "where both have a minus", c => c is { First: < 0, Second: < 0 }),
+        new("first-negative", "where the first has a minus", c => c.First < 0),
+        new("different-signs", "where one of them has a minus", c => c.First < 0 != c.Second < 0),
+        new("last-of-last", "in the product of the last terms", c => c is { I: > 0, J: > 0 }),
+        new("middle", "in the products of outer and inner terms", c => !c.IsBefore && c.I != c.J),
+        new("after-minus", "in every term but the first, behind a minus", c => c is { J: > 0, First: < 0 }),
     ];
 
     /// <summary>How is a bracket squared?</summary>
     public static readonly DecisionPoint<TermProduct, SquareWay> Square = new("expanding.square", "What is the square of a bracket?")
     {
-        Does = Phrases.InOrder<SquareWay>("multiplies the bracket by itself", "adds the squares of the terms", "squares the terms and keeps the sign between them", "doubles the bracket", "writes a plus in the middle", "writes the middle product once", "writes half of the middle", "takes the squares of the terms from each other"),
+        Does = Phrases.InOrder<SquareWay>("multiplies the bracket by itself", "adds the squares of the terms", "squares the terms and keeps the sign between them", "doubles the bracket", "writes a plus in the middle", "writes the middle product once", "writes half of the middle", "takes the squares of the terms from each other", "writes the square of the number in the middle as well", "doubles the number instead of squaring it", "does not square the number"),
         Taught = (_, _) => SquareWay.AsProduct,
         Slips = _ => [(SquareWay.TermsSquaredPlus, 2)],
         Kinds = [new("always", "always", _ => true), new("difference", "in the square of a difference", c => c.First < 0 != c.Second < 0), new("sum", "in the square of a sum", c => c.First < 0 == c.Second < 0)],
@@ -92,7 +100,7 @@ public static class ExpandingPoints
     /// <summary>How are two brackets multiplied?</summary>
     public static readonly DecisionPoint<TermProduct, BracketsWay> Brackets = new("expanding.brackets", "Which products do two brackets make?")
     {
-        Does = Phrases.InOrder<BracketsWay>("multiplies each term by each", "multiplies first by first and last by last only", "multiplies the second bracket by the first term and copies the second", "writes the sum of the squares", "adds the brackets"),
+        Does = Phrases.InOrder<BracketsWay>("multiplies each term by each", "multiplies first by first and last by last only", "multiplies the second bracket by the first term and copies the second", "writes the sum of the squares", "adds the brackets", "writes the product of the numbers in the middle and their sum at the end"),
         Taught = (_, _) => BracketsWay.EveryPair,
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
@@ -101,7 +109,7 @@ public static class ExpandingPoints
     /// <summary>Is a product made?</summary>
     public static readonly DecisionPoint<TermProduct, ProductMade> Made = new("expanding.product-made", "Is this product made?")
     {
-        Does = Phrases.InOrder<ProductMade>("makes every product", "leaves a product out", "copies the term of the bracket"),
+        Does = Phrases.InOrder<ProductMade>("makes every product", "leaves a product out", "copies the term of the bracket", "copies the term of the bracket with the sign before it", "adds to a like term and copies the others"),
         Taught = (_, _) => ProductMade.Made,
         Slips = c => c.J > 0 || c.I > 0 ? [(ProductMade.LeftOut, 1)] : [],
         Kinds = Kinds,
@@ -119,17 +127,35 @@ public static class ExpandingPoints
         ShowsIn = WorkFields.Lines,
     };
 
+    /// <summary>The size of the number as a number.</summary>
+    public static readonly ValuePoint<TermProduct> Size = new("expanding.size", "What do the numbers of two terms come to?")
+    {
+        Numbers = [new("first", "the first number", c => Math.Abs(c.First)), new("second", "the second number", c => Math.Abs(c.Second))],
+        Does = n => $"comes to {n} in the numbers",
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>Which sign does the product get?</summary>
+    public static readonly DecisionPoint<TermProduct, TermSign> Sign = new("expanding.sign", "Which sign does this product get?")
+    {
+        Does = Phrases.InOrder<TermSign>("gives each product the sign of its terms", "writes a plus", "writes a minus", "keeps the sign of the first term", "keeps the sign of the second term", "turns the sign"),
+        Taught = (_, _) => TermSign.AsDue,
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
     /// <summary>What becomes of the letters?</summary>
     public static readonly DecisionPoint<TermProduct, LettersWay> Letters = new("expanding.letters", "What becomes of the letters of two terms?")
     {
-        Does = Phrases.InOrder<LettersWay>("adds the powers of the letter", "loses the letter", "keeps one letter without raising its power", "multiplies the powers"),
+        Does = Phrases.InOrder<LettersWay>("adds the powers of the letter", "loses the letter", "keeps one letter without raising its power", "multiplies the powers", "makes two of the letter where it meets itself"),
         Taught = (_, _) => LettersWay.PowersAdded,
-        Can = (c, way) => way switch { LettersWay.PowerStays or LettersWay.PowersMultiplied => c.HaveLetters, LettersWay.LetterLost => !c.AreNumbers, _ => true },
+        Can = (c, way) => way switch { LettersWay.PowerStays or LettersWay.PowersMultiplied or LettersWay.TwoOfTheLetter => c.HaveLetters, LettersWay.LetterLost => !c.AreNumbers, _ => true },
         Slips = c => c.HaveLetters ? [(LettersWay.PowerStays, 1)] : [],
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
     };
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<DecisionPoint> All { get; } = [Square, Brackets, Made, Numbers, SignPoints.OfProduct, Letters, .. PolynomialPoints.Collecting];
+    public static IReadOnlyList<DecisionPoint> All { get; } = [Square, Brackets, Made, Numbers, Size, SignPoints.OfProduct, Sign, Letters, .. PolynomialPoints.Collecting];
 }

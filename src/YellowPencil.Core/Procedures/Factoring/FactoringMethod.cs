@@ -47,6 +47,9 @@ internal readonly struct FactoringWork(MethodRun run)
             var way = run.Ask(FactoringPoints.Common, new Quadratic(a, b, c, HadCommon: false));
             isPulled = way == CommonFactor.FirstNumberPulled && c != 0 && Math.Abs(a / common) != 1;
             if (way == CommonFactor.LeftIn) front = 1;
+            if (way == CommonFactor.NothingElse && c != 0 && common != 1) return Factors.Whole(common, a / common, b / common, c / common);
+            if (way == CommonFactor.Lost && common != 1) (front, a, b, c) = (1, a / common, b / common, c / common);
+            if (way == CommonFactor.NumberOnly && c == 0) return common == 1 ? null : Factors.Whole(common, a / common, b / common, 0);
             if (way == CommonFactor.OfNumbersHalf && common % 2 == 0 && Math.Abs(common) > 2) front = common / 2;
             if (way == CommonFactor.NotFromLast && c != 0 && (b == 0 ? common : ofLetters) is var taken && taken != 1) return Rest(taken, a / taken, b / taken, c) ?? Factors.Whole(taken, a / taken, b / taken, c);
         }
@@ -64,6 +67,9 @@ internal readonly struct FactoringWork(MethodRun run)
         return run.Ask(FactoringPoints.Letter, new Quadratic(a, b, 0, front != 1)) switch
         {
             CommonLetter.Lost => new Factors(new PolyTerm(front, 0), [bracket]),
+            CommonLetter.NotTaken => Factors.Whole(front, a, b, 0),
+            CommonLetter.SquareTaken => new Factors(new PolyTerm(front, 2), [bracket]),
+            CommonLetter.LeftInFirst => new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 2), new PolyTerm(b, 0)]]),
             CommonLetter.LeftInSecond => new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1), new PolyTerm(b, 1)]]),
             _ => new Factors(new PolyTerm(front, 1), [bracket]),
         };
@@ -92,8 +98,15 @@ internal readonly struct FactoringWork(MethodRun run)
     {
         var seen = new Quadratic(a, b, c, front != 1);
         var way = run.Ask(FactoringPoints.Numbers, seen);
+        if (way == TwoNumbers.SaysPrime) return null;
+        if (way == TwoNumbers.LetterTakenOut) return new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1), new PolyTerm(b, 0)]]) { Behind = c };
         var found = way switch
         {
+            TwoNumbers.MiddleAndLast => (b, c),
+            TwoNumbers.HalvesOfMiddle => b % 2 == 0 ? (b / 2, b / 2) : null,
+            TwoNumbers.RootsOfLast => RootOfLast(b, c),
+            TwoNumbers.DifferenceForSum => c > 0 ? Apart(b, a * (long)c) ?? Factors.Pair(a, b, c) : Factors.Pair(a, b, c),
+            TwoNumbers.NearestPair => NearestPair(a * (long)c, b),
             TwoNumbers.FirstPairOfProduct => FirstPair(a * (long)c, b, from: 2),
             TwoNumbers.FirstWithOne => FirstPair(a * (long)c, b, from: 1),
             TwoNumbers.OneAndLast => FirstPair(c, b, from: 1),
@@ -110,10 +123,13 @@ internal readonly struct FactoringWork(MethodRun run)
             TwoSigns.BothMinus => (-small, -large),
             TwoSigns.BothPlus => (small, large),
             TwoSigns.BothOfMiddle => (small * Math.Sign(b), large * Math.Sign(b)),
+            TwoSigns.LargerMinus => Math.Abs(one) > Math.Abs(other) ? (-large, small) : (small, -large),
+            TwoSigns.SmallerMinus => (-small, large),
+            TwoSigns.BothOfLast => (small * Math.Sign(c), large * Math.Sign(c)),
             TwoSigns.Copied => (small * Math.Sign(b), large * Math.Sign(c)),
             _ => (one, other),
         };
-        return way is TwoNumbers.OneAndLast or TwoNumbers.ProductOfLastOnly && a != 1 ? Of(front, Factors.Linear(a, one), Factors.Linear(1, other)) : WithFirst(seen, front, one, other);
+        return way is TwoNumbers.MiddleAndLast or TwoNumbers.OneAndLast or TwoNumbers.ProductOfLastOnly && a != 1 ? Of(front, Factors.Linear(a, one), Factors.Linear(1, other)) : WithFirst(seen, front, one, other);
     }
 
     private Factors? WithFirst(Quadratic seen, int front, long one, long other)
@@ -123,6 +139,9 @@ internal readonly struct FactoringWork(MethodRun run)
         if (a == 1) return Of(front, Factors.Linear(1, one), Factors.Linear(1, way == FirstNumber.SecondSidePlus ? Math.Abs(other) : other));
         switch (way)
         {
+            case FirstNumber.SaysPrime: return null;
+            case FirstNumber.EndsExchanged: return Of(front, Exchanged(Factors.Divided(a, one), Factors.Divided(a, other)), Exchanged(Factors.Divided(a, other), Factors.Divided(a, one)));
+            case FirstNumber.FirstBracketTwice: return Of(front, Factors.Divided(a, one), Factors.Divided(a, one));
             case FirstNumber.PassedOver: return Of(front, Factors.Linear(1, one), Factors.Linear(1, other));
             case FirstNumber.InOneBracket: return Of(front, Factors.Linear(a, one), Factors.Linear(1, other));
             case FirstNumber.InBothBrackets: return Of(front, Factors.Linear(a, one), Factors.Linear(a, other));
@@ -135,13 +154,32 @@ internal readonly struct FactoringWork(MethodRun run)
         }
     }
 
+    private static IReadOnlyList<PolyTerm> Exchanged(IReadOnlyList<PolyTerm> first, IReadOnlyList<PolyTerm> second) => [first[0], second[^1]];
+
+    private static (long One, long Other)? RootOfLast(int b, int c) => RootTask.Root(Math.Abs(c)) is var root && root * root == Math.Abs(c) ? ((long)root * Math.Sign(b), (long)root * Math.Sign(b)) : null;
+
+    // Two numbers with a product and a difference; both get the sign of what they should add up to but for the smaller.
+    private static (long One, long Other)? Apart(int b, long product)
+    {
+        for (long one = 1; one * one <= product; one++)
+            if (product % one == 0 && product / one - one == Math.Abs(b)) return (-one * Math.Sign(b), product / one * Math.Sign(b));
+        return null;
+    }
+
+    private static (long One, long Other)? NearestPair(long product, int b)
+    {
+        var one = (long)RootTask.Root(Math.Abs(product));
+        while (one > 1 && product % one != 0) one--;
+        return FirstPair(product, b, Math.Max(1, one));
+    }
+
     private static Factors Of(int front, IReadOnlyList<PolyTerm> one, IReadOnlyList<PolyTerm> other) => new(new PolyTerm(front, 0), [one, other]);
 
     // The first two numbers with a product, whatever their sum; the larger gets the sign of the middle.
-    private static (long One, long Other)? FirstPair(long product, int b, int from)
+    private static (long One, long Other)? FirstPair(long product, int b, long from)
     {
         var size = Math.Abs(product);
-        for (long one = from; one * one <= size; one++)
+        for (var one = from; one * one <= size; one++)
             if (size % one == 0) return Signed(one, size / one);
         return Signed(1, size);
 

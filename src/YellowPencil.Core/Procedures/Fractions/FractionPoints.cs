@@ -26,7 +26,7 @@ public enum EqualBottoms { Kept, Added, Multiplied, Apart }
 public enum LowestTerms { ByCommon, NotAtAll, TopOnly, BottomOnly, HalvedOnce, HalvedOnly, ByOnePrimeOnce, ByTakingAway, DigitsCancelled }
 
 /// <summary>What becomes of a fraction of one or more.</summary>
-public enum OverOne { Mixed, Stays, TurnedOver, RestAlone, WholeAlone, Exchanged, RestOverTop, RestOverWhole, DigitsSplit, OneTakenOut, BottomOverRest }
+public enum OverOne { Mixed, Stays, TurnedOver, RestAlone, WholeAlone, Exchanged, RestOverTop, RestOverWhole, DigitsSplit, OneTakenOut, BottomOverRest, OneBesideAll, WholesBesideAll, OneMore }
 
 /// <summary>The decisions about sums and differences of fractions.</summary>
 public static class FractionPoints
@@ -171,7 +171,7 @@ public static class FractionPoints
     /// <summary>What becomes of a fraction over one?</summary>
     public static readonly DecisionPoint<FractionResult, OverOne> Over = new("fractions.over-one", "Is it one or more?")
     {
-        Does = Phrases.InOrder<OverOne>("takes the wholes out", "leaves it as a fraction over one", "turns it over", "writes only what is left over", "writes only the wholes", "exchanges the wholes and what is left", "writes what is left over the old numerator", "writes what is left over the wholes", "splits the digits of the numerator", "takes one whole out, whatever there is", "writes the denominator over what is left"),
+        Does = Phrases.InOrder<OverOne>("takes the wholes out", "leaves it as a fraction over one", "turns it over", "writes only what is left over", "writes only the wholes", "exchanges the wholes and what is left", "writes what is left over the old numerator", "writes what is left over the wholes", "splits the digits of the numerator", "takes one whole out, whatever there is", "writes the denominator over what is left", "writes 1 before the fraction and leaves it", "writes the wholes before the fraction and leaves it", "takes one whole too many out"),
         Taught = (_, _) => OverOne.Mixed,
         Slips = _ => [(OverOne.Stays, 3)],
         Kinds = Results,

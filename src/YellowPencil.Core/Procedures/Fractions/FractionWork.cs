@@ -113,7 +113,8 @@ internal readonly struct FractionWork(MethodRun run)
         var lowest = InLowestTerms(parts, isDifference, hasWholes, isAlone: true);
         if (run.Page.KeepsMarks && lowest != parts) run.Page.Pass(lowest.Bottom == 1 ? $"{lowest.Top}" : lowest.Text, isWritten: true);
         var written = lowest.Top < lowest.Bottom || lowest.Bottom == 0 ? (Whole: 0, Left: lowest) : WholesOut(lowest, isDifference, hasWholes);
-        Append(written.Whole, written.Left, isNegative);
+        if (written.Left is { Top: > 0, Bottom: 1 }) run.Page.Append($"{(isNegative ? "-" : "")}{new MixedNumber(written.Whole, written.Left.Top, 1).Text}");
+        else Append(written.Whole, written.Left, isNegative);
         if (run.Page.KeepsMarks) PassMixed(parts, lowest);
     }
 
@@ -142,6 +143,9 @@ internal readonly struct FractionWork(MethodRun run)
             OverOne.RestOverWhole => (whole, new Fraction(rest, whole)),
             OverOne.DigitsSplit when parts.Top >= 10 && parts.Bottom > 1 => (parts.Top / 10, new Fraction(parts.Top % 10, parts.Bottom)),
             OverOne.OneTakenOut when parts.Bottom > 1 => (1, new Fraction(parts.Top - parts.Bottom, parts.Bottom)),
+            OverOne.OneBesideAll when rest > 0 => (1, parts),
+            OverOne.WholesBesideAll when rest > 0 => (whole, parts),
+            OverOne.OneMore => (whole + 1, new Fraction(rest, parts.Bottom)),
             OverOne.BottomOverRest when rest > 0 => (whole, new Fraction(parts.Bottom, rest)),
             _ => (whole, new Fraction(rest, parts.Bottom)),
         };

@@ -83,9 +83,10 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                         break;
                 }
             }
-            else if (whole > 0 && first.Top < first.Bottom && run.Ask(MixedPoints.Needless, seen) == NeedlessRenaming.Always)
+            else if (whole > 0 && first.Top < first.Bottom && run.Ask(MixedPoints.Needless, seen) is var needless && needless != NeedlessRenaming.None)
             {
-                Rename(seen, ref whole, ref first, second);
+                if (needless == NeedlessRenaming.Always) Rename(seen, ref whole, ref first, second);
+                else whole--;
                 Pass(whole, first, otherWhole, second);
             }
         }
@@ -99,7 +100,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
     {
         var isOne = whole == 0 && parts.Top > 0;
         Pass(run, whole, parts);
-        if (parts.Bottom > 0 && (parts.Top >= parts.Bottom || (!isDifference && parts.Top >= 10)))
+        if (parts.Bottom > 0 && parts.Top > 0)
         {
             var way = run.Ask(MixedPoints.Over, new FractionResult(Fraction.Seen(parts.Top), Fraction.Seen(parts.Bottom), isDifference, HasWholes: true, IsAlone: isOne));
             var wholes = parts.Top / parts.Bottom;
@@ -111,6 +112,12 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                 case FractionOver.Left:
                     AppendOver(run, whole, parts.Top % parts.Bottom == 0 ? parts : work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false), isNegative);
                     return;
+                case FractionOver.CarriedBelowOne:
+                    whole++;
+                    break;
+                case FractionOver.OneMore:
+                    whole++;
+                    break;
                 case FractionOver.AtTen when isDifference || parts.Top < 10:
                     AppendOver(run, whole, parts.Top % parts.Bottom == 0 ? parts : work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false), isNegative);
                     return;
@@ -131,7 +138,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                     break;
             }
 
-            Pass(run, whole, parts);
+            if (way != FractionOver.Carried || wholes > 0) Pass(run, whole, parts);
         }
 
         var lowest = work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false);

@@ -95,6 +95,7 @@ public sealed class MixedMethod : Method
             _ => Product(run, whole, bottom) + top,
         };
         if (made < Fraction.Most) made = run.Value(MixedPoints.ImproperTop, context, (int)made, Fraction.Most);
+        if (bottom < Fraction.Most) bottom = Math.Max(1, run.Value(MixedPoints.ImproperBottom, context, (int)bottom, Fraction.Most));
         return new Fraction(made, bottom);
     }
 

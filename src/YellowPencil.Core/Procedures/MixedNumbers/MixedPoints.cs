@@ -26,7 +26,7 @@ public enum WholeLeft { OneLess, Unchanged, TwoLess }
 public enum TopFilled { BottomMore, TenMore, OneMore, BottomInstead, TopOfSecondMore }
 
 /// <summary>What becomes of a fraction of one or more beside wholes.</summary>
-public enum FractionOver { Carried, Left, Lost, AtTen, CountedButLeft, LeftAsItCame, TopToTheWholes }
+public enum FractionOver { Carried, Left, Lost, AtTen, CountedButLeft, LeftAsItCame, TopToTheWholes, CarriedBelowOne, OneMore }
 
 /// <summary>What is done with the wholes.</summary>
 public enum WholesTogether { AsSet, Add, Subtract, Multiply, LargerStays, LeftOutBesideLone, FirstStays }
@@ -128,6 +128,15 @@ public static class MixedPoints
         ShowsIn = WorkFields.Lines,
     };
 
+    /// <summary>The denominator of the improper fraction as a number.</summary>
+    public static readonly ValuePoint<OneMixed> ImproperBottom = new("mixed-numbers.improper-bottom", "What is the denominator of the improper fraction?")
+    {
+        Numbers = [new("whole", "the whole", c => c.Whole), new("top", "the numerator", c => c.Top), new("bottom", "the denominator", c => c.Bottom)],
+        Does = n => $"makes the denominator {n}",
+        Kinds = Ones,
+        ShowsIn = WorkFields.Lines,
+    };
+
     /// <summary>What does a whole number without a fraction become?</summary>
     public static readonly DecisionPoint<OneMixed, LoneWhole> Lone = new("mixed-numbers.lone-whole", "What does a whole number become beside a fraction?")
     {
@@ -159,7 +168,7 @@ public static class MixedPoints
     /// <summary>Is a whole renamed where it need not be?</summary>
     public static readonly DecisionPoint<MixedContext, NeedlessRenaming> Needless = new("mixed-numbers.needless", "Must a whole be {renamed} here?")
     {
-        Does = Phrases.InOrder<NeedlessRenaming>("{renames} nothing that need not be", "{renames} a whole all the same"),
+        Does = Phrases.InOrder<NeedlessRenaming>("{renames} nothing that need not be", "{renames} a whole all the same", "makes the whole one less all the same"),
         Taught = (_, _) => NeedlessRenaming.None,
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
@@ -198,9 +207,9 @@ public static class MixedPoints
     /// <summary>What becomes of a fraction over one?</summary>
     public static readonly DecisionPoint<FractionResult, FractionOver> Over = new("mixed-numbers.fraction-over", "Is the fraction beside the wholes one or more?")
     {
-        Does = Phrases.InOrder<FractionOver>("carries its wholes", "leaves a fraction over one beside the wholes", "takes the wholes out of the fraction and does not add them", "carries when the numerator reaches ten, the tens", "adds the wholes and leaves the fraction over one as well", "writes the columns as they come", "adds the numerator to the wholes"),
+        Does = Phrases.InOrder<FractionOver>("carries its wholes", "leaves a fraction over one beside the wholes", "takes the wholes out of the fraction and does not add them", "carries when the numerator reaches ten, the tens", "adds the wholes and leaves the fraction over one as well", "writes the columns as they come", "adds the numerator to the wholes", "carries a whole though the fraction is below one", "carries one whole and leaves the numerator"),
         Taught = (_, _) => FractionOver.Carried,
-        Can = (r, way) => r.IsImproper ? way != FractionOver.AtTen || !r.IsDifference : way == FractionOver.AtTen,
+        Can = (r, way) => r.IsImproper ? way != FractionOver.CarriedBelowOne && (way != FractionOver.AtTen || !r.IsDifference) : way == FractionOver.CarriedBelowOne || (way == FractionOver.AtTen && r is { IsDifference: false, Top: >= 10 }),
         Slips = r => r.IsImproper ? [(FractionOver.Left, 2), (FractionOver.Lost, 2)] : [],
         Kinds =
         [
@@ -218,8 +227,8 @@ public static class MixedPoints
     };
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<DecisionPoint> All { get; } = [Way, Improper, ImproperTop, Lone, Missing, Meanwhile, Small, Needless, Left, Filled, Wholes, Over];
+    public static IReadOnlyList<DecisionPoint> All { get; } = [Way, Improper, ImproperTop, ImproperBottom, Lone, Missing, Meanwhile, Small, Needless, Left, Filled, Wholes, Over];
 }
 
 /// <summary>Whether a whole is renamed without need.</summary>
-public enum NeedlessRenaming { None, Always }
+public enum NeedlessRenaming { None, Always, OnlyWholeLess }

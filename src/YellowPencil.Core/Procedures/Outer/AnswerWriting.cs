@@ -10,6 +10,9 @@ public enum AnswerWritten
     PointOut, PointOneFurtherLeft, PointOneFurtherRight, PointUntilLarger, PointUntilSmaller, PointBeforeAll, PointAfterFirstDigit, WholePartOnly, RoundedToWhole, RoundedToTens,
     FirstDigitOff, LastDigitOff, FirstDigitTwice, SignOut, SignAdded, SignTurned,
     OneMore, OneLess, OneStepFewer, OneStepMore, OneStepMoreAcrossZero, OneStepFewerAcrossZero, TenMore, TenLess, Doubled, FirstAddedAgain,
+    LastPlaceOneMore, LastPlaceOneLess,
+    NumberOut, FirstTermOut, FirstTermOnly, FirstSignTurned, MiddleSignTurned, LastSignTurned, PowersOut, LettersOut, FrontOut,
+    FractionOut, WholeOut, TurnedOver, WholeAndTopExchanged, TopOneMore, TopOneLess, TopOnly,
     RestOut, RestAppended, RestBehindPoint, RestFirst, RestOnly, RestOneMore, QuotientOneMore,
 }
 
@@ -28,12 +31,15 @@ internal static class AnswerWriting
         "leaves out the first digit of the answer", "leaves out the last digit of the answer", "writes the first digit of the answer twice", "writes the answer without its minus sign", "writes a minus sign before the answer", "turns the sign of the answer round",
         "comes out one too large", "comes out one too small", "goes one step too few from the first number", "goes one step too many from the first number", "goes one step too many where zero is passed", "goes one step too few where zero is passed",
         "comes out ten too large", "comes out ten too small", "doubles the answer", "adds the first number once more",
+        "comes out one too large in the last place", "comes out one too small in the last place",
+        "leaves out the plain number", "leaves out the first term of the answer", "writes only the first part of the answer", "turns the first sign of the answer round", "turns the sign in the middle of the answer round", "turns the last sign of the answer round", "writes the letter without its power", "leaves out the letters of the answer", "leaves out what stands before the brackets",
+        "writes only the wholes", "leaves out the wholes", "turns the fraction of the answer over", "exchanges the wholes and the numerator", "comes out with one too many in the numerator", "comes out with one too few in the numerator", "writes only the numerator",
         "leaves out the remainder", "writes the remainder as further digits", "writes the remainder behind a point", "exchanges quotient and remainder", "writes only the remainder", "makes the remainder one too large", "makes the quotient one too large");
 
     /// <summary>What is written instead; null where the way makes no difference or cannot be gone.</summary>
     public static string? Write(ItemTask task, string answer, AnswerWritten way)
     {
-        var written = answer.Split(RestMark) is [var quotient, var rest] ? WithRest(task, quotient, rest, way) : Number(task, answer, way);
+        var written = ExpressionWriting.Writes(task) ? ExpressionWriting.Write(task, answer, way) : answer.Split(RestMark) is [var quotient, var rest] ? WithRest(task, quotient, rest, way) : Number(task, answer, way);
         return written is null || written == answer || written.Length == 0 ? null : written;
     }
 
@@ -96,6 +102,10 @@ internal static class AnswerWriting
         var unit = BigInteger.Pow(10, digits.Places);
         switch (way)
         {
+            case AnswerWritten.LastPlaceOneMore when digits.Places > 0:
+                return value + 1;
+            case AnswerWritten.LastPlaceOneLess when digits.Places > 0:
+                return value - 1;
             case AnswerWritten.OneMore:
                 return value + unit;
             case AnswerWritten.OneLess:

@@ -173,6 +173,15 @@ public static class OuterPoints
             new("minus", "in differences", c => Has(c.Task, PairOperation.Minus)),
             new("times", "in products", c => Has(c.Task, PairOperation.Times)),
             new("divided", "in divisions", c => Has(c.Task, PairOperation.DividedBy)),
+            new("square", "in squares of a bracket", c => c.Task is ExpandingTask { IsSquare: true }),
+            new("two-brackets", "in products of two different brackets", c => c.Task is ExpandingTask { IsSquare: false, Second: not null }),
+            new("one-bracket", "where one term stands before a bracket", c => c.Task is ExpandingTask { Before: not null }),
+            new("fraction", "when the answer has a fraction", c => c.Answer.Contains('/')),
+            new("mixed", "when the answer has wholes and a fraction", c => c.Answer.Contains('/') && c.Answer.Contains(' ') && c.Task is FractionTask),
+            new("has-minus", "when the answer has a minus", c => c.Answer.Contains('-')),
+            new("no-minus", "when the answer has no minus", c => !c.Answer.Contains('-')),
+            new("has-power", "when the answer has a power", c => c.Answer.Contains('^')),
+            new("with-front", "when something stands before the brackets", c => c.Task is FactoringTask && c.Answer[0] != '('),
         ],
         Properties =
         [
@@ -223,7 +232,10 @@ public static class OuterPoints
         DecimalSum sum => operation == (sum.IsDifference ? PairOperation.Minus : PairOperation.Plus),
         ColumnSum => operation == PairOperation.Plus,
         ColumnDifference => operation == PairOperation.Minus,
-        ColumnProduct or DecimalProduct => operation == PairOperation.Times,
+        ColumnProduct or DecimalProduct or ExpandingTask => operation == PairOperation.Times,
+        FractionTask fractions => operation == (fractions.IsDifference ? PairOperation.Minus : PairOperation.Plus),
+        PolynomialTask polynomials => operation == (polynomials.Groups.Any(g => g.IsTakenAway) ? PairOperation.Minus : PairOperation.Plus),
+        FactoringTask or EquationTask or RootTask => false,
         _ => operation == PairOperation.DividedBy,
     };
 

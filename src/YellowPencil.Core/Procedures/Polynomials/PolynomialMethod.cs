@@ -80,11 +80,15 @@ internal static class Collecting
         var ones = BigInteger.Zero;
         foreach (var like in sorted.GroupBy(t => t.Power))
         {
-            var together = like.First();
-            foreach (var next in like.Skip(1))
+            var hasAddedPowers = false;
+            var count = like.Count();
+            var seen = like.Select(t => WithNumber(run, t, count)).OfType<PolyTerm>().ToList();
+            if (seen.Count == 0) continue;
+            var together = seen[0];
+            foreach (var next in seen.Skip(1))
             {
                 // What came to another power is left, and those that follow are put together without it.
-                if (together.Power == next.Power) together = Together(run, together, next);
+                if (together.Power == next.Power || hasAddedPowers) together = Together(run, together, next, ref hasAddedPowers);
                 else
                 {
                     left.Add(together);
@@ -92,9 +96,16 @@ internal static class Collecting
                 }
             }
 
-            if (together.Number.IsZero) continue;
-            var context = new TermLeft(Seen(together.Number), together.Power, like.Count());
-            if (like.Count() == 1 && sorted.Count > 1 && run.Ask(PolynomialPoints.Alone, context) == Unpaired.Dropped) continue;
+            if (together.Number.IsZero)
+            {
+                if (count == 1) continue;
+                var gone = run.Ask(PolynomialPoints.Gone, new TermLeft(0, together.Power, count));
+                if (gone != GoneTerm.Nothing) left.Add(new PolyTerm(1, gone == GoneTerm.LetterStays ? together.Power : 0));
+                continue;
+            }
+
+            var context = new TermLeft(Seen(together.Number), together.Power, count);
+            if (count == 1 && sorted.Count > 1 && run.Ask(PolynomialPoints.Alone, context) == Unpaired.Dropped) continue;
             if (together.Power > 0 && BigInteger.Abs(together.Number).IsOne)
             {
                 var way = run.Ask(PolynomialPoints.One, context);
@@ -122,13 +133,32 @@ internal static class Collecting
             && PolynomialText.InOrder(first).SequenceEqual(PolynomialText.InOrder(second));
     }
 
-    private static PolyTerm Together(MethodRun run, PolyTerm first, PolyTerm second)
+    // A letter without a number is one of it.
+    private static PolyTerm? WithNumber(MethodRun run, PolyTerm term, int count)
+    {
+        if (term.Power == 0 || !BigInteger.Abs(term.Number).IsOne) return term;
+        return run.Ask(PolynomialPoints.Bare, new TermLeft(Seen(term.Number), term.Power, count)) switch
+        {
+            BareLetter.Nothing => count > 1 ? term with { Number = 0 } : null,
+            BareLetter.Dropped when count > 1 => null,
+            _ => term,
+        };
+    }
+
+    private static PolyTerm Together(MethodRun run, PolyTerm first, PolyTerm second, ref bool hasAddedPowers)
     {
         var (a, b) = (first.Number, second.Number);
         var (larger, smaller) = (BigInteger.Max(BigInteger.Abs(a), BigInteger.Abs(b)), BigInteger.Min(BigInteger.Abs(a), BigInteger.Abs(b)));
         var apart = larger - smaller;
-        return run.Ask(PolynomialPoints.Like, new LikePair(Seen(a), Seen(b), first.Power)) switch
+        var way = run.Ask(PolynomialPoints.Like, new LikePair(Seen(a), Seen(b), second.Power));
+        hasAddedPowers = way == LikeTerms.SumPowersAdded;
+        return way switch
         {
+            LikeTerms.FirstLessSecond => first with { Number = a - b },
+            LikeTerms.SecondLessFirst => first with { Number = b - a },
+            LikeTerms.SizesAddedMinus => first with { Number = -(larger + smaller) },
+            LikeTerms.SecondStays => second,
+            LikeTerms.LargerStays => BigInteger.Abs(a) >= BigInteger.Abs(b) ? first : second,
             LikeTerms.SizesAddedFirstSign => first with { Number = a.Sign < 0 ? -(larger + smaller) : larger + smaller },
             LikeTerms.SizesAddedPlus => first with { Number = larger + smaller },
             LikeTerms.SizesApartMinus => first with { Number = -apart },
@@ -138,7 +168,7 @@ internal static class Collecting
             LikeTerms.Product => first with { Number = a * b },
             LikeTerms.ProductPowersAdded => new PolyTerm(a * b, Math.Min(PolynomialText.MostPower, 2 * first.Power)),
             LikeTerms.ProductMinusIfAny => new PolyTerm(a.Sign < 0 || b.Sign < 0 ? -(larger * smaller) : larger * smaller, Math.Min(PolynomialText.MostPower, 2 * first.Power)),
-            LikeTerms.SumPowersAdded => new PolyTerm(a + b, Math.Min(PolynomialText.MostPower, 2 * first.Power)),
+            LikeTerms.SumPowersAdded => new PolyTerm(a + b, Math.Min(PolynomialText.MostPower, first.Power + second.Power)),
             LikeTerms.FirstStays => first,
             _ => first with { Number = Sum(run, a, b) },
         };

@@ -9,7 +9,13 @@ public enum BracketSign { AsDue, Kept, Turned }
 public enum BracketOrder { AsSet, SecondFirst }
 
 /// <summary>What two like terms become.</summary>
-public enum LikeTerms { Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, SizesAddedPlus, Product, ProductPowersAdded, ProductMinusIfAny, SumPowersAdded, FirstStays }
+public enum LikeTerms { Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, SizesAddedPlus, Product, ProductPowersAdded, ProductMinusIfAny, SumPowersAdded, FirstStays, FirstLessSecond, SecondLessFirst, SizesAddedMinus, SecondStays, LargerStays }
+
+/// <summary>What the number of a letter is that stands alone.</summary>
+public enum BareLetter { One, Nothing, Dropped }
+
+/// <summary>What is written where like terms come to nothing.</summary>
+public enum GoneTerm { Nothing, LetterStays, NumberOne }
 
 /// <summary>What becomes of a term that has no like term.</summary>
 public enum Unpaired { Kept, Dropped }
@@ -127,7 +133,7 @@ public static class PolynomialPoints
     public static readonly DecisionPoint<LikePair, LikeTerms> Like = new("polynomials.like-terms", "What do two like terms come to?")
     {
         Does = Phrases.InOrder<LikeTerms>("puts the numbers together with their signs", "adds the sizes and keeps the first sign", "takes the sizes from each other and writes a minus", "takes the sizes from each other and writes no minus", "takes the sizes from each other and keeps the first sign",
-            "takes the sizes from each other and keeps the second sign", "adds the sizes and writes no minus", "multiplies the numbers", "multiplies the terms, powers added", "multiplies the terms, with a minus if there is any", "adds the numbers and the powers", "keeps the first term"),
+            "takes the sizes from each other and keeps the second sign", "adds the sizes and writes no minus", "multiplies the numbers", "multiplies the terms, powers added", "multiplies the terms, with a minus if there is any", "adds the numbers and the powers", "keeps the first term", "takes the second from the first", "takes the first from the second", "adds the sizes and writes a minus", "keeps the second term", "keeps the larger term"),
         Taught = (_, _) => LikeTerms.Sum,
         Slips = c => c.HaveSameSign ? [] : [(LikeTerms.SizesAddedFirstSign, 1)],
         Kinds =
@@ -143,7 +149,32 @@ public static class PolynomialPoints
             new("number", "in plain numbers", c => c.Power == 0),
             new("bare", "where a letter has no number", c => c.Power > 0 && (Math.Abs(c.First) == 1 || Math.Abs(c.Second) == 1)),
             new("power", "in powers of the letter", c => c.Power > 1),
+            new("plain-letter", "in terms with the plain letter", c => c.Power == 1),
+            new("both-positive", "where neither has a minus", c => c is { First: >= 0, Second: >= 0 }),
+            new("second-larger", "where the second is the larger", c => Math.Abs(c.Second) > Math.Abs(c.First)),
+            new("first-negative-only", "where only the first has a minus", c => c is { First: < 0, Second: >= 0 }),
+            new("second-negative-only", "where only the second has a minus", c => c is { First: >= 0, Second: < 0 }),
         ],
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>What is the number of a letter alone?</summary>
+    public static readonly DecisionPoint<TermLeft, BareLetter> Bare = new("polynomials.bare-letter", "How many of the letter are there where no number stands before it?")
+    {
+        Does = Phrases.InOrder<BareLetter>("counts a letter without a number as one", "counts a letter without a number as none", "leaves a letter without a number out where there are like terms"),
+        Taught = (_, _) => BareLetter.One,
+        Can = (c, way) => way != BareLetter.Dropped || c.Count > 1,
+        Kinds = [new("always", "always", _ => true), new("with-like", "where there are like terms", c => c.Count > 1), new("alone", "where it has no like term", c => c.Count == 1), new("power", "in powers of the letter", c => c.Power > 1), new("negative", "where it has a minus", c => c.Number < 0)],
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>What is left where terms come to nothing?</summary>
+    public static readonly DecisionPoint<TermLeft, GoneTerm> Gone = new("polynomials.gone", "What is written where like terms come to nothing?")
+    {
+        Does = Phrases.InOrder<GoneTerm>("writes nothing where like terms come to nothing", "writes the letter where like terms come to nothing", "writes 1 where like terms come to nothing"),
+        Taught = (_, _) => GoneTerm.Nothing,
+        Can = (c, way) => way != GoneTerm.LetterStays || c.Power > 0,
+        Kinds = [new("always", "always", _ => true), new("letter", "in terms with the letter", c => c.Power > 0), new("number", "in plain numbers", c => c.Power == 0), new("power", "in powers of the letter", c => c.Power > 1)],
         ShowsIn = WorkFields.Lines,
     };
 
@@ -152,7 +183,7 @@ public static class PolynomialPoints
     {
         Does = Phrases.InOrder<Unpaired>("keeps a term that has no like term", "leaves a term out that has no like term"),
         Taught = (_, _) => Unpaired.Kept,
-        Kinds = [new("always", "always", _ => true), new("number", "in plain numbers", c => c.Power == 0), new("letter", "in terms with the letter", c => c.Power > 0), new("negative", "where it has a minus", c => c.Number < 0)],
+        Kinds = [new("always", "always", _ => true), new("number", "in plain numbers", c => c.Power == 0), new("letter", "in terms with the letter", c => c.Power > 0), new("negative", "where it has a minus", c => c.Number < 0), new("power", "in powers of the letter", c => c.Power > 1), new("plain-letter", "in terms with the plain letter", c => c.Power == 1)],
         ShowsIn = WorkFields.Lines,
     };
 
@@ -171,12 +202,12 @@ public static class PolynomialPoints
         Does = Phrases.InOrder<LeftTerms>("leaves unlike terms as they are", "puts all that is left into one term with the highest power", "puts all that is left into one term, numbers and powers added", "puts the letter and the plain number together", "puts the first two terms together"),
         Taught = (_, _) => LeftTerms.Stay,
         Can = (c, way) => way != LeftTerms.LetterAndNumberJoined || (c.HasLetter && c.HasNumber),
-        Kinds = [new("always", "always", _ => true), new("two", "where two terms are left", c => c.Count == 2), new("more", "where more than two terms are left", c => c.Count > 2), new("number", "where a plain number is left", c => c.HasNumber)],
+        Kinds = [new("always", "always", _ => true), new("two", "where two terms are left", c => c.Count == 2), new("more", "where more than two terms are left", c => c.Count > 2), new("number", "where a plain number is left", c => c.HasNumber), new("no-number", "where no plain number is left", c => !c.HasNumber)],
         ShowsIn = WorkFields.Lines,
     };
 
     /// <summary>Those about like terms, for methods that come to a sum.</summary>
-    public static IReadOnlyList<DecisionPoint> Collecting { get; } = [Like, Alone, One, Left];
+    public static IReadOnlyList<DecisionPoint> Collecting { get; } = [Bare, Like, Gone, Alone, One, Left];
 
     /// <summary>All of them, in the order in which they come up.</summary>
     public static IReadOnlyList<DecisionPoint> All { get; } = [Order, Sign, .. Collecting];

@@ -49,6 +49,8 @@ public sealed class RootMethod : Method
 /// <param name="task">The root.</param>
 internal readonly struct RootWork(MethodRun run, RootTask task)
 {
+    private const int Most = 100_000;
+
     /// <summary>Estimates it.</summary>
     public void Walk()
     {
@@ -81,6 +83,13 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             return;
         }
 
+        var around = run.Ask(RootPoints.Around, Seen(number, -1));
+        if (around != RootsAround.AsDue && (lower > 1 || around == RootsAround.OneTooHigh))
+        {
+            lower += around == RootsAround.OneTooLow ? -1 : 1;
+            (below, above) = (Rational.Whole(Square(lower, known)), Rational.Whole(Square(lower + 1, known)));
+        }
+
         Between(number, lower, below, above);
     }
 
@@ -102,11 +111,14 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             case RootWay.NearestRootAdded:
                 Divide(Rational.Whole(isNearerUpper ? lower + 1 : lower), (isNearerUpper ? above - number : number - below) / (above - below));
                 return;
+            case RootWay.GapAppended: run.Page.Append(DecimalNumber.Canonical($"{lower}.{BigInteger.Max(0, (number - below).Top / (number - below).Bottom)}")); return;
+            case RootWay.QuarterOfNumber: Append(RootTask.Rounded(number / Rational.Whole(4), task.Places), task.Places); return;
             case RootWay.GapAsTenths: Append(Rational.Whole(lower) + (number - below) / Rational.Whole(10), task.Places); return;
             default: break;
         }
 
         var top = run.Ask(RootPoints.Top, seen) switch { GapTop.BothEndsCounted => number - below + one, GapTop.ToUpper => above - number, GapTop.WholeNumber => number, _ => number - below };
+        if (top.IsWhole && top.Top >= 0 && top.Top < Most) top = Rational.Whole(run.Value(RootPoints.GapIs, seen, (int)top.Top, Most));
         var bottom = run.Ask(RootPoints.Bottom, seen) switch
         {
             GapBottom.LowerRoot => Rational.Whole(BigInteger.Max(1, lower)),
@@ -118,6 +130,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             GapBottom.TwiceLowerRoot => Rational.Whole(BigInteger.Max(1, 2 * lower)),
             _ => above - below,
         };
+        if (bottom.IsWhole && bottom.Top >= 0 && bottom.Top < Most) bottom = Rational.Whole(Math.Max(1, run.Value(RootPoints.BottomIs, seen, (int)bottom.Top, Most)));
         var from = run.Ask(RootPoints.From, seen);
         var start = Rational.Whole(from == CountedFrom.LowerRoot ? lower : lower + 1);
         if (run.Page.KeepsMarks && top.IsWhole && bottom.IsWhole) run.Page.Pass($"{start.Text} {(from == CountedFrom.UpperRootBack ? "-" : "+")} {top.Text}/{bottom.Text}", isWritten: true);

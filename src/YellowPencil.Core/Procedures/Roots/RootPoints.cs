@@ -10,7 +10,10 @@ public enum UnderRoot { AsSet, WholePartOnly, Halved, WithoutPoint }
 public enum SquareKnown { AsIs, PartByPart, Doubled }
 
 /// <summary>How the root is estimated.</summary>
-public enum RootWay { StraightLine, NumberLine, NearestWhole, HalfWay, LowerRoot, UpperRoot, HalfOfNumber, NearestRootAdded, GapAsTenths }
+public enum RootWay { StraightLine, NumberLine, NearestWhole, HalfWay, LowerRoot, UpperRoot, HalfOfNumber, NearestRootAdded, GapAsTenths, GapAppended, QuarterOfNumber }
+
+/// <summary>Between which whole roots the number is put.</summary>
+public enum RootsAround { AsDue, OneTooLow, OneTooHigh }
 
 /// <summary>What is counted from the lower square.</summary>
 public enum GapTop { FromLower, BothEndsCounted, ToUpper, WholeNumber }
@@ -50,12 +53,23 @@ public readonly record struct RootContext(int Number, int Lower, int Tail, bool 
 /// <summary>The decisions about square roots by hand.</summary>
 public static class RootPoints
 {
+    private static readonly Property<RootContext>[] Numbers =
+    [
+        new("number", "the number", c => c.Number), new("lower", "the lower root", c => c.Lower), new("upper", "the upper root", c => c.Lower + 1),
+        new("below", "the lower square", c => c.LowerSquare), new("above", "the upper square", c => c.UpperSquare),
+        new("to-lower", "the distance to the lower square", c => c.Number - c.LowerSquare), new("to-upper", "the distance to the upper square", c => c.UpperSquare - c.Number),
+        new("apart", "the distance of the squares", c => c.UpperSquare - c.LowerSquare),
+    ];
+
     private static readonly Kind<RootContext>[] Kinds =
     [
         new("always", "always", _ => true),
         new("decimal", "where the number has a point", c => c.IsDecimal),
         new("nearer-upper", "where the upper square is nearer", c => c.IsNearerUpper),
         new("nearer-lower", "where the lower square is nearer", c => !c.IsNearerUpper),
+        new("whole", "where the number has no point", c => !c.IsDecimal),
+        new("one-digit", "where the lower root has one digit", c => c.Lower < 10),
+        new("even", "where the number is even", c => c.Number % 2 == 0),
         new("two-digits", "where the lower root has two digits", c => c.Lower > 9),
         new("half-or-more", "where the next digit is five or more", c => c.Tail >= 50),
         new("below-half", "where the next digit is less than five", c => c.Tail is >= 0 and < 50),
@@ -80,10 +94,20 @@ public static class RootPoints
         ShowsIn = WorkFields.Lines,
     };
 
+    /// <summary>Between which roots?</summary>
+    public static readonly DecisionPoint<RootContext, RootsAround> Around = new("roots.around", "Between which two squares does the number lie?")
+    {
+        Does = Phrases.InOrder<RootsAround>("finds the squares on both sides", "takes a lower square that is one too low", "takes a lower square that is one too high"),
+        Taught = (_, _) => RootsAround.AsDue,
+        Can = (c, way) => way != RootsAround.OneTooLow || c.Lower > 1,
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
     /// <summary>How is it estimated?</summary>
     public static readonly DecisionPoint<RootContext, RootWay> Way = new("roots.way", "How is the root between two squares found?")
     {
-        Does = Phrases.InOrder<RootWay>("goes along a straight line between the squares", "tries on the number line", "writes the nearest whole root", "writes half-way between the roots", "writes the lower root", "writes the upper root", "takes half of the number", "adds the distance to the nearest root", "writes the distance as tenths"),
+        Does = Phrases.InOrder<RootWay>("goes along a straight line between the squares", "tries on the number line", "writes the nearest whole root", "writes half-way between the roots", "writes the lower root", "writes the upper root", "takes half of the number", "adds the distance to the nearest root", "writes the distance as tenths", "writes the distance behind the point", "takes a quarter of the number"),
         Taught = (_, school) => school.Of(School.Roots) == RootSchool.NumberLine ? RootWay.NumberLine : RootWay.StraightLine,
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
@@ -95,6 +119,24 @@ public static class RootPoints
         Does = Phrases.InOrder<GapTop>("counts from the lower square", "counts both ends", "counts to the upper square", "takes the number itself"),
         Taught = (_, _) => GapTop.FromLower,
         Slips = _ => [(GapTop.BothEndsCounted, 1)],
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>The distance from the lower square as a number.</summary>
+    public static readonly ValuePoint<RootContext> GapIs = new("roots.gap-value", "How far is the number from the lower square?")
+    {
+        Numbers = Numbers,
+        Does = n => $"writes {n} above",
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>What stands below, as a number.</summary>
+    public static readonly ValuePoint<RootContext> BottomIs = new("roots.over-value", "How far are the two squares apart?")
+    {
+        Numbers = Numbers,
+        Does = n => $"writes {n} below",
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
     };
@@ -137,5 +179,5 @@ public static class RootPoints
     };
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<DecisionPoint> All { get; } = [Under, Known, Way, Top, Bottom, From, Divided, Round];
+    public static IReadOnlyList<DecisionPoint> All { get; } = [Under, Known, Around, Way, Top, GapIs, Bottom, BottomIs, From, Divided, Round];
 }
