@@ -23,6 +23,8 @@ public sealed class EquationTask : ItemTask
         : base($"solve {Write(left, letter)} = {Write(right, letter)}", Family.Equations)
     {
         (Left, Right, Letter) = (left, right, letter);
+        OnBothSides = left.Any(HasLetter) && right.Any(HasLetter);
+        HasBrackets = left.Concat(right).Any(t => t.Bracket is not null);
         var (leftLetter, leftNumber) = Sum(left);
         var (rightLetter, rightNumber) = Sum(right);
         var (letters, numbers) = (leftLetter - rightLetter, rightNumber - leftNumber);
@@ -38,6 +40,12 @@ public sealed class EquationTask : ItemTask
     /// <summary>The letter.</summary>
     public char Letter { get; }
 
+    /// <summary>Whether the letter stands on both sides.</summary>
+    public bool OnBothSides { get; }
+
+    /// <summary>Whether there are brackets.</summary>
+    public bool HasBrackets { get; }
+
     /// <inheritdoc/>
     public override int Steps => 10 + 2 * (Left.Count + Right.Count);
 
@@ -49,6 +57,8 @@ public sealed class EquationTask : ItemTask
 
     /// <inheritdoc/>
     public override string RightAnswer { get; }
+
+    private static bool HasLetter(SideTerm term) => term.HasLetter || term.Bracket?.Any(HasLetter) == true;
 
     /// <summary>How many letters and how many plain numbers a side comes to.</summary>
     public static (Rational Letters, Rational Numbers) Sum(IEnumerable<SideTerm> side)

@@ -88,11 +88,13 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
             leftLetters = way switch
             {
                 LettersMoved.AddedToLeft => leftLetters + rightLetters,
-                LettersMoved.CrossedOff => leftLetters,
+                LettersMoved.CrossedOff or LettersMoved.AsNumbersTaken or LettersMoved.AsNumbersAdded => leftLetters,
                 LettersMoved.LargerLessSmaller => Rational.Abs(leftLetters - rightLetters),
                 LettersMoved.RightLessLeft => rightLetters - leftLetters,
                 _ => leftLetters - rightLetters,
             };
+            if (way == LettersMoved.AsNumbersTaken) rightNumbers -= rightLetters;
+            if (way == LettersMoved.AsNumbersAdded) rightNumbers += rightLetters;
             Pass(Side(leftLetters, leftNumbers), Side(default, rightNumbers));
         }
 
@@ -117,6 +119,8 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                 NumberMoved.Reversed => leftNumbers - rightNumbers,
                 NumberMoved.LargerLessSmaller => Rational.Abs(rightNumbers - leftNumbers),
                 NumberMoved.CrossedOff => rightNumbers,
+                NumberMoved.DividesTheRight => rightNumbers / leftNumbers,
+                NumberMoved.TakenTwice => rightNumbers - leftNumbers - leftNumbers,
                 NumberMoved.RightStays => leftNumbers,
                 _ => rightNumbers - leftNumbers,
             };
@@ -237,6 +241,8 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                 run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{Quotient()}.{(b - a * Rational.Whole(Quotient())).Top}"));
                 return;
             case NumberBefore.RoundedToWhole: Write(Signed(RootTask.Rounded(b / a, 0))); return;
+            case NumberBefore.RoundedDown: Write(Whole(isAway: isNegative)); return;
+            case NumberBefore.RoundedUp: Write(Whole(isAway: !isNegative)); return;
             case NumberBefore.OnePlace when !(b / a).IsWhole:
                 run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{RootTask.Written(RootTask.CutOff(b / a, 1), 1)}"));
                 return;
@@ -253,6 +259,9 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
             var exact = b / a;
             return BigInteger.Divide(exact.Top, exact.Bottom);
         }
+
+        // Away from zero where it is asked for and there is a rest.
+        Rational Whole(bool isAway) => Signed(Rational.Whole(Quotient() + (isAway && !(b / a).IsWhole ? 1 : 0)));
 
         Rational Signed(Rational size) => isNegative ? -size : size;
     }
@@ -295,7 +304,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         if (run.Page.Passed.Count == 0 ? line != task.Text["solve ".Length..] : run.Page.Passed[^1] != line) run.Page.Pass(line, isWritten: true);
     }
 
-    private static EquationPair Pair(Rational first, Rational second, bool isLeft, bool haveLetter) => new(Seen(first), Seen(second), isLeft, haveLetter);
+    private EquationPair Pair(Rational first, Rational second, bool isLeft, bool haveLetter) => new(Seen(first), Seen(second), isLeft, haveLetter) { OnBothSides = task.OnBothSides, HadBrackets = task.HasBrackets };
 
     private static int Seen(Rational number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number.IsWhole ? number.Top : number.Top / number.Bottom));
 }

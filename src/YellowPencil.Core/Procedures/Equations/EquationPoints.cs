@@ -19,13 +19,13 @@ public enum OneSide { Apart, Joined, JoinedAsNumber }
 public enum SideSum { WithSigns, SizesAdded, SignOfFirstKept, SizesApart }
 
 /// <summary>What is done with the letters on the right.</summary>
-public enum LettersMoved { TakenFromLeft, AddedToLeft, CrossedOff, LargerLessSmaller, RightLessLeft, Divided }
+public enum LettersMoved { TakenFromLeft, AddedToLeft, CrossedOff, LargerLessSmaller, RightLessLeft, Divided, AsNumbersTaken, AsNumbersAdded }
 
 /// <summary>What is done with the number on the left.</summary>
-public enum NumberMoved { TakenFromRight, AddedToRight, Reversed, LargerLessSmaller, CrossedOff, RightStays, AfterDividing }
+public enum NumberMoved { TakenFromRight, AddedToRight, Reversed, LargerLessSmaller, CrossedOff, RightStays, AfterDividing, DividesTheRight, TakenTwice }
 
 /// <summary>What is done with the number before the letter.</summary>
-public enum NumberBefore { Divided, TakenAway, Added, Multiplied, LargerBySmaller, UpsideDown, WholePart, RestBehindPoint, LeftOut, SignLost, NotInLowestTerms, RoundedToWhole, OnePlace }
+public enum NumberBefore { Divided, TakenAway, Added, Multiplied, LargerBySmaller, UpsideDown, WholePart, RestBehindPoint, LeftOut, SignLost, NotInLowestTerms, RoundedToWhole, OnePlace, RoundedDown, RoundedUp }
 
 /// <summary>What is written where no letter is left.</summary>
 public enum NoLetterLeft { NoneOrAll, Zero, TheNumber, None, All, Exchanged }
@@ -54,6 +54,12 @@ public readonly record struct EquationPair(int First, int Second, bool IsLeft, b
 
     /// <summary>Whether no plain number stands beside them.</summary>
     public bool AreAlone { get; init; }
+
+    /// <summary>Whether the equation was set with the letter on both sides.</summary>
+    public bool OnBothSides { get; init; }
+
+    /// <summary>Whether it was set with brackets.</summary>
+    public bool HadBrackets { get; init; }
 
     /// <summary>Whether the division of the second by the first does not come out.</summary>
     public bool LeavesRest => First != 0 && Second % First != 0;
@@ -96,6 +102,10 @@ public static class EquationPoints
         new("one-first", "where the letter has no number but a minus", c => c.First == -1),
         new("bare", "where the letter has no number to be seen", c => c.HaveLetter && (Math.Abs(c.First) == 1 || Math.Abs(c.Second) == 1)),
         new("second-zero", "where the second is 0", c => c.Second == 0),
+        new("both-sides", "where the letter stands on both sides", c => c.OnBothSides),
+        new("one-side", "where the letter stands on one side only", c => !c.OnBothSides),
+        new("brackets", "where there are brackets", c => c.HadBrackets),
+        new("no-brackets", "where there are no brackets", c => !c.HadBrackets),
     ];
 
     /// <summary>What stands before a bracket?</summary>
@@ -150,7 +160,7 @@ public static class EquationPoints
     /// <summary>What is done with the letters on the right?</summary>
     public static readonly DecisionPoint<EquationPair, LettersMoved> Letters = new("equations.letters-moved", "How do the letters come to one side?")
     {
-        Does = Phrases.InOrder<LettersMoved>("takes the letters of the right from both sides", "adds the letters of the right to the left", "crosses the letters of the right off", "takes the fewer letters from the more", "takes the letters of the left from those of the right", "divides the one number before the letter by the other"),
+        Does = Phrases.InOrder<LettersMoved>("takes the letters of the right from both sides", "adds the letters of the right to the left", "crosses the letters of the right off", "takes the fewer letters from the more", "takes the letters of the left from those of the right", "divides the one number before the letter by the other", "takes them from the plain number of the right", "adds them to the plain number of the right"),
         Can = (c, way) => way != LettersMoved.Divided || c.AreAlone,
         Taught = (_, _) => LettersMoved.TakenFromLeft,
         Slips = _ => [(LettersMoved.AddedToLeft, 2)],
@@ -161,7 +171,7 @@ public static class EquationPoints
     /// <summary>What is done with the number on the left?</summary>
     public static readonly DecisionPoint<EquationPair, NumberMoved> Number = new("equations.number-moved", "How does the number leave the side of the letter?")
     {
-        Does = Phrases.InOrder<NumberMoved>("takes the number of the left from both sides", "adds the number of the left to the right", "takes the right from the number of the left", "takes the smaller number from the larger", "crosses the number off on the left only", "writes the number of the left on the right", "takes the number away after dividing"),
+        Does = Phrases.InOrder<NumberMoved>("takes the number of the left from both sides", "adds the number of the left to the right", "takes the right from the number of the left", "takes the smaller number from the larger", "crosses the number off on the left only", "writes the number of the left on the right", "takes the number away after dividing", "divides the right by the number of the left", "takes the number away twice"),
         Taught = (_, _) => NumberMoved.TakenFromRight,
         Slips = _ => [(NumberMoved.AddedToRight, 2)],
         Kinds = Pairs,
@@ -171,7 +181,7 @@ public static class EquationPoints
     /// <summary>What is done with the number before the letter?</summary>
     public static readonly DecisionPoint<EquationPair, NumberBefore> Divide = new("equations.number-before", "How does the letter come to stand alone?")
     {
-        Does = Phrases.InOrder<NumberBefore>("divides by the number before the letter", "takes the number before the letter away", "adds the number before the letter", "multiplies by the number before the letter", "divides the larger number by the smaller", "divides upside down", "writes the whole part only", "writes what is left behind a point", "leaves the number before the letter out", "loses the minus before the letter", "leaves the fraction as it came", "rounds to a whole number", "divides to one place and stops"),
+        Does = Phrases.InOrder<NumberBefore>("divides by the number before the letter", "takes the number before the letter away", "adds the number before the letter", "multiplies by the number before the letter", "divides the larger number by the smaller", "divides upside down", "writes the whole part only", "writes what is left behind a point", "leaves the number before the letter out", "loses the minus before the letter", "leaves the fraction as it came", "rounds to a whole number", "divides to one place and stops", "writes the next lower whole number", "writes the next higher whole number"),
         Taught = (_, _) => NumberBefore.Divided,
         Slips = _ => [(NumberBefore.TakenAway, 1), (NumberBefore.UpsideDown, 1)],
         Kinds = Pairs,

@@ -41,8 +41,11 @@ public sealed class ExpandingMethod : Method
             : product.IsSquare ? Squared(run, product)
             : Brackets(run, product.First, product.Second!, Shape(product));
         if (run.Page.KeepsMarks && !product.IsLine) run.Page.Pass(PolynomialText.Write(terms, product.Letter), isWritten: true);
-        Collecting.Finish(run, terms, product.Letter);
+        Collecting.Finish(run, terms, product.Letter, From(product));
     }
+
+    private static TermsFrom From(ExpandingTask product) => product.Before is not null ? TermsFrom.Bracket : product.IsSquare ? TermsFrom.Square
+        : product.Second is null ? TermsFrom.Sum : Shape(product).IsConjugate ? TermsFrom.Conjugate : TermsFrom.Brackets;
 
     private static TermProduct Shape(ExpandingTask product) => Context(product.First[0], product.First[^1], 0, 0) with
     {

@@ -47,6 +47,12 @@ internal readonly struct FactoringWork(MethodRun run)
             var way = run.Ask(FactoringPoints.Common, new Quadratic(a, b, c, HadCommon: false));
             isPulled = way == CommonFactor.FirstNumberPulled && c != 0 && Math.Abs(a / common) != 1;
             if (way == CommonFactor.LeftIn) front = 1;
+            if (way == CommonFactor.OfFirstTwo && b != 0 && c != 0 && common == 1)
+            {
+                var two = (int)BigInteger.GreatestCommonDivisor(a, b) * Math.Sign(a);
+                return new Factors(new PolyTerm(two, 1), [[new PolyTerm(a / two, 1), new PolyTerm(b / two, 0)]]) { Behind = c };
+            }
+
             if (way == CommonFactor.NothingElse && c != 0 && common != 1) return Factors.Whole(common, a / common, b / common, c / common);
             if (way == CommonFactor.Lost && common != 1) (front, a, b, c) = (1, a / common, b / common, c / common);
             if (way == CommonFactor.NumberOnly && c == 0) return common == 1 ? null : Factors.Whole(common, a / common, b / common, 0);
@@ -67,6 +73,9 @@ internal readonly struct FactoringWork(MethodRun run)
         return run.Ask(FactoringPoints.Letter, new Quadratic(a, b, 0, front != 1)) switch
         {
             CommonLetter.Lost => new Factors(new PolyTerm(front, 0), [bracket]),
+            CommonLetter.SecondNotDivided => new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1), new PolyTerm((BigInteger)b * front, 0)]]),
+            CommonLetter.FirstNotDivided => new Factors(new PolyTerm(front, 1), [[new PolyTerm((BigInteger)a * front, 1), new PolyTerm(b, 0)]]),
+            CommonLetter.NeitherDivided => new Factors(new PolyTerm(front, 1), [[new PolyTerm((BigInteger)a * front, 1), new PolyTerm((BigInteger)b * front, 0)]]),
             CommonLetter.NotTaken => Factors.Whole(front, a, b, 0),
             CommonLetter.SquareTaken => new Factors(new PolyTerm(front, 2), [bracket]),
             CommonLetter.LeftInFirst => new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 2), new PolyTerm(b, 0)]]),
@@ -89,7 +98,11 @@ internal readonly struct FactoringWork(MethodRun run)
                 var half = c % 2 == 0 ? -c / 2 : other;
                 return Of(front, Factors.Linear(one, half), Factors.Linear(one, -half));
             case TwoSquares.SameSigns when isSquare is (true, true): return Of(front, Factors.Linear(one, -other), Factors.Linear(one, -other));
-            default: return isSquare is (true, true) ? WithFirst(new Quadratic(a, 0, c, front != 1), front, one * other, -one * other) : null;
+            default:
+                if (isSquare is not (true, true)) return null;
+                var seen = new Quadratic(a, 0, c, front != 1);
+                var (plus, minus) = Signed(seen, (one * other, -one * other));
+                return WithFirst(seen, front, plus, minus);
         }
     }
 
@@ -102,6 +115,10 @@ internal readonly struct FactoringWork(MethodRun run)
         if (way == TwoNumbers.LetterTakenOut) return new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1), new PolyTerm(b, 0)]]) { Behind = c };
         var found = way switch
         {
+            TwoNumbers.SumOnly => (1, b - 1),
+            TwoNumbers.OneAndLastAsWritten => (1, c),
+            TwoNumbers.LastAndOneAsWritten => (c, 1),
+            TwoNumbers.MiddleAndOne => (b, 1),
             TwoNumbers.MiddleAndLast => (b, c),
             TwoNumbers.HalvesOfMiddle => b % 2 == 0 ? (b / 2, b / 2) : null,
             TwoNumbers.RootsOfLast => RootOfLast(b, c),
@@ -115,9 +132,17 @@ internal readonly struct FactoringWork(MethodRun run)
             _ => Factors.Pair(a, b, c),
         };
         if (found is not { } pair) return null;
+        var (one, other) = Signed(seen, pair);
+        return way is TwoNumbers.MiddleAndLast or TwoNumbers.OneAndLastAsWritten or TwoNumbers.LastAndOneAsWritten or TwoNumbers.OneAndLast or TwoNumbers.ProductOfLastOnly && a != 1 ? Of(front, Factors.Linear(a, one), Factors.Linear(1, other)) : WithFirst(seen, front, one, other);
+    }
+
+    // Both numbers with the signs that the student gives them.
+    private (long One, long Other) Signed(Quadratic seen, (long One, long Other) pair)
+    {
         var (one, other) = pair;
+        var (b, c) = (seen.B, seen.C);
         var (small, large) = (Math.Abs(one), Math.Abs(other));
-        (one, other) = run.Ask(FactoringPoints.Signs, seen) switch
+        return run.Ask(FactoringPoints.Signs, seen) switch
         {
             TwoSigns.Exchanged => (-one, -other),
             TwoSigns.BothMinus => (-small, -large),
@@ -129,7 +154,6 @@ internal readonly struct FactoringWork(MethodRun run)
             TwoSigns.Copied => (small * Math.Sign(b), large * Math.Sign(c)),
             _ => (one, other),
         };
-        return way is TwoNumbers.MiddleAndLast or TwoNumbers.OneAndLast or TwoNumbers.ProductOfLastOnly && a != 1 ? Of(front, Factors.Linear(a, one), Factors.Linear(1, other)) : WithFirst(seen, front, one, other);
     }
 
     private Factors? WithFirst(Quadratic seen, int front, long one, long other)

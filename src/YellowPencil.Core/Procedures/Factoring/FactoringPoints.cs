@@ -3,16 +3,16 @@ using YellowPencil.Core.Working.Fields;
 namespace YellowPencil.Core.Procedures.Factoring;
 
 /// <summary>What is taken out first.</summary>
-public enum CommonFactor { Taken, LeftIn, NotFromLast, FirstNumberPulled, OfNumbersHalf, Lost, NothingElse, NumberOnly }
+public enum CommonFactor { Taken, LeftIn, NotFromLast, FirstNumberPulled, OfNumbersHalf, Lost, NothingElse, NumberOnly, OfFirstTwo }
 
 /// <summary>What becomes of a letter that all terms have.</summary>
-public enum CommonLetter { TakenFromBoth, Lost, LeftInSecond, NotTaken, SquareTaken, LeftInFirst }
+public enum CommonLetter { TakenFromBoth, Lost, LeftInSecond, NotTaken, SquareTaken, LeftInFirst, SecondNotDivided, FirstNotDivided, NeitherDivided }
 
 /// <summary>What is done without a term in the middle.</summary>
 public enum TwoSquares { RootsOfBoth, SaysPrime, NumberNotRooted, Halved, SameSigns }
 
 /// <summary>How the two numbers are found.</summary>
-public enum TwoNumbers { SumAndProduct, FirstPairOfProduct, FirstWithOne, ProductOfLastOnly, MiddleReadPositive, OneAndLast, MiddleAndLast, HalvesOfMiddle, RootsOfLast, DifferenceForSum, NearestPair, LetterTakenOut, SaysPrime }
+public enum TwoNumbers { SumAndProduct, FirstPairOfProduct, FirstWithOne, ProductOfLastOnly, MiddleReadPositive, OneAndLast, MiddleAndLast, HalvesOfMiddle, RootsOfLast, DifferenceForSum, NearestPair, LetterTakenOut, SaysPrime, SumOnly, OneAndLastAsWritten, LastAndOneAsWritten, MiddleAndOne }
 
 /// <summary>Which signs the two numbers get.</summary>
 public enum TwoSigns { AsFound, Exchanged, BothMinus, BothPlus, BothOfMiddle, Copied, LargerMinus, SmallerMinus, BothOfLast }
@@ -58,7 +58,7 @@ public static class FactoringPoints
     /// <summary>What is taken out first?</summary>
     public static readonly DecisionPoint<Quadratic, CommonFactor> Common = new("factoring.common", "Which factor do all terms have?")
     {
-        Does = Phrases.InOrder<CommonFactor>("takes out what all terms have", "leaves in what all terms have", "takes it out of the terms with the letter only", "pulls the first number out of the first term only", "takes out half of what all terms have", "divides by what all terms have and does not write it", "takes out what all terms have and stops", "takes the number out and leaves the letter in"),
+        Does = Phrases.InOrder<CommonFactor>("takes out what all terms have", "leaves in what all terms have", "takes it out of the terms with the letter only", "pulls the first number out of the first term only", "takes out half of what all terms have", "divides by what all terms have and does not write it", "takes out what all terms have and stops", "takes the number out and leaves the letter in", "takes out what the first two terms have and leaves the last behind it"),
         Taught = (_, _) => CommonFactor.Taken,
         Slips = _ => [(CommonFactor.LeftIn, 1)],
         Kinds = Kinds,
@@ -68,7 +68,7 @@ public static class FactoringPoints
     /// <summary>What becomes of the letter?</summary>
     public static readonly DecisionPoint<Quadratic, CommonLetter> Letter = new("factoring.common-letter", "What becomes of a letter that both terms have?")
     {
-        Does = Phrases.InOrder<CommonLetter>("takes the letter out of both terms", "loses the letter", "takes the letter out and leaves it in the second term", "does not take the letter out", "takes the square of the letter out", "takes the letter out and leaves it in the first term"),
+        Does = Phrases.InOrder<CommonLetter>("takes the letter out of both terms", "loses the letter", "takes the letter out and leaves it in the second term", "does not take the letter out", "takes the square of the letter out", "takes the letter out and leaves it in the first term", "does not divide the second term by what was taken out", "does not divide the first term by what was taken out", "divides neither term by what was taken out"),
         Taught = (_, _) => CommonLetter.TakenFromBoth,
         Kinds = Kinds,
     };
@@ -84,7 +84,7 @@ public static class FactoringPoints
     /// <summary>How are the two numbers found?</summary>
     public static readonly DecisionPoint<Quadratic, TwoNumbers> Numbers = new("factoring.two-numbers", "Which two numbers have the right sum and product?")
     {
-        Does = Phrases.InOrder<TwoNumbers>("finds the two numbers by sum and product", "takes the first pair with the right product", "takes 1 and the product", "looks for the product of the last number only", "reads the middle without its minus", "takes 1 and the last number", "takes the middle and the last number as they stand", "takes half of the middle twice", "takes the root of the last number twice", "looks for the middle as a difference where it is a sum", "takes the two numbers with that product that are nearest to each other", "takes the letter out of the first two terms", "says prime"),
+        Does = Phrases.InOrder<TwoNumbers>("finds the two numbers by sum and product", "takes the first pair with the right product", "takes 1 and the product", "looks for the product of the last number only", "reads the middle without its minus", "takes 1 and the last number", "takes the middle and the last number as they stand", "takes half of the middle twice", "takes the root of the last number twice", "looks for the middle as a difference where it is a sum", "takes the two numbers with that product that are nearest to each other", "takes the letter out of the first two terms", "says prime", "takes 1 and what is missing to the sum", "takes 1 and the last number as it stands", "takes the last number as it stands and 1", "takes the middle and 1"),
         Taught = (_, _) => TwoNumbers.SumAndProduct,
         Slips = _ => [(TwoNumbers.FirstPairOfProduct, 1)],
         Kinds = Kinds,

@@ -63,7 +63,7 @@ public sealed class FractionMethod : Method
         if (!pair.IsLike)
         {
             var recipe = run.Ask(FractionPoints.Recipe, pair);
-            if (recipe is FractionRecipe.TopsAndBottoms or FractionRecipe.TopsAndBottomsAdded) return work.Across(first, second, isDifference, recipe);
+            if (FractionWork.IsAcross(recipe)) return work.Across(first, second, isDifference, recipe);
             if (recipe == FractionRecipe.ReducedAcrossFirst)
             {
                 (first, second) = FractionWork.Cancelled(first, second);

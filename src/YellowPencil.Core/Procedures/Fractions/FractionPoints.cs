@@ -8,7 +8,7 @@ namespace YellowPencil.Core.Procedures.Fractions;
 public enum FractionWay { AsSet, Add, Subtract, Multiply, TurnSecondAndMultiply }
 
 /// <summary>How two fractions with different denominators are put together.</summary>
-public enum FractionRecipe { OneDenominator, TopsAndBottoms, TopsAndBottomsAdded, CrossedOverSum, TopsOverLarger, TopsOverSmaller, TopsOverFirst, TopsOverSecond, ReducedAcrossFirst }
+public enum FractionRecipe { OneDenominator, TopsAndBottoms, TopsAndBottomsAdded, CrossedOverSum, TopsOverLarger, TopsOverSmaller, TopsOverFirst, TopsOverSecond, ReducedAcrossFirst, FirstTopOverSum, LargerTopOverLarger }
 
 /// <summary>Which denominator both get.</summary>
 public enum CommonBottom { Least, Product, Sum, Larger, Smaller, LargestDivisor, TwiceLarger, ProductBelowOnly }
@@ -95,7 +95,7 @@ public static class FractionPoints
     public static readonly DecisionPoint<FractionPair, FractionRecipe> Recipe = new("fractions.recipe", "How do fractions with different denominators come together?")
     {
         Does = Phrases.InOrder<FractionRecipe>("brings both to one denominator", "puts numerators together and denominators together", "puts numerators together and adds the denominators", "multiplies crosswise and writes it over the sum of the denominators",
-            "puts numerators together over the larger denominator", "puts numerators together over the smaller denominator", "puts numerators together over the first denominator", "puts numerators together over the second denominator", "cancels across the sign first"),
+            "puts numerators together over the larger denominator", "puts numerators together over the smaller denominator", "puts numerators together over the first denominator", "puts numerators together over the second denominator", "cancels across the sign first", "keeps the first numerator and adds the denominators", "keeps the larger numerator and the larger denominator"),
         Taught = (_, _) => FractionRecipe.OneDenominator,
         Kinds = Pairs,
         ShowsIn = WorkFields.Lines,
@@ -126,7 +126,7 @@ public static class FractionPoints
     /// <summary>The new numerator as a number.</summary>
     public static readonly ValuePoint<FractionChange> NewTop = new("fractions.top-value", "What is the new numerator?")
     {
-        Numbers = [new("top", "the numerator", c => c.Top), new("bottom", "the denominator", c => c.Bottom), new("to", "the new denominator", c => c.To), new("by", "the multiplier", c => c.By), new("other-top", "the other numerator", c => c.OtherTop), new("other-bottom", "the other denominator", c => c.OtherBottom)],
+        Numbers = [new("top", "the numerator", c => c.Top), new("bottom", "the denominator", c => c.Bottom), new("to", "the new denominator", c => c.To), new("by", "the multiplier", c => c.By), new("apart", "the distance to the new denominator", c => Math.Abs(c.To - c.Bottom)), new("other-top", "the other numerator", c => c.OtherTop), new("other-bottom", "the other denominator", c => c.OtherBottom)],
         Does = n => $"writes {n} as the numerator",
         Kinds = Changes,
         ShowsIn = WorkFields.Lines,

@@ -172,9 +172,14 @@ internal readonly struct FractionWork(MethodRun run)
         _ => null,
     };
 
+    /// <summary>Whether a recipe makes the result at once, without one denominator for both.</summary>
+    public static bool IsAcross(FractionRecipe recipe) => recipe is FractionRecipe.TopsAndBottoms or FractionRecipe.TopsAndBottomsAdded or FractionRecipe.FirstTopOverSum or FractionRecipe.LargerTopOverLarger;
+
     /// <summary>Numerators together and denominators together.</summary>
     public Fraction Across(Fraction first, Fraction second, bool isDifference, FractionRecipe recipe)
     {
+        if (recipe == FractionRecipe.FirstTopOverSum) return new Fraction(first.Top, first.Bottom + second.Bottom);
+        if (recipe == FractionRecipe.LargerTopOverLarger) return new Fraction(Math.Max(first.Top, second.Top), Math.Max(first.Bottom, second.Bottom));
         var top = isDifference ? Minus(first.Top, second.Top) : Plus(first.Top, second.Top);
         var apart = isDifference && recipe == FractionRecipe.TopsAndBottoms && first.Bottom != second.Bottom;
         return new Fraction(top, apart ? Math.Abs(first.Bottom - second.Bottom) : first.Bottom + second.Bottom);

@@ -34,7 +34,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
         if (!pair.IsLike)
         {
             var recipe = run.Ask(FractionPoints.Recipe, pair);
-            if (recipe is FractionRecipe.TopsAndBottoms or FractionRecipe.TopsAndBottomsAdded)
+            if (FractionWork.IsAcross(recipe))
             {
                 Finish(run, work, Wholes(whole, otherWhole), work.Across(first, second, IsDifference, recipe), IsDifference, isNegative);
                 return;
@@ -64,7 +64,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                 switch (run.Ask(MixedPoints.Small, seen))
                 {
                     case TooSmall.Rename:
-                        Rename(seen, ref whole, ref first, second);
+                        Rename(seen, ref whole, ref first, second, ref otherWhole);
                         Pass(whole, first, otherWhole, second);
                         break;
                     case TooSmall.WriteZero:
@@ -85,7 +85,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
             }
             else if (whole > 0 && first.Top < first.Bottom && run.Ask(MixedPoints.Needless, seen) is var needless && needless != NeedlessRenaming.None)
             {
-                if (needless == NeedlessRenaming.Always) Rename(seen, ref whole, ref first, second);
+                if (needless == NeedlessRenaming.Always) Rename(seen, ref whole, ref first, second, ref otherWhole);
                 else whole--;
                 Pass(whole, first, otherWhole, second);
             }
@@ -171,23 +171,28 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                 Finish(run, work, Wholes(Math.Max(0, whole - 1), other.Whole), fraction, IsDifference, isNegative);
                 return;
             default:
-                Rename(seen, ref whole, ref first, fraction);
-                Pass(whole, first, other.Whole, fraction);
-                Finish(run, work, Wholes(whole, other.Whole), work.Together(first, fraction, IsDifference, hasWholes: true, wereChanged: false), IsDifference, isNegative);
+                var otherWhole = other.Whole;
+                Rename(seen, ref whole, ref first, fraction, ref otherWhole);
+                Pass(whole, first, otherWhole, fraction);
+                Finish(run, work, Wholes(whole, otherWhole), work.Together(first, fraction, IsDifference, hasWholes: true, wereChanged: false), IsDifference, isNegative);
                 return;
         }
     }
 
-    private void Rename(MixedContext seen, ref long whole, ref Fraction first, Fraction second)
+    private void Rename(MixedContext seen, ref long whole, ref Fraction first, Fraction second, ref long otherWhole)
     {
         // One whole is enough, but for a second fraction that is itself over one.
         var needed = Math.Max(1, (second.Top - first.Top + first.Bottom - 1) / first.Bottom);
-        whole = Math.Max(0, run.Ask(MixedPoints.Left, seen) switch { WholeLeft.Unchanged => whole, WholeLeft.TwoLess => whole - 2, _ => whole - needed });
+        var left = run.Ask(MixedPoints.Left, seen);
+        whole = Math.Max(0, left switch { WholeLeft.Unchanged or WholeLeft.SecondOneLess => whole, WholeLeft.TwoLess => whole - 2, WholeLeft.OneMore => whole + 1, _ => whole - needed });
+        if (left == WholeLeft.SecondOneLess) otherWhole = Math.Max(0, otherWhole - 1);
         first = first with
         {
             Top = run.Ask(MixedPoints.Filled, seen) switch
             {
                 TopFilled.TenMore => first.Top + 10,
+                TopFilled.TwiceBottomMore => first.Top + 2 * first.Bottom,
+                TopFilled.BottomOfSecondLess => Math.Max(0, first.Bottom - first.Top),
                 TopFilled.OneMore => first.Top + 1,
                 TopFilled.BottomInstead => first.Bottom,
                 TopFilled.TopOfSecondMore => first.Top + second.Top,

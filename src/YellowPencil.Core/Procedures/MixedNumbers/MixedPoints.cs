@@ -20,10 +20,10 @@ public enum WholesMeanwhile { Stay, Multiplied }
 public enum TooSmall { Rename, SmallerFromLarger, WriteZero, CopySecond, CopyFirst, AddInstead }
 
 /// <summary>What the whole becomes that was renamed.</summary>
-public enum WholeLeft { OneLess, Unchanged, TwoLess }
+public enum WholeLeft { OneLess, Unchanged, TwoLess, SecondOneLess, OneMore }
 
 /// <summary>What the numerator becomes that got a whole.</summary>
-public enum TopFilled { BottomMore, TenMore, OneMore, BottomInstead, TopOfSecondMore }
+public enum TopFilled { BottomMore, TenMore, OneMore, BottomInstead, TopOfSecondMore, TwiceBottomMore, BottomOfSecondLess }
 
 /// <summary>What becomes of a fraction of one or more beside wholes.</summary>
 public enum FractionOver { Carried, Left, Lost, AtTen, CountedButLeft, LeftAsItCame, TopToTheWholes, CarriedBelowOne, OneMore }
@@ -177,7 +177,7 @@ public static class MixedPoints
     /// <summary>What is left of the whole?</summary>
     public static readonly DecisionPoint<MixedContext, WholeLeft> Left = new("mixed-numbers.whole-left", "What is left of the wholes when one was {renamed}?")
     {
-        Does = Phrases.InOrder<WholeLeft>("makes the whole one less", "leaves the whole as it is", "makes the whole two less"),
+        Does = Phrases.InOrder<WholeLeft>("makes the whole one less", "leaves the whole as it is", "makes the whole two less", "makes the second whole one less", "makes the whole one more"),
         Taught = (_, _) => WholeLeft.OneLess,
         Slips = _ => [(WholeLeft.Unchanged, 3)],
         Kinds = Kinds,
@@ -187,7 +187,7 @@ public static class MixedPoints
     /// <summary>What does the numerator become?</summary>
     public static readonly DecisionPoint<MixedContext, TopFilled> Filled = new("mixed-numbers.top-filled", "How many parts does the {renamed} whole give?")
     {
-        Does = Phrases.InOrder<TopFilled>("adds the denominator to the numerator", "adds ten to the numerator", "adds one to the numerator", "writes the denominator as the numerator", "adds the second numerator"),
+        Does = Phrases.InOrder<TopFilled>("adds the denominator to the numerator", "adds ten to the numerator", "adds one to the numerator", "writes the denominator as the numerator", "adds the second numerator", "adds the denominator twice", "takes the numerator from the denominator"),
         Taught = (_, _) => TopFilled.BottomMore,
         Slips = _ => [(TopFilled.TenMore, 1)],
         Kinds = Kinds,

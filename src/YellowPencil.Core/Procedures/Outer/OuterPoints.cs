@@ -181,6 +181,9 @@ public static class OuterPoints
             new("has-minus", "when the answer has a minus", c => c.Answer.Contains('-')),
             new("no-minus", "when the answer has no minus", c => !c.Answer.Contains('-')),
             new("has-power", "when the answer has a power", c => c.Answer.Contains('^')),
+            new("same-brackets", "when both brackets are the same", c => c.Task is FactoringTask { C: > 0 } q && (long)q.B * q.B == 4L * q.A * q.C),
+            new("no-middle", "where there is no middle", c => c.Task is FactoringTask { B: 0 }),
+            new("three-terms", "when three terms are left", c => c.Task is AlgebraTask && c.Answer.Count(char.IsWhiteSpace) == 4),
             new("with-front", "when something stands before the brackets", c => c.Task is FactoringTask && c.Answer[0] != '('),
         ],
         Properties =

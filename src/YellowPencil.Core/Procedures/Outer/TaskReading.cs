@@ -6,10 +6,10 @@ namespace YellowPencil.Core.Procedures.Outer;
 /// <summary>How the numbers of a task are read.</summary>
 public enum TaskRead
 {
-    AsSet, Exchanged, LargerFirst, SmallerFirst, TwoLargestOnly, FurtherLeftEach, FrontDigitRepeated,
+    AsSet, Exchanged, LargerFirst, SmallerFirst, TwoLargestOnly, FirstTwoOnly, LastTwoOnly, FirstAndLastOnly, FurtherLeftEach, FrontDigitRepeated,
     FirstDigitOffFirst, FirstDigitOffSecond, FirstDigitOffLongest, LastDigitOffFirst, LastDigitOffSecond, LastDigitOffEach,
     InnerZerosOut, EndZerosOffFirst, EndZerosOffSecond, EndZerosOffEach, ZerosBehindPointOut,
-    PointBeforeWhole, PointAfterFirstDigit, PointsOut, PointOfFirstOut, PointOfSecondOut, EvenedUp, CutToFewestPlaces, CutToWhole,
+    PointBeforeWhole, PointAfterFirstDigit, PointsOut, PointOfFirstOut, PointOfSecondOut, EvenedUp, CutToFewestPlaces, CutToWhole, LaterCutToWhole,
     RoundedToTens, SecondRoundedToTens, RoundedToWhole, SignsOut, FirstSignOut, SecondSignOut,
     LastDigitsOnly, FirstDigitsOnly, ReversedFirst, ReversedSecond, ReversedEach, SixAsNine, NineAsSix, OneAsSeven, SevenAsOne, TwoAsFive, FiveAsTwo, ThreeAsEight, EightAsThree,
 }
@@ -19,14 +19,14 @@ internal static class TaskReading
 {
     /// <summary>What is done, as a phrase for each way.</summary>
     public static readonly Func<TaskRead, string> Does = Phrases.InOrder<TaskRead>(
-        "reads the numbers as they are set", "reads the numbers in exchanged order", "puts the larger number first", "puts the smaller number first", "takes the two largest numbers only", "sets each further number one place more to the left",
+        "reads the numbers as they are set", "reads the numbers in exchanged order", "puts the larger number first", "puts the smaller number first", "takes the two largest numbers only", "takes the first two numbers only", "takes the last two numbers only", "takes the first and the last number only", "sets each further number one place more to the left",
         "repeats the first digit of a shorter number in front of it",
         "leaves out the first digit of the first number", "leaves out the first digit of the second number", "leaves out the first digit of the longest number", "leaves out the last digit of the first number",
         "leaves out the last digit of the second number", "leaves out the last digit of each number",
         "leaves out zeros inside the numbers", "leaves out zeros at the end of the first number", "leaves out zeros at the end of the second number", "leaves out zeros at the end of the numbers",
         "leaves out zeros right behind the point of the numbers",
         "reads a whole number as if the point stood before it", "reads a whole number as if the point stood behind its first digit", "reads the numbers without their points", "reads the first number without its point",
-        "reads the second number without its point", "fills all numbers up to equally many places", "cuts all numbers to the fewest places", "leaves out what stands behind the points",
+        "reads the second number without its point", "fills all numbers up to equally many places", "cuts all numbers to the fewest places", "leaves out what stands behind the points", "leaves out what stands behind the points of all numbers but the first",
         "rounds the numbers to tens", "rounds the second number to tens", "rounds the numbers to wholes", "reads the numbers without their minus signs", "reads the first number without its minus sign",
         "reads the second number without its minus sign",
         "works with the last digits of the numbers only", "works with the first digits of the numbers only", "reads the first number backwards", "reads the second number backwards", "reads the numbers backwards", "reads 6 as 9", "reads 9 as 6", "reads 1 as 7", "reads 7 as 1", "reads 2 as 5", "reads 5 as 2", "reads 3 as 8", "reads 8 as 3");
@@ -58,6 +58,12 @@ internal static class TaskReading
                 return [.. Ordered(all, numbers, descending: false)];
             case TaskRead.TwoLargestOnly:
                 return all.Count > 2 ? [.. Ordered(all, numbers, descending: true).Take(2)] : null;
+            case TaskRead.FirstTwoOnly:
+                return all.Count > 2 ? all[..2] : null;
+            case TaskRead.LastTwoOnly:
+                return all.Count > 2 ? all[^2..] : null;
+            case TaskRead.FirstAndLastOnly:
+                return all.Count > 2 ? [all[0], all[^1]] : null;
             case TaskRead.FurtherLeftEach:
                 return [.. all.Select((n, i) => n.PointMovedLeft(-i))];
             case TaskRead.FrontDigitRepeated:
@@ -96,6 +102,7 @@ internal static class TaskReading
         TaskRead.PointOfFirstOut when index == 0 => WithoutPoint(number),
         TaskRead.PointOfSecondOut when index == 1 => WithoutPoint(number),
         TaskRead.CutToWhole => number.With(number.Whole, ""),
+        TaskRead.LaterCutToWhole when index > 0 => number.With(number.Whole, ""),
         TaskRead.RoundedToTens => Rounded(number, number.Places + 1),
         TaskRead.SecondRoundedToTens when index == 1 => Rounded(number, number.Places + 1),
         TaskRead.RoundedToWhole => Rounded(number, number.Places),

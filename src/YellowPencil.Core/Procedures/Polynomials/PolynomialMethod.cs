@@ -30,7 +30,7 @@ public sealed class PolynomialMethod : Method
     {
         var polynomials = (PolynomialTask)task;
         var terms = polynomials.IsLine ? [.. polynomials.Groups[0].Terms] : WithoutBrackets(polynomials, run);
-        Collecting.Finish(run, terms, polynomials.Letter);
+        Collecting.Finish(run, terms, polynomials.Letter, polynomials.Groups.Any(g => g.IsTakenAway) ? TermsFrom.Difference : TermsFrom.Sum);
     }
 
     private static List<PolyTerm> WithoutBrackets(PolynomialTask task, MethodRun run)
@@ -52,8 +52,11 @@ public sealed class PolynomialMethod : Method
                     HasLikeAbove = powers.Contains(inside[at].Power),
                     Power = inside[at].Power,
                     IsLast = at == inside.Count - 1,
+                    IsInLast = group == groups.Count - 1,
                 };
-                var isTurned = run.Ask(PolynomialPoints.Sign, context) switch { BracketSign.Kept => false, BracketSign.Turned => true, _ => isTakenAway };
+                var sign = run.Ask(PolynomialPoints.Sign, context);
+                if (sign == BracketSign.LeftOut) continue;
+                var isTurned = sign switch { BracketSign.Kept => false, BracketSign.Turned => true, BracketSign.Plus => context.IsNegative, BracketSign.Minus => !context.IsNegative, _ => isTakenAway };
                 terms.Add(isTurned ? inside[at].Turned : inside[at]);
             }
 
@@ -71,7 +74,11 @@ internal static class Collecting
     private const int MostSeen = 100_000;
 
     /// <summary>Puts the terms together and writes the answer.</summary>
-    public static void Finish(MethodRun run, List<PolyTerm> terms, char letter)
+    /// <param name="run">The run.</param>
+    /// <param name="terms">The terms.</param>
+    /// <param name="letter">The letter.</param>
+    /// <param name="from">Out of what the terms came.</param>
+    public static void Finish(MethodRun run, List<PolyTerm> terms, char letter, TermsFrom from)
     {
         // The letter is put down with the highest power first; sorting like this keeps like terms in their order.
         var sorted = terms.OrderByDescending(t => t.Power).ToList();
@@ -88,7 +95,7 @@ internal static class Collecting
             foreach (var next in seen.Skip(1))
             {
                 // What came to another power is left, and those that follow are put together without it.
-                if (together.Power == next.Power || hasAddedPowers) together = Together(run, together, next, ref hasAddedPowers);
+                if (together.Power == next.Power || hasAddedPowers) together = Together(run, together, next, from, ref hasAddedPowers);
                 else
                 {
                     left.Add(together);
@@ -121,7 +128,7 @@ internal static class Collecting
         // Where like terms came to another power, they meet others there.
         left = PolynomialText.Collected(left);
         if (run.Page.KeepsMarks && PolynomialText.Write(left, letter) is var line && (run.Page.Marks.Count == 0 || run.Page.Marks[^1].Text != line)) run.Page.Pass(line, isWritten: true);
-        if (left.Count > 1) left = Joined(run, left);
+        if (left.Count > 1) left = Joined(run, left, from);
         run.Page.Append(PolynomialText.Write(PolynomialText.InOrder(left), letter));
     }
 
@@ -145,18 +152,19 @@ internal static class Collecting
         };
     }
 
-    private static PolyTerm Together(MethodRun run, PolyTerm first, PolyTerm second, ref bool hasAddedPowers)
+    private static PolyTerm Together(MethodRun run, PolyTerm first, PolyTerm second, TermsFrom from, ref bool hasAddedPowers)
     {
         var (a, b) = (first.Number, second.Number);
         var (larger, smaller) = (BigInteger.Max(BigInteger.Abs(a), BigInteger.Abs(b)), BigInteger.Min(BigInteger.Abs(a), BigInteger.Abs(b)));
         var apart = larger - smaller;
-        var way = run.Ask(PolynomialPoints.Like, new LikePair(Seen(a), Seen(b), second.Power));
+        var way = run.Ask(PolynomialPoints.Like, new LikePair(Seen(a), Seen(b), second.Power) { From = from });
         hasAddedPowers = way == LikeTerms.SumPowersAdded;
         return way switch
         {
             LikeTerms.FirstLessSecond => first with { Number = a - b },
             LikeTerms.SecondLessFirst => first with { Number = b - a },
             LikeTerms.SizesAddedMinus => first with { Number = -(larger + smaller) },
+            LikeTerms.SumWithoutLetter => new PolyTerm(a + b, 0),
             LikeTerms.SecondStays => second,
             LikeTerms.LargerStays => BigInteger.Abs(a) >= BigInteger.Abs(b) ? first : second,
             LikeTerms.SizesAddedFirstSign => first with { Number = a.Sign < 0 ? -(larger + smaller) : larger + smaller },
@@ -189,14 +197,19 @@ internal static class Collecting
         return (BigInteger.Abs(a) > BigInteger.Abs(b) ? a : b).Sign < 0 ? -apart : apart;
     }
 
-    private static List<PolyTerm> Joined(MethodRun run, List<PolyTerm> left)
+    private static List<PolyTerm> Joined(MethodRun run, List<PolyTerm> left, TermsFrom from)
     {
-        var context = new TermsLeft(left.Count, left[^1].Power == 0, left.Exists(t => t.Power == 1));
+        var context = new TermsLeft(left.Count, left[^1].Power == 0, left.Exists(t => t.Power == 1)) { From = from };
         switch (run.Ask(PolynomialPoints.Left, context))
         {
             case LeftTerms.JoinedAtHighest: return One(left.Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), left[0].Power);
             case LeftTerms.JoinedPowersAdded: return One(left.Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), left.Sum(t => t.Power));
             case LeftTerms.FirstTwoJoined: return [.. One(left[0].Number + left[1].Number, left[0].Power), .. left.Skip(2)];
+            case LeftTerms.LettersJoinedAtHighest when left[0].Power > 0:
+                return [.. One(left.Where(t => t.Power > 0).Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), left[0].Power), .. left.Where(t => t.Power == 0)];
+            case LeftTerms.SquareAndLetterJoined when context.HasLetter && left.Exists(t => t.Power == 2):
+                return [.. left.Where(t => t.Power > 2), .. One(left.Where(t => t.Power is 1 or 2).Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), 2), .. left.Where(t => t.Power == 0)];
+            case LeftTerms.LastTwoJoined: return [.. left.SkipLast(2), .. One(left[^2].Number + left[^1].Number, left[^2].Power)];
             case LeftTerms.LetterAndNumberJoined when context is { HasLetter: true, HasNumber: true }:
                 return [.. left.Where(t => t.Power > 1), .. One(left.First(t => t.Power == 1).Number + left[^1].Number, 1)];
             default: return left;

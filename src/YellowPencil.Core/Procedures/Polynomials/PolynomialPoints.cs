@@ -3,13 +3,13 @@ using YellowPencil.Core.Working.Fields;
 namespace YellowPencil.Core.Procedures.Polynomials;
 
 /// <summary>What becomes of the sign of a term when its bracket is left off.</summary>
-public enum BracketSign { AsDue, Kept, Turned }
+public enum BracketSign { AsDue, Kept, Turned, LeftOut, Plus, Minus }
 
 /// <summary>In which order two brackets are taken.</summary>
 public enum BracketOrder { AsSet, SecondFirst }
 
 /// <summary>What two like terms become.</summary>
-public enum LikeTerms { Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, SizesAddedPlus, Product, ProductPowersAdded, ProductMinusIfAny, SumPowersAdded, FirstStays, FirstLessSecond, SecondLessFirst, SizesAddedMinus, SecondStays, LargerStays }
+public enum LikeTerms { Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, SizesAddedPlus, Product, ProductPowersAdded, ProductMinusIfAny, SumPowersAdded, FirstStays, FirstLessSecond, SecondLessFirst, SizesAddedMinus, SecondStays, LargerStays, SumWithoutLetter }
 
 /// <summary>What the number of a letter is that stands alone.</summary>
 public enum BareLetter { One, Nothing, Dropped }
@@ -24,7 +24,7 @@ public enum Unpaired { Kept, Dropped }
 public enum OneLetter { LetterAlone, AsOne, Dropped }
 
 /// <summary>What becomes of the terms that are left.</summary>
-public enum LeftTerms { Stay, JoinedAtHighest, JoinedPowersAdded, LetterAndNumberJoined, FirstTwoJoined }
+public enum LeftTerms { Stay, JoinedAtHighest, JoinedPowersAdded, LetterAndNumberJoined, FirstTwoJoined, LettersJoinedAtHighest, SquareAndLetterJoined, LastTwoJoined }
 
 /// <summary>A term in its bracket as the student sees it.</summary>
 /// <param name="Group">Which bracket, from 0.</param>
@@ -51,9 +51,15 @@ public readonly record struct BracketTerm(int Group, int At, bool IsTakenAway, b
     /// <summary>Whether it is the last term of its bracket.</summary>
     public bool IsLast { get; init; }
 
+    /// <summary>Whether its bracket is the last.</summary>
+    public bool IsInLast { get; init; }
+
     /// <summary>Whether it has a sign that can be seen.</summary>
     public bool HasVisibleSign => At > 0 || IsNegative;
 }
+
+/// <summary>Out of what terms came that are put together.</summary>
+public enum TermsFrom { Sum, Difference, Bracket, Brackets, Conjugate, Square }
 
 /// <summary>Two like terms as the student sees them.</summary>
 /// <param name="First">The number of the first.</param>
@@ -63,6 +69,9 @@ public readonly record struct LikePair(int First, int Second, int Power) : IDeci
 {
     /// <inheritdoc/>
     public int? Place => null;
+
+    /// <summary>Out of what the terms came.</summary>
+    public TermsFrom From { get; init; }
 
     /// <summary>Whether both have the same sign.</summary>
     public bool HaveSameSign => First < 0 == Second < 0;
@@ -87,6 +96,9 @@ public readonly record struct TermLeft(int Number, int Power, int Count) : IDeci
 /// <param name="HasLetter">Whether the letter alone is among them.</param>
 public readonly record struct TermsLeft(int Count, bool HasNumber, bool HasLetter) : IDecisionContext
 {
+    /// <summary>Out of what the terms came.</summary>
+    public TermsFrom From { get; init; }
+
     /// <inheritdoc/>
     public int? Place => null;
 }
@@ -106,9 +118,9 @@ public static class PolynomialPoints
     /// <summary>What becomes of a sign?</summary>
     public static readonly DecisionPoint<BracketTerm, BracketSign> Sign = new("polynomials.bracket-sign", "What becomes of the sign of a term when its bracket is left off?")
     {
-        Does = Phrases.InOrder<BracketSign>("turns every sign behind a minus, and no other", "keeps the sign", "turns the sign"),
+        Does = Phrases.InOrder<BracketSign>("turns every sign behind a minus, and no other", "keeps the sign", "turns the sign", "leaves the term out", "writes a plus", "writes a minus"),
         Taught = (_, _) => BracketSign.AsDue,
-        Can = (c, way) => way != (c.IsTakenAway ? BracketSign.Turned : BracketSign.Kept),
+        Can = (c, way) => way switch { BracketSign.Turned => !c.IsTakenAway, BracketSign.Kept => c.IsTakenAway, BracketSign.Plus => c.IsNegative != c.IsTakenAway, BracketSign.Minus => c.IsNegative == c.IsTakenAway, _ => true },
         Slips = c => c.IsTakenAway ? [(BracketSign.Kept, 2)] : [],
         Kinds =
         [
@@ -123,6 +135,13 @@ public static class PolynomialPoints
             new("plain-number", "in a plain number", c => c.Power == 0),
             new("first-bracket", "in the first bracket", c => c.Group == 0),
             new("later-bracket", "in the third bracket and on", c => c.Group > 1),
+            new("second-bracket", "in the second bracket", c => c.Group == 1),
+            new("last-bracket", "in the last bracket", c => c.IsInLast),
+            new("later-in-last", "in every term but the first of the last bracket", c => c.IsInLast && c.At > 0),
+            new("not-first-bracket", "in every bracket but the first", c => c.Group > 0),
+            new("positive-taken-away", "behind a minus where the term has none", c => c.IsTakenAway && !c.IsNegative),
+            new("letter", "in terms with the letter", c => c.Power > 0),
+            new("power", "in powers of the letter", c => c.Power > 1),
             new("after-minus", "behind a bracket that was taken away", c => c.IsAfterMinus),
             new("before-minus", "before a bracket that is taken away", c => c.IsBeforeMinus),
         ],
@@ -133,7 +152,7 @@ public static class PolynomialPoints
     public static readonly DecisionPoint<LikePair, LikeTerms> Like = new("polynomials.like-terms", "What do two like terms come to?")
     {
         Does = Phrases.InOrder<LikeTerms>("puts the numbers together with their signs", "adds the sizes and keeps the first sign", "takes the sizes from each other and writes a minus", "takes the sizes from each other and writes no minus", "takes the sizes from each other and keeps the first sign",
-            "takes the sizes from each other and keeps the second sign", "adds the sizes and writes no minus", "multiplies the numbers", "multiplies the terms, powers added", "multiplies the terms, with a minus if there is any", "adds the numbers and the powers", "keeps the first term", "takes the second from the first", "takes the first from the second", "adds the sizes and writes a minus", "keeps the second term", "keeps the larger term"),
+            "takes the sizes from each other and keeps the second sign", "adds the sizes and writes no minus", "multiplies the numbers", "multiplies the terms, powers added", "multiplies the terms, with a minus if there is any", "adds the numbers and the powers", "keeps the first term", "takes the second from the first", "takes the first from the second", "adds the sizes and writes a minus", "keeps the second term", "keeps the larger term", "puts the numbers together and takes the letter away"),
         Taught = (_, _) => LikeTerms.Sum,
         Slips = c => c.HaveSameSign ? [] : [(LikeTerms.SizesAddedFirstSign, 1)],
         Kinds =
@@ -150,6 +169,10 @@ public static class PolynomialPoints
             new("bare", "where a letter has no number", c => c.Power > 0 && (Math.Abs(c.First) == 1 || Math.Abs(c.Second) == 1)),
             new("power", "in powers of the letter", c => c.Power > 1),
             new("plain-letter", "in terms with the plain letter", c => c.Power == 1),
+            new("taken-away", "where a bracket was taken away", c => c.From == TermsFrom.Difference),
+            new("square", "in the square of a bracket", c => c.From == TermsFrom.Square),
+            new("two-brackets", "where two different brackets were multiplied", c => c.From is TermsFrom.Brackets or TermsFrom.Conjugate),
+            new("conjugate", "in a sum times a difference", c => c.From == TermsFrom.Conjugate),
             new("both-positive", "where neither has a minus", c => c is { First: >= 0, Second: >= 0 }),
             new("second-larger", "where the second is the larger", c => Math.Abs(c.Second) > Math.Abs(c.First)),
             new("first-negative-only", "where only the first has a minus", c => c is { First: < 0, Second: >= 0 }),
@@ -199,10 +222,10 @@ public static class PolynomialPoints
     /// <summary>What becomes of what is left?</summary>
     public static readonly DecisionPoint<TermsLeft, LeftTerms> Left = new("polynomials.left", "Can what is left be put together?")
     {
-        Does = Phrases.InOrder<LeftTerms>("leaves unlike terms as they are", "puts all that is left into one term with the highest power", "puts all that is left into one term, numbers and powers added", "puts the letter and the plain number together", "puts the first two terms together"),
+        Does = Phrases.InOrder<LeftTerms>("leaves unlike terms as they are", "puts all that is left into one term with the highest power", "puts all that is left into one term, numbers and powers added", "puts the letter and the plain number together", "puts the first two terms together", "puts all terms with the letter into one with the highest power", "puts the square and the letter into one square", "puts the last two terms together"),
         Taught = (_, _) => LeftTerms.Stay,
         Can = (c, way) => way != LeftTerms.LetterAndNumberJoined || (c.HasLetter && c.HasNumber),
-        Kinds = [new("always", "always", _ => true), new("two", "where two terms are left", c => c.Count == 2), new("more", "where more than two terms are left", c => c.Count > 2), new("number", "where a plain number is left", c => c.HasNumber), new("no-number", "where no plain number is left", c => !c.HasNumber)],
+        Kinds = [new("always", "always", _ => true), new("two", "where two terms are left", c => c.Count == 2), new("more", "where more than two terms are left", c => c.Count > 2), new("number", "where a plain number is left", c => c.HasNumber), new("no-number", "where no plain number is left", c => !c.HasNumber), new("square", "in the square of a bracket", c => c.From == TermsFrom.Square), new("brackets", "where two brackets were multiplied", c => c.From is TermsFrom.Square or TermsFrom.Brackets or TermsFrom.Conjugate), new("one-bracket", "where one bracket was multiplied out", c => c.From == TermsFrom.Bracket)],
         ShowsIn = WorkFields.Lines,
     };
 
