@@ -77,7 +77,12 @@ public sealed class IntegerMethod : Method
         var signFirst = SignPoints.ComesFirst(run);
         var isNegative = signFirst && SignPoints.IsNegative(run, signs);
         var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
-        var digits = divides ? Quotient(run, first, second) : Times(run, first, second);
+        var digits = way switch
+        {
+            SignedWay.SizesAdded => Plus(run, first, second),
+            SignedWay.SizesApart => Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second)),
+            _ => divides ? Quotient(run, first, second) : Times(run, first, second),
+        };
         if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
         run.Page.AppendDecimal(digits, 0, isNegative);
     }

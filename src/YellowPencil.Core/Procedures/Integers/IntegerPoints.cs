@@ -5,7 +5,7 @@ using YellowPencil.Core.Working.Fields;
 namespace YellowPencil.Core.Procedures.Integers;
 
 /// <summary>Which operation is done.</summary>
-public enum SignedWay { AsSet, Add, Subtract, Multiply }
+public enum SignedWay { AsSet, Add, Subtract, Multiply, SizesAdded, SizesApart }
 
 /// <summary>How the first number is read.</summary>
 public enum FirstSign { Kept, Dropped }
@@ -85,9 +85,9 @@ public static class IntegerPoints
     /// <summary>Which operation?</summary>
     public static readonly DecisionPoint<SignedContext, SignedWay> Way = new("integers.way", "What is to be done with the two numbers?")
     {
-        Does = Phrases.InOrder<SignedWay>("does what the sign says", "adds", "takes away", "multiplies"),
+        Does = Phrases.InOrder<SignedWay>("does what the sign says", "adds", "takes away", "multiplies", "adds the numbers without their signs and gives the sign by the rule of products", "takes the smaller from the larger without their signs and gives the sign by the rule of products"),
         Taught = (_, _) => SignedWay.AsSet,
-        Can = (c, way) => c.Operation switch { PairOperation.Plus => way != SignedWay.Add, PairOperation.Minus => way != SignedWay.Subtract, PairOperation.Times => way != SignedWay.Multiply, _ => true },
+        Can = (c, way) => c.Operation switch { PairOperation.Plus => way != SignedWay.Add, PairOperation.Minus => way != SignedWay.Subtract, PairOperation.Times => way != SignedWay.Multiply, _ => true } && (way is not (SignedWay.SizesAdded or SignedWay.SizesApart) || c.Operation is PairOperation.Times or PairOperation.DividedBy),
         Kinds = [.. Kinds, new("product", "in products", c => c.Operation == PairOperation.Times), new("quotient", "in divisions", c => c.Operation == PairOperation.DividedBy)],
     };
 
