@@ -1,5 +1,7 @@
 using System.CommandLine;
+using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
+using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
 
 namespace YellowPencil.Cli;
@@ -7,6 +9,7 @@ namespace YellowPencil.Cli;
 internal static class DesignCommand
 {
     private const int MostItems = 60;
+    private const int MostNamed = 3;
 
     public static Command Make(Streams streams)
     {
@@ -25,8 +28,20 @@ internal static class DesignCommand
                 Sheet = $"{call.GetValue(family)}, designed, seed {call.GetValue(seed)}",
                 Items = [.. tasks.Select((t, i) => WorkedItem.Of((i + 1).ToString(), t))],
             }));
+            if (WhatCannotShow(tasks) is { } note) streams.Error.WriteLine(note);
             return CommandLine.Done;
         });
         return command;
+    }
+
+    // Beside the sheet, for people: what it cannot tell, the bugs of parts among it.
+    private static string? WhatCannotShow(IReadOnlyList<ItemTask> tasks)
+    {
+        var coverage = new SheetCoverage(tasks);
+        var parts = Method.Of(tasks[0].Family).Parts.Select(p => p.Family).Distinct().Where(part => !coverage.PartsThatShow.Contains(part)).Select(p => p.Title()).ToList();
+        List<string> said = [];
+        if (coverage.Never.Count > 0) said.Add($"{coverage.Never.Count} of {coverage.Bugs.Count} rules cannot show on this sheet: {string.Join(", ", coverage.Never.Take(MostNamed).Select(b => b.Id))}{(coverage.Never.Count > MostNamed ? $" and {coverage.Never.Count - MostNamed} more" : "")}");
+        if (parts.Count > 0) said.Add($"no rule of {string.Join(", ", parts)} can show here: design a sheet of that family");
+        return said.Count > 0 ? string.Join("; ", said) : null;
     }
 }

@@ -4,29 +4,56 @@ using YellowPencil.Core.Procedures;
 
 namespace YellowPencil.Core.Bugs;
 
-/// <summary>One worked example of a bug: the simplest item of a fixed pool on which it shows.</summary>
+/// <summary>One worked example of a bug: of the items of a fixed pool the plainest on which it shows and, where there is such an item, no other bug of the family gives the same.</summary>
 /// <param name="Task">The task.</param>
 /// <param name="Answer">The answer of a student who follows the bug throughout.</param>
-public sealed record BugExample(ItemTask Task, string Answer)
+/// <param name="Sharing">The bugs of the family that give the same answer to it.</param>
+public sealed record BugExample(ItemTask Task, string Answer, IReadOnlyList<Bug> Sharing)
 {
-    private static readonly ConcurrentDictionary<Family, IReadOnlyList<ItemTask>> Pools = new();
+    private static readonly ConcurrentDictionary<Family, ExamplePool> Pools = new();
 
     /// <summary>The example of a bug.</summary>
     /// <exception cref="InvalidOperationException">The bug shows on no item of the pool; a test keeps this from happening.</exception>
-    public static BugExample Of(Bug bug)
+    public static BugExample Of(Bug bug) => Pools.GetOrAdd(bug.Family, family => new ExamplePool(family)).ExampleOf(bug);
+}
+
+/// <summary>The items of a family from which examples are taken, with what each bug gives; worked out as far as it is asked for.</summary>
+internal sealed class ExamplePool(Family family)
+{
+    private const int Size = 600;
+
+    private readonly IReadOnlyList<Bug> bugs = Catalogue.DeclaredFor(family);
+    private readonly IReadOnlyList<ItemTask> tasks = [.. ItemPool.Of(family, Size, seed: 5).OrderBy(t => t.Form is not null).ThenBy(Raggedness).ThenBy(t => t.Text.Length).ThenBy(t => t.Text, StringComparer.Ordinal)];
+    private readonly ConcurrentDictionary<int, string[]> answers = new();
+
+    /// <summary>The example of a bug.</summary>
+    public BugExample ExampleOf(Bug bug)
     {
-        var run = new MethodRun();
-        var set = bug.Alone;
-        foreach (var task in Pools.GetOrAdd(bug.Family, Ordered))
+        var own = bugs.ToList().IndexOf(bug);
+        BugExample? best = null;
+        for (var at = 0; at < tasks.Count; at++)
         {
-            Method.Run(task, run, set);
-            if (!run.Page.Answer.IsEmpty && !run.Page.Answer.SequenceEqual(task.RightAnswer)) return new BugExample(task, run.Page.Answer.ToString());
+            var given = answers.GetOrAdd(at, Answers);
+            if (given[own].Length == 0 || given[own] == tasks[at].RightAnswer) continue;
+            var sharing = bugs.Where((b, i) => b != bug && given[i] == given[own]).ToList();
+            if (best is null || sharing.Count < best.Sharing.Count) best = new BugExample(tasks[at], given[own], sharing);
+            if (sharing.Count == 0) break;
         }
 
-        throw new InvalidOperationException($"{bug.Id} shows on no item of the pool");
+        return best ?? throw new InvalidOperationException($"{bug.Id} shows on no item of the pool");
     }
 
-    /// <summary>Simple items first.</summary>
-    private static IReadOnlyList<ItemTask> Ordered(Family family) =>
-        [.. ItemPool.Of(family, 600, seed: 5).OrderBy(t => t.Form is not null).ThenBy(t => t.Text.Length).ThenBy(t => t.Text, StringComparer.Ordinal)];
+    private string[] Answers(int at)
+    {
+        var run = new MethodRun();
+        return [.. bugs.Select(bug =>
+        {
+            Method.Run(tasks[at], run, bug.Alone);
+            return run.Page.Answer.ToString();
+        })];
+    }
+
+    // In columns, numbers of one length are what a class meets first.
+    private static int Raggedness(ItemTask task) =>
+        task is ColumnSum or ColumnDifference ? 10 * task.Numbers.Count(n => n.Length < 2) + task.Numbers.Max(n => n.Length) - task.Numbers.Min(n => n.Length) : 0;
 }

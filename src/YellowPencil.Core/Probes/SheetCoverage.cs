@@ -23,6 +23,7 @@ public sealed class SheetCoverage
         Often = [.. Bugs.Where(b => answers[b].Count(a => a is not null) >= SheetDiagnosis.LeastShown)];
         Once = [.. Bugs.Where(b => answers[b].Count(a => a is not null) is > 0 and < SheetDiagnosis.LeastShown)];
         Never = [.. Bugs.Where(b => answers[b].All(a => a is null))];
+        PartsThatShow = PartsShowing(tasks, run);
         Together = [.. Often.Concat(Once).GroupBy(b => string.Join('|', answers[b])).Where(g => g.Count() > 1).Select(g => (IReadOnlyList<Bug>)[.. g.OrderByDescending(Commonness)])];
         Telling = [.. tasks.Select((_, at) => (IReadOnlyList<TellingAnswer>)[.. Bugs.Where(b => answers[b][at] is not null).GroupBy(b => answers[b][at]!)
             .Select(g => new TellingAnswer(g.Key, [.. g.OrderByDescending(Commonness)])).OrderByDescending(a => a.Bugs.Sum(Commonness)).ThenBy(a => a.Answer, StringComparer.Ordinal)])];
@@ -36,6 +37,9 @@ public sealed class SheetCoverage
 
     /// <summary>Those that show on as many items as it takes to hold one.</summary>
     public IReadOnlyList<Bug> Often { get; }
+
+    /// <summary>The families that the sheet's methods use as parts and of which at least one rule shows on it.</summary>
+    public IReadOnlySet<Family> PartsThatShow { get; }
 
     /// <summary>Those that show on fewer.</summary>
     public IReadOnlyList<Bug> Once { get; }
@@ -52,6 +56,15 @@ public sealed class SheetCoverage
     /// <summary>The rules of a task's own family that give a wrong answer to it.</summary>
     internal static HashSet<string> Showing(ItemTask task, MethodRun run) =>
         [.. Catalogue.Of(task.Family).Where(b => b.Family == task.Family && WrongAnswer(task, b.Alone, run) is not null).Select(b => b.Id)];
+
+    private static HashSet<Family> PartsShowing(IReadOnlyList<ItemTask> tasks, MethodRun run)
+    {
+        var showing = new HashSet<Family>();
+        foreach (var task in tasks)
+            foreach (var bug in Catalogue.Of(task.Family).Where(b => b.Family != task.Family && !showing.Contains(b.Family)))
+                if (WrongAnswer(task, bug.Alone, run) is not null) showing.Add(bug.Family);
+        return showing;
+    }
 
     private static double Commonness(Bug bug) => Priors.Weight(bug.Commonness);
 

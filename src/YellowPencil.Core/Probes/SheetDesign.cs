@@ -6,8 +6,8 @@ namespace YellowPencil.Core.Probes;
 
 /// <summary>
 /// Chooses items for a sheet that tells the bugs of a family apart: greedily, each item separating the pairs of bugs that the
-/// items before it have separated least. Every third item is an ordinary one, on which few bugs show, so that the student
-/// meets success.
+/// items before it have separated least. The first item is the plainest on which anything shows, and every third after it an ordinary one, on
+/// which few bugs show, so that the student meets success. All items ask for the same form of answer.
 /// </summary>
 public static class SheetDesign
 {
@@ -49,7 +49,9 @@ public static class SheetDesign
         while (sheet.Count < items && left.Count > 0)
         {
             var ordinary = sheet.Count % 3 == 0;
-            var best = ordinary
+            var best = sheet.Count == 0
+                ? left.OrderBy(t => shows[t] == 0).ThenBy(t => Plainness(pool[t])).ThenByDescending(t => shows[t]).ThenBy(t => t).First()
+                : ordinary
                 ? left.OrderBy(t => shows[t]).ThenBy(t => pool[t].Text.Length).ThenBy(t => t).First()
                 : left.OrderByDescending(t => Separated(answers[t], wishes) / effort[t]).ThenBy(t => pool[t].Text.Length).ThenBy(t => t).First();
             left.Remove(best);
@@ -71,11 +73,18 @@ public static class SheetDesign
         return [.. shares.SelectMany(s => Of(s.Family, s.Items, seed, wish).Select((task, turn) => (task, turn))).OrderBy(t => t.turn).Select(t => t.task)];
     }
 
+    // Short before long; in columns a number of two digits on top.
+    private static int Plainness(ItemTask task) => task.Text.Length + (task is ColumnSum or ColumnDifference or ColumnProduct or LongDivision && task.Numbers[0].Length < 2 ? 2 : 0);
+
     private static List<ItemTask> Pool(Family family, int items, int seed, SheetWish wish)
     {
-        List<ItemTask> pool = [.. ItemPool.Of(family, PoolSize, seed).Where(wish.Allows)];
-        return pool.Count >= 4 * items ? pool : [.. ItemPool.Of(family, PoolSize * Patience, seed).Where(wish.Allows).Take(PoolSize)];
+        List<ItemTask> pool = [.. OfOneForm(ItemPool.Of(family, PoolSize, seed).Where(wish.Allows))];
+        return pool.Count >= 4 * items ? pool : [.. OfOneForm(ItemPool.Of(family, PoolSize * Patience, seed).Where(wish.Allows)).Take(PoolSize)];
     }
+
+    // The usual form of answer where there are such items.
+    private static IEnumerable<ItemTask> OfOneForm(IEnumerable<ItemTask> tasks) =>
+        tasks.GroupBy(t => t.Form).OrderBy(g => g.Key is not null).ThenByDescending(g => g.Count()).ThenBy(g => g.Key, StringComparer.Ordinal).FirstOrDefault() ?? Enumerable.Empty<ItemTask>();
 
     /// <summary>The steps of an item: long items tell more, but not in proportion, and tire.</summary>
     private static int Steps(ItemTask task)
