@@ -103,7 +103,9 @@ public sealed class StudentFilesTests(PencilApp app) : IClassFixture<PencilApp>
             reading.QuerySelectorAll(".next").Length.ShouldBe(1, code);
         }
 
-        (await visitor.GetAsync("/students/K-04")).QuerySelector("main")!.TextContent.ShouldContain("Turns the column round");
+        var one = await visitor.GetAsync("/students/K-04");
+        one.QuerySelector("main")!.TextContent.ShouldContain("Turns the column round");
+        one.QuerySelector("#over-time").ShouldBeNull("one page is no course of time");
     }
 
     [Fact]
@@ -114,5 +116,18 @@ public sealed class StudentFilesTests(PencilApp app) : IClassFixture<PencilApp>
         await visitor.PostAsync("/sign-out");
         await visitor.GetAsync("/");
         visitor.Address.ShouldStartWith("/sign-in");
+    }
+
+    [Fact]
+    public async Task A_file_of_several_pages_says_what_became_of_a_rule()
+    {
+        using var visitor = await DemoAsync();
+        var file = await visitor.GetAsync("/students/K-17");
+        var row = file.QuerySelectorAll("section[aria-labelledby=over-time] tbody tr").ShouldHaveSingleItem();
+        row.QuerySelectorAll("td")[0].TextContent.ShouldBe("Zeros are skipped");
+        row.QuerySelectorAll("td")[1].TextContent.ShouldBe("has gone");
+        row.QuerySelectorAll("li .tabular").Select(s => s.TextContent).ShouldBe(["5 of 5", "3 of 6", "0 of 6"]);
+        var first = await visitor.GetAsync(row.QuerySelector("li a")!.GetAttribute("href")!);
+        first.QuerySelector("h1")!.TextContent.ShouldContain("K-17");
     }
 }

@@ -112,6 +112,12 @@ internal static class DemoStudents
         new("K-13", "Ewan", ClassroomWord.Regroup, [new("Above and below the tide mark", 2, () => Simulated(["integers.minus-minus-stays-minus"], 1, 0, 25, Signed))]),
         new("K-14", "Wenna", ClassroomWord.Exchange, [new("Spars and line, added up", 2, () => Simulated(["addition.carry-dropped"], 1, 0, 26, Sums))], "carry-mark=below"),
         new("K-15", "Jenifer", ClassroomWord.Rename, [new("Pegs in boxes", 1, () => Simulated(["subtraction.zeros-skipped"], 1, 0, 27, LongDivisions))]),
+        new("K-17", "Kerra", ClassroomWord.Borrow,
+            [
+                new("Spars, first count", 23, () => Answers("604 - 278 = 236", "703 - 245 = 368", "805 - 347 = 368", "402 - 156 = 156", "900 - 431 = 379", "86 - 42 = 44", "73 - 28 = 45", "650 - 318 = 332"), IsRead: true),
+                new("Spars, second count", 15, () => Answers("502 - 267 = 235", "801 - 354 = 357", "604 - 139 = 465", "300 - 146 = 64", "706 - 428 = 278", "401 - 265 = 46", "95 - 37 = 58", "548 - 213 = 335"), IsRead: true),
+                new("Spars, third count", 5, () => Answers("803 - 456 = 347", "601 - 274 = 327", "500 - 238 = 262", "904 - 517 = 387", "702 - 385 = 317", "400 - 123 = 277", "64 - 29 = 35", "735 - 421 = 314"), IsRead: true),
+            ]),
         new("K-16", "Digory", ClassroomWord.Borrow, [new("Cloth cut into tails", 1, () => Simulated(["decimal-division.divisor-point-only"], 1, 0, 28, DecimalQuotients))]),
     ];
 

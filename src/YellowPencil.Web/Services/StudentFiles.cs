@@ -1,6 +1,7 @@
 using System.Text.RegularExpressions;
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Probes;
 using YellowPencil.Core.Working;
 using YellowPencil.Data;
 
@@ -9,6 +10,8 @@ namespace YellowPencil.Web.Services;
 /// <summary>The files of the students.</summary>
 public sealed partial class StudentFiles(PencilContext data, TimeProvider clock)
 {
+    private const int MostPagesJoined = 12;
+
     /// <summary>Opens a file.</summary>
     /// <returns>What is wrong, in a sentence; null when the file was opened.</returns>
     public async Task<string?> AddAsync(string code, string callName, Classroom classroom)
@@ -47,6 +50,20 @@ public sealed partial class StudentFiles(PencilContext data, TimeProvider clock)
         p.Decisions.ToList(),
         p.Plans.Select(q => new FilePlan(q.Id, q.MadeAt, q.Rules, q.PrintedAt, q.PageVersion)).ToList())).ToListAsync();
 
+    /// <summary>What became of the rules of a student over the newest pages that were read, and when these were written, the oldest first.</summary>
+    public async Task<(IReadOnlyList<RuleLine> Rules, IReadOnlyList<HistoryPage> Pages)> HistoryAsync(Student student)
+    {
+        var read = await data.Pages.Where(p => p.StudentId == student.Id).Select(p => new
+        {
+            p.Id, p.Title, p.WrittenOn, p.CreatedAt,
+            Line = p.Readings.Where(r => r.PageVersion == p.Version && r.ClassLine != null).OrderByDescending(r => r.MadeAt).Select(r => r.ClassLine).FirstOrDefault(),
+        }).Where(p => p.Line != null).ToListAsync();
+        var inOrder = read.OrderBy(p => p.WrittenOn ?? DateOnly.FromDateTime(p.CreatedAt.UtcDateTime)).ThenBy(p => p.CreatedAt).TakeLast(MostPagesJoined).ToList();
+        if (inOrder.Count < 2) return ([], []);
+        return (RuleHistory.Of(inOrder.ConvertAll(p => ClassLine.Parse(p.Line!))),
+            inOrder.ConvertAll(p => new HistoryPage(p.Id, p.Title, p.WrittenOn ?? DateOnly.FromDateTime(p.CreatedAt.UtcDateTime))));
+    }
+
     /// <summary>Whether a text can be a code.</summary>
     internal static bool IsCode(string text) => CodeShape().IsMatch(text);
 
@@ -62,6 +79,9 @@ public sealed partial class StudentFiles(PencilContext data, TimeProvider clock)
     [GeneratedRegex(@"^[\p{L}\p{Nd}][\p{L}\p{Nd}.\-_]{0,39}$")]
     private static partial Regex CodeShape();
 }
+
+/// <summary>A page that was read, as the rules over time name it.</summary>
+public sealed record HistoryPage(Guid Id, string Title, DateOnly On);
 
 /// <summary>A page as a file lists it.</summary>
 public sealed record FilePage(

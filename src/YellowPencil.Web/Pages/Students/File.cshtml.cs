@@ -1,5 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Probes;
 using YellowPencil.Core.Working;
 using YellowPencil.Data;
 using YellowPencil.Web.Services;
@@ -8,6 +10,12 @@ namespace YellowPencil.Web.Pages.Students;
 
 /// <summary>A line of the file.</summary>
 public sealed record FileLine(DateTimeOffset When, string What, string Address, string Result, bool IsOutOfDate = false);
+
+/// <summary>A rule over the pages of a student.</summary>
+public sealed record RuleOverTime(string Name, string Course, IReadOnlyList<RuleThen> Pages);
+
+/// <summary>How a rule stood on one page.</summary>
+public sealed record RuleThen(string Address, string On, string Title, int Followed, int Shows);
 
 /// <summary>A student's file: pages, readings and plans in order of time.</summary>
 public sealed class FileModel(StudentFiles files, PlanDesk plans, PageDesk pages, ReadingDesk readings, RuleNaming names, SchoolTime time) : PageModel
@@ -23,6 +31,9 @@ public sealed class FileModel(StudentFiles files, PlanDesk plans, PageDesk pages
     /// <summary>What happened, newest first.</summary>
     public IReadOnlyList<FileLine> Events { get; private set; } = [];
 
+    /// <summary>What became of each rule over the pages; empty with fewer than two pages that were read.</summary>
+    public IReadOnlyList<RuleOverTime> Rules { get; private set; } = [];
+
     /// <summary>In what the classroom does not do what is usual.</summary>
     public IEnumerable<(string Question, string Says)> Ways =>
         School.OfNumbers.Select(q => (Question: q, Answer: Student!.Classroom.School.AnswerTo(q))).Where(w => w.Answer > 0).Select(w => (w.Question.Asks, w.Question.Says[w.Answer]));
@@ -33,8 +44,7 @@ public sealed class FileModel(StudentFiles files, PlanDesk plans, PageDesk pages
         Student = await files.FindAsync(code);
         if (Student is null) return NotFound();
         await pages.LogLookAsync(Student.Id, "file");
-        await names.LoadAsync();
-        Events = [.. (await files.PagesAsync(Student)).SelectMany(Lines).OrderByDescending(l => l.When)];
+        await ShowAsync();
         return Page();
     }
 
@@ -52,10 +62,30 @@ public sealed class FileModel(StudentFiles files, PlanDesk plans, PageDesk pages
             if (plan is not null) return Redirect(Addresses.Plan(plan.Id));
         }
 
-        await names.LoadAsync();
-        Events = [.. (await files.PagesAsync(Student)).SelectMany(Lines).OrderByDescending(l => l.When)];
+        await ShowAsync();
         return Page();
     }
+
+    private async Task ShowAsync()
+    {
+        await names.LoadAsync();
+        Events = [.. (await files.PagesAsync(Student!)).SelectMany(Lines).OrderByDescending(l => l.When)];
+        var (rules, read) = await files.HistoryAsync(Student!);
+        Rules = [.. rules.Select(line => new RuleOverTime(
+            names.Of(line.Rule, Student!.Word), CourseText(line, Student.Word),
+            [.. line.Pages.Select(p => new RuleThen(Addresses.Reading(read[p.Page].Id), SchoolTime.Date(read[p.Page].On), read[p.Page].Title, p.Followed, p.Shows))]))];
+    }
+
+    private string CourseText(RuleLine line, ClassroomWord word) => line.Course switch
+    {
+        RuleCourse.Held => "is followed",
+        RuleCourse.Forming => "is followed more than before",
+        RuleCourse.ComingLoose => "is coming loose",
+        RuleCourse.Gone => "has gone",
+        RuleCourse.Returned => "had gone and is back",
+        RuleCourse.Replaced => $"has gone; “{names.Of(line.By!, word)}” has taken its place",
+        _ => $"no page since has {RuleHistory.LeastWithout} items on which it would show",
+    };
 
     private IEnumerable<FileLine> Lines(FilePage page)
     {
