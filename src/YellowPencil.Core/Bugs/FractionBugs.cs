@@ -16,7 +16,7 @@ internal static class FractionBugs
     private static IEnumerable<Bug> Together =>
     [
         Declare("across", "Tops and bottoms each", VeryCommon, Ideas.PartsOfOneSize,
-            "Puts numerators together and denominators together, whether the denominators are the same or not.",
+            "Puts numerators together and denominators together, whether the denominators are the same or not; equal ones are not taken from each other.",
             "A fraction looks like two numbers, and each is treated as a number.",
             At.Recipe.Instead(FractionRecipe.TopsAndBottoms), At.Bottoms.When(p => !p.WereChanged && !p.IsDifference).Instead(EqualBottoms.Added)),
         Declare("across-unlike", "Tops and bottoms each, where denominators differ", Common, Ideas.PartsOfOneSize,

@@ -142,7 +142,7 @@ internal static class MultiplicationBugs
             "With 0 the answer is 0, so with 1 it is 1.",
             At.Product.When(c => (c.Top == 1) != (c.Multiplier == 1) && !c.TopIsZero && !c.MultiplierIsZero).Instead(DigitProduct.One)),
         Declare("equal-digits-doubled", "Equal digits are doubled", Uncommon, Ideas.ProductIsGroups,
-            "Doubles a digit that is to be multiplied with itself.",
+            "Doubles a digit other than 1 that is to be multiplied with itself.",
             "“Two of the same” is heard as two times.",
             At.Product.When(c => c.Top == c.Multiplier && c.Top > 2).Instead(DigitProduct.Add)),
         Declare("adds-digits", "Adds the digits", Common, Ideas.ReadTheSign,

@@ -113,7 +113,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
                 return;
             case RootWay.GapAppended: run.Page.Append(DecimalNumber.Canonical($"{lower}.{BigInteger.Max(0, (number - below).Top / (number - below).Bottom)}")); return;
             case RootWay.QuarterOfNumber: Append(RootTask.Rounded(number / Rational.Whole(4), task.Places), task.Places); return;
-            case RootWay.GapAsTenths: Append(Rational.Whole(lower) + (number - below) / Rational.Whole(10), task.Places); return;
+            case RootWay.GapAsTenths: Append(RootTask.Rounded(Rational.Whole(lower) + (number - below) / Rational.Whole(10), task.Places), task.Places); return;
             default: break;
         }
 
