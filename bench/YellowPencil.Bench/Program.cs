@@ -1,4 +1,5 @@
 using System.Diagnostics;
+using BenchmarkDotNet.Running;
 using YellowPencil.Bench;
 using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Inference;
@@ -7,7 +8,7 @@ using YellowPencil.Core.Probes;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
 
-// Usage: report [folder of students] (writes docs/recovery.md) | speed [family] | distinct | catalogue (writes docs/bugs.md; run it at the root of the project)
+// Usage: report [folder of students] (writes docs/recovery.md) | speed [family] | benchmark | memory [sheets] | distinct | catalogue (writes docs/bugs.md; run it at the root of the project)
 switch (args.FirstOrDefault())
 {
     case "report":
@@ -16,6 +17,12 @@ switch (args.FirstOrDefault())
     case "speed":
         Speed(args.Length > 1 && FamilyNames.TryParse(args[1], out var timed) ? [timed] : Method.Families);
         return 0;
+    case "benchmark":
+        BenchmarkRunner.Run<ReadingBenchmarks>(args: args[1..]);
+        return 0;
+    case "memory":
+        Memory(args.Length > 1 ? int.Parse(args[1]) : 100_000);
+        return 0;
     case "distinct":
         Distinctness.Print();
         return 0;
@@ -23,8 +30,23 @@ switch (args.FirstOrDefault())
         File.WriteAllText("docs/bugs.md", CatalogueText.Markdown());
         return 0;
     default:
-        Console.Error.WriteLine("usage: report [folder of students] (writes docs/recovery.md) | speed [family] | distinct | catalogue");
+        Console.Error.WriteLine("usage: report [folder of students] (writes docs/recovery.md) | speed [family] | benchmark | memory [sheets] | distinct | catalogue");
         return 2;
+}
+
+// Different small sheets of all families, one after the other: the heap after each tenth of them.
+static void Memory(int sheets)
+{
+    var pools = Method.Families.Select(f => ItemPool.Of(f, 200, seed: 9)).ToList();
+    var random = new Random(9);
+    for (var i = 1; i <= sheets; i++)
+    {
+        var pool = pools[i % pools.Count];
+        var student = new SimulatedStudent(Hypothesis.Sound, 1, 0.2, i);
+        SheetDiagnosis.Read(new WorkedSheet { Student = "x", Items = [.. Enumerable.Range(0, 3).Select(at => student.Write(at.ToString(), pool[random.Next(pool.Count)]))] });
+        if (i % Math.Max(1, sheets / 10) == 0)
+            Console.WriteLine($"{i} sheets: {GC.GetTotalMemory(forceFullCollection: true) / 1e6:0.0} MB held, {Environment.WorkingSet / 1e6:0} MB of the process");
+    }
 }
 
 static void Speed(IReadOnlyList<Family> families)

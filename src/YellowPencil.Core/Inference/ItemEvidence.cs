@@ -16,6 +16,7 @@ internal sealed class ItemEvidence
     private readonly List<(WorkField Field, object Value)> seen;
     private readonly Method method;
     private readonly string? line;
+    private readonly Dictionary<string, bool> says = [];
 
     private ItemEvidence(int index, WorkedItem item, ItemTask from, int row, string? line, IReadOnlyList<School> schools)
     {
@@ -131,7 +132,19 @@ internal sealed class ItemEvidence
     /// <summary>Whether a run came by what was written: to the answer, or through the line at any point.</summary>
     public bool Matches(MethodRun run) => line is null
         ? run.Page.Answer.SequenceEqual(Answer)
-        : run.Page.Passed.Any(passed => method.IsSameLine(line, passed));
+        : ComesBy(run.Page.Passed);
+
+    // The same lines are passed again and again: whether one says what was written is read once.
+    private bool ComesBy(IReadOnlyList<string> passed)
+    {
+        foreach (var text in passed)
+        {
+            if (!says.TryGetValue(text, out var isSame)) says[text] = isSame = method.IsSameLine(line!, text);
+            if (isSame) return true;
+        }
+
+        return false;
+    }
 
     /// <summary>What a run says on this stretch, so that runs which say the same have the same text.</summary>
     public string Says(MethodRun run) => line is null ? run.Page.Answer.ToString() : $"{string.Join(" → ", run.Page.Passed)} → {run.Page.Answer}";
