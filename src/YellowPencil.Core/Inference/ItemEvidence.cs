@@ -101,18 +101,29 @@ internal sealed class ItemEvidence
         var from = item.Task;
         var method = Method.Of(from.Family);
         var lines = item.Work.Get(WorkFields.Lines) ?? [];
+        var stops = new List<(int Row, string Part, ItemTask Task)>();
         for (var row = 0; row < lines.Count; row++)
             foreach (var part in method.StatementsOf(lines[row]))
             {
                 // A last line that is the answer is no stretch of its own: nothing is done between the two.
                 if (row == lines.Count - 1 && method.IsSameLine(part, item.Answer!)) break;
-                if (method.Resume(item.Task, part) is not { } resumed || resumed.Text == from.Text) continue;
-                yield return new ItemEvidence(index++, item, from, row, part, schools);
-                from = resumed;
+                if (method.Resume(item.Task, part) is { } resumed) stops.Add((row, part, resumed));
             }
+
+        for (var i = 0; i < stops.Count; i++)
+        {
+            var (row, part, resumed) = stops[i];
+            if (resumed.Text == from.Text || IsMended(from, resumed, i + 1 < stops.Count ? stops[i + 1].Task : null)) continue;
+            yield return new ItemEvidence(index++, item, from, row, part, schools);
+            from = resumed;
+        }
 
         yield return new ItemEvidence(index, item, from, lines.Count, null, schools);
     }
+
+    // A line that leads elsewhere, with one behind it that leads where the line before it did, was crossed out and written once more.
+    private static bool IsMended(ItemTask from, ItemTask line, ItemTask? next) =>
+        next is not null && line.RightAnswer != from.RightAnswer && next.RightAnswer == from.RightAnswer && next.Text != from.Text;
 
     /// <summary>An answered item as one stretch, whatever lines stand there.</summary>
     public static ItemEvidence Whole(WorkedItem item) => new(0, item, item.Task, 0, null, []);

@@ -58,7 +58,7 @@ public static class SheetDiagnosis
         var likelihoods = schools.Select(s => new SheetLikelihood(evidence, bugs, instead, s.School, s.Weight, cancellation)).ToList();
         var searches = likelihoods.ConvertAll(l => new ExplanationSearch(l));
         var weighed = Together(searches.SelectMany(s => s.Search()));
-        var unseen = ShareWithoutChance(likelihoods[0], families);
+        var unseen = ShareWithoutChance(likelihoods, families);
         var candidates = Weigh(weighed, evidence, unseen, out var somethingElse, out var noChance);
         var unlike = somethingElse + candidates.Sum(c => c.Probability - c.Trusted);
         var likelihood = likelihoods.Find(l => l.Sound.School == candidates[0].Hypothesis.School)!;
@@ -240,15 +240,15 @@ public static class SheetDiagnosis
     private static Stand Together(Stand one, Stand other) =>
         one == Stand.Against || other == Stand.Against ? Stand.Against : one == Stand.Agrees || other == Stand.Agrees ? Stand.Agrees : Stand.Silent;
 
-    /// <summary>The share of the bugs of the page's families, weighted by how common they are, that had no chance to show on it.</summary>
-    private static double ShareWithoutChance(SheetLikelihood sheet, List<Family> families)
+    /// <summary>The share of the bugs of the page's families, weighted by how common they are, that had no chance to show on it, whatever school the student comes from.</summary>
+    private static double ShareWithoutChance(List<SheetLikelihood> schools, List<Family> families)
     {
         double without = 0, all = 0;
-        foreach (var bug in sheet.Listed.Rules.Where(b => families.Contains(b.Family)))
+        foreach (var bug in schools[0].Listed.Rules.Where(b => families.Contains(b.Family)))
         {
             var weight = Priors.Weight(bug.Commonness);
             all += weight;
-            if (!sheet.Listed.HasAny(bug)) without += weight;
+            if (schools.TrueForAll(s => !s.Listed.HasAny(bug))) without += weight;
         }
 
         return all == 0 ? 1 : without / all;

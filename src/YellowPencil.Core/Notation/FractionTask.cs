@@ -37,14 +37,27 @@ public sealed class FractionTask : ItemTask
     public bool IsDifference { get; }
 
     /// <summary>Whether more is taken away than there is.</summary>
-    public bool IsNegative { get; }
+    public bool IsNegative { get; private init; }
 
     /// <summary>Whether it is a line of a working in which the denominators were different before.</summary>
     public bool WereChanged { get; private init; }
 
-    /// <summary>The same as a line of a working of a task.</summary>
-    public FractionTask GoneOnFrom(FractionTask task) =>
-        task.Second is { } second && task.First.Bottom != second.Bottom ? new FractionTask(Family, IsDifference, numbers) { WereChanged = true } : this;
+    /// <summary>The same as a line of a working of a task. Where nothing negative was set, what comes out the wrong way round is taken the other way round.</summary>
+    public FractionTask GoneOnFrom(FractionTask task) => new(Family, IsDifference, numbers)
+    {
+        WereChanged = task.Second is { } second && task.First.Bottom != second.Bottom,
+        IsNegative = IsNegative && task.IsNegative,
+    };
+
+    /// <summary>Whether it is one of the two numbers of a task with another denominator, written beside the work: not what the work has come to.</summary>
+    public bool IsAsideOf(FractionTask task) =>
+        Second is null && First.HasFraction && task.Second is { } second && RightAnswer != task.RightAnswer && (IsSame(First, task.First) || IsSame(First, second));
+
+    private static bool IsSame(MixedNumber one, MixedNumber other)
+    {
+        var ((top, bottom), (otherTop, otherBottom)) = (one.Value, other.Value);
+        return top * otherBottom == otherTop * bottom && !bottom.IsZero && !otherBottom.IsZero;
+    }
 
     /// <inheritdoc/>
     public override int Steps => 12;

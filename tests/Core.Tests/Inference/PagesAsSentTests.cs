@@ -64,6 +64,16 @@ public class PagesAsSentTests
     [InlineData("57-mixed-two-families", "bug", "addition.writes-both-digits+subtraction.turns-column-round")]
     [InlineData("58-ran-out", "not-told-apart", "subtraction.turns-column-round", "time or will may have run out")]
     [InlineData("59-decimal-longer-is-larger", "bug", "decimal-sums.two-numbers")]
+    [InlineData("71-lines-skipped", "sound", "")]
+    [InlineData("72-two-columns", "sound", "")]
+    [InlineData("73-x-only", "sound", "")]
+    [InlineData("74-crossed-out-and-mended", "sound", "")]
+    [InlineData("75-answer-only-squares", "bug", "expanding.square-of-terms-sign-kept")]
+    [InlineData("76-not-finished", "not-told-apart", "fractions.never-reduced")]
+    [InlineData("77-wrong-line-then-right-on", "not-told-apart", "polynomials.minus-first-term-only")]
+    [InlineData("78-two-wrong-of-three", "too-few-chances", "equations.number-taken-away")]
+    [InlineData("79-two-families", "not-told-apart", "fractions.across")]
+    [InlineData("80-torn-in-the-middle", "bug", "mixed-numbers.smaller-fraction-from-larger")]
     public void The_reading_is_the_careful_one(string page, string outcome, string best, string says = "")
     {
         var sheet = SheetReader.TryRead(File.ReadAllText(Path.Combine(Folder, page + ".json")), out var fault);

@@ -148,7 +148,7 @@ public class ReadingTests
             return run.Page.Answer.ToString();
         }))).ToList();
         (signatures.Count - signatures.Distinct().Count()).ShouldBeLessThanOrEqualTo(1);
-        tasks.Where((_, i) => i % 3 == 0).Cast<ColumnDifference>().Count(NeedsRenaming).ShouldBe(0);
+        tasks.Where((_, i) => i > 0 && i % 3 == 0).Cast<ColumnDifference>().Count(NeedsRenaming).ShouldBe(0);
 
         static bool NeedsRenaming(ColumnDifference t) => Enumerable.Range(0, t.Bottom.Length).Any(p => t.Bottom.Digit(p) > t.Top.Digit(p));
     }
