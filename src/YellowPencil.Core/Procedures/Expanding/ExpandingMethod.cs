@@ -114,6 +114,8 @@ public sealed class ExpandingMethod : Method
                 var context = Context(first[i], second[j], i, j) with { IsSquare = shape.IsSquare, IsConjugate = shape.IsConjugate };
                 var before = terms.Count;
                 Multiply(run, terms, first[i], second[j], context);
+                if ((way == BracketsWay.OuterTwice && i > j) || (way == BracketsWay.InnerTwice && i < j)) terms.RemoveRange(before, terms.Count - before);
+                else if (way is BracketsWay.OuterTwice or BracketsWay.InnerTwice && i != j && terms.Count > before) terms[^1] = terms[^1] with { Number = 2 * terms[^1].Number };
                 if (way == BracketsWay.SumOfSquares && terms.Count > before) terms[^1] = terms[^1] with { Number = BigInteger.Abs(terms[^1].Number) };
             }
         }

@@ -9,7 +9,7 @@ namespace YellowPencil.Core.Procedures.Expanding;
 public enum SquareWay { AsProduct, TermsSquaredPlus, TermsSquaredSignKept, Doubled, MiddlePlus, MiddleOnce, MiddleHalf, TermsSquaredMinus, MiddleIsLast, LastDoubled, LastNotSquared }
 
 /// <summary>How two brackets are multiplied.</summary>
-public enum BracketsWay { EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded, SumAndProductExchanged }
+public enum BracketsWay { EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded, SumAndProductExchanged, OuterTwice, InnerTwice }
 
 /// <summary>Whether a product is made.</summary>
 public enum ProductMade { Made, LeftOut, OtherCopied, OtherCopiedWithSign, AddedWhereLike }
@@ -100,7 +100,7 @@ public static class ExpandingPoints
     /// <summary>How are two brackets multiplied?</summary>
     public static readonly DecisionPoint<TermProduct, BracketsWay> Brackets = new("expanding.brackets", "Which products do two brackets make?")
     {
-        Does = Phrases.InOrder<BracketsWay>("multiplies each term by each", "multiplies first by first and last by last only", "multiplies the second bracket by the first term and copies the second", "writes the sum of the squares", "adds the brackets", "writes the product of the numbers in the middle and their sum at the end"),
+        Does = Phrases.InOrder<BracketsWay>("multiplies each term by each", "multiplies first by first and last by last only", "multiplies the second bracket by the first term and copies the second", "writes the sum of the squares", "adds the brackets", "writes the product of the numbers in the middle and their sum at the end", "doubles the product of the outer terms and leaves the inner one out", "doubles the product of the inner terms and leaves the outer one out"),
         Taught = (_, _) => BracketsWay.EveryPair,
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,

@@ -7,13 +7,13 @@ namespace YellowPencil.Core.Procedures.Outer;
 public enum AnswerWritten
 {
     AsWorked, Reversed, LastTwoExchanged, InnerZerosOut, EndZerosOut, OneEndZeroFewer, OneEndZeroMore, FilledToFirst, FilledToLongest, ZerosBehindPointOut,
-    PointOut, PointOneFurtherLeft, PointOneFurtherRight, PointUntilLarger, PointUntilSmaller, PointBeforeAll, PointAfterFirstDigit, WholePartOnly, RoundedToWhole, RoundedToTens,
+    PointOut, PointOneFurtherLeft, PointOneFurtherRight, PointUntilLarger, PointUntilSmaller, PointBeforeAll, PointAfterFirstDigit, PointBeforeLastDigit, CutToFewestPlaces, WholePartOnly, RoundedToWhole, RoundedToTens,
     FirstDigitOff, LastDigitOff, FirstDigitTwice, SignOut, SignAdded, SignTurned,
     OneMore, OneLess, OneStepFewer, OneStepMore, OneStepMoreAcrossZero, OneStepFewerAcrossZero, TenMore, TenLess, Doubled, FirstAddedAgain,
     LastPlaceOneMore, LastPlaceOneLess,
     NumberOut, FirstTermOut, FirstTermOnly, FirstSignTurned, MiddleSignTurned, LastSignTurned, PowersOut, LettersOut, FrontOut,
     FractionOut, WholeOut, TurnedOver, WholeAndTopExchanged, TopOneMore, TopOneLess, TopOnly,
-    RestOut, RestAppended, RestBehindPoint, RestFirst, RestOnly, RestOneMore, QuotientOneMore,
+    RestOut, RestAdded, RestAppended, RestBehindPoint, RestFirst, RestOnly, RestOneMore, QuotientOneMore,
 }
 
 /// <summary>What an answer becomes when it is written down in another way.</summary>
@@ -27,14 +27,14 @@ internal static class AnswerWriting
         "writes one zero too few at the end of the answer", "writes one zero too many at the end of the answer", "fills the answer with zeros to the length of the first number", "fills the answer with zeros to the length of the longest number",
         "leaves out zeros right behind the point of the answer",
         "writes the answer without its point", "puts the point of the answer one place too far left", "puts the point of the answer one place too far right", "moves the point until the answer is larger than the first number",
-        "moves the point until the answer is smaller than the first number", "puts the point before all digits of the answer", "puts the point behind the first digit of the answer", "writes only what stands before the point of the answer", "rounds the answer to a whole number", "rounds the answer to tens",
+        "moves the point until the answer is smaller than the first number", "puts the point before all digits of the answer", "puts the point behind the first digit of the answer", "puts the point before the last digit of the answer", "cuts the answer to as few places as the number with the fewest", "writes only what stands before the point of the answer", "rounds the answer to a whole number", "rounds the answer to tens",
         "leaves out the first digit of the answer", "leaves out the last digit of the answer", "writes the first digit of the answer twice", "writes the answer without its minus sign", "writes a minus sign before the answer", "turns the sign of the answer round",
         "comes out one too large", "comes out one too small", "goes one step too few from the first number", "goes one step too many from the first number", "goes one step too many where zero is passed", "goes one step too few where zero is passed",
         "comes out ten too large", "comes out ten too small", "doubles the answer", "adds the first number once more",
         "comes out one too large in the last place", "comes out one too small in the last place",
         "leaves out the plain number", "leaves out the first term of the answer", "writes only the first part of the answer", "turns the first sign of the answer round", "turns the sign in the middle of the answer round", "turns the last sign of the answer round", "writes the letter without its power", "leaves out the letters of the answer", "leaves out what stands before the brackets",
         "writes only the wholes", "leaves out the wholes", "turns the fraction of the answer over", "exchanges the wholes and the numerator", "comes out with one too many in the numerator", "comes out with one too few in the numerator", "writes only the numerator",
-        "leaves out the remainder", "writes the remainder as further digits", "writes the remainder behind a point", "exchanges quotient and remainder", "writes only the remainder", "makes the remainder one too large", "makes the quotient one too large");
+        "leaves out the remainder", "adds the remainder to the quotient", "writes the remainder as further digits", "writes the remainder behind a point", "exchanges quotient and remainder", "writes only the remainder", "makes the remainder one too large", "makes the quotient one too large");
 
     /// <summary>What is written instead; null where the way makes no difference or cannot be gone.</summary>
     public static string? Write(ItemTask task, string answer, AnswerWritten way)
@@ -46,6 +46,7 @@ internal static class AnswerWriting
     private static string? WithRest(ItemTask task, string quotient, string rest, AnswerWritten way) => way switch
     {
         AnswerWritten.RestOut => quotient,
+        AnswerWritten.RestAdded when BigInteger.TryParse(quotient, out var whole) && BigInteger.TryParse(rest, out var left) => (whole + left).ToString(),
         AnswerWritten.RestAppended => DecimalNumber.Canonical(quotient + rest),
         AnswerWritten.RestBehindPoint when !quotient.Contains('.') => DecimalNumber.Canonical($"{quotient}.{rest}"),
         AnswerWritten.RestFirst => Joined(rest, quotient),
@@ -81,6 +82,8 @@ internal static class AnswerWriting
             AnswerWritten.PointUntilSmaller => PointMovedUntil(digits, first, larger: false),
             AnswerWritten.PointBeforeAll => digits with { Places = digits.Digits.TrimStart('0').Length, Digits = digits.Digits.TrimStart('0'), HasPoint = true },
             AnswerWritten.PointAfterFirstDigit when digits.Digits.TrimStart('0') is { Length: > 1 } kept => digits with { Places = kept.Length - 1, Digits = kept, HasPoint = true },
+            AnswerWritten.PointBeforeLastDigit when digits.Digits.TrimStart('0') is { Length: > 1 } kept => digits with { Places = 1, Digits = kept, HasPoint = true },
+            AnswerWritten.CutToFewestPlaces when task.Numbers.Count > 1 && task.Numbers.Min(n => n.Places) is var fewest && digits.Places > fewest => digits.With(digits.Whole, digits.Behind[..fewest]),
             AnswerWritten.WholePartOnly when digits.Places > 0 => digits.With(digits.Whole, ""),
             AnswerWritten.RoundedToWhole when digits.Places > 0 => Rounded(digits, digits.Places),
             AnswerWritten.RoundedToTens when digits.Places == 0 => Rounded(digits, 1),

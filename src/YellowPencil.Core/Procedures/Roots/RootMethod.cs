@@ -112,6 +112,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
                 Divide(Rational.Whole(isNearerUpper ? lower + 1 : lower), (isNearerUpper ? above - number : number - below) / (above - below));
                 return;
             case RootWay.GapAppended: run.Page.Append(DecimalNumber.Canonical($"{lower}.{BigInteger.Max(0, (number - below).Top / (number - below).Bottom)}")); return;
+            case RootWay.TenthsBackFromUpper: Append(RootTask.Rounded(Rational.Whole(lower + 1) - (above - number) / Rational.Whole(10), task.Places), task.Places); return;
             case RootWay.QuarterOfNumber: Append(RootTask.Rounded(number / Rational.Whole(4), task.Places), task.Places); return;
             case RootWay.GapAsTenths: Append(RootTask.Rounded(Rational.Whole(lower) + (number - below) / Rational.Whole(10), task.Places), task.Places); return;
             default: break;

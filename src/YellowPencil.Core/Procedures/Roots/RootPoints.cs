@@ -10,7 +10,7 @@ public enum UnderRoot { AsSet, WholePartOnly, Halved, WithoutPoint }
 public enum SquareKnown { AsIs, PartByPart, Doubled }
 
 /// <summary>How the root is estimated.</summary>
-public enum RootWay { StraightLine, NumberLine, NearestWhole, HalfWay, LowerRoot, UpperRoot, HalfOfNumber, NearestRootAdded, GapAsTenths, GapAppended, QuarterOfNumber }
+public enum RootWay { StraightLine, NumberLine, NearestWhole, HalfWay, LowerRoot, UpperRoot, HalfOfNumber, NearestRootAdded, GapAsTenths, GapAppended, QuarterOfNumber, TenthsBackFromUpper }
 
 /// <summary>Between which whole roots the number is put.</summary>
 public enum RootsAround { AsDue, OneTooLow, OneTooHigh }
@@ -107,7 +107,7 @@ public static class RootPoints
     /// <summary>How is it estimated?</summary>
     public static readonly DecisionPoint<RootContext, RootWay> Way = new("roots.way", "How is the root between two squares found?")
     {
-        Does = Phrases.InOrder<RootWay>("goes along a straight line between the squares", "tries on the number line", "writes the nearest whole root", "writes half-way between the roots", "writes the lower root", "writes the upper root", "takes half of the number", "adds the distance to the nearest root", "writes the distance as tenths", "writes the distance behind the point", "takes a quarter of the number"),
+        Does = Phrases.InOrder<RootWay>("goes along a straight line between the squares", "tries on the number line", "writes the nearest whole root", "writes half-way between the roots", "writes the lower root", "writes the upper root", "takes half of the number", "adds the distance to the nearest root", "writes the distance as tenths", "writes the distance behind the point", "takes a quarter of the number", "takes the distance to the upper square as tenths from the upper root"),
         Taught = (_, school) => school.Of(School.Roots) == RootSchool.NumberLine ? RootWay.NumberLine : RootWay.StraightLine,
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
