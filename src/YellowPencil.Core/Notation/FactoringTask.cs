@@ -2,7 +2,7 @@ using System.Numerics;
 
 namespace YellowPencil.Core.Notation;
 
-/// <summary>A quadratic that is to be written as a product of linear factors with whole numbers.</summary>
+/// <summary>A quadratic that is to be written as a product of linear factors: with whole numbers, or with roots of them over the reals, and with i over the complex numbers.</summary>
 public sealed class FactoringTask : ItemTask
 {
     /// <summary>The answer where it has no such factors.</summary>
@@ -11,12 +11,12 @@ public sealed class FactoringTask : ItemTask
     /// <summary>The largest number before a power of the letter.</summary>
     public const int Most = 9_999;
 
-    internal FactoringTask(int a, int b, int c, char letter)
+    internal FactoringTask(int a, int b, int c, char letter, FactorsOver over = FactorsOver.Integers)
         : base($"factor {PolynomialText.Write([.. new[] { new PolyTerm(a, 2), new PolyTerm(b, 1), new PolyTerm(c, 0) }.Where(t => !t.Number.IsZero)], letter)}", Family.Factoring)
     {
-        (A, B, C, Letter) = (a, b, c, letter);
+        (A, B, C, Letter, Over) = (a, b, c, letter, over);
         var common = (int)BigInteger.GreatestCommonDivisor(BigInteger.GreatestCommonDivisor(a, b), c) * Math.Sign(a);
-        RightAnswer = Canonical(Factors.Of(common, a / common, b / common, c / common).Text(letter));
+        RightAnswer = NeedsRoots && SurdFactors.Of(a, b, c, over) is { } roots ? roots.Text(letter) : Canonical(Factors.Of(common, a / common, b / common, c / common).Text(letter));
     }
 
     /// <summary>The number before the square.</summary>
@@ -30,6 +30,12 @@ public sealed class FactoringTask : ItemTask
 
     /// <summary>The letter.</summary>
     public char Letter { get; }
+
+    /// <summary>The numbers over which it is factored.</summary>
+    public FactorsOver Over { get; }
+
+    /// <summary>Whether its factors, if it has any over its numbers, have roots in them.</summary>
+    public bool NeedsRoots => Over != FactorsOver.Integers && C != 0 && Factors.Pair(A, B, C) is null;
 
     /// <inheritdoc/>
     public override int Steps => 16;
@@ -48,13 +54,17 @@ public sealed class FactoringTask : ItemTask
     {
         var text = Signs.Plain(answer).Trim();
         if (text.Equals(Prime, StringComparison.OrdinalIgnoreCase)) return Prime;
-        return TryRead(text) is { } read ? Write(read.Before, read.Brackets, Letter) : text;
+
+        // Where roots are due, the half and the gap stand side by side in a bracket: without a root they come to one number.
+        if (TryRead(text) is { } read) return Write(read.Before, NeedsRoots ? read.Brackets.Select(b => (IReadOnlyList<PolyTerm>)PolynomialText.Collected(b)) : read.Brackets, Letter);
+        return SurdFactors.TryRead(text) is { } roots ? roots.Text(Letter) : text;
     }
 
     /// <summary>A product that comes to the quadratic and is not in linear factors as far as it could be is not finished.</summary>
     public override Verdict Judge(string? answer)
     {
         var verdict = base.Judge(answer);
+        if (verdict == Verdict.Wrong && SurdFactors.TryRead(Signs.Plain(answer!)) is { } roots && roots.Simplest.Text(Letter) == RightAnswer) return Verdict.Unfinished;
         if (verdict != Verdict.Wrong || TryRead(Signs.Plain(answer!)) is not { } read || read.Brackets.Count == 0) return verdict;
         var product = read.Brackets.Aggregate((IReadOnlyList<PolyTerm>)[read.Before], (sum, bracket) => PolynomialText.Collected(sum.SelectMany(s => bracket.Select(t => new PolyTerm(s.Number * t.Number, s.Power + t.Power)))));
         return product.SequenceEqual(PolynomialText.Collected([new PolyTerm(A, 2), new PolyTerm(B, 1), new PolyTerm(C, 0)])) ? Verdict.Unfinished : verdict;

@@ -9,7 +9,6 @@ internal sealed class FactoringGrammar() : TaskGrammar(Family.Factoring)
 
     public override Parsed<ItemTask> Read(string text, int from, Asked asked)
     {
-        if (asked.Over is not (null or "integers")) return Parsed<ItemTask>.Failed($"factors over the {asked.Over} cannot be read so far", 0, "over");
         char? letter = null;
         var at = from;
         if (PolynomialText.TryRead(text, ref at, ref letter, out var fault) is not { } terms) return Parsed<ItemTask>.Failed(fault.Message, fault.Position);
@@ -20,6 +19,6 @@ internal sealed class FactoringGrammar() : TaskGrammar(Family.Factoring)
         if (numbers.Count == 1) return Parsed<ItemTask>.Failed("a quadratic with one term has nothing to factor", from);
         if (numbers.Exists(t => BigInteger.Abs(t.Number) > FactoringTask.Most)) return Parsed<ItemTask>.Failed($"numbers go up to {FactoringTask.Most} here", from);
         int Of(int power) => (int)numbers.FirstOrDefault(t => t.Power == power).Number;
-        return Parsed<ItemTask>.Of(new FactoringTask(Of(2), Of(1), Of(0), letter!.Value));
+        return Parsed<ItemTask>.Of(new FactoringTask(Of(2), Of(1), Of(0), letter!.Value, asked.Over switch { "reals" => FactorsOver.Reals, "complex" => FactorsOver.Complex, _ => FactorsOver.Integers }));
     }
 }

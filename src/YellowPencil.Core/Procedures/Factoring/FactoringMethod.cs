@@ -4,7 +4,7 @@ using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Factoring;
 
-/// <summary>Factoring quadratics over the integers: what all terms have first, then two numbers by sum and product, then the first number divided out.</summary>
+/// <summary>Factoring quadratics, over the integers: what all terms have first, then two numbers by sum and product, then the first number divided out. Where that needs roots: half of the middle, and the gap on both sides of it.</summary>
 public sealed class FactoringMethod : Method
 {
     /// <inheritdoc/>
@@ -26,6 +26,12 @@ public sealed class FactoringMethod : Method
     public override void Walk(ItemTask task, MethodRun run)
     {
         var quadratic = (FactoringTask)task;
+        if (quadratic.NeedsRoots)
+        {
+            run.Page.Append(quadratic.Canonical(new GapWork(run, quadratic).Factor()));
+            return;
+        }
+
         var factors = new FactoringWork(run).Factor(quadratic.A, quadratic.B, quadratic.C);
         run.Page.Append(quadratic.Canonical(factors is null ? FactoringTask.Prime : factors.Text(quadratic.Letter)));
     }

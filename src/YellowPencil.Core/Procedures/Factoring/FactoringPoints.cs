@@ -108,5 +108,5 @@ public static class FactoringPoints
     };
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<DecisionPoint> All { get; } = [Common, Letter, Squares, Numbers, Signs, First];
+    public static IReadOnlyList<DecisionPoint> All { get; } = [Common, Letter, Squares, Numbers, Signs, First, .. GapPoints.All];
 }
