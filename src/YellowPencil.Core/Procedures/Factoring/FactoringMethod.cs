@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Numerics;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working.Fields;
@@ -14,7 +15,7 @@ public sealed class FactoringMethod : Method
     protected override IReadOnlyList<DecisionPoint> OwnPoints => FactoringPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Cross, WorkFields.Gap];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new FactoringItems(seed).Next;
@@ -139,7 +140,13 @@ internal readonly struct FactoringWork(MethodRun run)
         };
         if (found is not { } pair) return null;
         var (one, other) = Signed(seen, pair);
+        if (run.Page.KeepsMarks) WriteCross(way == TwoNumbers.MiddleReadPositive ? Math.Abs(b) : b, way == TwoNumbers.ProductOfLastOnly ? c : a * (long)c, one, other);
         return way is TwoNumbers.MiddleAndLast or TwoNumbers.OneAndLastAsWritten or TwoNumbers.LastAndOneAsWritten or TwoNumbers.OneAndLast or TwoNumbers.ProductOfLastOnly && a != 1 ? Of(front, Factors.Linear(a, one), Factors.Linear(1, other)) : WithFirst(seen, front, one, other);
+    }
+
+    private void WriteCross(long sum, long product, long one, long other)
+    {
+        foreach (var (number, part) in new[] { sum, product, one, other }.Select((n, i) => (n, i))) run.Page.Write(WorkFields.Cross.Part(part), null, number.ToString(CultureInfo.InvariantCulture));
     }
 
     // Both numbers with the signs that the student gives them.

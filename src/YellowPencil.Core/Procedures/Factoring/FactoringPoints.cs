@@ -85,6 +85,7 @@ public static class FactoringPoints
     public static readonly DecisionPoint<Quadratic, TwoNumbers> Numbers = new("factoring.two-numbers", "Which two numbers have the right sum and product?")
     {
         Does = Phrases.InOrder<TwoNumbers>("finds the two numbers by sum and product", "takes the first pair with the right product", "takes 1 and the product", "looks for the product of the last number only", "reads the middle without its minus", "takes 1 and the last number", "takes the middle and the last number as they stand", "takes half of the middle twice", "takes the root of the last number twice", "looks for the middle as a difference where it is a sum", "takes the two numbers with that product that are nearest to each other", "takes the letter out of the first two terms", "says prime", "takes 1 and what is missing to the sum", "takes 1 and the last number as it stands", "takes the last number as it stands and 1", "takes the middle and 1"),
+        ShowsIn = WorkFields.Cross.Part(2),
         Taught = (_, _) => TwoNumbers.SumAndProduct,
         Slips = _ => [(TwoNumbers.FirstPairOfProduct, 1)],
         Kinds = Kinds,
@@ -94,6 +95,7 @@ public static class FactoringPoints
     public static readonly DecisionPoint<Quadratic, TwoSigns> Signs = new("factoring.signs", "Which signs do the two numbers get?")
     {
         Does = Phrases.InOrder<TwoSigns>("gives both numbers the signs that fit", "gives the minus to the other number", "makes both minus", "makes both plus", "gives both the sign of the middle", "copies the signs of the task, the smaller number first", "gives the larger a minus and the smaller a plus", "gives the smaller a minus and the larger a plus", "gives both the sign of the last number"),
+        ShowsIn = WorkFields.Cross.Part(3),
         Taught = (_, _) => TwoSigns.AsFound,
         Slips = _ => [(TwoSigns.Exchanged, 3)],
         Kinds = Kinds,

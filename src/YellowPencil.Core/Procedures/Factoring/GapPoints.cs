@@ -1,3 +1,5 @@
+using YellowPencil.Core.Working.Fields;
+
 namespace YellowPencil.Core.Procedures.Factoring;
 
 /// <summary>What lies half-way between the two numbers.</summary>
@@ -37,6 +39,7 @@ public static class GapPoints
     public static readonly DecisionPoint<Quadratic, GapMiddle> Middle = new("factoring.gap-middle", "What lies half-way between the two numbers?")
     {
         Does = Phrases.InOrder<GapMiddle>("takes half of the middle", "takes the whole middle", "leaves the middle out", "turns the sign of the middle round", "passes over the first number when halving the middle"),
+        ShowsIn = WorkFields.Gap.Part(0),
         Taught = (_, _) => GapMiddle.HalfOfMiddle,
         Can = (q, way) => way == GapMiddle.HalfOfMiddle || (q.B != 0 && (way != GapMiddle.FirstNumberPassedOver || q.A != 1)),
         Kinds = Kinds,
@@ -46,6 +49,7 @@ public static class GapPoints
     public static readonly DecisionPoint<Quadratic, GapSquared> Squared = new("factoring.gap-squared", "What is the square of the gap?")
     {
         Does = Phrases.InOrder<GapSquared>("takes the last number from the square of the half", "takes the square of the half from the last number", "adds the square of the half and the last number", "does not square the half", "takes the last number alone"),
+        ShowsIn = WorkFields.Gap.Part(1),
         Taught = (_, _) => GapSquared.MiddleSquaredLessLast,
         Slips = _ => [(GapSquared.Together, 1)],
         Kinds = Kinds,

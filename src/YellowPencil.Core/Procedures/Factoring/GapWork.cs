@@ -1,4 +1,5 @@
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Factoring;
 
@@ -32,6 +33,8 @@ internal readonly struct GapWork(MethodRun run, FactoringTask task)
             GapSquared.LastOnly => last,
             _ => middle * middle - last,
         };
+        run.Page.Write(WorkFields.Gap.Part(0), null, middle.Text);
+        run.Page.Write(WorkFields.Gap.Part(1), null, squared.Text);
         var takesRoot = true;
         if (squared.Sign < 0)
         {

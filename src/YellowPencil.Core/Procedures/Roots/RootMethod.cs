@@ -15,7 +15,7 @@ public sealed class RootMethod : Method
     protected override IReadOnlyList<DecisionPoint> OwnPoints => RootPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Between];
 
     /// <inheritdoc/>
     public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.Roots];
@@ -95,6 +95,8 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
 
     private void Between(Rational number, BigInteger lower, Rational below, Rational above)
     {
+        run.Page.Write(WorkFields.Between.Part(0), null, below.Text);
+        run.Page.Write(WorkFields.Between.Part(1), null, above.Text);
         var seen = Seen(number, -1);
         var (one, half) = (Rational.Whole(1), new Rational(1, 2));
         var isNearerUpper = above - number < number - below;

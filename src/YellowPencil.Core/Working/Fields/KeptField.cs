@@ -33,17 +33,8 @@ public sealed class KeptField : WorkField
 
 public static partial class WorkFields
 {
-    /// <summary>The ends of the cross of factoring by product and sum.</summary>
-    public static KeptField Cross { get; } = new("cross");
-
-    /// <summary>Middle and gap of factoring.</summary>
-    public static KeptField Gap { get; } = new("gap");
-
     /// <summary>The grid of a product.</summary>
     public static KeptField Box { get; } = new("box");
-
-    /// <summary>The two perfect squares round a root.</summary>
-    public static KeptField Between { get; } = new("between");
 
     /// <summary>What was tried, in order.</summary>
     public static KeptField Tried { get; } = new("tried");
