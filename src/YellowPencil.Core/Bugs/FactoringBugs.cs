@@ -91,7 +91,7 @@ internal static class FactoringBugs
         Declare("all-plus", "All brackets plus", Uncommon, Ideas.SumAndProduct,
             "Writes a plus in every bracket.",
             "Signs are left for later.",
-            At.Signs.Instead(TwoSigns.BothPlus)),
+            At.Signs.Instead(TwoSigns.BothPlus), At.Squares.Instead(TwoSquares.PlusTwice)),
         Declare("both-signs-of-middle", "Both get the sign of the middle", Common, Ideas.SumAndProduct,
             "Gives both brackets the sign of the middle where the last number is negative.",
             "The rule for a plus at the end is used always.",

@@ -105,11 +105,8 @@ internal readonly struct FactoringWork(MethodRun run)
                 var half = c % 2 == 0 ? -c / 2 : other;
                 return Of(front, Factors.Linear(one, half), Factors.Linear(one, -half));
             case TwoSquares.SameSigns when isSquare is (true, true): return Of(front, Factors.Linear(one, -other), Factors.Linear(one, -other));
-            default:
-                if (isSquare is not (true, true)) return null;
-                var seen = new Quadratic(a, 0, c, front != 1);
-                var (plus, minus) = Signed(seen, (one * other, -one * other));
-                return WithFirst(seen, front, plus, minus);
+            case TwoSquares.PlusTwice when isSquare is (true, true): return Of(front, Factors.Linear(one, other), Factors.Linear(one, other));
+            default: return isSquare is (true, true) ? WithFirst(new Quadratic(a, 0, c, front != 1), front, one * other, -one * other) : null;
         }
     }
 

@@ -9,7 +9,7 @@ public enum CommonFactor { Taken, LeftIn, NotFromLast, FirstNumberPulled, OfNumb
 public enum CommonLetter { TakenFromBoth, Lost, LeftInSecond, NotTaken, SquareTaken, LeftInFirst, SecondNotDivided, FirstNotDivided, NeitherDivided }
 
 /// <summary>What is done without a term in the middle.</summary>
-public enum TwoSquares { RootsOfBoth, SaysPrime, NumberNotRooted, Halved, SameSigns }
+public enum TwoSquares { RootsOfBoth, SaysPrime, NumberNotRooted, Halved, SameSigns, PlusTwice }
 
 /// <summary>How the two numbers are found.</summary>
 public enum TwoNumbers { SumAndProduct, FirstPairOfProduct, FirstWithOne, ProductOfLastOnly, MiddleReadPositive, OneAndLast, MiddleAndLast, HalvesOfMiddle, RootsOfLast, DifferenceForSum, NearestPair, LetterTakenOut, SaysPrime, SumOnly, OneAndLastAsWritten, LastAndOneAsWritten, MiddleAndOne }
@@ -76,7 +76,7 @@ public static class FactoringPoints
     /// <summary>What is done with two squares?</summary>
     public static readonly DecisionPoint<Quadratic, TwoSquares> Squares = new("factoring.two-squares", "What are the factors without a term in the middle?")
     {
-        Does = Phrases.InOrder<TwoSquares>("takes the roots of both, with plus and minus", "says prime", "does not root the number before the letter", "halves even numbers instead of rooting them", "writes the same sign twice"),
+        Does = Phrases.InOrder<TwoSquares>("takes the roots of both, with plus and minus", "says prime", "does not root the number before the letter", "halves even numbers instead of rooting them", "writes a minus in both brackets", "writes a plus in both brackets"),
         Taught = (_, _) => TwoSquares.RootsOfBoth,
         Kinds = Kinds,
     };
