@@ -55,7 +55,10 @@ public sealed partial class StudentFiles(PencilContext data, TimeProvider clock)
     {
         var read = await data.Pages.Where(p => p.StudentId == student.Id).Select(p => new
         {
-            p.Id, p.Title, p.WrittenOn, p.CreatedAt,
+            p.Id,
+            p.Title,
+            p.WrittenOn,
+            p.CreatedAt,
             Line = p.Readings.Where(r => r.PageVersion == p.Version && r.ClassLine != null).OrderByDescending(r => r.MadeAt).Select(r => r.ClassLine).FirstOrDefault(),
         }).Where(p => p.Line != null).ToListAsync();
         var inOrder = read.OrderBy(p => p.WrittenOn ?? DateOnly.FromDateTime(p.CreatedAt.UtcDateTime)).ThenBy(p => p.CreatedAt).TakeLast(MostPagesJoined).ToList();
