@@ -42,7 +42,9 @@ public class FieldTests
         { "sign", "\"-\"", "the sign -" },
         { "places", "\"3\"", "3 decimal places" },
         { "scaled", """{"divisor":"26","dividend":"816.4"}""", "divisor 26; dividend 816.4" },
-        { "cross", """{"sum":"1"}""", "" },
+        { "cross", """{"sum":"1"}""", "sum 1" },
+        { "gap", """{"middle":"-3","squared":"5","gap":"sqrt(5)"}""", "middle -3; squared 5; gap sqrt(5)" },
+        { "between", """["25","36"]""", "lower square 25; upper square 36" },
         { "tried", """[{"value":"5.5"}]""", "" },
     };
 

@@ -173,7 +173,7 @@ public sealed class ExpandingMethod : Method
             NumbersWay.FirstOnly => a,
             NumbersWay.SecondOnly => b,
             NumbersWay.LetterCountsAsOne when context.AreMixed => one.Power == 0 ? a : b,
-            _ when way == NumbersWay.Multiplied && run.IsOpen(ExpandingPoints.Size) && a * b < MostSeen => run.Value(ExpandingPoints.Size, context, (int)Product(run, a, b), MostSeen),
+            _ when a * b < MostSeen => run.Value(ExpandingPoints.Size, context, (int)Product(run, a, b), MostSeen),
             _ => Product(run, a, b),
         };
         return (one.Number.Sign < 0 || other.Number.Sign < 0) && SignPoints.IsNegativeAside(run, new SignsContext(one.Number.Sign < 0, other.Number.Sign < 0, a > b || (a == b && one.Number.Sign < 0), IsQuotient: false)) ? -size : size;
