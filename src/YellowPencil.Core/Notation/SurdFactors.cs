@@ -14,15 +14,18 @@ public readonly partial record struct SurdEnd(Rational Plain, Rational Times, Bi
 {
     private const int MostUnder = 100_000_000;
 
+    // Far above what the numbers of a quadratic come to; larger ones stay under the root as they are.
+    private const long MostSplit = 1_000_000_000_000_000;
+
     /// <summary>Plain plus or minus the root of a number, squares taken out of the root.</summary>
     public static SurdEnd Of(Rational plain, Rational squared, bool isMinus)
     {
         if (squared.IsZero) return new SurdEnd(plain, default, BigInteger.One);
 
-        // The root of p/q is the root of pq over q.
-        var product = BigInteger.Abs(squared.Top) * squared.Bottom;
-        var (outside, inside) = WithoutSquares(product);
-        var times = new Rational(isMinus ? -outside : outside, squared.Bottom);
+        // The root of s²d/(t²e) is s times the root of de, over te; above and below share no factor.
+        var (above, below) = (WithoutSquares(BigInteger.Abs(squared.Top)), WithoutSquares(squared.Bottom));
+        var inside = above.Inside * below.Inside;
+        var times = new Rational(isMinus ? -above.Outside : above.Outside, below.Outside * below.Inside);
         if (inside.IsOne && squared.Sign > 0) return new SurdEnd(plain + times, default, BigInteger.One);
         return new SurdEnd(plain, times, squared.Sign < 0 ? -inside : inside);
     }
@@ -91,10 +94,24 @@ public readonly partial record struct SurdEnd(Rational Plain, Rational Times, Bi
 
     private static (BigInteger Outside, BigInteger Inside) WithoutSquares(BigInteger number)
     {
-        var (outside, inside) = (BigInteger.One, number);
-        for (BigInteger factor = 2; factor * factor <= inside; factor++)
-            while ((inside % (factor * factor)).IsZero) (outside, inside) = (outside * factor, inside / (factor * factor));
-        return (outside, inside);
+        if (number > MostSplit) return (BigInteger.One, number);
+        var (rest, outside, inside) = ((long)number, 1L, 1L);
+        for (var factor = 2L; factor * factor * factor <= rest; factor++)
+            while (rest % factor == 0)
+            {
+                rest /= factor;
+                if (rest % factor != 0)
+                {
+                    inside *= factor;
+                    continue;
+                }
+
+                (rest, outside) = (rest / factor, outside * factor);
+            }
+
+        // What is left has two prime factors at the most.
+        var root = (long)RootTask.Root(rest);
+        return root * root == rest ? (outside * root, inside) : (outside, inside * rest);
     }
 
     [GeneratedRegex(@"\G(?<sign>[+-])(?<top>\d{0,9})(?<i>i)?\*?(?:sqrt\(?(?<root>\d{1,9})\)?)?(?<j>i)?(?:/(?<bottom>\d{1,9}))?")]

@@ -23,6 +23,7 @@ public class SurdFactorsTests
     [InlineData("factor x^2 + 4x + 10", "complex", "(x + 2 + i sqrt(6))(x + 2 - i sqrt(6))")]
     [InlineData("factor x^2 + 2x + 5", "complex", "(x + 1 + 2i)(x + 1 - 2i)")]
     [InlineData("factor x^2 + x + 1", "complex", "(x + 1/2 + i sqrt(3)/2)(x + 1/2 - i sqrt(3)/2)")]
+    [InlineData("factor 9998x^2 + 9999x + 9973", "complex", "9998(x + 9999/19996 + i sqrt(298860215)/19996)(x + 9999/19996 - i sqrt(298860215)/19996)")]
     [InlineData("factor x^2 - 8", "complex", "(x + 2sqrt(2))(x - 2sqrt(2))")]
     public void The_right_answer_is_worked_out(string task, string over, string answer) => Task(task, over).RightAnswer.ShouldBe(answer);
 
