@@ -47,6 +47,10 @@ internal sealed class DecisionTree<TContext>(DecisionPoint<TContext> point, Func
     private int root = Open;
     private int lastTurn = -1;
     private Rule rule;
+    private int ownCount;
+    private int[] shows = [];
+    private int showCount;
+    private Func<TContext, int>? considered;
 
     /// <summary>Whether the point comes up on the student's own way.</summary>
     public bool ComesUp => nodeCount > 0;
@@ -61,9 +65,10 @@ internal sealed class DecisionTree<TContext>(DecisionPoint<TContext> point, Func
         (rule.Chances, rule.Followed) = (0, 0);
     }
 
-    /// <summary>Ends the way that was begun.</summary>
+    /// <summary>Ends the way that was begun; the first that ends is the student's own.</summary>
     public void EndAt(PathEnd end)
     {
+        if (endCount == 0) ownCount = nodeCount;
         ref var target = ref TargetOf(lastTurn);
         if (target == Open) target = ~Add(ref ends, ref endCount, end);
     }
@@ -72,32 +77,50 @@ internal sealed class DecisionTree<TContext>(DecisionPoint<TContext> point, Func
     public RuleWay Follow(Deviation deviation, ulong declined = 0)
     {
         var given = (ContextDeviation<TContext>)deviation;
-        return Follow(new Rule { When = given.When, Make = given.Make, Declined = declined });
+        return Follow(new Rule { When = given.When, Make = given.Make, Declined = declined }, root);
     }
 
-    /// <summary>The way of a rule that does something else in contexts of a kind.</summary>
-    public RuleWay Follow(in KindTest kind, Func<TContext, int> doing) => Follow(new Rule { Kind = kind, Make = doing });
+    /// <summary>Looks where on the student's own way something else would make a difference; the kinds that are followed next are of contexts in which it is done.</summary>
+    /// <returns>Whether there is such a place.</returns>
+    public bool Consider(Func<TContext, int> doing)
+    {
+        considered = doing;
+        showCount = 0;
+        if (shows.Length < ownCount) shows = new int[ownCount];
+        for (var i = 0; i < ownCount; i++)
+            if (doing(nodes[i].Context) is >= 0 and var made && made != nodes[i].Taught) shows[showCount++] = i;
+        return showCount > 0;
+    }
+
+    /// <summary>The way of a rule that does what is considered in contexts of a kind; null where it has no chance.</summary>
+    public RuleWay? Follow(in KindTest kind)
+    {
+        // Up to the first chance the way is the student's own.
+        for (var i = 0; i < showCount; i++)
+            if (Fits(ref nodes[shows[i]], kind)) return Follow(new Rule { Kind = kind, Make = considered }, shows[i]);
+        return null;
+    }
 
     /// <inheritdoc/>
     public override int Decide(in TContext context, int taught, int made)
     {
         ref var position = ref TargetOf(lastTurn);
-        if (position == Open) position = Add(ref nodes, ref nodeCount, new Node { Context = context, Named = kinds.NamedIn(context), Taught = taught, Made = made, FirstTurn = -1 });
+        if (position == Open) position = Add(ref nodes, ref nodeCount, new Node { Context = context, Taught = taught, Made = made, FirstTurn = -1 });
         var at = position;
-        var choice = rule.Make is null ? made : Made(ref rule, nodes[at]);
+        var choice = rule.Make is null ? made : Made(ref rule, ref nodes[at]);
         var turn = TurnOf(nodes[at], choice);
         if (turn < 0) turn = AddTurn(at, choice);
         lastTurn = turn;
         return choice;
     }
 
-    private RuleWay Follow(Rule following)
+    private RuleWay Follow(Rule following, int from)
     {
-        var position = root;
+        var position = from;
         while (position >= 0)
         {
             ref var node = ref nodes[position];
-            var made = Made(ref following, node);
+            var made = Made(ref following, ref node);
             var turn = TurnOf(node, made);
             if (turn < 0 && shortcut?.Invoke(node.Context, made) is { } known)
             {
@@ -115,16 +138,28 @@ internal sealed class DecisionTree<TContext>(DecisionPoint<TContext> point, Func
         return new RuleWay(end, rule.Chances, rule.Followed);
     }
 
-    private int Made(ref Rule by, in Node node)
+    private int Made(ref Rule by, ref Node node)
     {
-        if (by.When is null && !by.Kind.FitsNamed(node.Named)) return node.Made;
         var instead = by.Make!(node.Context);
         if (instead == node.Taught || instead < 0) return node.Made;
-        if (by.When is { } when ? !when(node.Context) : by.Kind.Comparison >= 0 && !kinds.Compares(node.Context, by.Kind.Comparison)) return node.Made;
+        if (by.When is { } when ? !when(node.Context) : !Fits(ref node, by.Kind)) return node.Made;
         var index = by.Chances++;
         if (index < MethodRun.MaxChances && (by.Declined >> index & 1) == 1) return node.Made;
         by.Followed++;
         return instead;
+    }
+
+    // Of the named kinds only those are looked at that somebody asks for.
+    private bool Fits(ref Node node, in KindTest kind)
+    {
+        var asked = kind.Holding | kind.Failing;
+        if ((asked & ~node.Known) != 0)
+        {
+            node.Named |= kinds.NamedIn(node.Context, asked & ~node.Known);
+            node.Known |= asked;
+        }
+
+        return kind.FitsNamed(node.Named) && (kind.Comparison < 0 || kinds.Compares(node.Context, kind.Comparison));
     }
 
     private int AddTurn(int node, int made)
@@ -157,6 +192,7 @@ internal sealed class DecisionTree<TContext>(DecisionPoint<TContext> point, Func
     private struct Node
     {
         public TContext Context;
+        public ulong Known;
         public ulong Named;
         public int Taught;
         public int Made;

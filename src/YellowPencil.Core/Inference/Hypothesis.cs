@@ -24,9 +24,10 @@ public sealed class Hypothesis
         Bugs = bugs = bugs.Count < 2 ? bugs : [.. bugs.OrderBy(Catalogue.Breadth).ThenBy(b => b.Id, StringComparer.Ordinal)];
         Unlisted = unlisted;
         Facts = facts;
-        var owners = unlisted.Select(u => (IReadOnlyList<Deviation>)[u.Deviation]).Concat(bugs.Select(b => b.Deviations)).ToList();
-        RuleCount = owners.Count;
-        owners.AddRange(facts.Select(f => (IReadOnlyList<Deviation>)[f]));
+        RuleCount = unlisted.Count + bugs.Count;
+        var owners = new IReadOnlyList<Deviation>[RuleCount + facts.Count];
+        for (var i = 0; i < owners.Length; i++)
+            owners[i] = i < unlisted.Count ? [unlisted[i].Deviation] : i < RuleCount ? bugs[i - unlisted.Count].Deviations : [facts[i - RuleCount]];
         Deviations = new DeviationSet(School, owners);
     }
 

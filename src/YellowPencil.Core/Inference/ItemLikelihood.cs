@@ -9,7 +9,7 @@ namespace YellowPencil.Core.Inference;
 internal readonly record struct Way(int Chances, int Followed, bool IsMet, double Slip, MarkEvidence? Marks = null);
 
 /// <summary>The probability of what stands under one item, as a function of consistency and slip rate.</summary>
-internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
+internal sealed class ItemLikelihood(Way[] ways, string prediction)
 {
     /// <summary>The ways that were enumerated, the one that follows every chance first.</summary>
     public IReadOnlyList<Way> Ways => ways;
@@ -21,7 +21,7 @@ internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
     public bool IsForetold => ways[0].IsMet;
 
     /// <summary>Whether some way meets the answer without a slip.</summary>
-    public bool IsMet { get; } = ways.Any(w => w.IsMet);
+    public bool IsMet { get; } = Array.Exists(ways, w => w.IsMet);
 
     /// <summary>The logarithm of the probability over the grid of consistencies and slip rates, consistencies outermost.</summary>
     public ReadOnlySpan<double> LogGrid => logGrid ??= Grid();
@@ -68,12 +68,12 @@ internal sealed class ItemLikelihood(IReadOnlyList<Way> ways, string prediction)
         (1 - slipRate) * met + slipRate * (Priors.SlipIsOneStep * slipped + Priors.OtherSlip);
 
     /// <summary>How the marks agree on the way by which the answer was most probably met; null where it was not, or there are none.</summary>
-    public MarkEvidence? Marks => marks ??= ways.Any(w => w.Marks is not null) ? MostProbable(Priors.CommonConsistency)?.Marks : null;
-
-    private MarkEvidence? marks;
+    public MarkEvidence? Marks { get; } = Array.Exists(ways, w => w.Marks is not null) ? MostProbable(ways, Priors.CommonConsistency)?.Marks : null;
 
     /// <summary>The way by which the answer was most probably met; null where it was not.</summary>
-    public Way? MostProbable(double consistency) => ways
+    public Way? MostProbable(double consistency) => MostProbable(ways, consistency);
+
+    private static Way? MostProbable(Way[] ways, double consistency) => ways
         .Where(w => w.IsMet)
         .OrderByDescending(w => (w.Marks?.Weight ?? 1) * Priors.Following(consistency, w.Chances, w.Followed))
         .Select(w => (Way?)w).FirstOrDefault();

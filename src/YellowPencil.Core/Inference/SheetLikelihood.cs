@@ -147,7 +147,7 @@ internal sealed class SheetLikelihood
             }
         }
 
-        return new ItemLikelihood(ways, "");
+        return new ItemLikelihood([.. ways], "");
 
         static Way WayOf(RuleWay way) => new(way.Chances + way.End.Chances, way.Followed + way.End.Followed, way.End.IsMet, 0, way.End.Marks);
     }
@@ -193,21 +193,18 @@ internal sealed class SheetLikelihood
         return Math.Max(1, (double)run.StepCount / CommonSteps);
     }
 
-    private List<Way> RoughWays(Hypothesis hypothesis, ItemEvidence item, Way followed, bool explains)
+    private Way[] RoughWays(Hypothesis hypothesis, ItemEvidence item, Way followed, bool explains)
     {
+        if (item.IsRight) return [followed, NoneFollowed(hypothesis, item)];
         var ways = new List<Way> { followed };
-        if (item.IsRight)
-        {
-            ways.Add(NoneFollowed(hypothesis, item));
-        }
-        else if (!followed.IsMet)
+        if (!followed.IsMet)
         {
             for (var i = 0; (explains || followed.Chances == 2) && i < Math.Min(followed.Chances, WayEnumeration.ManyChances); i++)
                 ways.Add(Followed(hypothesis, item, 1UL << i));
             if (!ways.Exists(w => w.IsMet)) return [.. ways.Select(RoughSlip)];
         }
 
-        return ways;
+        return [.. ways];
     }
 
     private static Way RoughSlip(Way way) => way.IsMet ? way : way with { Slip = AverageSlip };
@@ -249,7 +246,7 @@ internal sealed class SheetLikelihood
         if (ways[0].Chances == 0) return ExactlyAsTaught(item);
         if (item.IsRight && !ways.Exists(w => w.Followed == 0)) ways.Add(NoneFollowed(hypothesis, item));
         return ways.Exists(w => w.IsMet)
-            ? new ItemLikelihood(ways, prediction!)
+            ? new ItemLikelihood([.. ways], prediction!)
             : new ItemLikelihood([.. ways.Select(w => w with { Slip = Slip(w.Followed == 0 ? Sound : hypothesis, item) })], prediction!);
     }
 

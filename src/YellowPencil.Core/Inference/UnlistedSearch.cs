@@ -69,6 +69,8 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
             sheet.ThrowIfCancelled();
             if (trees.Steps > MostSteps) return;
             Array.Clear(some);
+            if (shown.Count(tree => tree.Consider(doing.Make)) < leastMet) continue;
+            foreach (var tree in kept) tree.Consider(doing.Make);
             TryAll(point, RuleLength.Named, doing, shown, kept, some);
             if (leavesNothing || doing.Length == RuleLength.Expression || some.Count(s => s) < leastMet) continue;
             foreach (var length in Learnt) TryAll(point, length, doing, shown, kept, some);
@@ -91,7 +93,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
         var kinds = point.AllKinds.Of(length);
         Tried += kinds.Length;
         foreach (ref readonly var kind in kinds.AsSpan())
-            if (GainOf(kind, doing.Make, doing.Length == RuleLength.Expression ? MostInVainOfLong : MostInVain, shown, kept, some) is { } gain)
+            if (GainOf(kind, doing.Length == RuleLength.Expression ? MostInVainOfLong : MostInVain, shown, kept, some) is { } gain)
             {
                 var test = kind;
                 leavesNothing |= gain == open.Count;
@@ -101,15 +103,14 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
 
     /// <summary>How many more of the open items a rule gives than it loses of the others; null where it gives too few.</summary>
     private int? GainOf<TContext>(
-        in KindTest kind, Func<TContext, int> doing, int mostInVain, List<DecisionTree<TContext>> shown, List<DecisionTree<TContext>> kept, bool[] some)
+        in KindTest kind, int mostInVain, List<DecisionTree<TContext>> shown, List<DecisionTree<TContext>> kept, bool[] some)
         where TContext : struct, IDecisionContext
     {
         var (chances, gained) = (0, 0);
         for (var i = 0; i < shown.Count; i++)
         {
             if (gained + shown.Count - i < leastMet || (gained == 0 && chances == mostInVain)) return null;
-            var way = shown[i].Follow(kind, doing);
-            if (way.Chances == 0) continue;
+            if (shown[i].Follow(kind) is not { } way) continue;
             chances++;
             if (!way.End.IsMet) continue;
             gained++;
@@ -120,8 +121,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
         var lost = 0;
         foreach (var tree in kept)
         {
-            var way = tree.Follow(kind, doing);
-            if (way.Chances > 0 && !way.End.IsMet && ++lost > gained) return null;
+            if (tree.Follow(kind) is { End.IsMet: false } && ++lost > gained) return null;
         }
 
         return gained - lost;

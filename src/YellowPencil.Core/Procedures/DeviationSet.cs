@@ -60,9 +60,14 @@ public sealed class DeviationSet
     private void Add(int ordinal, Rule rule)
     {
         points[ordinal >> 6] |= 1UL << (ordinal & 63);
-        var index = byPoint.FindIndex(p => p.Ordinal == ordinal);
-        if (index < 0) byPoint.Add((ordinal, [rule]));
-        else byPoint[index] = (ordinal, [.. byPoint[index].Rules, rule]);
+        for (var i = 0; i < byPoint.Count; i++)
+            if (byPoint[i].Ordinal == ordinal)
+            {
+                byPoint[i] = (ordinal, [.. byPoint[i].Rules, rule]);
+                return;
+            }
+
+        byPoint.Add((ordinal, [rule]));
     }
 
     internal readonly record struct Rule(Deviation Deviation, int Owner);

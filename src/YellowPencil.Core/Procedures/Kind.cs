@@ -1,3 +1,4 @@
+using System.Numerics;
 namespace YellowPencil.Core.Procedures;
 
 /// <summary>A kind of context that a student could tell apart from others.</summary>
@@ -87,12 +88,16 @@ internal sealed class LearntKinds<TContext>(IReadOnlyList<Kind<TContext>> named,
         _ => [],
     };
 
-    /// <summary>Which named kinds hold in a context, as bits.</summary>
-    public ulong NamedIn(in TContext context)
+    /// <summary>Which of some named kinds hold in a context, as bits.</summary>
+    public ulong NamedIn(in TContext context, ulong asked)
     {
         var holding = 0UL;
-        for (var i = 0; i < named.Count; i++)
+        for (; asked != 0; asked &= asked - 1)
+        {
+            var i = BitOperations.TrailingZeroCount(asked);
             if (named[i].Holds(context)) holding |= 1UL << i;
+        }
+
         return holding;
     }
 

@@ -102,7 +102,7 @@ public sealed class MethodRun
     public TChoice Ask<TContext, TChoice>(DecisionPoint<TContext, TChoice> point, in TContext context)
         where TContext : struct, IDecisionContext
         where TChoice : struct, Enum =>
-        Choice<TChoice>.At(Decide(point, context, Choice<TChoice>.Number(point.Taught(context, School))));
+        point.Taught(context, School) is var taught && IsOpen(point) ? Choice<TChoice>.At(Decide(point, context, Choice<TChoice>.Number(taught))) : PassOver(taught);
 
     /// <summary>Asks a decision point; the answer is the number of the choice, or the value, that this student comes to.</summary>
     /// <param name="point">The point.</param>
@@ -155,8 +155,7 @@ public sealed class MethodRun
         where TContext : struct, IDecisionContext
     {
         if (IsOpen(point)) return Decide(point, context, taught) is var made && made == taught ? taught : Math.Min(most, made);
-        PassOver();
-        return taught;
+        return PassOver(taught);
     }
 
     /// <summary>Whether anybody decides at a point or looks on: where nobody does, the taught choice is made, and <see cref="PassOver"/> says so.</summary>
@@ -165,6 +164,12 @@ public sealed class MethodRun
 
     /// <summary>Makes the taught choice at a point that is not open.</summary>
     internal void PassOver() => stepNumber++;
+
+    private TMade PassOver<TMade>(TMade taught)
+    {
+        stepNumber++;
+        return taught;
+    }
 
     /// <summary>Recalls a number fact; the answer is what this student takes it to be.</summary>
     /// <param name="fact">The fact.</param>
