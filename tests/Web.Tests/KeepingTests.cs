@@ -34,6 +34,24 @@ public sealed class KeepingTests(PencilApp app) : PageTests(app), IClassFixture<
     }
 
     [Fact]
+    public async Task Pages_are_read_ahead_but_for_those_being_typed_thrown_away_or_broken()
+    {
+        await new Visitor(App).SignInAsync();
+        var ahead = App.Services.GetRequiredService<ReadingAhead>();
+        var before = await ahead.ReadAsync(CancellationToken.None);
+        before.ShouldBe((int)(long)(await App.SqlAsync("select count(*) from pages where state <> 'Typing' and removal_id is null"))!);
+        before.ShouldBeGreaterThan(20);
+        const string Newest = "(select id from pages where state <> 'Typing' and removal_id is null order by changed_at desc limit 1)";
+        var kept = (string)(await App.SqlAsync($"update pages set content = '{{}}' where id = {Newest} returning id::text"))!;
+        (await ahead.ReadAsync(CancellationToken.None)).ShouldBe(before - 1);
+        await App.SqlAsync($"update pages set state = 'Typing' where id = '{kept}'");
+        (await ahead.ReadAsync(CancellationToken.None)).ShouldBe(before - 1);
+        using var ended = new CancellationTokenSource();
+        await ended.CancelAsync();
+        await Should.ThrowAsync<OperationCanceledException>(() => ahead.ReadAsync(ended.Token));
+    }
+
+    [Fact]
     public async Task A_code_is_compared_without_case_and_collides_with_no_address()
     {
         using var visitor = await new Visitor(App).SignInAsync();

@@ -47,7 +47,8 @@ public static class NextItems
         var run = new MethodRun();
         var families = reading.Sheet.Items.Select(i => i.Task.Family).Distinct().Order();
         var open = StudentSize.New(reading, families.SelectMany(f => ItemPool.Of(f, PoolSize, seed))).ToList();
-        var pool = open.Select(task => (Task: task, Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.Consistency, run)).ToArray()))
+        var fits = StudentSize.Fitting(reading);
+        var pool = open.Select(task => (Task: task, Fits: fits(task), Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.Consistency, run)).ToArray()))
             .ToList();
 
         var chosen = new List<NextItem>();
@@ -55,7 +56,7 @@ public static class NextItems
         var isLonger = false;
         while (chosen.Count < count)
         {
-            var best = pool.Where(p => StudentSize.Fits(reading, p.Task) || isLonger)
+            var best = pool.Where(p => p.Fits || isLonger)
                 .Select(p => (p.Task, p.Answers, Gain: JointGain(told, p.Answers, weights), Alone: Gain(p.Answers, weights)))
                 .OrderByDescending(p => Math.Round(p.Gain, 6)).ThenBy(p => p.Task.Text.Length).ThenBy(p => p.Task.Text, StringComparer.Ordinal).FirstOrDefault();
             if (best.Task is null || best.Alone < LeastGain || best.Gain < (isLonger ? LeastGainOfLonger : LeastGain / 2))

@@ -24,7 +24,8 @@ public static class ShowingItems
     {
         var run = new MethodRun();
         var pool = StudentSize.New(reading, Families(reading).SelectMany(f => ItemPool.Of(f, PoolSize, seed))).ToList();
-        if (pool.Count(t => StudentSize.Fits(reading, t)) >= LeastLeft) pool.RemoveAll(t => !StudentSize.Fits(reading, t));
+        var fits = StudentSize.Fitting(reading);
+        if (pool.Count(fits) >= LeastLeft) pool.RemoveAll(t => !fits(t));
         var rules = WithoutChance(reading) is { Count: > 0 } hidden ? hidden : [.. Families(reading).SelectMany(Catalogue.Of).Distinct()];
         var open = rules.Select(bug => (Set: bug.Alone, Weight: Priors.Weight(bug.Commonness))).ToList();
         var shows = pool.ToDictionary(task => task, task => open.Where(bug => Shows(bug.Set, task)).ToList());
@@ -72,8 +73,12 @@ internal static class StudentSize
         return pool.Where(t => t.Form is null && !asked.Contains(t.Text));
     }
 
-    /// <summary>Whether the numbers of a task are no longer than the longest on the page.</summary>
-    public static bool Fits(Reading reading, ItemTask task) => LongestNumber(task) <= reading.Sheet.Items.Select(i => LongestNumber(i.Task)).DefaultIfEmpty(3).Max();
+    /// <summary>Says of a task whether its numbers are no longer than the longest on the page.</summary>
+    public static Func<ItemTask, bool> Fitting(Reading reading)
+    {
+        var longest = reading.Sheet.Items.Select(i => LongestNumber(i.Task)).DefaultIfEmpty(3).Max();
+        return task => LongestNumber(task) <= longest;
+    }
 
     private static int LongestNumber(ItemTask task) => task.Text.Split(' ').Max(part => part.Count(char.IsAsciiDigit));
 }

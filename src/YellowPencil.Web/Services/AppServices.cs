@@ -75,6 +75,7 @@ internal static class AppServices
             options.Conventions.AllowAnonymousToPage("/Status");
             options.Conventions.AddPageRoute("/Classes/Edit", Addresses.AddClass);
         }).AddMvcOptions(options => options.Filters.AddService<OnceFilter>());
+        services.AddSingleton<ReadingAhead>();
         services.AddHostedService<EngineWarmUp>();
         services.AddHostedService<Eraser>();
         services.AddJobServer();

@@ -1,3 +1,4 @@
+using Npgsql;
 using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Probes;
@@ -8,9 +9,9 @@ namespace YellowPencil.Web.Services;
 
 /// <summary>
 /// Reads made-up pages once after the start, so that the platform has compiled the engine before the first specialist types:
-/// the margin must not lag behind the hand on a cold server.
+/// the margin must not lag behind the hand on a cold server. Then reads ahead the pages that specialists will open.
 /// </summary>
-internal sealed class EngineWarmUp : BackgroundService
+internal sealed class EngineWarmUp(ReadingAhead ahead, ILogger<EngineWarmUp> log) : BackgroundService
 {
     private const int Pages = 8;
     private const int Items = 12;
@@ -18,6 +19,24 @@ internal sealed class EngineWarmUp : BackgroundService
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
         await Task.Yield();
+        try
+        {
+            Compile(stoppingToken);
+            await ahead.ReadAsync(stoppingToken);
+        }
+        catch (OperationCanceledException) when (stoppingToken.IsCancellationRequested)
+        {
+            // The application ends.
+        }
+        catch (Exception e) when (e is NpgsqlException or InvalidOperationException)
+        {
+            // Nobody misses it: pages are read when they are opened.
+            log.LogWarning("Pages could not be read ahead: {Reason}", e.Message);
+        }
+    }
+
+    private static void Compile(CancellationToken stoppingToken)
+    {
         _ = EngineVersion.Current;
         foreach (var family in Method.Families)
         {
