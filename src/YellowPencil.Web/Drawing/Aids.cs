@@ -14,6 +14,9 @@ public sealed record PaperSize(string Name, int Width, int Height)
 
     /// <summary>Letter with the same margins.</summary>
     public static readonly PaperSize Letter = new("letter", 187, 222);
+
+    /// <summary>The height of a page of a student's sheet between the margins, above its foot.</summary>
+    public int SheetHeight => Height + 23;
 }
 
 /// <summary>Draws what is laid on the table beside the writing, in true millimetres.</summary>

@@ -24,7 +24,7 @@ public sealed class PdfFiles
     public byte[] Sheet(PaperView view, bool hasNameLine)
     {
         var title = view.Title.Length > 0 ? view.Title : "Sheet";
-        using var paper = new PdfPaper(title, view.Wish.Paper, view.Wish.IsLarge);
+        using var paper = new PdfPaper(title, view.Wish.Paper, view.Wish.IsLarge, view.Wish.IsLarge ? null : ItemBands.Sides[view.Side]);
         if (view.IsKey)
         {
             paper.Begin($"Key: {title}");

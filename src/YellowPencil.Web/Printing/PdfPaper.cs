@@ -12,6 +12,9 @@ internal sealed class PdfPaper : IDisposable
     private const double Mm = 72 / 25.4;
     private const double Margin = 14 * Mm;
     private const double FootHeight = 6 * Mm;
+
+    /// <summary>Pages are whole points wide: so much of a square can be missing.</summary>
+    private const double Rounding = 0.05;
     private static readonly XPen Grid = new(XColor.FromArgb(0xd9, 0xde, 0xd6), 0.5);
     private readonly PdfDocument document = new();
     private readonly PaperSize size;
@@ -31,7 +34,7 @@ internal sealed class PdfPaper : IDisposable
         document.Info.Title = title;
         this.size = size;
         text = isLarge ? 16 : 10.5;
-        Square = (square ?? (isLarge ? 10.5 : 7)) * Mm;
+        Square = (square ?? (isLarge ? ItemBands.LargeSide : ItemBands.Sides[0])) * Mm;
     }
 
     /// <summary>The side of a square, in points.</summary>
@@ -109,21 +112,10 @@ internal sealed class PdfPaper : IDisposable
     /// <summary>Items on squared paper, as many beside each other as there is room for.</summary>
     public void Items(IReadOnlyList<(string Name, Sketch Sketch)> items)
     {
-        var columns = (int)(Width / Square);
-        var widest = items.Max(i => Squares(i.Sketch.Width));
+        var columns = (int)(Width / Square + Rounding);
+        var widest = items.Max(i => ItemBands.Squares(i.Sketch.Width));
         if (widest + 1 > columns) columns = (int)(Width / (Square *= (columns - 1) / widest));
-        for (var at = 0; at < items.Count;)
-        {
-            var row = new List<(string Name, Sketch Sketch)>();
-            for (var taken = 1.0; at < items.Count && (row.Count == 0 || taken + Squares(items[at].Sketch.Width) < columns); at++)
-            {
-                taken += Squares(items[at].Sketch.Width) + 1;
-                row.Add(items[at]);
-            }
-
-            Band(row, columns);
-        }
-
+        foreach (var band in ItemBands.Of(items, i => i.Sketch, columns)) Band(band, columns);
         y += text;
     }
 
@@ -158,28 +150,24 @@ internal sealed class PdfPaper : IDisposable
         return file.ToArray();
     }
 
-    private static double Squares(double units) => Math.Ceiling(units / SquarePaper.Square);
-
     private static XFont Plain(double size) => new(PdfFonts.Print, size);
 
     private static XFont Bold(double size) => new(PdfFonts.Print, size, XFontStyleEx.Bold);
 
     private static IEnumerable<(string, XFont)> Words(string text, XFont font) => text.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(word => (word, font));
 
-    // One row of items above the same line of squares, with a line of squares for their names.
-    private void Band(List<(string Name, Sketch Sketch)> row, int columns)
+    private void Band(IReadOnlyList<(string Name, Sketch Sketch)> band, int columns)
     {
-        var high = row.Max(i => Squares(i.Sketch.Height)) + 2;
+        var high = ItemBands.Height(band.Select(i => i.Sketch));
         Need(high * Square);
         for (var line = 0; line <= high; line++) on.DrawLine(Grid, Margin, y + line * Square, Margin + columns * Square, y + line * Square);
         for (var column = 0; column <= columns; column++) on.DrawLine(Grid, Margin + column * Square, y, Margin + column * Square, y + high * Square);
         var left = Margin + Square;
-        foreach (var (name, sketch) in row)
+        foreach (var (name, sketch) in band)
         {
-            var top = y + (high - 1 - Squares(sketch.Height)) * Square;
             Write(name, Plain(0.8 * text), left, y + 0.15 * Square);
-            Place(sketch, left, top, Square / SquarePaper.Square);
-            left += (Squares(sketch.Width) + 1) * Square;
+            Place(sketch, left, y + Square, Square / SquarePaper.Square);
+            left += (ItemBands.Squares(sketch.Width) + 1) * Square;
         }
 
         y += high * Square;

@@ -2,6 +2,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
 using YellowPencil.Core.Working;
 using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Printing;
 
 namespace YellowPencil.Web.Pages.Sheets;
 
@@ -60,6 +61,9 @@ public sealed record PaperView(PaperWish Wish, string Title, IReadOnlyList<strin
 
     /// <summary>How many items there are.</summary>
     public int Count => Parts.Sum(p => p.Items.Count);
+
+    /// <summary>Which side its squares have, from the usual to smaller ones.</summary>
+    public int Side => Wish.IsLarge ? 0 : ItemBands.SideOf([.. Parts.Select(p => (p.Title.Length > 0, (IReadOnlyList<Sketch>)[.. p.Items.Select(i => i.Picture.Sketch())]))], Wish.Paper);
 
     /// <summary>Puts a sheet on paper.</summary>
     public static PaperView Of(PaperWish wish, string title, IEnumerable<string> codes, IReadOnlyList<WorkedItem> items, School? school = null) => new(
