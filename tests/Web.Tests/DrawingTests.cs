@@ -47,6 +47,18 @@ public class DrawingTests
     }
 
     [Fact]
+    public void On_paper_for_the_student_decimals_stand_in_a_line_and_are_not_lined_up_yet()
+    {
+        var svg = Svg(PagePicture.WithRoom(TaskText.TryParse("4.56 + 3.7").Value!));
+        var print = svg.QuerySelectorAll("text.print:not(.point)").ToList();
+        print.Select(t => t.TextContent).ShouldBe(["4", "5", "6", "+", "3", "7"]);
+        print.Select(t => t.GetAttribute("x")).ShouldBe(["14", "42", "70", "98", "126", "154"]);
+        print.Select(t => t.GetAttribute("y")).Distinct().ShouldBe(["14"]);
+        svg.QuerySelectorAll("line.rule").ShouldBeEmpty();
+        (svg.GetAttribute("width"), svg.GetAttribute("height")).ShouldBe(("12.25rem", "10.5rem"));
+    }
+
+    [Fact]
     public void What_was_written_stands_in_the_pencil_hand_under_its_places()
     {
         var svg = Svg(PagePicture.Of(Item("604 - 278", "474")));

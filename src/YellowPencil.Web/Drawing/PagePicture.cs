@@ -49,13 +49,18 @@ public sealed class PagePicture
     /// <summary>The task alone, with room for an answer.</summary>
     public static PagePicture Blank(ItemTask task, School? school = null) => new(task, PageLayout.Of(task, school), new Squares());
 
-    /// <summary>The task alone, with the rows that the taught method needs for its work.</summary>
+    /// <summary>
+    /// The task alone, with the rows that the taught method needs for its work. Numbers that a student sets out by their points stand in a line: where they
+    /// are put is a step of the work.
+    /// </summary>
     public static PagePicture WithRoom(ItemTask task, School? school = null)
     {
         var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(task, run, DeviationSet.Taught);
-        var picture = new PagePicture(task, PageLayout.Of(task, school), new Squares()) { HasRoom = true };
+        var layout = PageLayout.Of(task, school);
+        var picture = new PagePicture(task, layout, new Squares()) { HasRoom = true, IsInLine = layout.Strips.Any(s => s.Given is not null) };
         picture.Show(Of(task, run, school: school));
+        if (picture.IsInLine) picture.shown.Add(picture.LineRow = picture.shown.Min - 1);
         return picture;
     }
 
@@ -145,6 +150,11 @@ public sealed class PagePicture
     /// <summary>Whether columns on the right in which nothing stands are kept, to be written in.</summary>
     private bool HasRoom { get; init; }
 
+    /// <summary>Whether the task stands in a line, and its numbers are still to be set out.</summary>
+    private bool IsInLine { get; init; }
+
+    private int LineRow { get; set; }
+
     /// <summary>Whether there is a row below for a predicted answer.</summary>
     public bool HasRowBelow { get; private set; }
 
@@ -173,12 +183,24 @@ public sealed class PagePicture
         var used = layout.Strips.SelectMany(s => squares.In(s.Id).Keys.Concat(s.Given is null ? [] : [s.GivenAt + squares.MovedBy(s.Id)]))
             .Concat(layout.Prints.Where(p => shown.Contains(p.Row)).Select(p => p.Column)).Concat(predicted.In(layout.Answer.Id).Keys).Append(layout.Answer.Ones);
         var right = HasRoom ? 0 : Math.Min(used.Min(), circle?.Column ?? int.MaxValue);
-        var paper = new SquarePaper(Math.Max(layout.Columns, last + 1), right, [.. shown], HasRowBelow);
-        foreach (var print in layout.Prints) paper.Print(print);
-        foreach (var line in layout.Lines.Where(l => !IsOfEmptyWork(l))) paper.Line(line);
+        // In a line a task ends a square before the next one's begins.
+        var inSigns = task.Text.Replace(" ", "");
+        var inLine = IsInLine ? Squares.Spread(inSigns, 0).Count() + 1 : 0;
+        var columns = Math.Max(Math.Max(layout.Columns, last + 1), inLine);
+        var paper = new SquarePaper(columns, right, [.. shown], HasRowBelow);
+        if (IsInLine)
+        {
+            paper.Given(inSigns, columns - inLine + 1, LineRow);
+        }
+        else
+        {
+            foreach (var print in layout.Prints) paper.Print(print);
+            foreach (var line in layout.Lines.Where(l => !IsOfEmptyWork(l))) paper.Line(line);
+        }
+
         foreach (var strip in layout.Strips)
         {
-            if (strip.Given is { } given) paper.Given(given, strip.GivenAt + squares.MovedBy(strip.Id), strip.Row);
+            if (strip.Given is { } given && !IsInLine) paper.Given(given, strip.GivenAt + squares.MovedBy(strip.Id), strip.Row);
             foreach (var (column, text) in squares.In(strip.Id))
             {
                 paper.Write(text, column, strip.Row, strip.IsSmall);
