@@ -113,6 +113,12 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                 return;
             }
 
+            if (moved == NumberMoved.DividedOnItsSide)
+            {
+                Write(rightNumbers - leftNumbers / leftLetters);
+                return;
+            }
+
             rightNumbers = moved switch
             {
                 NumberMoved.AddedToRight => rightNumbers + leftNumbers,

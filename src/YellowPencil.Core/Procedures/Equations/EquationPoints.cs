@@ -22,7 +22,7 @@ public enum SideSum { WithSigns, SizesAdded, SignOfFirstKept, SizesApart }
 public enum LettersMoved { TakenFromLeft, AddedToLeft, CrossedOff, LargerLessSmaller, RightLessLeft, Divided, AsNumbersTaken, AsNumbersAdded }
 
 /// <summary>What is done with the number on the left.</summary>
-public enum NumberMoved { TakenFromRight, AddedToRight, Reversed, LargerLessSmaller, CrossedOff, RightStays, AfterDividing, DividesTheRight, TakenTwice }
+public enum NumberMoved { TakenFromRight, AddedToRight, Reversed, LargerLessSmaller, CrossedOff, RightStays, AfterDividing, DividesTheRight, TakenTwice, DividedOnItsSide }
 
 /// <summary>What is done with the number before the letter.</summary>
 public enum NumberBefore { Divided, TakenAway, Added, Multiplied, LargerBySmaller, UpsideDown, WholePart, RestBehindPoint, LeftOut, SignLost, NotInLowestTerms, RoundedToWhole, OnePlace, RoundedDown, RoundedUp }
@@ -171,7 +171,7 @@ public static class EquationPoints
     /// <summary>What is done with the number on the left?</summary>
     public static readonly DecisionPoint<EquationPair, NumberMoved> Number = new("equations.number-moved", "How does the number leave the side of the letter?")
     {
-        Does = Phrases.InOrder<NumberMoved>("takes the number of the left from both sides", "adds the number of the left to the right", "takes the right from the number of the left", "takes the smaller number from the larger", "crosses the number off on the left only", "writes the number of the left on the right", "takes the number away after dividing", "divides the right by the number of the left", "takes the number away twice"),
+        Does = Phrases.InOrder<NumberMoved>("takes the number of the left from both sides", "adds the number of the left to the right", "takes the right from the number of the left", "takes the smaller number from the larger", "crosses the number off on the left only", "writes the number of the left on the right", "takes the number away after dividing", "divides the right by the number of the left", "takes the number away twice", "divides only the left by the number before the letter"),
         Taught = (_, _) => NumberMoved.TakenFromRight,
         Slips = _ => [(NumberMoved.AddedToRight, 2)],
         Kinds = Pairs,

@@ -4,7 +4,7 @@ namespace YellowPencil.Core.Procedures.Multiplication;
 public enum ProductWay { Multiply, Add }
 
 /// <summary>How a row is worked.</summary>
-public enum RowWay { Work, LeaveOut, CopyTop, SamePlaces, DigitBefore, DigitAfter, Stop, WriteZero, FromOtherEnd, SamePlacesThenLeftmost, StartsAfterPlaceholders, MultipliesByOne, SamePlacesThenOnes, LeftmostDigitOnly, OnesDigitOnly }
+public enum RowWay { Work, LeaveOut, CopyTop, SamePlaces, DigitBefore, DigitAfter, Stop, WriteZero, FromOtherEnd, SamePlacesThenLeftmost, StartsAfterPlaceholders, MultipliesByOne, SamePlacesThenOnes, LeftmostDigitOnly, OnesDigitOnly, AddsDigit }
 
 /// <summary>How many placeholder zeros a row begins with.</summary>
 public enum Placeholders { Due, None, One, OneMore, ByRowsWritten, TwoForEach, OneFewer }

@@ -89,7 +89,7 @@ public static class MultiplicationPoints
         Does = Phrases.InOrder<RowWay>("multiplies every top digit", "leaves the row out", "copies the top number as the row", "multiplies only digits of the same place",
             "multiplies with the digit before once more", "multiplies with the next digit of the multiplier", "stops before this row", "writes a single 0 as the row",
             "takes the digits of the multiplier from the left", "multiplies digits of the same place and the other top digits by the leftmost one", "passes over as many top digits as the row has placeholders", "copies the top number as the row where the digit is not 0",
-            "multiplies digits of the same place and the other top digits by the ones", "multiplies the leftmost top digit only", "multiplies the ones of the top number only"),
+            "multiplies digits of the same place and the other top digits by the ones", "multiplies the leftmost top digit only", "multiplies the ones of the top number only", "adds the digit to the top number"),
         Taught = (_, _) => RowWay.Work,
         Slips = _ => [(RowWay.LeaveOut, 0.2)],
         Say = (c, choice) => choice == RowWay.Work ? $"Row {c.Row + 1}: times {Place.Counted(c.Digit, c.Row)}." : $"Row {c.Row + 1}: {Row!.Does(choice)}.",

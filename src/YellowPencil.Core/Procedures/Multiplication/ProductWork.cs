@@ -91,6 +91,9 @@ internal ref struct ProductWork
             case RowWay.WriteZero:
                 cells[0] = 0;
                 break;
+            case RowWay.AddsDigit:
+                AddToTop(context.Digit);
+                break;
             default:
                 WorkRow(context, way);
                 break;
@@ -109,6 +112,15 @@ internal ref struct ProductWork
         if (multiplier.Length > 1 && run.Page.KeepsMarks) run.Page.Write(WorkFields.Rows, 0, Digits.Text(row[..length]));
         else if (multiplier.Length == 1) WriteCells();
         rowsWritten++;
+    }
+
+    private readonly void AddToTop(int digit)
+    {
+        for (var column = 0; column < top.Length; column++)
+        {
+            var total = top[column] + digit;
+            (cells[column], digit) = column == top.Length - 1 ? (total, 0) : (total % 10, total / 10);
+        }
     }
 
     private readonly void WriteCells()

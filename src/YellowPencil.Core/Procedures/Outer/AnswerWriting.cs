@@ -13,7 +13,7 @@ public enum AnswerWritten
     LastPlaceOneMore, LastPlaceOneLess,
     NumberOut, FirstTermOut, FirstTermOnly, FirstSignTurned, MiddleSignTurned, LastSignTurned, PowersOut, LettersOut, FrontOut,
     FractionOut, WholeOut, TurnedOver, WholeAndTopExchanged, TopOneMore, TopOneLess, TopOnly,
-    RestOut, RestAdded, RestAppended, RestBehindPoint, RestFirst, RestOnly, RestOneMore, QuotientOneMore,
+    RestOut, RestAdded, RestAppended, RestBehindPoint, RestFirst, RestOnly, RestOneMore, QuotientOneMore, RestOneFewer, QuotientOneLess, RestWithZero, RestMissing,
 }
 
 /// <summary>What an answer becomes when it is written down in another way.</summary>
@@ -34,7 +34,8 @@ internal static class AnswerWriting
         "comes out one too large in the last place", "comes out one too small in the last place",
         "leaves out the plain number", "leaves out the first term of the answer", "writes only the first part of the answer", "turns the first sign of the answer round", "turns the sign in the middle of the answer round", "turns the last sign of the answer round", "writes the letter without its power", "leaves out the letters of the answer", "leaves out what stands before the brackets",
         "writes only the wholes", "leaves out the wholes", "turns the fraction of the answer over", "exchanges the wholes and the numerator", "comes out with one too many in the numerator", "comes out with one too few in the numerator", "writes only the numerator",
-        "leaves out the remainder", "adds the remainder to the quotient", "writes the remainder as further digits", "writes the remainder behind a point", "exchanges quotient and remainder", "writes only the remainder", "makes the remainder one too large", "makes the quotient one too large");
+        "leaves out the remainder", "adds the remainder to the quotient", "writes the remainder as further digits", "writes the remainder behind a point", "exchanges quotient and remainder", "writes only the remainder", "makes the remainder one too large", "makes the quotient one too large",
+        "makes the remainder one too small", "makes the quotient one too small", "writes a zero behind the remainder", "writes what the remainder lacks to the divisor");
 
     /// <summary>What is written instead; null where the way makes no difference or cannot be gone.</summary>
     public static string? Write(ItemTask task, string answer, AnswerWritten way)
@@ -52,7 +53,11 @@ internal static class AnswerWriting
         AnswerWritten.RestFirst => Joined(rest, quotient),
         AnswerWritten.RestOnly => rest,
         AnswerWritten.RestOneMore => Joined(quotient, (BigInteger.Parse(rest) + 1).ToString()),
+        AnswerWritten.RestOneFewer => Joined(quotient, (BigInteger.Parse(rest) - 1).ToString()),
+        AnswerWritten.RestWithZero => Joined(quotient, rest + "0"),
+        AnswerWritten.RestMissing when task is LongDivision division && division.Divisor.Value > BigInteger.Parse(rest) => Joined(quotient, (division.Divisor.Value - BigInteger.Parse(rest)).ToString()),
         AnswerWritten.QuotientOneMore when BigInteger.TryParse(quotient, out var whole) => Joined((whole + 1).ToString(), rest),
+        AnswerWritten.QuotientOneLess when BigInteger.TryParse(quotient, out var whole) && whole > 0 => Joined((whole - 1).ToString(), rest),
         AnswerWritten.Reversed or AnswerWritten.InnerZerosOut or AnswerWritten.EndZerosOut or AnswerWritten.OneEndZeroFewer or AnswerWritten.OneEndZeroMore or AnswerWritten.FirstDigitOff or AnswerWritten.LastDigitOff
             or AnswerWritten.OneMore or AnswerWritten.OneLess or AnswerWritten.FilledToFirst or AnswerWritten.LastTwoExchanged => Number(task, quotient, way) is { } changed ? Joined(changed, rest) : null,
         _ => null,
