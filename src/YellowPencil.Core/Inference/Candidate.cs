@@ -8,6 +8,7 @@ internal sealed class Candidate
     public Candidate(Hypothesis hypothesis, double logPrior, ItemLikelihood[] items)
     {
         Hypothesis = hypothesis;
+        ToldAs = this;
         LogPrior = logPrior;
         Items = items;
         Span<double> weights = stackalloc double[LogGridPrior.Length];
@@ -52,6 +53,11 @@ internal sealed class Candidate
     /// hold.
     /// </summary>
     public double Trusted { get; set; }
+
+    /// <summary>
+    /// The candidate as which this one is told: itself; or the one with fewer rules, where each of the others shows on a single item, which is no rule yet.
+    /// </summary>
+    public Candidate ToldAs { get; set; }
 
     /// <summary>The answers predicted on the whole sheet: candidates with the same signature cannot be told apart by it.</summary>
     public string Signature => signature ??= string.Join('|', Items.Select(i => i.Prediction));

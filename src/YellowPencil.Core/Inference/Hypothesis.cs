@@ -83,7 +83,10 @@ public sealed class Hypothesis
     public Hypothesis With(FactDeviation fact) => new(Bugs, Unlisted, [.. Facts, fact], School);
 
     /// <summary>A text that is the same for the same student.</summary>
-    public string Key => key ??= string.Join("+", RuleIds.Concat(Facts.Select(f => $"{f.Fact}={f.Written}")));
+    public string Key => key ??= KeyOf(static _ => true);
+
+    /// <summary>The <see cref="Key"/> of the student with some of the rules only, by their order in <see cref="RuleIds"/>.</summary>
+    internal string KeyOf(Func<int, bool> isKept) => string.Join("+", RuleIds.Where((_, i) => isKept(i)).Concat(Facts.Select(f => $"{f.Fact}={f.Written}")));
 
     private IReadOnlyList<string>? ruleIds;
 

@@ -27,26 +27,27 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     {
         var verdict = item.Task.Judge(item.Answer);
         var first = stretches.Find(s => !s.IsRight) ?? stretches[^1];
-        var replay = Replay(first);
+        var (replay, isOnce) = Replay(first);
         if (verdict == Verdict.Right || (verdict == Verdict.Unfinished && first.IsRight)) return new ItemReading(item, verdict, null, null, replay);
         if (first.IsCopied && first.IsRight) return new ItemReading(item, verdict, Cause.Slip, WrongCopy(first), replay);
         if (!replay.IsExplained) return new ItemReading(item, verdict, Cause.Unexplained, first.IsLast ? FirstWrongDigit(first) : WrongLine(first, "line", "", ""), replay);
         var wrong = FirstDeviantStep(first, replay);
-        return new ItemReading(item, verdict, CauseOf(wrong), Describe(first, replay, wrong), replay);
+        isOnce |= wrong.Cause == StepCause.Slip;
+        return new ItemReading(item, verdict, isOnce ? Cause.Slip : CauseOf(wrong), Describe(first, replay, wrong, isOnce), replay);
     }
 
-    /// <summary>The likeliest procedure that gives the item: over the explanations, most probable first, followed or slipped.</summary>
-    private ItemReplay Replay(ItemEvidence item)
+    /// <summary>The likeliest procedure that gives the item: over the explanations, most probable first, followed or slipped; and whether it takes a rule that shows on this item only.</summary>
+    private (ItemReplay Replay, bool IsOnce) Replay(ItemEvidence item)
     {
         foreach (var candidate in candidates.Take(1).Concat(candidates.Skip(1).Where(c => c.Probability > 0.05)))
         {
             if (candidate.Items[item.Index].IsMet)
-                return new ItemReplay(candidate.Hypothesis, procedures.LikeliestWay(item, candidate.Hypothesis, candidate.Consistency) ?? 0, null, true);
+                return (new ItemReplay(candidate.Hypothesis, procedures.LikeliestWay(item, candidate.Hypothesis, candidate.Consistency) ?? 0, null, true), !candidate.ToldAs.Items[item.Index].IsMet);
             var slips = sheet.Slips(item, candidate.Hypothesis);
-            if (slips.Count > 0) return new ItemReplay(candidate.Hypothesis, 0, slips[0].Slip, true);
+            if (slips.Count > 0) return (new ItemReplay(candidate.Hypothesis, 0, slips[0].Slip, true), false);
         }
 
-        return new ItemReplay(candidates[0].Hypothesis, 0, null, false);
+        return (new ItemReplay(candidates[0].Hypothesis, 0, null, false), false);
     }
 
     private Step FirstDeviantStep(ItemEvidence item, ItemReplay replay)
@@ -55,21 +56,16 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         return trace.Steps.First(s => s.Cause != StepCause.AsTaught);
     }
 
-    private static Cause CauseOf(Step wrong) => wrong.Cause switch
-    {
-        StepCause.Slip => Cause.Slip,
-        StepCause.Fact => Cause.Fact,
-        _ => Cause.Bug,
-    };
+    private static Cause CauseOf(Step wrong) => wrong.Cause == StepCause.Fact ? Cause.Fact : Cause.Bug;
 
     /// <summary>
     /// Says what should stand where the wrong step shows, and what stands there, of what was recorded. Where that is the same, as when a wrong way gives
     /// the right digit, or was not recorded, the steps themselves are told.
     /// </summary>
-    private WrongStep Describe(ItemEvidence item, ItemReplay replay, Step wrong)
+    private WrongStep Describe(ItemEvidence item, ItemReplay replay, Step wrong, bool isOnce)
     {
         Method.Run(item.Task, mended, new DeviationSet(replay.Hypothesis.School, []));
-        var text = (wrong.Cause == StepCause.Slip ? "This once: " : "") + wrong.MadeText;
+        var text = (isOnce ? "This once: " : "") + wrong.MadeText;
         if (!item.IsLast) return WrongLine(item, wrong.Name, wrong.TaughtText, text);
         var shows = wrong.Point?.ShowsIn ?? WorkFields.Cells;
         if (wrong.Place is null && shows.Field is PlaceField) return new WrongStep(wrong.Name, shows.Field, null, FirstPlace(item), item.Task.RightAnswer, item.Item.Answer!, text);

@@ -144,6 +144,13 @@ public sealed record FactReading(NumberFact Fact, int Written, IReadOnlyList<str
 /// <param name="Probability">Its probability.</param>
 public sealed record Prediction(string Task, string Answer, double Probability);
 
+/// <summary>Rules of which one shows on a single item, so that they are told as fewer; whether it shows again is worth asking.</summary>
+/// <param name="Hypothesis">All of the rules.</param>
+/// <param name="ToldAs">Those that show on more.</param>
+/// <param name="Consistency">The expected share of chances that are followed.</param>
+/// <param name="Probability">The part of the probability of the fewer that is theirs.</param>
+public sealed record SeenOnce(Hypothesis Hypothesis, Hypothesis ToldAs, double Consistency, double Probability);
+
 /// <summary>What was tried to explain a page.</summary>
 /// <param name="Rules">Listed rules that could show in the families of the page.</param>
 /// <param name="Weighed">Rules and sets of rules weighed against every answer.</param>
@@ -164,6 +171,9 @@ public sealed record Reading
 
     /// <summary>In falling order of probability; "no systematic bug" is always among them.</summary>
     public required IReadOnlyList<Explanation> Explanations { get; init; }
+
+    /// <summary>What is told as fewer rules, as one of them shows on a single item.</summary>
+    public IReadOnlyList<SeenOnce> SeenOnce { get; init; } = [];
 
     /// <summary>The probability that nothing listed or found fits.</summary>
     public required double SomethingElse { get; init; }

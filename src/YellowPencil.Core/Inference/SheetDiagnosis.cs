@@ -62,6 +62,7 @@ public static class SheetDiagnosis
         var candidates = Weigh(weighed, evidence, unseen, out var somethingElse, out var noChance);
         var unlike = somethingElse + candidates.Sum(c => c.Probability - c.Trusted);
         var likelihood = likelihoods.Find(l => l.Sound.School == candidates[0].Hypothesis.School)!;
+        var once = TellAsFewer(candidates, likelihood);
         var classes = candidates.GroupBy(c => c.Signature).Select(g => g.ToList()).ToList();
         var explanations = Explanations(candidates, classes, likelihood)
             .ConvertAll(e => e with { Alone = e.Probability * (1 - (e.IsSound ? 0 : AnotherBeside(e.Hypothesis.RuleCount, unseen))) });
@@ -73,6 +74,7 @@ public static class SheetDiagnosis
             Sheet = sheet,
             Outcome = outcome,
             Items = items,
+            SeenOnce = once,
             Explanations = explanations,
             SomethingElse = unlike,
             NoChance = noChance,
@@ -137,6 +139,27 @@ public static class SheetDiagnosis
     {
         var odds = Priors.Number(rules + 1) / Priors.Number(rules) * unseen;
         return odds / (1 + odds);
+    }
+
+    /// <summary>
+    /// A rule that shows on a single item is none yet: beside rules that show on more it is left out, and what was held of all of them is held of the others. What
+    /// stands under that item happened once.
+    /// </summary>
+    private static List<SeenOnce> TellAsFewer(List<Candidate> candidates, SheetLikelihood sheet)
+    {
+        var once = new List<SeenOnce>();
+        var byKey = candidates.ToDictionary(c => c.Hypothesis.Key);
+        foreach (var candidate in candidates.Where(c => c.Hypothesis.RuleCount > 1 && c.Trusted >= Reported))
+        {
+            var shown = sheet.Shown(candidate.Hypothesis);
+            if (shown.Min() >= LeastShown || shown.Max() < LeastShown || !byKey.TryGetValue(candidate.Hypothesis.KeyOf(rule => shown[rule] >= LeastShown), out var fewer)) continue;
+            once.Add(new SeenOnce(candidate.Hypothesis, fewer.Hypothesis, candidate.Consistency, candidate.Trusted));
+            candidate.ToldAs = fewer;
+            fewer.Trusted += candidate.Trusted;
+            candidate.Trusted = 0;
+        }
+
+        return once;
     }
 
     private static List<Explanation> Explanations(List<Candidate> candidates, List<List<Candidate>> classes, SheetLikelihood sheet)
@@ -215,7 +238,7 @@ public static class SheetDiagnosis
             Followed = followed,
             Stands = stands,
             Origin = string.Join(" ", candidate.Hypothesis.Bugs.Select(bug => OriginOf(bug, sheet)).Where(o => o.Length > 0)),
-            LeastShown = sheet.LeastShown(candidate.Hypothesis),
+            LeastShown = sheet.Shown(candidate.Hypothesis).DefaultIfEmpty().Min(),
             Predictions = evidence.Where(e => e.IsLast).ToDictionary(e => e.Item.Id, e => candidate.Items[e.Index].Prediction),
         };
     }

@@ -171,10 +171,9 @@ internal sealed class SheetLikelihood
         return [.. trace.Steps.Where(s => s.Fact is not null).Select(s => s.Fact!.Value).Distinct()];
     }
 
-    /// <summary>On how many wrong answers that a student gives each rule has a part, by the order of the rules: of the rule with fewest, how many.</summary>
-    public int LeastShown(Hypothesis hypothesis)
+    /// <summary>On how many wrong answers that a student gives each rule has a part, in the order of <see cref="Hypothesis.RuleIds"/>.</summary>
+    public int[] Shown(Hypothesis hypothesis)
     {
-        if (hypothesis.RuleCount == 0) return 0;
         var shown = new int[hypothesis.RuleCount];
         foreach (var item in Items.Where(i => !i.IsRight && !IsSilent(hypothesis, i)))
         {
@@ -184,7 +183,7 @@ internal sealed class SheetLikelihood
                 if (run.FollowedOf(owner) > 0) shown[owner]++;
         }
 
-        return shown.Min();
+        return shown;
     }
 
     private double EffortOf(ItemEvidence item)

@@ -39,7 +39,13 @@ public static class NextItems
     /// <param name="seed">The seed of the pool.</param>
     public static IReadOnlyList<NextItem> For(Reading reading, int count = 3, int seed = 7)
     {
-        var explanations = reading.Explanations.Take(MostExplanations).Select(e => new Weighed(e.Hypothesis, e.IsSound ? 1 : Math.Max(0.9, e.Consistency), e.Probability)).ToList();
+        var once = reading.SeenOnce.ToLookup(o => o.ToldAs, o => o.Probability);
+        List<Weighed> explanations =
+        [
+            .. reading.Explanations.Select(e => new Weighed(e.Hypothesis, e.IsSound ? 1 : Math.Max(0.9, e.Consistency), Math.Max(0, e.Probability - once[e.Hypothesis].Sum())))
+                .Concat(reading.SeenOnce.Select(o => new Weighed(o.Hypothesis, Math.Max(0.9, o.Consistency), o.Probability)))
+                .OrderByDescending(e => e.Probability).Take(MostExplanations),
+        ];
         if (reading.Outcome == Outcome.TooFewChances) explanations.AddRange(WithoutChance(reading));
         if (explanations.Count < 2) return [];
         var total = explanations.Sum(e => e.Probability);
