@@ -249,7 +249,7 @@ internal sealed class StudentTrees
     private IDecisionTree?[] Look(ItemEvidence item)
     {
         var own = default(PathEnd);
-        var looking = new Looking(decider => Work(item, decider), (context, way) => item.IsLast && !item.HasMarks ? own with { IsMet = context.Worked.Written((AnswerWritten)way) == item.Answer } : null);
+        var looking = new Looking(decider => Work(item, decider), (context, way) => item.IsLast && !item.HasMarks ? own with { IsMet = item.IsWritten(context.Worked.Written((AnswerWritten)way)) } : null);
         foreach (var point in Method.Of(item.Task.Family).Points) point.Accept(looking);
         looking.End(own = Work(item, looking));
         return looking.ThatComeUp;

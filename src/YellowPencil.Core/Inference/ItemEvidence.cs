@@ -16,6 +16,7 @@ internal sealed class ItemEvidence
     private readonly List<(WorkField Field, object Value)> seen;
     private readonly Method method;
     private readonly string? line;
+    private readonly string? otherSpelling;
     private readonly Dictionary<string, bool> says = [];
 
     private ItemEvidence(int index, WorkedItem item, ItemTask from, int row, string? line, IReadOnlyList<School> schools)
@@ -27,6 +28,7 @@ internal sealed class ItemEvidence
         Row = row;
         this.line = line;
         method = Method.Of(Task.Family);
+        otherSpelling = line is null ? Task.OtherSpelling(Task.Canonical(item.Answer!)) : null;
         Answer = line ?? (Task.IsMoreThanAsked(item.Answer!) ? Task.RightAnswer : Task.Canonical(item.Answer!));
 
         // Marks stand beside the whole item: they are compared once, where the answer is.
@@ -142,8 +144,11 @@ internal sealed class ItemEvidence
 
     /// <summary>Whether a run came by what was written: to the answer, or through the line at any point.</summary>
     public bool Matches(MethodRun run) => line is null
-        ? run.Page.Answer.SequenceEqual(Answer)
+        ? IsWritten(run.Page.Answer)
         : ComesBy(run.Page.Passed);
+
+    /// <summary>Whether an answer is the one that was written.</summary>
+    public bool IsWritten(ReadOnlySpan<char> answer) => answer.SequenceEqual(Answer) || (otherSpelling is not null && answer.SequenceEqual(otherSpelling));
 
     // The same lines are passed again and again: whether one says what was written is read once.
     private bool ComesBy(IReadOnlyList<string> passed)

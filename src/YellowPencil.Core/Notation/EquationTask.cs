@@ -108,6 +108,8 @@ public sealed class EquationTask : ItemTask
     {
         var text = string.Concat(Signs.Plain(answer).Where(c => !char.IsWhiteSpace(c))).ToLowerInvariant();
         if (text is NoNumber or EveryNumber) return text;
+        if (MixedNumber.TryRead(Signs.Plain(answer).Split('=')[^1]) is { Number: { HasFraction: true, Whole: not 0 } mixed } wholes)
+            return $"{Letter} = {(wholes.IsNegative ? "-" : "")}{mixed.Whole * mixed.Bottom + mixed.Top}/{mixed.Bottom}";
         var number = text.Length > 2 && char.IsAsciiLetterLower(text[0]) && text[1] == '=' ? text[2..] : text;
         var isNegative = number.StartsWith('-');
         var parts = (isNegative ? number[1..] : number).Split('/');
@@ -121,6 +123,10 @@ public sealed class EquationTask : ItemTask
         return parts.Length == 2 && BigInteger.TryParse(parts[0], NumberStyles.None, CultureInfo.InvariantCulture, out var top) && BigInteger.TryParse(parts[1], NumberStyles.None, CultureInfo.InvariantCulture, out var bottom)
             ? $"{Letter} = {(isNegative ? "-" : "")}{top}/{bottom}" : answer.Trim();
     }
+
+    /// <inheritdoc/>
+    public override string? OtherSpelling(string canonical) => canonical.Split(" = ")[^1] is var number && number.Contains('.') && DecimalNumber.TryParse(number.TrimStart('-')) is { Succeeded: true } read
+        ? $"{Letter} = {new Rational(read.Value.Unscaled * (number[0] == '-' ? -1 : 1), BigInteger.Pow(10, read.Value.Places)).Text}" : null;
 
     /// <inheritdoc/>
     public override Verdict Judge(string? answer)

@@ -80,8 +80,14 @@ public sealed class FractionTask : ItemTask
     public override Verdict Judge(string? answer)
     {
         var verdict = base.Judge(answer);
-        return verdict == Verdict.Wrong && MixedNumber.TryRead(Signs.Plain(answer!)) is { } read && IsSameValue(read.IsNegative, read.Number) ? Verdict.Unfinished : verdict;
+        return verdict == Verdict.Wrong && (IsSameDecimal(answer!) || (MixedNumber.TryRead(Signs.Plain(answer!)) is { } read && IsSameValue(read.IsNegative, read.Number))) ? Verdict.Unfinished : verdict;
     }
+
+    /// <inheritdoc/>
+    public override bool IsMoreThanAsked(string answer) => IsSameDecimal(answer);
+
+    private bool IsSameDecimal(string answer) => DecimalNumber.TryParse(Signs.Plain(answer).Trim()) is { Succeeded: true, Value: { Places: > 0 } read }
+        && MixedNumber.Canonical(read.Unscaled, BigInteger.Pow(10, read.Places)) == RightAnswer;
 
     /// <summary>Reads a line of a working of a family: one or two numbers; null for anything else.</summary>
     public static FractionTask? TryRead(Family family, string line)

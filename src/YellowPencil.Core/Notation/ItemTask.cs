@@ -63,6 +63,10 @@ public abstract class ItemTask
     /// </summary>
     public abstract string Canonical(string answer);
 
+    /// <summary>Another spelling of the same answer by which a student's procedure may come to it, as 3/2 for 1.5; null where there is none.</summary>
+    /// <param name="canonical">The answer in its canonical spelling.</param>
+    public virtual string? OtherSpelling(string canonical) => null;
+
     /// <summary>Judges an answer as written; null is blank and "?" unreadable.</summary>
     public virtual Verdict Judge(string? answer) => answer?.Trim() switch
     {

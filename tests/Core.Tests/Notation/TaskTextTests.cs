@@ -71,6 +71,14 @@ public class TaskTextTests
     [InlineData("125.5 * 10", null, "1,255", Verdict.Right)]
     [InlineData("-7 - -4", null, "−3", Verdict.Right)]
     [InlineData("-7 - -4", null, "3", Verdict.Wrong)]
+    [InlineData("solve 2x = 3", null, "x = 1.5", Verdict.Right)]
+    [InlineData("solve 4x = -5", null, "x = -1 1/4", Verdict.Right)]
+    [InlineData("solve 4x = 5", null, "1 2/8", Verdict.Unfinished)]
+    [InlineData("solve 4x = 5", null, "11/4", Verdict.Wrong)]
+    [InlineData("solve 3x = 2", null, "x = 0.67", Verdict.Wrong)]
+    [InlineData("1/2 + 1/4", null, "0.75", Verdict.Unfinished)]
+    [InlineData("2 1/2 + 1 1/4", null, "3.75", Verdict.Unfinished)]
+    [InlineData("1/2 + 1/4", null, "0.57", Verdict.Wrong)]
     public void An_answer_is_judged_by_value_and_form(string text, string? form, string answer, Verdict verdict) =>
         TaskText.TryParse(text, form).Value!.Judge(answer).ShouldBe(verdict);
 

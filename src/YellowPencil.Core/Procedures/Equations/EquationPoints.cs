@@ -171,7 +171,7 @@ public static class EquationPoints
     /// <summary>What is done with the number on the left?</summary>
     public static readonly DecisionPoint<EquationPair, NumberMoved> Number = new("equations.number-moved", "How does the number leave the side of the letter?")
     {
-        Does = Phrases.InOrder<NumberMoved>("takes the number of the left from both sides", "adds the number of the left to the right", "takes the right from the number of the left", "takes the smaller number from the larger", "crosses the number off on the left only", "writes the number of the left on the right", "takes the number away after dividing", "divides the right by the number of the left", "takes the number away twice", "divides only the left by the number before the letter"),
+        Does = Phrases.InOrder<NumberMoved>("takes the number of the left from both sides", "brings the number of the left to the right with the same sign", "takes the right from the number of the left", "takes the smaller number from the larger", "crosses the number off on the left only", "writes the number of the left on the right", "takes the number away after dividing", "divides the right by the number of the left", "takes the number away twice", "divides only the left by the number before the letter"),
         Taught = (_, _) => NumberMoved.TakenFromRight,
         Slips = _ => [(NumberMoved.AddedToRight, 2)],
         Kinds = Pairs,
