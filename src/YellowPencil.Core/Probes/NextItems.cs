@@ -64,7 +64,7 @@ public static class NextItems
         {
             var best = pool.Where(p => p.Fits || isLonger)
                 .Select(p => (p.Task, p.Answers, Gain: JointGain(told, p.Answers, weights), Alone: Gain(p.Answers, weights)))
-                .OrderByDescending(p => Math.Round(p.Gain, 6)).ThenBy(p => p.Task.Text.Length).ThenBy(p => p.Task.Text, StringComparer.Ordinal).FirstOrDefault();
+                .OrderByDescending(p => Math.Round(p.Gain, 2)).ThenBy(p => p.Task.Text.Length).ThenBy(p => p.Task.Text, StringComparer.Ordinal).FirstOrDefault();
             if (best.Task is null || best.Alone < LeastGain || best.Gain < (isLonger ? LeastGainOfLonger : LeastGain / 2))
             {
                 // What items of the student's size cannot tell apart, longer ones may.

@@ -73,12 +73,16 @@ internal static class StudentSize
         return pool.Where(t => t.Form is null && !asked.Contains(t.Text));
     }
 
-    /// <summary>Says of a task whether its numbers are no longer than the longest on the page.</summary>
+    /// <summary>Says of a task whether its numbers are no longer than the longest on the page, and no more of them stand together.</summary>
     public static Func<ItemTask, bool> Fitting(Reading reading)
     {
         var longest = reading.Sheet.Items.Select(i => LongestNumber(i.Task)).DefaultIfEmpty(3).Max();
-        return task => LongestNumber(task) <= longest;
+        var most = reading.Sheet.Items.Select(i => Parts(i.Task)).DefaultIfEmpty(3).Max();
+        return task => LongestNumber(task) <= longest && Parts(task) <= most;
     }
+
+    // Numbers, terms and the signs between them, as they stand apart in the text.
+    private static int Parts(ItemTask task) => task.Text.Count(c => c == ' ') + 1;
 
     private static int LongestNumber(ItemTask task) => task.Text.Split(' ').Max(part => part.Count(char.IsAsciiDigit));
 }
