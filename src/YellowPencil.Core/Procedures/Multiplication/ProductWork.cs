@@ -152,7 +152,12 @@ internal ref struct ProductWork
             var column = fromLeft ? top.Length - 1 - worked : worked;
             var product = Context(context.Row, column, worked, way);
             if (way == RowWay.LeftmostDigitOnly && column < top.Length - 1) continue;
-            if (way == RowWay.OnesDigitOnly && column > 0) break;
+            if (way == RowWay.OnesDigitOnly && column > 0)
+            {
+                if (carries[column] > 0) cells[column] = carries[column];
+                break;
+            }
+
             if (worked > passedOver && run.Ask(MultiplicationPoints.Onward, product) == RowOnward.Stop) break;
             WorkColumn(product, fromLeft ? -1 : 1);
         }
