@@ -278,6 +278,8 @@ public class ChoiceTests
     [InlineData("decimal-division.point/always/places-of-dividend", "8.4 / 0.6", "1.4")]
     [InlineData("decimal-division.point/always/places-of-divisor", "8.4 / 0.6", "1.4")]
     [InlineData("decimal-division.point/always/places-apart", "7 / 0.35", "0.2")]
+    [InlineData("decimal-division.shift/always/both-by-dividend", "8.4 / 0.06", "14")] // 84 / 0.6, worked as 84 / 6
+    [InlineData("decimal-division.shift/always/both-by-dividend", "0.36 / 1.2", "0.3")] // 36 / 120: right
     public void A_choice_does_what_it_is_called(string rule, string task, string answer)
     {
         var run = new MethodRun();

@@ -85,7 +85,10 @@ public static class DecimalDivisionPoints
         Taught = (_, _) => PointShift.BothAlike,
         Can = (c, shift) => shift switch
         {
-            PointShift.EachToItsEnd or PointShift.BothByDividend => c.DividendPlaces != c.DivisorPlaces,
+            PointShift.EachToItsEnd => c.DividendPlaces != c.DivisorPlaces,
+
+            // Where the dividend has more places, both points move far enough.
+            PointShift.BothByDividend => c.DividendPlaces < c.DivisorPlaces,
             PointShift.DividendByItsOwn => c.DividendPlaces > 0 && c.DividendPlaces != c.DivisorPlaces,
             PointShift.DividendOneMore => true,
             _ => c.IsShiftDue,
