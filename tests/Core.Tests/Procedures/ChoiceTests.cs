@@ -7,8 +7,8 @@ using YellowPencil.Core.Procedures;
 namespace YellowPencil.Core.Tests.Procedures;
 
 /// <summary>
-/// What a choice comes to where it is made throughout: each answer by hand, from what the choice is called, not from the method. Rules that nobody listed are
-/// put together from these.
+/// What a choice comes to where it is made throughout: each answer was gone through by hand by what the choice is called. Rules that nobody listed are put
+/// together from these.
 /// </summary>
 public class ChoiceTests
 {
