@@ -63,8 +63,9 @@ public static class SheetDiagnosis
         var unlike = somethingElse + candidates.Sum(c => c.Probability - c.Trusted);
         var likelihood = likelihoods.Find(l => l.Sound.School == candidates[0].Hypothesis.School)!;
         var once = TellAsFewer(candidates, likelihood);
-        var classes = candidates.GroupBy(c => c.Signature).Select(g => g.ToList()).ToList();
-        var explanations = Explanations(candidates, classes, likelihood)
+        var told = candidates.FindAll(c => c.ToldAs == c);
+        var classes = told.GroupBy(c => c.Signature).Select(g => g.ToList()).ToList();
+        var explanations = Explanations(told, classes, likelihood)
             .ConvertAll(e => e with { Alone = e.Probability * (1 - (e.IsSound ? 0 : AnotherBeside(e.Hypothesis.RuleCount, unseen))) });
         var items = new ItemReader(likelihood, [.. candidates.Where(c => c.Hypothesis.School == likelihood.Sound.School)]).Read(sheet.Items);
 
@@ -149,10 +150,11 @@ public static class SheetDiagnosis
     {
         var once = new List<SeenOnce>();
         var byKey = candidates.ToDictionary(c => c.Hypothesis.Key);
-        foreach (var candidate in candidates.Where(c => c.Hypothesis.RuleCount > 1 && c.Trusted >= Reported))
+        foreach (var candidate in candidates.Where(c => c.Hypothesis.RuleCount > 1 && c.Trusted >= Reported).OrderBy(c => c.Hypothesis.RuleCount))
         {
             var shown = sheet.Shown(candidate.Hypothesis);
-            if (shown.Min() >= LeastShown || shown.Max() < LeastShown || !byKey.TryGetValue(candidate.Hypothesis.KeyOf(rule => shown[rule] >= LeastShown), out var fewer)) continue;
+            if (shown.Min() >= LeastShown || shown.Max() < LeastShown || !byKey.TryGetValue(candidate.Hypothesis.KeyOf(rule => shown[rule] >= LeastShown), out var known)) continue;
+            var fewer = known.ToldAs;
             once.Add(new SeenOnce(candidate.Hypothesis, fewer.Hypothesis, candidate.Consistency, candidate.Trusted));
             candidate.ToldAs = fewer;
             fewer.Trusted += candidate.Trusted;

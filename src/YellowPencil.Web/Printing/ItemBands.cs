@@ -20,6 +20,9 @@ internal static class ItemBands
     /// <summary>and what a title does.</summary>
     private const double Title = 14;
 
+    /// <summary>What a sentence of one or two lines takes.</summary>
+    private const double Sentence = 12;
+
     private const double Below = 4;
 
     /// <summary>The bands of some items.</summary>
@@ -50,15 +53,17 @@ internal static class ItemBands
     /// <summary>Which of the <see cref="Sides"/> a sheet for one student has: the largest with which it takes fewest pages.</summary>
     /// <param name="parts">Its items, part by part; whether a part has a title.</param>
     /// <param name="size">The paper.</param>
-    public static int SideOf(IReadOnlyList<(bool HasTitle, IReadOnlyList<Sketch> Items)> parts, PaperSize size)
+    /// <param name="hasSentence">Whether a sentence stands above the items.</param>
+    public static int SideOf(IReadOnlyList<(bool HasTitle, IReadOnlyList<Sketch> Items)> parts, PaperSize size, bool hasSentence = false)
     {
-        var pages = Sides.Select(side => Pages(parts, size, side)).ToList();
+        var first = size.SheetHeight - Head - (hasSentence ? Sentence : 0);
+        var pages = Sides.Select(side => Pages(parts, size, first, side)).ToList();
         return pages.IndexOf(pages.Min());
     }
 
-    private static int Pages(IReadOnlyList<(bool HasTitle, IReadOnlyList<Sketch> Items)> parts, PaperSize size, double side)
+    private static int Pages(IReadOnlyList<(bool HasTitle, IReadOnlyList<Sketch> Items)> parts, PaperSize size, double first, double side)
     {
-        var (pages, free) = (1, size.SheetHeight - Head);
+        var (pages, free) = (1, first);
         foreach (var (hasTitle, items) in parts)
         {
             if (hasTitle) Take(Title);

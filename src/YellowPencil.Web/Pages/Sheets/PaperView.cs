@@ -63,7 +63,7 @@ public sealed record PaperView(PaperWish Wish, string Title, IReadOnlyList<strin
     public int Count => Parts.Sum(p => p.Items.Count);
 
     /// <summary>Which side its squares have, from the usual to smaller ones.</summary>
-    public int Side => Wish.IsLarge ? 0 : ItemBands.SideOf([.. Parts.Select(p => (p.Title.Length > 0, (IReadOnlyList<Sketch>)[.. p.Items.Select(i => i.Picture.Sketch())]))], Wish.Paper);
+    public int Side => Wish.IsLarge ? 0 : ItemBands.SideOf([.. Parts.Select(p => (p.Title.Length > 0, (IReadOnlyList<Sketch>)[.. p.Items.Select(i => i.Picture.Sketch())]))], Wish.Paper, Heads.Length > 0);
 
     /// <summary>Puts a sheet on paper.</summary>
     public static PaperView Of(PaperWish wish, string title, IEnumerable<string> codes, IReadOnlyList<WorkedItem> items, School? school = null) => new(
