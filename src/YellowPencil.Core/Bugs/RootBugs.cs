@@ -108,7 +108,7 @@ internal static class RootBugs
         Declare("rounded-twice", "Rounded twice", Uncommon, Ideas.RoundedOnce,
             "Rounds to the next place first and then once more.",
             "Each place is rounded by the one behind it.",
-            At.Round.Instead(RootRounded.Twice)),
+            At.End.Instead(DivisionEnd.RoundedThere)),
         Declare("to-nearest-half", "Rounded to the nearest half", Uncommon, Ideas.RoundedOnce,
             "Rounds the estimate to the nearest half.",
             "Halves are what lies between.",

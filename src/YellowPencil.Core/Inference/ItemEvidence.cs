@@ -115,7 +115,7 @@ internal sealed class ItemEvidence
         for (var i = 0; i < stops.Count; i++)
         {
             var (row, part, resumed) = stops[i];
-            if (resumed.Text == from.Text || IsMended(from, resumed, i + 1 < stops.Count ? stops[i + 1].Task : null)) continue;
+            if (resumed.StandsThere == from.StandsThere || IsMended(from, resumed, i + 1 < stops.Count ? stops[i + 1].Task : null, item)) continue;
             yield return new ItemEvidence(index++, item, from, row, part, schools);
             from = resumed;
         }
@@ -123,9 +123,9 @@ internal sealed class ItemEvidence
         yield return new ItemEvidence(index, item, from, lines.Count, null, schools);
     }
 
-    // A line that leads elsewhere, with one behind it that leads where the line before it did, was crossed out and written once more.
-    private static bool IsMended(ItemTask from, ItemTask line, ItemTask? next) =>
-        next is not null && line.RightAnswer != from.RightAnswer && next.RightAnswer == from.RightAnswer && next.Text != from.Text;
+    // A line that leads elsewhere, with a line or the answer behind it that leads where the line before it did, was crossed out and written once more.
+    private static bool IsMended(ItemTask from, ItemTask line, ItemTask? next, WorkedItem item) =>
+        line.RightAnswer != from.RightAnswer && (next is null ? from.Judge(item.Answer) == Verdict.Right : next.RightAnswer == from.RightAnswer && next.StandsThere != from.StandsThere);
 
     /// <summary>An answered item as one stretch, whatever lines stand there.</summary>
     public static ItemEvidence Whole(WorkedItem item) => new(0, item, item.Task, 0, null, []);

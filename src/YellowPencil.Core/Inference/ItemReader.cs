@@ -178,7 +178,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     }
 
     private static WrongStep WrongLine(ItemEvidence item, string step, string expected, string text) => new(
-        step, WorkFields.Lines, item.Row + 1, null, expected.Length > 0 ? expected : $"a line that goes on from {item.Task.Text}", item.Answer,
+        step, WorkFields.Lines, item.Row + 1, null, expected.Length > 0 ? expected : $"a line that goes on from {item.Task.StandsThere}", item.Answer,
         text.Length > 0 ? text : "No rule or single slip that was tried gives this line.");
 
     private static WrongStep OfAnswer(ItemEvidence item, int? place, string expected, string written, string text) =>

@@ -32,6 +32,9 @@ public abstract class ItemTask
     /// <summary>The task in the grammar of the worked-sheet format.</summary>
     public string Text { get; }
 
+    /// <summary>What stands on the page where the work begins: the task, or the line from which it goes on.</summary>
+    public virtual string StandsThere => Text;
+
     /// <summary>The family of methods that the task calls for.</summary>
     public Family Family { get; }
 

@@ -11,13 +11,15 @@ public sealed class RootTask : ItemTask
     /// <summary>The place where none is asked for.</summary>
     public const int UsualPlaces = 1;
 
-    internal RootTask(DecimalNumber number, int places, MixedNumber? mixed = null, Rational? estimate = null)
+    internal RootTask(DecimalNumber number, int places, MixedNumber? mixed = null, Rational? estimate = null, string? line = null)
         : base($"sqrt({number.Text})", Family.Roots)
     {
-        (Number, Places, Mixed, Estimate) = (number, places, mixed, estimate);
+        (Number, Places, Mixed, Estimate, StandsThere) = (number, places, mixed, estimate, line ?? Text);
         Radicand = new Rational(number.Unscaled, BigInteger.Pow(10, number.Places));
         IsPerfect = Perfect(Radicand) is not null;
-        RightAnswer = Perfect(Radicand) is { } root ? root.Text : Written(Rounded(CutOff(OnTheLine(Radicand), Places + 1), Places), Places);
+        RightAnswer = IsBegun ? Written(Rounded(CutOff(estimate ?? Rational.Whole(mixed!.Value.Whole) + new Rational(mixed.Value.Top, mixed.Value.Bottom), Places + 1), Places), Places)
+            : Perfect(Radicand) is { } root ? root.Text
+            : Written(Rounded(CutOff(OnTheLine(Radicand), Places + 1), Places), Places);
     }
 
     /// <summary>The number under the root.</summary>
@@ -25,6 +27,11 @@ public sealed class RootTask : ItemTask
 
     /// <summary>The number under the root, exactly.</summary>
     public Rational Radicand { get; }
+
+    /// <inheritdoc/>
+    public override string StandsThere { get; }
+
+    private bool IsBegun => Mixed is not null || Estimate is not null;
 
     /// <summary>How many places the answer has.</summary>
     public int Places { get; }

@@ -14,7 +14,7 @@ public class StretchTests
     private static WorkedItem Item(string task, string answer, params string[] lines) =>
         WorkedItem.Of("1", TaskText.TryParse(task).Value!) with { Answer = answer, Work = Work.None.With(WorkFields.Lines, lines) };
 
-    private static string Stretches(WorkedItem item) => string.Join("; ", ItemEvidence.Of(item, 0, [School.Usual]).Select(s => $"{s.Task} to {s.Answer} {(s.IsRight ? "right" : "wrong")}"));
+    private static string Stretches(WorkedItem item) => string.Join("; ", ItemEvidence.Of(item, 0, [School.Usual]).Select(s => $"{s.Task.StandsThere} to {s.Answer} {(s.IsRight ? "right" : "wrong")}"));
 
     [Theory]
     [InlineData("-7 - -4", "-3", "", "-7 - -4 to -3 right")]
@@ -60,6 +60,27 @@ public class StretchTests
         reading.Outcome.ShouldNotBe(Outcome.Bug);
         reading.Items[0].Cause.ShouldBe(Cause.Slip);
         reading.Items[0].FirstWrongStep!.Text.ShouldContain("7 − 4 = 2");
+    }
+
+    // 9 + 13/19 is 9.684: written 9.68, or rounded there, and 9.7. 19.846 is 19.8, rounded twice it is 19.9.
+    [Theory]
+    [InlineData("sqrt(94)", "9.7", "9 + 13/19 | 9.68", "sqrt(94) to 9 + 13/19 right; 9 + 13/19 to 9.68 right; 9.68 to 9.7 right")]
+    [InlineData("sqrt(94)", "9.6", "9 + 12/19 | 9.63", "sqrt(94) to 9 + 12/19 wrong; 9 + 12/19 to 9.63 right; 9.63 to 9.6 right")]
+    [InlineData("sqrt(94)", "9.8", "9 + 13/19 | 9.78", "sqrt(94) to 9 + 13/19 right; 9 + 13/19 to 9.78 wrong; 9.78 to 9.8 right")]
+    [InlineData("sqrt(31)", "5.5", "5.55", "sqrt(31) to 5.5 right")]
+    [InlineData("sqrt(394)", "19.9", "19 + 33/39 | 19.85", "sqrt(394) to 19 + 33/39 right; 19 + 33/39 to 19.85 wrong; 19.85 to 19.9 right")]
+    [InlineData("sqrt(94)", "9.7", "94 - 81 = 13", "sqrt(94) to 9.7 right")]
+    [InlineData("sqrt(49)", "7", "7", "sqrt(49) to 7 right")]
+    public void A_root_is_read_line_by_line(string task, string answer, string lines, string stretches) => Stretches(Item(task, answer, lines.Split(" | "))).ShouldBe(stretches);
+
+    [Fact]
+    public void A_difference_that_was_worked_wrongly_is_the_one_error_of_a_root()
+    {
+        var items = new[] { ("sqrt(94)", "9.6", "9 + 12/19"), ("sqrt(31)", "5.5", "5 + 6/11"), ("sqrt(50)", "7.1", "7 + 1/15"), ("sqrt(160)", "12.6", "12 + 16/25") };
+        var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "L", Items = [.. items.Select((item, i) => Item(item.Item1, item.Item2, item.Item3) with { Id = $"{i + 1}" })] });
+        reading.Outcome.ShouldBe(Outcome.Sound);
+        var step = reading.Items[0].FirstWrongStep!;
+        (step.Field, step.Row, step.Expected, step.Written).ShouldBe((WorkFields.Lines, 1, "94 − 81 = 13", "9 + 12/19"));
     }
 
     [Theory]

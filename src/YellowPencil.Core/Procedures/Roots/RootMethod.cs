@@ -31,8 +31,8 @@ public sealed class RootMethod : Method
     {
         var (root, text) = ((RootTask)task, string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c))));
         if (text.Split('+') is [var whole, var part] && long.TryParse(whole, out var lower) && MixedNumber.TryRead(part) is { IsNegative: false, Number: { Whole: 0, HasFraction: true } fraction })
-            return new RootTask(root.Number, root.Places, fraction with { Whole = lower });
-        return DecimalNumber.TryParse(text) is { Succeeded: true, Value: { IsNegative: false } estimate } ? new RootTask(root.Number, root.Places, null, new Rational(estimate.Unscaled, BigInteger.Pow(10, estimate.Places))) : null;
+            return new RootTask(root.Number, root.Places, fraction with { Whole = lower }, line: line.Trim());
+        return DecimalNumber.TryParse(text) is { Succeeded: true, Value: { IsNegative: false } estimate } ? new RootTask(root.Number, root.Places, null, new Rational(estimate.Unscaled, BigInteger.Pow(10, estimate.Places)), line.Trim()) : null;
     }
 
     /// <inheritdoc/>
@@ -56,7 +56,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
     {
         if (task.Estimate is { } estimate)
         {
-            Finish(estimate, estimate);
+            Finish(estimate, TailOf(estimate));
             return;
         }
 
@@ -111,7 +111,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             case RootWay.UpperRoot: Append(Rational.Whole(lower) + one, 0); return;
             case RootWay.HalfOfNumber: Append(RootTask.Rounded(number / Rational.Whole(2), task.Places), task.Places); return;
             case RootWay.NearestRootAdded:
-                Divide(Rational.Whole(isNearerUpper ? lower + 1 : lower), (isNearerUpper ? above - number : number - below) / (above - below));
+                Along(lower + (isNearerUpper ? 1 : 0), isNearerUpper ? above - number : number - below, above - below, isBack: false);
                 return;
             case RootWay.GapAppended: run.Page.Append(DecimalNumber.Canonical($"{lower}.{BigInteger.Max(0, (number - below).Top / (number - below).Bottom)}")); return;
             case RootWay.TenthsBackFromUpper: Append(RootTask.Rounded(Rational.Whole(lower + 1) - (above - number) / Rational.Whole(10), task.Places), task.Places); return;
@@ -120,7 +120,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             default: break;
         }
 
-        var top = run.Ask(RootPoints.Top, seen) switch { GapTop.BothEndsCounted => number - below + one, GapTop.ToUpper => above - number, GapTop.WholeNumber => number, _ => number - below };
+        var top = run.Ask(RootPoints.Top, seen) switch { GapTop.BothEndsCounted => number - below + one, GapTop.ToUpper => above - number, GapTop.WholeNumber => number, _ => Apart(number, below) };
         if (top.IsWhole && top.Top >= 0 && top.Top < Most) top = Rational.Whole(run.Value(RootPoints.GapIs, seen, (int)top.Top, Most));
         var bottom = run.Ask(RootPoints.Bottom, seen) switch
         {
@@ -131,33 +131,46 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             GapBottom.Ten => Rational.Whole(10),
             GapBottom.Hundred => Rational.Whole(100),
             GapBottom.TwiceLowerRoot => Rational.Whole(BigInteger.Max(1, 2 * lower)),
-            _ => above - below,
+            _ => Apart(above, below),
         };
         if (bottom.IsWhole && bottom.Top >= 0 && bottom.Top < Most) bottom = Rational.Whole(Math.Max(1, run.Value(RootPoints.BottomIs, seen, (int)bottom.Top, Most)));
         var from = run.Ask(RootPoints.From, seen);
-        var start = Rational.Whole(from == CountedFrom.LowerRoot ? lower : lower + 1);
-        if (run.Page.KeepsMarks && top.IsWhole && bottom.IsWhole) run.Page.Pass($"{start.Text} {(from == CountedFrom.UpperRootBack ? "-" : "+")} {top.Text}/{bottom.Text}", isWritten: true);
-        if (from == CountedFrom.UpperRootBack) Finish(RootTask.CutOff(start - top / bottom, task.Places + 1), start - top / bottom);
-        else Divide(start, top / bottom);
+        Along(from == CountedFrom.LowerRoot ? lower : lower + 1, top, bottom, isBack: from == CountedFrom.UpperRootBack);
     }
 
-    private void Divide(Rational start, Rational fraction)
+    private void Along(BigInteger start, Rational top, Rational bottom, bool isBack)
     {
-        var value = run.Ask(RootPoints.Divided, Seen(task.Radicand, -1)) switch
+        if (run.Page.KeepsMarks && top.IsWhole && bottom.IsWhole) run.Page.Pass($"{start} {(isBack ? "-" : "+")} {top.Text}/{bottom.Text}", isWritten: true);
+        if (isBack) EndDivision(Rational.Whole(start) - top / bottom);
+        else Divide(Rational.Whole(start), top / bottom);
+    }
+
+    private void Divide(Rational start, Rational fraction) => EndDivision(start + run.Ask(RootPoints.Divided, Seen(task.Radicand, -1)) switch
+    {
+        GapDivided.UpsideDown when !fraction.IsZero => Rational.Whole(1) / fraction,
+        GapDivided.ZeroLeftOut when fraction < new Rational(1, 10) => fraction * Rational.Whole(10),
+        _ => fraction,
+    });
+
+    // The division is carried one place further than is asked for, and rounded from there. Somebody may round there already; where that changes what comes out, it is a mistake.
+    private void EndDivision(Rational exact)
+    {
+        var (cut, rounded) = (RootTask.CutOff(exact, task.Places + 1), RootTask.Rounded(exact, task.Places + 1));
+        var seen = Seen(task.Radicand, TailOf(exact));
+        if (run.Ask(RootPoints.End, seen) == DivisionEnd.RoundedThere) cut = rounded;
+        if (run.Page.KeepsMarks)
         {
-            GapDivided.UpsideDown when !fraction.IsZero => Rational.Whole(1) / fraction,
-            GapDivided.ZeroLeftOut when fraction < new Rational(1, 10) => fraction * Rational.Whole(10),
-            _ => fraction,
-        };
-        var cut = RootTask.CutOff(start + value, task.Places + 1);
-        if (run.Page.KeepsMarks) run.Page.Pass(RootTask.Written(cut, task.Places + 1), isWritten: true);
-        Finish(cut, start + value);
+            run.Page.Pass(RootTask.Written(cut, task.Places + 1), isWritten: true);
+            if (!seen.RoundsTwice && rounded != cut) run.Page.Pass(RootTask.Written(rounded, task.Places + 1), isWritten: false);
+        }
+
+        Finish(cut, seen.Tail);
     }
 
-    // The division is carried one place further than is asked for, and rounded from there.
-    private void Finish(Rational cut, Rational exact)
+    private int TailOf(Rational exact) => (int)(exact.Top * BigInteger.Pow(10, task.Places + 2) / exact.Bottom % 100);
+
+    private void Finish(Rational cut, int tail)
     {
-        var tail = (int)(exact.Top * BigInteger.Pow(10, task.Places + 2) / exact.Bottom % 100);
         var places = task.Places;
         switch (run.Ask(RootPoints.Round, Seen(task.Radicand, tail)))
         {
@@ -166,7 +179,6 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
                 var lower = RootTask.CutOff(cut, places);
                 Append(lower == cut ? cut : lower + new Rational(1, BigInteger.Pow(10, places)), places);
                 return;
-            case RootRounded.Twice: Append(RootTask.Rounded(RootTask.Rounded(exact, places + 1), places), places); return;
             case RootRounded.ToHalf: Append(RootTask.Rounded(cut * Rational.Whole(2), 0) / Rational.Whole(2), 1); return;
             case RootRounded.ToWhole: Append(RootTask.Rounded(cut, 0), 0); return;
             case RootRounded.NotAtAll: Append(cut, places + 1); return;
@@ -183,6 +195,10 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
     }
 
     private void Append(Rational number, int places) => run.Page.Append(RootTask.Written(number, Math.Max(places, number.IsWhole ? 0 : places)));
+
+    // How far two numbers are apart; of whole numbers it is a fact that can be held, or worked, wrongly.
+    private Rational Apart(Rational upper, Rational lower) =>
+        upper.IsWhole && lower.IsWhole && upper.Top < Most && upper > lower ? Rational.Whole(run.Recall(new NumberFact(FactKind.Minus, (int)upper.Top, (int)lower.Top))) : upper - lower;
 
     private RootContext Seen(Rational number, int tail)
     {

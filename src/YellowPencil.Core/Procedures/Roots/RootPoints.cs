@@ -27,8 +27,11 @@ public enum GapDivided { AsSet, UpsideDown, ZeroLeftOut }
 /// <summary>From where the fraction is counted.</summary>
 public enum CountedFrom { LowerRoot, UpperRoot, UpperRootBack }
 
+/// <summary>How the division ends, one place further than is asked for.</summary>
+public enum DivisionEnd { CutOff, RoundedThere }
+
 /// <summary>How the estimate is rounded.</summary>
-public enum RootRounded { HalfUp, CutOff, AlwaysUp, Twice, ToHalf, ToWhole, NotAtAll }
+public enum RootRounded { HalfUp, CutOff, AlwaysUp, ToHalf, ToWhole, NotAtAll }
 
 /// <summary>A root as the student sees it.</summary>
 /// <param name="Number">The whole part of the number under the root.</param>
@@ -45,6 +48,9 @@ public readonly record struct RootContext(int Number, int Lower, int Tail, bool 
 
     /// <summary>The upper square.</summary>
     public int UpperSquare => (Lower + 1) * (Lower + 1);
+
+    /// <summary>Whether rounding the next place first makes the place that is kept round up.</summary>
+    public bool RoundsTwice => Tail is >= 45 and < 50;
 
     /// <summary>Whether the upper square is nearer.</summary>
     public bool IsNearerUpper => UpperSquare - Number < Number - LowerSquare;
@@ -168,16 +174,26 @@ public static class RootPoints
         ShowsIn = WorkFields.Lines,
     };
 
+    /// <summary>How does the division end?</summary>
+    public static readonly DecisionPoint<RootContext, DivisionEnd> End = new("roots.division-end", "How does the division end, one place behind the one that is kept?")
+    {
+        Does = Phrases.InOrder<DivisionEnd>("ends the division one place further", "rounds the next place first"),
+        Taught = (_, _) => DivisionEnd.CutOff,
+        Can = (c, way) => way == DivisionEnd.CutOff || c.RoundsTwice,
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
     /// <summary>How is it rounded?</summary>
     public static readonly DecisionPoint<RootContext, RootRounded> Round = new("roots.rounding", "How is the estimate rounded?")
     {
-        Does = Phrases.InOrder<RootRounded>("rounds to the place", "cuts off instead of rounding", "always rounds up", "rounds twice", "rounds to the nearest half", "rounds to a whole number", "does not round"),
+        Does = Phrases.InOrder<RootRounded>("rounds to the place", "cuts off instead of rounding", "always rounds up", "rounds to the nearest half", "rounds to a whole number", "does not round"),
         Taught = (_, _) => RootRounded.HalfUp,
-        Can = (c, way) => way switch { RootRounded.CutOff => c.Tail >= 50, RootRounded.AlwaysUp => c.Tail is >= 10 and < 50, RootRounded.Twice => c.Tail is >= 45 and < 50, _ => true },
+        Can = (c, way) => way switch { RootRounded.CutOff => c.Tail >= 50, RootRounded.AlwaysUp => c.Tail is >= 10 and < 50, _ => true },
         Slips = c => c.Tail >= 50 ? [(RootRounded.CutOff, 3)] : [],
         Kinds = Kinds,
     };
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<DecisionPoint> All { get; } = [Under, Known, Around, Way, Top, GapIs, Bottom, BottomIs, From, Divided, Round];
+    public static IReadOnlyList<DecisionPoint> All { get; } = [Under, Known, Around, Way, Top, GapIs, Bottom, BottomIs, From, Divided, End, Round];
 }
