@@ -61,6 +61,9 @@ public sealed class Bug
 
     private DeviationSet? alone;
 
+    /// <summary>Whether it can show with a student of a school.</summary>
+    public bool CanShowIn(School school) => Working.School.Questions.All(q => School.AnswerTo(q) == 0 || School.AnswerTo(q) == school.AnswerTo(q));
+
     /// <summary>The decision point of the first deviation.</summary>
     public DecisionPoint Decision => Deviations[0].Point!;
 

@@ -1,16 +1,20 @@
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Factoring;
+using YellowPencil.Core.Working;
 using static YellowPencil.Core.Bugs.Commonness;
 using At = YellowPencil.Core.Procedures.Factoring.FactoringPoints;
+using Gaps = YellowPencil.Core.Procedures.Factoring.GapPoints;
 
 namespace YellowPencil.Core.Bugs;
 
 /// <summary>The bugs of factoring quadratics.</summary>
 internal static class FactoringBugs
 {
+    private static readonly School ByGap = School.Usual.With(School.Factoring, (int)FactoringSchool.MiddleAndGap);
+
     /// <summary>All of them.</summary>
-    public static IReadOnlyList<Bug> All { get; } = [.. TakenOut, .. Numbers, .. FirstNumbers];
+    public static IReadOnlyList<Bug> All { get; } = [.. TakenOut, .. Numbers, .. FirstNumbers, .. MiddleAndGap];
 
     /// <summary>What all terms have, and two squares.</summary>
     private static IEnumerable<Bug> TakenOut =>
@@ -139,7 +143,48 @@ internal static class FactoringBugs
             At.First.When(q => q.A != 1).Instead(FirstNumber.OnlyWholeFirst)),
     ];
 
+    /// <summary>Middle and gap.</summary>
+    private static IEnumerable<Bug> MiddleAndGap =>
+    [
+        DeclareByGap("gap-not-rooted", "The square of the gap as the gap", Common, Ideas.RootUndoesSquare,
+            "Goes from the middle by the square of the gap, which is not rooted.",
+            "The number is there, and it is used.",
+            Gaps.Root.Instead(GapRoot.NotRooted)),
+        DeclareByGap("gap-halved", "Half the square of the gap", Uncommon, Ideas.RootUndoesSquare,
+            "Halves the square of the gap instead of rooting it.",
+            "Root and half are mixed up.",
+            Gaps.Root.Instead(GapRoot.Halved)),
+        DeclareByGap("middle-not-halved", "The sum as the middle", Uncommon, Ideas.HalfWayBetween,
+            "Takes the whole number before the letter as the middle.",
+            "The number before the letter is called the middle already.",
+            Gaps.Middle.Instead(GapMiddle.WholeMiddle)),
+        DeclareByGap("middle-turned", "The middle with the other sign", Uncommon, Ideas.SignBelongsToNumber,
+            "Takes half of the number before the letter with the other sign.",
+            "The middle of the roots and that of the numbers are mixed up.",
+            Gaps.Middle.Instead(GapMiddle.SignTurned)),
+        DeclareByGap("last-added-to-square", "The last number is added", Uncommon, Ideas.SignBelongsToNumber,
+            "Adds the last number to the square of the middle instead of taking it away.",
+            "The sign of the last number is kept as it stands.",
+            Gaps.Squared.Instead(GapSquared.Together)),
+        DeclareByGap("middle-not-squared", "The middle is not squared", Uncommon, Ideas.HalfWayBetween,
+            "Takes the last number from the middle itself, which is not squared.",
+            "The square stands on the other side only.",
+            Gaps.Squared.Instead(GapSquared.MiddleNotSquared)),
+        DeclareByGap("gap-on-one-side", "One side of the middle only", Uncommon, Ideas.HalfWayBetween,
+            "Goes from the middle to one side only and writes one bracket.",
+            "One number was looked for and found.",
+            Gaps.Sides.Instead(GapSides.OneOnly)),
+        DeclareByGap("gap-twice-on-one-side", "The same side twice", Uncommon, Ideas.HalfWayBetween,
+            "Goes from the middle to the same side twice and writes two equal brackets.",
+            "Two brackets are due.",
+            Gaps.Sides.Instead(GapSides.PlusTwice)),
+    ];
+
     private static Bug Declare(
         string id, string name, Commonness commonness, MissingIdea idea, string text, string reason, params Deviation[] deviations) =>
         Bug.Declare(Family.Factoring, id, name, commonness, idea, text, reason, deviations);
+
+    private static Bug DeclareByGap(
+        string id, string name, Commonness commonness, MissingIdea idea, string text, string reason, params Deviation[] deviations) =>
+        Bug.Declare(Family.Factoring, id, name, commonness, idea, text, reason, deviations, ByGap);
 }

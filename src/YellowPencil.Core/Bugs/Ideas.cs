@@ -315,6 +315,10 @@ public static class Ideas
     public static readonly MissingIdea SumAndProduct = new("sum-and-product", "sum and product must both fit",
         "The two numbers have the last number as their product and the middle number as their sum, signs included; both must fit.");
 
+    /// <summary>The middle of two numbers.</summary>
+    public static readonly MissingIdea HalfWayBetween = new("half-way-between", "the middle of two numbers",
+        "Two numbers lie equally far from half of their sum, one on each side; the square of that half less their product is the square of how far.");
+
     /// <summary>The first number belongs to both.</summary>
     public static readonly MissingIdea FirstNumberIsShared = new("first-number-is-shared", "the first number is shared by the brackets",
         "The first terms of the brackets multiply to the first term: the number before the square is shared between them.");

@@ -81,6 +81,9 @@ internal sealed class ItemEvidence
     /// <summary>Which line of the working the stretch leads to, from 0; the answer counts behind the last.</summary>
     public int Row { get; }
 
+    /// <summary>The last line of the working, where it is the answer; null where it is not.</summary>
+    public int? RowOfAnswer => Item.Work.Get(WorkFields.Lines) is { Count: > 0 } lines && IsTheAnswer(Item, lines[^1]) ? lines.Count - 1 : null;
+
     /// <summary>Whether the stretch leads to the answer, and not to a line before it.</summary>
     public bool IsLast => line is null;
 
@@ -104,12 +107,15 @@ internal sealed class ItemEvidence
         var method = Method.Of(from.Family);
         var lines = item.Work.Get(WorkFields.Lines) ?? [];
         var stops = new List<(int Row, string Part, ItemTask Task)>();
+        var reached = from;
         for (var row = 0; row < lines.Count; row++)
             foreach (var part in method.StatementsOf(lines[row]))
             {
                 // A last line that is the answer is no stretch of its own: nothing is done between the two.
                 if (row == lines.Count - 1 && method.IsSameLine(part, item.Answer!)) break;
-                if (method.Resume(item.Task, part) is { } resumed) stops.Add((row, part, resumed));
+                if (method.Resume(item.Task, reached, part) is not { } resumed) continue;
+                stops.Add((row, part, resumed));
+                reached = resumed;
             }
 
         for (var i = 0; i < stops.Count; i++)
@@ -121,6 +127,12 @@ internal sealed class ItemEvidence
         }
 
         yield return new ItemEvidence(index, item, from, lines.Count, null, schools);
+    }
+
+    private static bool IsTheAnswer(WorkedItem item, string line)
+    {
+        var method = Method.Of(item.Task.Family);
+        return method.StatementsOf(line).LastOrDefault() is { } last && method.IsSameLine(last, item.Answer!);
     }
 
     // A line that leads elsewhere, with a line or the answer behind it that leads where the line before it did, was crossed out and written once more.

@@ -30,11 +30,15 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         var (replay, isOnce) = Replay(first);
         if (verdict == Verdict.Right || (verdict == Verdict.Unfinished && first.IsRight)) return new ItemReading(item, verdict, null, null, replay);
         if (first.IsCopied && first.IsRight) return new ItemReading(item, verdict, Cause.Slip, WrongCopy(first), replay);
-        if (!replay.IsExplained) return new ItemReading(item, verdict, Cause.Unexplained, first.IsLast ? FirstWrongDigit(first) : WrongLine(first, "line", "", ""), replay);
+        if (!replay.IsExplained) return new ItemReading(item, verdict, Cause.Unexplained, InRow(first, first.IsLast ? FirstWrongDigit(first) : WrongLine(first, "line", "", "")), replay);
         var wrong = FirstDeviantStep(first, replay);
         isOnce |= wrong.Cause == StepCause.Slip;
-        return new ItemReading(item, verdict, isOnce ? Cause.Slip : CauseOf(wrong), Describe(first, replay, wrong, isOnce), replay);
+        return new ItemReading(item, verdict, isOnce ? Cause.Slip : CauseOf(wrong), InRow(first, Describe(first, replay, wrong, isOnce)), replay);
     }
+
+    // Where the answer stands as the last line of a working, that line is where it is seen.
+    private static WrongStep InRow(ItemEvidence item, WrongStep wrong) =>
+        item.IsLast && wrong.Row is null && item.RowOfAnswer is { } row ? wrong with { Field = WorkFields.Lines, Row = row + 1, Place = null } : wrong;
 
     /// <summary>The likeliest procedure that gives the item: over the explanations, most probable first, followed or slipped; and whether it takes a rule that shows on this item only.</summary>
     private (ItemReplay Replay, bool IsOnce) Replay(ItemEvidence item)

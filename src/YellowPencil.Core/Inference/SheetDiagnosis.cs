@@ -45,7 +45,8 @@ public static class SheetDiagnosis
     internal static Reading Read(WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf, CancellationToken cancellation = default)
     {
         var families = sheet.Items.Select(i => i.Task.Family).Distinct().Order().ToList();
-        var schools = School.Possible(sheet.Methods, families.SelectMany(f => Method.Of(f).SchoolQuestions));
+        var shown = sheet.Items.Where(i => i.IsAnswered).Select(i => Method.Of(i.Task.Family).SchoolShown(i)).OfType<(SchoolQuestion, int)>();
+        var schools = School.Possible(sheet.Methods, families.SelectMany(f => Method.Of(f).SchoolQuestions), shown);
         var evidence = new List<ItemEvidence>();
 
         // In an order of their own, so that not even the rounding of a sum depends on how the items stand on the page.
@@ -53,8 +54,8 @@ public static class SheetDiagnosis
             .OrderBy(i => $"{i.Task.Text} {i.Task.Form} = {i.Answer}", StringComparer.Ordinal).ThenBy(i => i.Id, StringComparer.Ordinal);
         foreach (var item in answered)
             evidence.AddRange(ItemEvidence.Of(item, evidence.Count, [.. schools.Select(s => s.School)]));
-        var bugs = bugsOf(families);
-        var instead = families.SelectMany(Catalogue.Instead).Distinct().Except(bugs).ToList();
+        var bugs = bugsOf(families).Where(b => schools.Any(s => b.CanShowIn(s.School))).ToList();
+        var instead = families.SelectMany(Catalogue.Instead).Distinct().Except(bugsOf(families)).ToList();
         var likelihoods = schools.Select(s => new SheetLikelihood(evidence, bugs, instead, s.School, s.Weight, cancellation)).ToList();
         var searches = likelihoods.ConvertAll(l => new ExplanationSearch(l));
         var weighed = Together(searches.SelectMany(s => s.Search()));

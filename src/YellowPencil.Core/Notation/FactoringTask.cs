@@ -14,12 +14,24 @@ public sealed class FactoringTask : ItemTask
     internal FactoringTask(int a, int b, int c, char letter, FactorsOver over = FactorsOver.Integers)
         : base($"factor {PolynomialText.Write([.. new[] { new PolyTerm(a, 2), new PolyTerm(b, 1), new PolyTerm(c, 0) }.Where(t => !t.Number.IsZero)], letter)}", Family.Factoring)
     {
-        (A, B, C, Letter, Over) = (a, b, c, letter, over);
-        var common = (int)BigInteger.GreatestCommonDivisor(BigInteger.GreatestCommonDivisor(a, b), c) * Math.Sign(a);
-        RightAnswer = NeedsRoots && SurdFactors.Of(a, b, c, over) is { } roots ? roots.Text(letter) : Canonical(Factors.Of(common, a / common, b / common, c / common).Text(letter));
+        (A, B, C, Letter, Over, StandsThere) = (a, b, c, letter, over, Text);
+        RightAnswer = RightFrom(new FactoringStage());
     }
 
-    /// <summary>The number before the square.</summary>
+    private FactoringTask(FactoringTask task, FactoringStage stage, string line)
+        : base(task.Text, Family.Factoring)
+    {
+        (A, B, C, Letter, Over, Stage, StandsThere) = (stage.A ?? task.A, stage.B ?? task.B, stage.C ?? task.C, task.Letter, task.Over, stage, line);
+        RightAnswer = RightFrom(stage);
+    }
+
+    /// <summary>How far a working has come by the lines that were followed; null at the beginning.</summary>
+    internal FactoringStage? Stage { get; }
+
+    /// <inheritdoc/>
+    public override string StandsThere { get; }
+
+    /// <summary>The number before the square, of what is left to be factored.</summary>
     public int A { get; }
 
     /// <summary>The number before the letter.</summary>
@@ -33,6 +45,26 @@ public sealed class FactoringTask : ItemTask
 
     /// <summary>The numbers over which it is factored.</summary>
     public FactorsOver Over { get; }
+
+    /// <summary>What is to be done behind a line; null where it does not say how to go on.</summary>
+    internal FactoringTask? Behind(string line) => FactoringLine.TryRead(line, Letter) is { } read && (Stage ?? new FactoringStage()).Behind(read, this) is { } stage ? new FactoringTask(this, stage, line) : null;
+
+    // What the method comes to from where the working stands.
+    private string RightFrom(FactoringStage stage)
+    {
+        if (stage.Finished is { } finished) return Canonical(finished.Text(Letter));
+        if (NeedsRoots)
+        {
+            var middle = stage.Middle ?? new Rational(B, 2 * A);
+            var squared = stage.Squared ?? middle * middle - new Rational(C, A);
+            return squared.Sign < 0 && Over != FactorsOver.Complex ? Prime
+                : new SurdFactors(stage.Front * A, [SurdEnd.Of(middle, squared, isMinus: false), SurdEnd.Of(middle, squared, isMinus: true)]).Text(Letter);
+        }
+
+        if (stage.IsBegun) return stage.NumbersIn(this) is { } numbers ? Canonical(Factors.Text(stage.Front, A, numbers.One, numbers.Other, Letter)) : Prime;
+        var common = (int)BigInteger.GreatestCommonDivisor(BigInteger.GreatestCommonDivisor(A, B), C) * Math.Sign(A);
+        return Canonical(Factors.Of(stage.Front * common, A / common, B / common, C / common).Text(Letter));
+    }
 
     /// <summary>Whether its factors, if it has any over its numbers, have roots in them.</summary>
     public bool NeedsRoots => Over != FactorsOver.Integers && C != 0 && Factors.Pair(A, B, C) is null;
@@ -121,6 +153,9 @@ internal sealed record Factors(PolyTerm Front, IReadOnlyList<IReadOnlyList<PolyT
     /// <summary>What was left standing behind the brackets; 0 where nothing was.</summary>
     public int Behind { get; init; }
 
+    /// <summary>Brackets with numbers that are not whole; null where all are.</summary>
+    public SurdFactors? Fractional { get; init; }
+
     /// <summary>The factors of a quadratic that has no common factor any more, with what was taken out before it.</summary>
     public static Factors Of(int front, int a, int b, int c)
     {
@@ -143,16 +178,36 @@ internal sealed record Factors(PolyTerm Front, IReadOnlyList<IReadOnlyList<PolyT
         return Math.Abs(one) <= Math.Abs(other) ? (one, other) : (other, one);
     }
 
-    /// <summary>ax + u, divided by what divides both.</summary>
-    public static IReadOnlyList<PolyTerm> Divided(long a, long u)
+    /// <summary>The product of two brackets ax + u and ax + v, divided by what divides them, as an answer; numbers that are not whole stand behind the letter as fractions.</summary>
+    public static string Text(int front, int a, Rational one, Rational other, char letter) => one.IsWhole && other.IsWhole
+        ? new Factors(new PolyTerm(front, 0), [Divided(a, one.Top), Divided(a, other.Top)]).Text(letter)
+        : WithFractions(front, a, one, other).Text(letter);
+
+    /// <summary>Brackets with nothing before the letter and the numbers divided by a first number behind it, as they stand before that is given back.</summary>
+    public static SurdFactors Monic(BigInteger a, params Rational[] numbers) => new(BigInteger.One, [.. numbers.Select(n => new SurdEnd(n / Rational.Whole(a), default, BigInteger.One))]);
+
+    /// <summary>The same with the first number in front.</summary>
+    public static Factors WithFractions(int front, int a, params Rational[] numbers) => new(new PolyTerm(front, 0), []) { Fractional = Monic(a, numbers) with { Front = (BigInteger)front * a } };
+
+    /// <summary>The same with another number in front.</summary>
+    public Factors Times(int number) => number == 1 ? this : this with
     {
-        var common = (long)BigInteger.GreatestCommonDivisor(a, u);
+        Front = Front with { Number = Front.Number * number },
+        Behind = Behind * number,
+        Fractional = Fractional is { } fractional ? fractional with { Front = fractional.Front * number } : null,
+    };
+
+    /// <summary>ax + u, divided by what divides both.</summary>
+    public static IReadOnlyList<PolyTerm> Divided(BigInteger a, BigInteger u)
+    {
+        var common = BigInteger.GreatestCommonDivisor(a, u);
         return Linear(a / common, u / common);
     }
 
     /// <summary>ax + u as a bracket.</summary>
-    public static IReadOnlyList<PolyTerm> Linear(long a, long u) => [.. new[] { new PolyTerm(a, 1), new PolyTerm(u, 0) }.Where(t => !t.Number.IsZero)];
+    public static IReadOnlyList<PolyTerm> Linear(BigInteger a, BigInteger u) => [.. new[] { new PolyTerm(a, 1), new PolyTerm(u, 0) }.Where(t => !t.Number.IsZero)];
 
     /// <summary>As an answer; "prime" where nothing stands before one bracket with a square.</summary>
-    public string Text(char letter) => Front is { Power: 0, Number.IsOne: true } && Brackets is [var only] && Behind == 0 && only[0].Power == 2 ? FactoringTask.Prime : FactoringTask.Write(Front, Brackets, letter) + (Behind == 0 ? "" : Behind < 0 ? $" - {-Behind}" : $" + {Behind}");
+    public string Text(char letter) => Fractional is { } fractional ? fractional.Text(letter)
+        : Front is { Power: 0, Number.IsOne: true } && Brackets is [var only] && Behind == 0 && only[0].Power == 2 ? FactoringTask.Prime : FactoringTask.Write(Front, Brackets, letter) + (Behind == 0 ? "" : Behind < 0 ? $" - {-Behind}" : $" + {Behind}");
 }

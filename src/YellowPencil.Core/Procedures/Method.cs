@@ -81,8 +81,12 @@ public abstract class Method
 
     /// <summary>What is to be done from a line that a student wrote; null for a line that the method cannot begin from.</summary>
     /// <param name="task">The task of the item.</param>
+    /// <param name="from">What was to be done before the line: the task, or from the line before.</param>
     /// <param name="line">The line, without what stands before an equals sign.</param>
-    public virtual ItemTask? Resume(ItemTask task, string line) => null;
+    public virtual ItemTask? Resume(ItemTask task, ItemTask from, string line) => null;
+
+    /// <summary>Which answer to a question on schools the working of an item shows; null where it shows none.</summary>
+    public virtual (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) => null;
 
     /// <summary>Whether two lines of a working say the same, in whatever order and spelling.</summary>
     public virtual bool IsSameLine(string one, string other) => one == other;

@@ -56,6 +56,9 @@ public sealed class MethodRun
     /// <summary>How many decisions and number facts the run went through.</summary>
     public int StepCount => stepNumber;
 
+    /// <summary>How many numbers or brackets were tried until some fitted, where steps are kept and the method tries any.</summary>
+    public int Trials { get; internal set; }
+
     /// <summary>Decisions at which a deviation applies and differs from the taught choice, all owners together.</summary>
     public int Chances { get; private set; }
 
@@ -90,6 +93,7 @@ public sealed class MethodRun
         stepNumber = 0;
         Chances = 0;
         Followed = 0;
+        Trials = 0;
         InConflict = false;
         Page.Clear();
         foreach (var room in scratch) room.Clear();

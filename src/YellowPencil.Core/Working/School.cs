@@ -177,13 +177,23 @@ public sealed class School
         return school;
     }
 
-    /// <summary>The schools that a student can come from, with how probable each is before any evidence: what is named is certain, and questions that change nothing on the page are not asked.</summary>
+    /// <summary>The schools that a student can come from, with how probable each is before any evidence: what is named is certain, what the working shows oftenest is taken, and questions that change nothing on the page are not asked.</summary>
     /// <param name="methods">Names and values of the format.</param>
     /// <param name="asked">The questions on which what is written depends.</param>
-    public static IReadOnlyList<(School School, double Weight)> Possible(IReadOnlyDictionary<string, string> methods, IEnumerable<SchoolQuestion> asked)
+    /// <param name="shown">Answers that the working of single items shows.</param>
+    public static IReadOnlyList<(School School, double Weight)> Possible(
+        IReadOnlyDictionary<string, string> methods, IEnumerable<SchoolQuestion> asked, IEnumerable<(SchoolQuestion Question, int Answer)> shown)
     {
-        List<(School School, double Weight)> possible = [(Named(methods), 1)];
-        foreach (var question in asked.Distinct().Where(q => !methods.ContainsKey(q.Name)))
+        var known = Named(methods);
+        var open = asked.Distinct().Where(q => !methods.ContainsKey(q.Name)).ToList();
+        foreach (var answers in shown.Where(s => !methods.ContainsKey(s.Question.Name)).ToLookup(s => s.Question, s => s.Answer))
+        {
+            known = known.With(answers.Key, answers.GroupBy(a => a).OrderByDescending(g => g.Count()).ThenBy(g => g.Key).First().Key);
+            open.Remove(answers.Key);
+        }
+
+        List<(School School, double Weight)> possible = [(known, 1)];
+        foreach (var question in open)
             possible = [.. possible.SelectMany(p => question.Weights.Select((weight, answer) => (p.School.With(question, answer), p.Weight * weight)))];
         return possible;
     }

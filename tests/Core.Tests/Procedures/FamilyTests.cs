@@ -146,7 +146,7 @@ public class FamilyTests
     public void What_the_watch_counts_is_what_the_bug_meets(Family family)
     {
         var run = new MethodRun();
-        foreach (var (school, _) in School.Possible(new Dictionary<string, string>(), Method.Of(family).SchoolQuestions))
+        foreach (var (school, _) in School.Possible(new Dictionary<string, string>(), Method.Of(family).SchoolQuestions, []))
         {
             var bugs = Catalogue.Of(family);
             var watch = new ChanceWatch([.. bugs.Select(b => b.Deviations)]);

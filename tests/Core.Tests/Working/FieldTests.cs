@@ -45,7 +45,8 @@ public class FieldTests
         { "cross", """{"sum":"1"}""", "sum 1" },
         { "gap", """{"middle":"-3","squared":"5","gap":"sqrt(5)"}""", "middle -3; squared 5; gap sqrt(5)" },
         { "between", """["25","36"]""", "lower square 25; upper square 36" },
-        { "tried", """[{"value":"5.5"}]""", "" },
+        { "tried", """[{"value":"5.5"},{"value":"5.6","result":"31.36"}]""", "5.5 tried; 5.6 tried; 31.36 as what it comes to" },
+        { "box", """{"top":["y","-6"],"side":["y","9"],"cells":[["y^2","-6y"],["","-54"]]}""", "y along the top of the box; -6 along the top of the box; y at the side of the box; 9 at the side of the box; y^2 in the box; -6y in the box; -54 in the box" },
     };
 
     [Theory]

@@ -28,7 +28,7 @@ public class SchoolTests
     [Fact]
     public void What_is_named_is_certain()
     {
-        var possible = School.Possible(new Dictionary<string, string> { ["factoring"] = "trial-pairs", ["product-sign"] = "sign-last" }, [School.Factoring]);
+        var possible = School.Possible(new Dictionary<string, string> { ["factoring"] = "trial-pairs", ["product-sign"] = "sign-last" }, [School.Factoring], []);
         possible.Count.ShouldBe(1);
         possible[0].School.Of(School.Factoring).ShouldBe(FactoringSchool.TrialPairs);
         possible[0].School.Of(School.ProductSign).ShouldBe(ProductSignSchool.SignLast);
@@ -38,7 +38,7 @@ public class SchoolTests
     [Fact]
     public void What_is_not_named_is_weighed_where_it_matters()
     {
-        var possible = School.Possible(new Dictionary<string, string>(), [School.Factoring, School.Roots, School.Roots]);
+        var possible = School.Possible(new Dictionary<string, string>(), [School.Factoring, School.Roots, School.Roots], []);
         possible.Count.ShouldBe(6);
         possible.Sum(p => p.Weight).ShouldBe(1, 1e-12);
         possible.Select(p => p.School.Key).Distinct().Count().ShouldBe(6);

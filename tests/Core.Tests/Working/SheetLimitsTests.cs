@@ -85,7 +85,7 @@ public class SheetLimitsTests
     [Fact]
     public void A_field_that_is_given_replaces_null_erases_and_what_is_absent_stays()
     {
-        var work = """{"order":"both","rewritten":{"0":"12"},"rewrittenBelow":{"1":"2"},"operands":[{"text":"52","lastPlace":0}],"tried":[1]}""";
+        var work = """{"order":"both","rewritten":{"0":"12"},"rewrittenBelow":{"1":"2"},"operands":[{"text":"52","lastPlace":0}],"tried":[{"value":"1"}]}""";
         var item = SheetReader.TryRead(Sheet(Item(work: work)), out _)!.Items[0];
         using var typed = JsonDocument.Parse("""{"cells":{"0":"4"},"rewritten":{},"order":null}""");
         var changed = WorkedItemReader.TryRead(item, "14", typed.RootElement, out _)!;

@@ -12,7 +12,7 @@ public class SheetReaderTests
 {
     private const string Small = """
         {"format":"yellow-pencil.worked-sheet","version":1,"student":"K-17","date":"2026-03-09","methods":{"fractions":"least-denominator"},
-         "items":[{"id":"a","task":"604 - 278","answer":"0326","work":{"rewritten":{"0":"14","1":["10","9"],"2":"5"},"order":"right-to-left","tried":[1],"operands":[{"text":"604","lastPlace":0}]},"seconds":41.5},
+         "items":[{"id":"a","task":"604 - 278","answer":"0326","work":{"rewritten":{"0":"14","1":["10","9"],"2":"5"},"order":"right-to-left","tried":[{"value":"1"}],"operands":[{"text":"604","lastPlace":0}]},"seconds":41.5},
                   {"id":"b","task":"80 - 36","answer":null}],"predict":["52 - 38"]}
         """;
 
@@ -34,7 +34,7 @@ public class SheetReaderTests
     {
         var text = SheetWriter.Write(Read(Small));
         SheetWriter.Write(Read(text)).ShouldBe(text);
-        text.ShouldContain("\"tried\":[1]");
+        text.ShouldContain("\"tried\":[{\"value\":\"1\"}]");
         text.ShouldContain("\"1\":[\"10\",\"9\"]");
     }
 

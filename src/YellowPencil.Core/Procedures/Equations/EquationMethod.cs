@@ -27,7 +27,7 @@ public sealed class EquationMethod : Method
     public override IEnumerable<string> StatementsOf(string line) => [line];
 
     /// <inheritdoc/>
-    public override ItemTask? Resume(ItemTask task, string line) => EquationTask.TryReadLine(line, ((EquationTask)task).Letter);
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => EquationTask.TryReadLine(line, ((EquationTask)task).Letter);
 
     /// <inheritdoc/>
     public override bool IsSameLine(string one, string other)

@@ -2,6 +2,7 @@ using System.Numerics;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures.Integers;
 using YellowPencil.Core.Procedures.Polynomials;
+using YellowPencil.Core.Working;
 using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Expanding;
@@ -21,13 +22,18 @@ public sealed class ExpandingMethod : Method
     protected override IReadOnlyList<DecisionPoint> OwnPoints => ExpandingPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Box];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new ExpandingItems(seed).Next;
 
     /// <inheritdoc/>
-    public override ItemTask? Resume(ItemTask task, string line) => ExpandingTask.TryReadLine(line, ((AlgebraTask)task).Letter);
+    public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) => item.Work.Has(WorkFields.Box) ? (School.Binomials, (int)BinomialSchool.Box)
+        : item.Task is ExpandingTask { Before: null, IsLine: false } && item.Work.Has(WorkFields.Lines) ? (School.Binomials, (int)BinomialSchool.FourProducts)
+        : null;
+
+    /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => ExpandingTask.TryReadLine(line, ((AlgebraTask)task).Letter);
 
     /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) => Collecting.SaysTheSame(one, other);
@@ -39,7 +45,7 @@ public sealed class ExpandingMethod : Method
         var terms = product.IsLine ? [.. product.First]
             : product.Before is { } before ? BeforeBracket(run, before, product.First)
             : product.IsSquare ? Squared(run, product)
-            : Brackets(run, product.First, product.Second!, Shape(product));
+            : Brackets(run, product.First, product.Second!, Shape(product), product.Letter);
         if (run.Page.KeepsMarks && !product.IsLine) run.Page.Pass(PolynomialText.Write(terms, product.Letter), isWritten: true);
         Collecting.Finish(run, terms, product.Letter, From(product));
     }
@@ -65,7 +71,7 @@ public sealed class ExpandingMethod : Method
     private static List<PolyTerm> Squared(MethodRun run, ExpandingTask product)
     {
         var (bracket, shape) = (product.First, Shape(product));
-        if (bracket.Count != 2) return Brackets(run, bracket, bracket, shape);
+        if (bracket.Count != 2) return Brackets(run, bracket, bracket, shape, product.Letter);
         var way = run.Ask(ExpandingPoints.Square, shape);
         var (first, second) = (bracket[0], bracket[1]);
         switch (way)
@@ -77,7 +83,7 @@ public sealed class ExpandingMethod : Method
             default: break;
         }
 
-        var terms = Brackets(run, bracket, bracket, shape);
+        var terms = Brackets(run, bracket, bracket, shape, product.Letter);
         if (way == SquareWay.AsProduct || terms.Count != 4) return terms;
         var (one, other) = (terms[1], terms[2]);
         return way switch
@@ -93,13 +99,14 @@ public sealed class ExpandingMethod : Method
         static PolyTerm Square(PolyTerm term) => new(term.Number * term.Number, 2 * term.Power);
     }
 
-    private static List<PolyTerm> Brackets(MethodRun run, IReadOnlyList<PolyTerm> first, IReadOnlyList<PolyTerm> second, TermProduct shape)
+    private static List<PolyTerm> Brackets(MethodRun run, IReadOnlyList<PolyTerm> first, IReadOnlyList<PolyTerm> second, TermProduct shape, char letter)
     {
         var way = first.Count == 2 && second.Count == 2 ? run.Ask(ExpandingPoints.Brackets, shape) : BracketsWay.EveryPair;
         if (way == BracketsWay.BracketsAdded) return [.. first, .. second];
         if (way == BracketsWay.SumAndProductExchanged && first is [var x, { Power: 0 } one] && second is [_, { Power: 0 } other])
             return [new PolyTerm(x.Number * second[0].Number, x.Power + second[0].Power), new PolyTerm(one.Number * other.Number, x.Power), new PolyTerm(one.Number + other.Number, 0)];
         var terms = new List<PolyTerm>();
+        var box = run.Page.KeepsMarks && run.School.Of(School.Binomials) == BinomialSchool.Box ? Enumerable.Range(0, second.Count).Select(_ => new PolyTerm?[first.Count]).ToArray() : null;
         for (var i = 0; i < first.Count; i++)
         {
             if (way == BracketsWay.FirstDistributedSecondCopied && i > 0)
@@ -116,10 +123,12 @@ public sealed class ExpandingMethod : Method
                 Multiply(run, terms, first[i], second[j], context);
                 if ((way == BracketsWay.OuterTwice && i > j) || (way == BracketsWay.InnerTwice && i < j)) terms.RemoveRange(before, terms.Count - before);
                 else if (way is BracketsWay.OuterTwice or BracketsWay.InnerTwice && i != j && terms.Count > before) terms[^1] = terms[^1] with { Number = 2 * terms[^1].Number };
+                if (box is not null && terms.Count > before) box[j][i] = terms[^1];
                 if (way == BracketsWay.SumOfSquares && terms.Count > before) terms[^1] = terms[^1] with { Number = BigInteger.Abs(terms[^1].Number) };
             }
         }
 
+        if (box is not null) GridMarks.Write(run.Page, first, second, box, letter);
         return terms;
     }
 

@@ -1,6 +1,8 @@
 using System.Globalization;
 using System.Numerics;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures.Expanding;
+using YellowPencil.Core.Working;
 using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Factoring;
@@ -15,7 +17,7 @@ public sealed class FactoringMethod : Method
     protected override IReadOnlyList<DecisionPoint> OwnPoints => FactoringPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Cross, WorkFields.Gap];
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Cross, WorkFields.Box, WorkFields.Tried, WorkFields.Gap];
 
     /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new FactoringItems(seed).Next;
@@ -24,26 +26,79 @@ public sealed class FactoringMethod : Method
     public override IEnumerable<string> StatementsOf(string line) => [line];
 
     /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => ((FactoringTask)from).Behind(line);
+
+    /// <inheritdoc/>
+    public override bool IsSameLine(string one, string other) => FactoringLine.TryRead(one) is { } line ? line.Equals(FactoringLine.TryRead(other)) : Plain(one) == Plain(other);
+
+    /// <inheritdoc/>
+    public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item)
+    {
+        var work = item.Work;
+        if (work.Has(WorkFields.Cross) || work.Has(WorkFields.Box)) return (School.Factoring, (int)FactoringSchool.CrossAndBox);
+        if (work.Has(WorkFields.Tried)) return (School.Factoring, (int)FactoringSchool.TrialPairs);
+        var lines = work.Get(WorkFields.Lines) ?? [];
+        var letter = ((FactoringTask)item.Task).Letter;
+        return work.Has(WorkFields.Gap) || lines.Any(l => FactoringLine.TryRead(l, letter) is FactoringLine.Middle or FactoringLine.Squared or FactoringLine.Gap) ? (School.Factoring, (int)FactoringSchool.MiddleAndGap)
+            : lines.Any(l => FactoringLine.TryRead(l, letter) is FactoringLine.Split or FactoringLine.Numbers) ? (School.Factoring, (int)FactoringSchool.CrossAndBox)
+            : null;
+    }
+
+    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var quadratic = (FactoringTask)task;
-        if (quadratic.NeedsRoots)
-        {
-            run.Page.Append(quadratic.Canonical(new GapWork(run, quadratic).Factor()));
-            return;
-        }
-
-        var factors = new FactoringWork(run).Factor(quadratic.A, quadratic.B, quadratic.C);
-        run.Page.Append(quadratic.Canonical(factors is null ? FactoringTask.Prime : factors.Text(quadratic.Letter)));
+        run.Page.Append(quadratic.Canonical(quadratic.NeedsRoots && quadratic.Stage?.Finished is null ? new GapWork(run, quadratic).Factor() : new FactoringWork(run, quadratic).Factor()));
     }
+
+    /// <summary>What each school takes to factor a quadratic: how many pairs are tried, and how many steps there are.</summary>
+    public static IReadOnlyList<FactoringEffort> Efforts(FactoringTask task)
+    {
+        var run = new MethodRun { Recording = true };
+        return
+        [
+            .. Enum.GetValues<FactoringSchool>().Select(school =>
+            {
+                Run(task, run, new DeviationSet(School.Usual.With(School.Factoring, (int)school), []));
+                return new FactoringEffort(school, run.Trials, run.StepCount, run.Page.Answer.ToString());
+            }),
+        ];
+    }
+
+    private static string Plain(string line) => string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c)));
 }
 
-/// <summary>The steps of factoring one quadratic; null is "prime".</summary>
+/// <summary>What a school takes to factor one quadratic.</summary>
+/// <param name="School">The school.</param>
+/// <param name="Trials">How many pairs of numbers, or of brackets, are tried until one fits.</param>
+/// <param name="Steps">How many decisions and number facts there are.</param>
+/// <param name="Answer">What comes out.</param>
+public sealed record FactoringEffort(FactoringSchool School, int Trials, int Steps, string Answer);
+
+/// <summary>The steps of factoring one quadratic from where the working stands; null is "prime".</summary>
 /// <param name="run">The run.</param>
-internal readonly struct FactoringWork(MethodRun run)
+/// <param name="task">A quadratic whose factors, if it has any, are without roots.</param>
+internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
 {
-    /// <summary>Factors ax² + bx + c.</summary>
-    public Factors? Factor(int a, int b, int c)
+    private readonly int before = task.Stage?.Front ?? 1;
+    private readonly FactoringSchool school = run.School.Of(School.Factoring);
+
+    /// <summary>Factors it.</summary>
+    public string Factor()
+    {
+        if (task.Stage?.Finished is { } finished) return finished.Text(task.Letter);
+        var factors = task.Stage is { IsBegun: true } stage ? GoOn(stage) : FromStart(task.A, task.B, task.C);
+        if (factors is null && before != 1) factors = Factors.Whole(1, task.A, task.B, task.C);
+        return factors?.Times(before).Text(task.Letter) ?? FactoringTask.Prime;
+    }
+
+    private Factors? GoOn(FactoringStage stage) => stage.Numbers is { } numbers
+        ? IntoBrackets(Seen(task.A, task.B, task.C, 1), 1, numbers, stage.IsInBrackets)
+        : Numbers(1, task.A, task.B, task.C);
+
+    private Quadratic Seen(int a, int b, int c, int front) => new(a, b, c, HadCommon: front != 1 || before != 1);
+
+    private Factors? FromStart(int a, int b, int c)
     {
         var common = (int)BigInteger.GreatestCommonDivisor(BigInteger.GreatestCommonDivisor(a, b), c) * Math.Sign(a);
         var ofLetters = (int)BigInteger.GreatestCommonDivisor(a, b == 0 ? a : b) * Math.Sign(a);
@@ -51,7 +106,7 @@ internal readonly struct FactoringWork(MethodRun run)
         var isPulled = false;
         if (common != 1 || ofLetters != 1 || Math.Abs(a) != 1)
         {
-            var way = run.Ask(FactoringPoints.Common, new Quadratic(a, b, c, HadCommon: false));
+            var way = run.Ask(FactoringPoints.Common, Seen(a, b, c, 1));
             isPulled = way == CommonFactor.FirstNumberPulled && c != 0 && Math.Abs(a / common) != 1;
             if (way == CommonFactor.LeftIn) front = 1;
             if (way == CommonFactor.OfFirstTwo && b != 0 && c != 0 && common == 1)
@@ -68,6 +123,7 @@ internal readonly struct FactoringWork(MethodRun run)
         }
 
         (a, b, c) = (a / front, b / front, c / front);
+        if (run.Page.KeepsMarks && front != 1) run.Page.Pass(Factors.Whole(front, a, b, c).Text(task.Letter), isWritten: true);
         if (c == 0) return WithoutNumber(front, a, b);
         return (isPulled ? Rest(front * a, 1, b, c) : Rest(front, a, b, c)) ?? (front == 1 ? null : Factors.Whole(front, a, b, c));
     }
@@ -77,7 +133,7 @@ internal readonly struct FactoringWork(MethodRun run)
     private Factors WithoutNumber(int front, int a, int b)
     {
         IReadOnlyList<PolyTerm> bracket = [new PolyTerm(a, 1), new PolyTerm(b, 0)];
-        return run.Ask(FactoringPoints.Letter, new Quadratic(a, b, 0, front != 1)) switch
+        return run.Ask(FactoringPoints.Letter, Seen(a, b, 0, front)) switch
         {
             CommonLetter.Lost => new Factors(new PolyTerm(front, 0), [bracket]),
             CommonLetter.SecondNotDivided => new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1), new PolyTerm((BigInteger)b * front, 0)]]),
@@ -96,7 +152,7 @@ internal readonly struct FactoringWork(MethodRun run)
     {
         var (one, other) = ((long)RootTask.Root(a), (long)RootTask.Root(-c));
         var isSquare = (one * one == a, other * other == -c);
-        var way = run.Ask(FactoringPoints.Squares, new Quadratic(a, 0, c, front != 1));
+        var way = run.Ask(FactoringPoints.Squares, Seen(a, 0, c, front));
         if (c > 0 || way == TwoSquares.SaysPrime) return null;
         switch (way)
         {
@@ -106,18 +162,24 @@ internal readonly struct FactoringWork(MethodRun run)
                 return Of(front, Factors.Linear(one, half), Factors.Linear(one, -half));
             case TwoSquares.SameSigns when isSquare is (true, true): return Of(front, Factors.Linear(one, -other), Factors.Linear(one, -other));
             case TwoSquares.PlusTwice when isSquare is (true, true): return Of(front, Factors.Linear(one, other), Factors.Linear(one, other));
-            default: return isSquare is (true, true) ? WithFirst(new Quadratic(a, 0, c, front != 1), front, one * other, -one * other) : null;
+            default:
+                var seen = Seen(a, 0, c, front);
+                return isSquare is not (true, true) ? null : school == FactoringSchool.MiddleAndGap ? ByGap(seen, front, 0, (long)a * c) : WithFirst(seen, front, one * other, -one * other);
         }
     }
 
     // Null where no two numbers are found.
     private Factors? Numbers(int front, int a, int b, int c)
     {
-        var seen = new Quadratic(a, b, c, front != 1);
+        var seen = Seen(a, b, c, front);
         var way = run.Ask(FactoringPoints.Numbers, seen);
         if (way == TwoNumbers.SaysPrime) return null;
         if (way == TwoNumbers.LetterTakenOut) return new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1), new PolyTerm(b, 0)]]) { Behind = c };
-        var found = way switch
+        var sum = way == TwoNumbers.MiddleReadPositive ? Math.Abs(b) : b;
+        var product = way == TwoNumbers.ProductOfLastOnly ? c : a * (long)c;
+        if (school == FactoringSchool.MiddleAndGap && way is TwoNumbers.SumAndProduct or TwoNumbers.ProductOfLastOnly or TwoNumbers.MiddleReadPositive)
+            return ByGap(seen, front, sum, product, isPutAsTheyAre: way == TwoNumbers.ProductOfLastOnly);
+        (long One, long Other)? found = way switch
         {
             TwoNumbers.SumOnly => (1, b - 1),
             TwoNumbers.OneAndLastAsWritten => (1, c),
@@ -126,19 +188,98 @@ internal readonly struct FactoringWork(MethodRun run)
             TwoNumbers.MiddleAndLast => (b, c),
             TwoNumbers.HalvesOfMiddle => b % 2 == 0 ? (b / 2, b / 2) : null,
             TwoNumbers.RootsOfLast => RootOfLast(b, c),
-            TwoNumbers.DifferenceForSum => c > 0 ? Apart(b, a * (long)c) ?? Factors.Pair(a, b, c) : Factors.Pair(a, b, c),
-            TwoNumbers.NearestPair => NearestPair(a * (long)c, b),
-            TwoNumbers.FirstPairOfProduct => FirstPair(a * (long)c, b, from: 2),
-            TwoNumbers.FirstWithOne => FirstPair(a * (long)c, b, from: 1),
+            TwoNumbers.DifferenceForSum => c > 0 ? Apart(b, product) ?? Factors.Pair(a, b, c) : Factors.Pair(a, b, c),
+            TwoNumbers.NearestPair => NearestPair(product, b),
+            TwoNumbers.FirstPairOfProduct => FirstPair(product, b, from: 2),
+            TwoNumbers.FirstWithOne => FirstPair(product, b, from: 1),
             TwoNumbers.OneAndLast => FirstPair(c, b, from: 1),
             TwoNumbers.ProductOfLastOnly => Factors.Pair(1, b, c),
-            TwoNumbers.MiddleReadPositive => Factors.Pair(a, Math.Abs(b), c),
-            _ => Factors.Pair(a, b, c),
+            _ => Factors.Pair(a, sum, c),
         };
-        if (found is not { } pair) return null;
+        if (run.Recording) run.Trials += school == FactoringSchool.CrossAndBox ? PairsTried(product, found) : 0;
+        if (found is not { } pair)
+        {
+            if (run.Page.KeepsMarks && school == FactoringSchool.TrialPairs) WriteTrials(seen, null);
+            return null;
+        }
+
         var (one, other) = Signed(seen, pair);
-        if (run.Page.KeepsMarks) WriteCross(way == TwoNumbers.MiddleReadPositive ? Math.Abs(b) : b, way == TwoNumbers.ProductOfLastOnly ? c : a * (long)c, one, other);
-        return way is TwoNumbers.MiddleAndLast or TwoNumbers.OneAndLastAsWritten or TwoNumbers.LastAndOneAsWritten or TwoNumbers.OneAndLast or TwoNumbers.ProductOfLastOnly && a != 1 ? Of(front, Factors.Linear(a, one), Factors.Linear(1, other)) : WithFirst(seen, front, one, other);
+        if (run.Page.KeepsMarks && school == FactoringSchool.CrossAndBox) WriteCross(sum, product, one, other);
+        return way is TwoNumbers.MiddleAndLast or TwoNumbers.OneAndLastAsWritten or TwoNumbers.LastAndOneAsWritten or TwoNumbers.OneAndLast or TwoNumbers.ProductOfLastOnly
+            ? AsTheyAre(seen, front, one, other)
+            : WithFirst(seen, front, one, other);
+    }
+
+    // The first number in one bracket, and the two numbers where they stand.
+    private Factors? AsTheyAre(Quadratic seen, int front, long one, long other) =>
+        seen.A == 1 ? WithFirst(seen, front, one, other) : Marked(seen, one, other, Of(front, Factors.Linear(seen.A, one), Factors.Linear(1, other)));
+
+    private Factors? IntoBrackets(Quadratic seen, int front, (Rational One, Rational Other) numbers, bool isInBrackets = false, bool isPutAsTheyAre = false)
+    {
+        if (!numbers.One.IsWhole || !numbers.Other.IsWhole) return Factors.WithFractions(front, seen.A, numbers.One, numbers.Other);
+        var pair = ((long)numbers.One.Top, (long)numbers.Other.Top);
+        var (one, other) = isInBrackets || seen.B == 0 ? pair : Signed(seen, pair);
+        return isPutAsTheyAre ? AsTheyAre(seen, front, one, other) : WithFirst(seen, front, one, other);
+    }
+
+    // Two numbers lie equally far from half of their sum. Null where the gap has no exact root.
+    private Factors? ByGap(Quadratic seen, int front, int sum, long product, bool isPutAsTheyAre = false)
+    {
+        var stage = task.Stage;
+        var (middle, squared) = new GapSteps(run, seen).MiddleAndSquared(Rational.Whole(sum), new Rational(sum, 2), Rational.Whole(product), stage);
+        if (squared.Sign < 0) return null;
+        var gap = stage?.Gap ?? run.Ask(GapPoints.Root, seen) switch
+        {
+            GapRoot.NotRooted => squared,
+            GapRoot.Halved => squared / Rational.Whole(2),
+            _ => NumberSentence.RootOf(squared),
+        };
+        if (gap is not { } found) return null;
+        if (stage?.Gap is null) GapSteps.Write(run, GapSteps.GapPart, "g", found);
+        var (plus, minus) = (middle + found, middle - found);
+        return run.Ask(GapPoints.Sides, seen) switch
+        {
+            GapSides.PlusTwice => IntoBrackets(seen, front, (plus, plus)),
+            GapSides.MinusTwice => IntoBrackets(seen, front, (minus, minus)),
+            GapSides.OneOnly => Factors.WithFractions(front, seen.A, plus),
+            _ => IntoBrackets(seen, front, Rational.Abs(plus) > Rational.Abs(minus) ? (minus, plus) : (plus, minus), isPutAsTheyAre: isPutAsTheyAre),
+        };
+    }
+
+    private static int PairsTried(long product, (long One, long Other)? found)
+    {
+        var (tried, size) = (0, Math.Abs(product));
+        for (long one = 1; one * one <= size; one++)
+        {
+            if (size % one == 0) tried++;
+            if (found is { } pair && (Math.Abs(pair.One) == one || Math.Abs(pair.Other) == one)) break;
+        }
+
+        return tried;
+    }
+
+    // What stands beside the brackets once they are there: what was tried, or the box; and lines that somebody may write on the way.
+    private Factors? Marked(Quadratic seen, long one, long other, Factors? factors)
+    {
+        if (!run.Page.KeepsMarks) return factors;
+        if (school == FactoringSchool.TrialPairs && seen.B != 0) WriteTrials(seen, factors);
+        if (factors is null || factors.Brackets.Count != 2) return factors;
+        if (factors.Front is not { Power: 0, Number.IsOne: true } || before != 1) run.Page.Pass(FactoringTask.Write(new PolyTerm(1, 0), factors.Brackets, task.Letter), isWritten: false);
+        if (school != FactoringSchool.CrossAndBox) return factors;
+        var cells = new[] { new PolyTerm(seen.A, 2), new PolyTerm(one, 1), new PolyTerm(other, 1), new PolyTerm(seen.C, 0) };
+        GridMarks.Write(run.Page, factors.Brackets[0], factors.Brackets[1], [[cells[0], cells[1]], [cells[2], cells[3]]], task.Letter);
+        return factors;
+    }
+
+    private void WriteTrials(Quadratic seen, Factors? factors)
+    {
+        var (row, letter) = (0, task.Letter);
+        var found = factors is { Brackets.Count: 2 } ? FactoringTask.Write(new PolyTerm(1, 0), factors.Brackets, letter) : null;
+        var tried = TrialPairs.Of(seen.A, seen.C).Select(pair => FactoringTask.Write(new PolyTerm(1, 0), [pair.One, pair.Other], letter)).ToList();
+        var at = found is null ? tried.Count - 1 : tried.IndexOf(found);
+        if (found is not null && at < 0) (tried, at) = ([found], 0);
+        if (run.Recording) run.Trials += at + 1;
+        foreach (var pair in tried.Take(at + 1).TakeLast(TrialPairs.MostWritten)) run.Page.Write(WorkFields.Tried.Value(row++), null, pair);
     }
 
     private void WriteCross(long sum, long product, long one, long other)
@@ -167,6 +308,22 @@ internal readonly struct FactoringWork(MethodRun run)
     }
 
     private Factors? WithFirst(Quadratic seen, int front, long one, long other)
+    {
+        if (run.Page.KeepsMarks) PassNumbers(seen, one, other);
+        return Marked(seen, one, other, FirstShared(seen, front, one, other));
+    }
+
+    private void PassNumbers(Quadratic seen, long one, long other)
+    {
+        var letter = task.Letter;
+        run.Page.Pass($"{one} * {other} = {one * other}", isWritten: false);
+        run.Page.Pass(PolynomialText.Write([new PolyTerm(seen.A, 2), new PolyTerm(one, 1), new PolyTerm(other, 1), new PolyTerm(seen.C, 0)], letter), isWritten: false);
+        if (seen.A == 1) return;
+        run.Page.Pass(FactoringTask.Write(new PolyTerm(1, 0), [Factors.Linear(seen.A, one), Factors.Linear(seen.A, other)], letter), isWritten: false);
+        run.Page.Pass(Factors.Monic(seen.A, Rational.Whole(one), Rational.Whole(other)).Text(letter), isWritten: school == FactoringSchool.MiddleAndGap);
+    }
+
+    private Factors? FirstShared(Quadratic seen, int front, long one, long other)
     {
         long a = seen.A;
         var way = run.Ask(FactoringPoints.First, seen);

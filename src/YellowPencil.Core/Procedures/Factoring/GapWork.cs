@@ -1,3 +1,4 @@
+using System.Numerics;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working.Fields;
 
@@ -14,27 +15,9 @@ internal readonly struct GapWork(MethodRun run, FactoringTask task)
     /// <summary>The factors as an answer.</summary>
     public string Factor()
     {
-        var seen = new Quadratic(task.A, task.B, task.C, HadCommon: false);
-        var (first, whole, last) = (Rational.Whole(task.A), new Rational(task.B, task.A), new Rational(task.C, task.A));
-        var half = whole * new Rational(1, 2);
-        var middle = run.Ask(GapPoints.Middle, seen) switch
-        {
-            GapMiddle.WholeMiddle => whole,
-            GapMiddle.LeftOut => default,
-            GapMiddle.SignTurned => -half,
-            GapMiddle.FirstNumberPassedOver => half * first,
-            _ => half,
-        };
-        var squared = run.Ask(GapPoints.Squared, seen) switch
-        {
-            GapSquared.LastLessMiddleSquared => last - middle * middle,
-            GapSquared.Together => middle * middle + last,
-            GapSquared.MiddleNotSquared => middle - last,
-            GapSquared.LastOnly => last,
-            _ => middle * middle - last,
-        };
-        run.Page.Write(WorkFields.Gap.Part(0), null, middle.Text);
-        run.Page.Write(WorkFields.Gap.Part(1), null, squared.Text);
+        var seen = new Quadratic(task.A, task.B, task.C, HadCommon: task.Stage is { Front: not 1 });
+        var whole = new Rational(task.B, task.A);
+        var (middle, squared) = new GapSteps(run, seen).MiddleAndSquared(whole, whole * new Rational(1, 2), new Rational(task.C, task.A), task.Stage);
         var takesRoot = true;
         if (squared.Sign < 0)
         {
@@ -47,7 +30,7 @@ internal readonly struct GapWork(MethodRun run, FactoringTask task)
             }
         }
 
-        var root = run.Ask(GapPoints.Root, seen);
+        var root = task.Stage?.Gap is null ? run.Ask(GapPoints.Root, seen) : GapRoot.Rooted;
         var ends = run.Ask(GapPoints.Sides, seen) switch
         {
             GapSides.PlusTwice => [End(false), End(false)],
@@ -55,7 +38,7 @@ internal readonly struct GapWork(MethodRun run, FactoringTask task)
             GapSides.OneOnly => [End(false)],
             _ => new[] { End(false), End(true) },
         };
-        var front = run.Ask(GapPoints.Front, seen) == GapFront.Lost ? 1 : task.A;
+        var front = run.Ask(GapPoints.Front, seen) == GapFront.Lost ? 1 : task.A * (task.Stage?.Front ?? 1);
         return new SurdFactors(front, ends).Text(task.Letter);
 
         SurdEnd End(bool isMinus)
@@ -65,5 +48,81 @@ internal readonly struct GapWork(MethodRun run, FactoringTask task)
             var gap = isMinus ? -size : size;
             return squared.Sign < 0 ? new SurdEnd(middle, gap, -1) : new SurdEnd(middle + gap, default, 1);
         }
+    }
+}
+
+/// <summary>The first steps of middle and gap, whatever becomes of the gap.</summary>
+/// <param name="run">The run.</param>
+/// <param name="seen">The quadratic.</param>
+internal readonly struct GapSteps(MethodRun run, Quadratic seen)
+{
+    private const int MostOfFacts = 100_000;
+
+    /// <summary>The middle among the numbers that are noted.</summary>
+    public const int MiddlePart = 0;
+
+    /// <summary>The square of the gap among them.</summary>
+    public const int SquaredPart = 1;
+
+    /// <summary>The gap among them.</summary>
+    public const int GapPart = 2;
+
+    /// <summary>What lies half-way between two numbers, and the square of their distance from it, as far as they are not known.</summary>
+    /// <param name="sum">The sum of the two numbers.</param>
+    /// <param name="half">Half of it.</param>
+    /// <param name="product">Their product.</param>
+    /// <param name="known">What is known.</param>
+    public (Rational Middle, Rational Squared) MiddleAndSquared(Rational sum, Rational half, Rational product, FactoringStage? known)
+    {
+        var middle = known is { IsBegun: true } ? known.Middle ?? half : run.Ask(GapPoints.Middle, seen) switch
+        {
+            GapMiddle.WholeMiddle => sum,
+            GapMiddle.LeftOut => default,
+            GapMiddle.SignTurned => -half,
+            GapMiddle.FirstNumberPassedOver => half * Rational.Whole(seen.A),
+            _ => Halved(sum, half),
+        };
+        if (known is not { IsBegun: true }) Write(run, MiddlePart, "m", middle);
+        if (known?.Squared is { } given) return (middle, given);
+        var squared = run.Ask(GapPoints.Squared, seen) switch
+        {
+            GapSquared.LastLessMiddleSquared => Sum(product, -Square(middle)),
+            GapSquared.Together => Sum(Square(middle), product),
+            GapSquared.MiddleNotSquared => Sum(middle, -product),
+            GapSquared.LastOnly => product,
+            _ => Sum(Square(middle), -product),
+        };
+        Write(run, SquaredPart, "g^2", squared);
+        return (middle, squared);
+    }
+
+    // Halves, squares, sums and differences are facts that somebody can hold, or work, wrongly.
+    private Rational Halved(Rational sum, Rational half) => half.IsWhole && half + half is var whole && whole == sum && IsSmall(sum) && !sum.IsZero
+        ? Signed(sum, run.Recall(new NumberFact(FactKind.DividedBy, (int)Rational.Abs(sum).Top, 2)))
+        : half;
+
+    private Rational Square(Rational number) =>
+        IsSmall(number) && !number.IsZero ? Rational.Whole(run.Recall(new NumberFact(FactKind.Times, (int)Rational.Abs(number).Top, (int)Rational.Abs(number).Top))) : number * number;
+
+    private Rational Sum(Rational one, Rational other)
+    {
+        if (!IsSmall(one) || !IsSmall(other) || one.IsZero || other.IsZero) return one + other;
+        var (first, second) = ((int)one.Top, (int)other.Top);
+        if (first < 0 && second < 0) return Rational.Whole(-run.Recall(new NumberFact(FactKind.Plus, -first, -second)));
+        if (first > 0 && second > 0) return Rational.Whole(run.Recall(new NumberFact(FactKind.Plus, first, second)));
+        var (larger, smaller) = (Math.Max(Math.Abs(first), Math.Abs(second)), Math.Min(Math.Abs(first), Math.Abs(second)));
+        return Signed(one + other, run.Recall(new NumberFact(FactKind.Minus, larger, smaller)));
+    }
+
+    private static Rational Signed(Rational like, int size) => Rational.Whole(like.Sign < 0 ? -size : size);
+
+    private static bool IsSmall(Rational number) => number.IsWhole && BigInteger.Abs(number.Top) < MostOfFacts;
+
+    /// <summary>Notes a number, in its field and as a line.</summary>
+    public static void Write(MethodRun run, int part, string name, Rational number)
+    {
+        if (!run.Page.KeepsMarks) return;
+        run.Page.Write(WorkFields.Gap.Part(part), null, number.Text);
+        run.Page.Pass($"{name} = {number.Text}", isWritten: true);
     }
 }

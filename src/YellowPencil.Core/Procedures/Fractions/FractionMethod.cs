@@ -23,7 +23,7 @@ public sealed class FractionMethod : Method
     public override Func<ItemTask> Items(int seed) => new FractionItems(seed).Next;
 
     /// <inheritdoc/>
-    public override ItemTask? Resume(ItemTask task, string line) => FractionTask.TryRead(Family, line) is { } read && !read.IsAsideOf((FractionTask)task) ? read.GoneOnFrom((FractionTask)task) : null;
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => FractionTask.TryRead(Family, line) is { } read && !read.IsAsideOf((FractionTask)task) ? read.GoneOnFrom((FractionTask)task) : null;
 
     /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) => SaysTheSame(Family, one, other);

@@ -41,7 +41,7 @@ public sealed class IntegerMethod : Method
     public override Func<ItemTask> Items(int seed) => new IntegerItems(seed).Next;
 
     /// <inheritdoc/>
-    public override ItemTask? Resume(ItemTask task, string line) => SignedPair.TryRead(line) is { } pair && !pair.IsAsideOf((SignedPair)task) ? pair : null;
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => SignedPair.TryRead(line) is { } pair && !pair.IsAsideOf((SignedPair)task) ? pair : null;
 
     /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) =>

@@ -27,7 +27,7 @@ public sealed class MixedMethod : Method
     public override Func<ItemTask> Items(int seed) => new MixedItems(seed).Next;
 
     /// <inheritdoc/>
-    public override ItemTask? Resume(ItemTask task, string line) => FractionTask.TryRead(Family, line) is { } read && !read.IsAsideOf((FractionTask)task) ? read.GoneOnFrom((FractionTask)task) : null;
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => FractionTask.TryRead(Family, line) is { } read && !read.IsAsideOf((FractionTask)task) ? read.GoneOnFrom((FractionTask)task) : null;
 
     /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) => FractionMethod.SaysTheSame(Family, one, other);

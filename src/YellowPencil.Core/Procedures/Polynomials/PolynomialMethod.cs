@@ -20,7 +20,7 @@ public sealed class PolynomialMethod : Method
     public override Func<ItemTask> Items(int seed) => new PolynomialItems(seed).Next;
 
     /// <inheritdoc/>
-    public override ItemTask? Resume(ItemTask task, string line) => PolynomialTask.TryReadLine(line, ((AlgebraTask)task).Letter);
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => PolynomialTask.TryReadLine(line, ((AlgebraTask)task).Letter);
 
     /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) => Collecting.SaysTheSame(one, other);

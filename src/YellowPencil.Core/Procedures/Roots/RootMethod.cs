@@ -15,7 +15,7 @@ public sealed class RootMethod : Method
     protected override IReadOnlyList<DecisionPoint> OwnPoints => RootPoints.All;
 
     /// <inheritdoc/>
-    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Between];
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Between, WorkFields.Tried];
 
     /// <inheritdoc/>
     public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.Roots];
@@ -27,7 +27,12 @@ public sealed class RootMethod : Method
     public override IEnumerable<string> StatementsOf(string line) => [line];
 
     /// <inheritdoc/>
-    public override ItemTask? Resume(ItemTask task, string line)
+    public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) => item.Work.Has(WorkFields.Tried) ? (School.Roots, (int)RootSchool.NumberLine)
+        : (item.Work.Get(WorkFields.Lines) ?? []).Any(line => Resume(item.Task, item.Task, line) is RootTask { Mixed: not null }) ? (School.Roots, (int)RootSchool.StraightLine)
+        : null;
+
+    /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line)
     {
         var (root, text) = ((RootTask)task, string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c))));
         if (text.Split('+') is [var whole, var part] && long.TryParse(whole, out var lower) && MixedNumber.TryRead(part) is { IsNegative: false, Number: { Whole: 0, HasFraction: true } fraction })
@@ -191,7 +196,14 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
     {
         var root = new Rational(RootTask.Root(number.Top * BigInteger.Pow(10, 2 * task.Places + 4) / number.Bottom), BigInteger.Pow(10, task.Places + 2));
         if (run.Page.KeepsMarks) run.Page.Pass(RootTask.Written(RootTask.CutOff(root, task.Places + 1), task.Places + 1), isWritten: false);
-        Append(RootTask.Rounded(root, task.Places), task.Places);
+        var nearest = RootTask.Rounded(root, task.Places);
+        if (run.Page.KeepsMarks)
+        {
+            run.Page.Write(WorkFields.Tried.Value(0), null, RootTask.Written(nearest, task.Places));
+            run.Page.Write(WorkFields.Tried.Result(0), null, RootTask.Written(nearest * nearest, 2 * task.Places));
+        }
+
+        Append(nearest, task.Places);
     }
 
     private void Append(Rational number, int places) => run.Page.Append(RootTask.Written(number, Math.Max(places, number.IsWhole ? 0 : places)));
