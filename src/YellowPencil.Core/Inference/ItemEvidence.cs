@@ -109,8 +109,10 @@ internal sealed class ItemEvidence
         var stops = new List<(int Row, string Part, ItemTask Task)>();
         var reached = from;
         for (var row = 0; row < lines.Count; row++)
-            foreach (var part in method.StatementsOf(lines[row]))
+            foreach (var written in method.StatementsOf(lines[row]))
             {
+                var part = method.Resume(item.Task, reached, written) is null && MissingBracket.PutBack(written) is { } whole ? whole : written;
+
                 // A last line that is the answer is no stretch of its own: nothing is done between the two.
                 if (row == lines.Count - 1 && method.IsSameLine(part, item.Answer!)) break;
                 if (method.Resume(item.Task, reached, part) is not { } resumed) continue;

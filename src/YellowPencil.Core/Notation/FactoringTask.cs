@@ -89,7 +89,8 @@ public sealed class FactoringTask : ItemTask
 
         // Where roots are due, the half and the gap stand side by side in a bracket: without a root they come to one number.
         if (TryRead(text) is { } read) return Write(read.Before, NeedsRoots ? read.Brackets.Select(b => (IReadOnlyList<PolyTerm>)PolynomialText.Collected(b)) : read.Brackets, Letter);
-        return SurdFactors.TryRead(text) is { } roots ? roots.Text(Letter) : text;
+        if (SurdFactors.TryRead(text) is { } roots) return roots.Text(Letter);
+        return MissingBracket.PutBack(text) is { } whole ? Canonical(whole) : text;
     }
 
     /// <summary>A product that comes to the quadratic and is not in linear factors as far as it could be is not finished.</summary>

@@ -1,6 +1,7 @@
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures.Outer;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Probes;
 
@@ -21,7 +22,7 @@ public static class PageNotes
     /// <summary>The notes on a page, in the order of their weight.</summary>
     public static IReadOnlyList<PageNote> For(Reading reading)
     {
-        IEnumerable<PageNote?> notes = [AnswersOfNeighbours(reading, 1), AnswersOfNeighbours(reading, -1), WrongCopies(reading), OneAnswer(reading), Blanks(reading), TurnedRound(reading), SlipsOfOneKind(reading)];
+        IEnumerable<PageNote?> notes = [AnswersOfNeighbours(reading, 1), AnswersOfNeighbours(reading, -1), WrongCopies(reading), OneAnswer(reading), Blanks(reading), TurnedRound(reading), SlipsOfOneKind(reading), MissingBrackets(reading)];
         return [.. notes.OfType<PageNote>()];
     }
 
@@ -80,6 +81,16 @@ public static class PageNotes
         return slips is null || slips.Count < 2
             ? null
             : new PageNote($"The slips in {ItemsOf(slips)} are of one kind ({slips[0].FirstWrongStep!.Text.Replace("This once: ", "", StringComparison.Ordinal).TrimEnd('.')}): a rule may be coming on, or going.", "");
+    }
+
+    /// <summary>Brackets that were put back so that a line or an answer could be read.</summary>
+    private static PageNote? MissingBrackets(Reading reading)
+    {
+        var guessed = reading.Items.Where(i => i.Item.IsAnswered).SelectMany(i => (i.Item.Work.Get(WorkFields.Lines) ?? []).Append(i.Item.Answer!).Select(MissingBracket.PutBack).OfType<string>().Take(1)
+            .Select(whole => (Item: i, Whole: Signs.Printed(whole)))).ToList();
+        return guessed.Count == 0
+            ? null
+            : new PageNote($"In {ItemsOf([.. guessed.Select(g => g.Item)])} a bracket is missing; read as {string.Join(", ", guessed.Select(g => g.Whole))}.", "");
     }
 
     private static string ItemsOf(List<ItemReading> items) => items.Count == 1
