@@ -59,7 +59,8 @@ public class FactoringTests
     [InlineData("factor x^2 - 25", 0, 0)]
     public void What_each_school_takes_is_counted(string task, int pairs, int brackets)
     {
-        var efforts = FactoringMethod.Efforts((FactoringTask)Task(task));
+        var efforts = SchoolEffort.Of(Task(task), School.Factoring);
+        efforts.Select(e => e.School).ShouldBe(["cross-and-box", "trial-pairs", "middle-and-gap"]);
         efforts.Select(e => e.Trials).ShouldBe([pairs, brackets, 0]);
         efforts.Select(e => e.Answer).ShouldAllBe(answer => answer == Task(task).RightAnswer);
         efforts[2].Steps.ShouldBeGreaterThanOrEqualTo(efforts[0].Steps);

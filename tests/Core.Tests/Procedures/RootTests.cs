@@ -5,6 +5,7 @@ using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
+using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Tests.Procedures;
 
@@ -50,6 +51,34 @@ public sealed class RootTests
         set.Judge(root).ShouldBe(Verdict.Right);
         Answer(task, DeviationSet.Taught).ShouldBe(onTheLine);
         Answer(task, new DeviationSet(Trying, [])).ShouldBe(root);
+    }
+
+    // 31: six elevenths of the way, 5.5 squared is 30.25, 5.6 squared 31.36. 12: 3.4 squared is 11.56, 3.5 squared 12.25. 90: 9.5 squared is 90.25, 9.4 squared 88.36.
+    [Theory]
+    [InlineData("sqrt(31)", "5.5 30.25 5.6 31.36", "5 + 6/11 5.54")]
+    [InlineData("sqrt(12)", "3.4 11.56 3.5 12.25", "3 + 3/7 3.42")]
+    [InlineData("sqrt(90)", "9.4 88.36 9.5 90.25", "9 + 9/19 9.47")]
+    [InlineData("sqrt(49)", "", "")]
+    public void Each_school_writes_what_it_takes(string task, string tried, string lines)
+    {
+        var set = TaskText.TryParse(task).Value!;
+        var run = new MethodRun { Recording = true };
+        Method.Run(set, run, new DeviationSet(Trying, []));
+        string.Join(' ', run.Page.Marks.Where(m => m.Field == WorkFields.Tried).Select(m => m.Text)).ShouldBe(tried);
+        Method.Run(set, run, DeviationSet.Taught);
+        string.Join(' ', run.Page.Marks.Where(m => m.Field == WorkFields.Lines).Select(m => m.Text)).ShouldBe(lines);
+        SchoolEffort.Of(set, School.Roots).Select(e => e.Trials).ShouldBe([0, tried.Split(' ').Length / 2]);
+    }
+
+    [Theory]
+    [InlineData("""{"tried":[{"value":"5.5","result":"30.25"},{"value":"5.6","result":"31.36"}]}""", "number-line")]
+    [InlineData("""{"lines":["5 + 6/11"]}""", "straight-line")]
+    [InlineData("""{"lines":["31 - 25 = 6"]}""", null)]
+    public void The_working_shows_the_school(string work, string? school)
+    {
+        var sheet = $$"""{"format":"yellow-pencil.worked-sheet","version":1,"student":"R","items":[{"id":"1","task":"sqrt(31)","answer":"5.6","work":{{work}}}]}""";
+        var shown = Method.Of(Family.Roots).SchoolShown(SheetReader.TryRead(sheet, out _)!.Items[0]);
+        (shown is { } answer ? School.Roots.Values[answer.Answer] : null).ShouldBe(school);
     }
 
     [Fact]

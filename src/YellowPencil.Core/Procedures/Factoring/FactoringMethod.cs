@@ -51,29 +51,8 @@ public sealed class FactoringMethod : Method
         run.Page.Append(quadratic.Canonical(quadratic.NeedsRoots && quadratic.Stage?.Finished is null ? new GapWork(run, quadratic).Factor() : new FactoringWork(run, quadratic).Factor()));
     }
 
-    /// <summary>What each school takes to factor a quadratic: how many pairs are tried, and how many steps there are.</summary>
-    public static IReadOnlyList<FactoringEffort> Efforts(FactoringTask task)
-    {
-        var run = new MethodRun { Recording = true };
-        return
-        [
-            .. Enum.GetValues<FactoringSchool>().Select(school =>
-            {
-                Run(task, run, new DeviationSet(School.Usual.With(School.Factoring, (int)school), []));
-                return new FactoringEffort(school, run.Trials, run.StepCount, run.Page.Answer.ToString());
-            }),
-        ];
-    }
-
     private static string Plain(string line) => string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c)));
 }
-
-/// <summary>What a school takes to factor one quadratic.</summary>
-/// <param name="School">The school.</param>
-/// <param name="Trials">How many pairs of numbers, or of brackets, are tried until one fits.</param>
-/// <param name="Steps">How many decisions and number facts there are.</param>
-/// <param name="Answer">What comes out.</param>
-public sealed record FactoringEffort(FactoringSchool School, int Trials, int Steps, string Answer);
 
 /// <summary>The steps of factoring one quadratic from where the working stands; null is "prime".</summary>
 /// <param name="run">The run.</param>
@@ -123,7 +102,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         }
 
         (a, b, c) = (a / front, b / front, c / front);
-        if (run.Page.KeepsMarks && front != 1) run.Page.Pass(Factors.Whole(front, a, b, c).Text(task.Letter), isWritten: true);
+        if (run.Page.KeepsMarks && front != 1) run.Page.Pass(Factors.Whole(front, a, b, c).Text(task.Letter), isWritten: c != 0);
         if (c == 0) return WithoutNumber(front, a, b);
         return (isPulled ? Rest(front * a, 1, b, c) : Rest(front, a, b, c)) ?? (front == 1 ? null : Factors.Whole(front, a, b, c));
     }
@@ -265,7 +244,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         if (school == FactoringSchool.TrialPairs && seen.B != 0) WriteTrials(seen, factors);
         if (factors is null || factors.Brackets.Count != 2) return factors;
         if (factors.Front is not { Power: 0, Number.IsOne: true } || before != 1) run.Page.Pass(FactoringTask.Write(new PolyTerm(1, 0), factors.Brackets, task.Letter), isWritten: false);
-        if (school != FactoringSchool.CrossAndBox) return factors;
+        if (school != FactoringSchool.CrossAndBox || seen.B == 0) return factors;
         var cells = new[] { new PolyTerm(seen.A, 2), new PolyTerm(one, 1), new PolyTerm(other, 1), new PolyTerm(seen.C, 0) };
         GridMarks.Write(run.Page, factors.Brackets[0], factors.Brackets[1], [[cells[0], cells[1]], [cells[2], cells[3]]], task.Letter);
         return factors;

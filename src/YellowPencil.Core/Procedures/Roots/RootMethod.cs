@@ -56,6 +56,8 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
 {
     private const int Most = 100_000;
 
+    private const int MostTried = 40;
+
     /// <summary>Estimates it.</summary>
     public void Walk()
     {
@@ -108,7 +110,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
         switch (run.Ask(RootPoints.Way, seen))
         {
             case RootWay.NumberLine:
-                Try(number);
+                Try(number, lower);
                 return;
             case RootWay.NearestWhole: Append(Rational.Whole(isNearerUpper ? lower + 1 : lower), 0); return;
             case RootWay.HalfWay: Append(Rational.Whole(lower) + half, task.Places); return;
@@ -191,19 +193,40 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
         }
     }
 
-    // By trying: tenths are squared until one is the nearest; what comes out is the root rounded.
-    private void Try(Rational number)
+    // By trying: a number is named by how near the squares are, squared, and mended by one in its last place until the number lies between two; the nearer is kept.
+    private void Try(Rational number, BigInteger lower)
     {
         var root = new Rational(RootTask.Root(number.Top * BigInteger.Pow(10, 2 * task.Places + 4) / number.Bottom), BigInteger.Pow(10, task.Places + 2));
-        if (run.Page.KeepsMarks) run.Page.Pass(RootTask.Written(RootTask.CutOff(root, task.Places + 1), task.Places + 1), isWritten: false);
         var nearest = RootTask.Rounded(root, task.Places);
         if (run.Page.KeepsMarks)
         {
-            run.Page.Write(WorkFields.Tried.Value(0), null, RootTask.Written(nearest, task.Places));
-            run.Page.Write(WorkFields.Tried.Result(0), null, RootTask.Written(nearest * nearest, 2 * task.Places));
+            run.Page.Pass(RootTask.Written(RootTask.CutOff(root, task.Places + 1), task.Places + 1), isWritten: false);
+            WriteTrials(Tried(number, lower), nearest);
         }
 
         Append(nearest, task.Places);
+    }
+
+    private List<Rational> Tried(Rational number, BigInteger lower)
+    {
+        var step = new Rational(1, BigInteger.Pow(10, task.Places));
+        var below = Rational.Whole(lower * lower);
+        var tried = new List<Rational> { RootTask.Rounded(Rational.Whole(lower) + (number - below) / Rational.Whole(2 * lower + 1), task.Places) };
+        var isAbove = tried[0] * tried[0] > number;
+        do tried.Add(isAbove ? tried[^1] - step : tried[^1] + step);
+        while (tried[^1] * tried[^1] > number == isAbove && tried.Count < MostTried);
+        return tried;
+    }
+
+    private void WriteTrials(List<Rational> tried, Rational kept)
+    {
+        run.Trials += tried.Count;
+        var row = 0;
+        foreach (var number in tried.Where(n => n != kept).Append(kept))
+        {
+            run.Page.Write(WorkFields.Tried.Value(row), null, RootTask.Written(number, task.Places));
+            run.Page.Write(WorkFields.Tried.Result(row++), null, RootTask.Written(number * number, 2 * task.Places));
+        }
     }
 
     private void Append(Rational number, int places) => run.Page.Append(RootTask.Written(number, Math.Max(places, number.IsWhole ? 0 : places)));

@@ -51,13 +51,17 @@ public sealed class TriedField() : WorkField<IReadOnlyList<Trial>>("tried")
 
     private protected override bool Tells(IReadOnlyList<Trial> value, Spot at) => at.Part / 2 < value.Count && (at.Part % 2 == 0 || value[at.Part / 2].Result is not null);
 
-    /// <summary>With what the trying ended; and, of brackets, whether what came before it is among what would be tried. In which order somebody tries says nothing.</summary>
+    /// <summary>
+    /// Of brackets, with what the trying ended, and whether what came before it is among what would be tried; of numbers, which are kept by what they come to, whether the
+    /// one that is kept was tried. In which order somebody tries says nothing.
+    /// </summary>
     private protected override IEnumerable<FieldMatch> Match(ItemTask task, IReadOnlyList<Trial> seen, IReadOnlyList<Mark> due)
     {
         if (seen.Count == 0 || Value(due) is not { Count: > 0 } trials) yield break;
-        var expected = trials.Select(t => task.Canonical(t.Value)).ToList();
-        yield return FieldMatch.Of(task.Canonical(seen[^1].Value) == expected[^1]);
-        if (seen.Count > 1 && trials.Count > 1) yield return FieldMatch.Of(seen.SkipLast(1).All(t => expected.Contains(task.Canonical(t.Value))));
+        var (expected, tried) = (trials.Select(t => task.Canonical(t.Value)).ToList(), seen.Select(t => task.Canonical(t.Value)).ToList());
+        var isOfNumbers = trials[^1].Result is not null;
+        yield return FieldMatch.Of(isOfNumbers ? tried.Contains(expected[^1]) : tried[^1] == expected[^1]);
+        if (!isOfNumbers && tried.Count > 1) yield return FieldMatch.Of(tried.SkipLast(1).All(expected.Contains));
     }
 
     private static string? Text(IEnumerable<Mark> marks, int part) => marks.Where(m => m.At.Part % 2 == part).Select(m => m.Text).LastOrDefault();
