@@ -21,6 +21,8 @@ public static class Catalogue
     private static readonly Dictionary<Family, IReadOnlyList<Bug>> ByFamily =
         Method.Families.ToDictionary(f => f, f => (IReadOnlyList<Bug>)[.. DeclaredFor(f), .. Method.Of(f).Parts.SelectMany(p => Inherited(f, p.Family))]);
 
+    private static readonly ConcurrentDictionary<Family, IReadOnlyList<Bug>> InsideAny = new();
+
     private static readonly ConcurrentDictionary<Bug, int> Breadths = new();
 
     private static readonly ConcurrentDictionary<Family, IReadOnlyList<ItemTask>> OrdinaryItems = new();
@@ -39,6 +41,9 @@ public static class Catalogue
 
     /// <summary>The bugs that can show in a family only beside another operation than the one that is set.</summary>
     public static IReadOnlyList<Bug> Instead(Family family) => [.. Method.Of(family).Instead.SelectMany(Of)];
+
+    /// <summary>The bugs of the written methods by which numbers inside a working of the family are dealt with.</summary>
+    public static IReadOnlyList<Bug> Inside(Family family) => InsideAny.GetOrAdd(family, f => Method.Of(f).Inside is { Count: > 0 } inside ? [.. All.Where(b => inside.Contains(b.Family) && b.Deviations.All(d => WholeNumbers.Points.Contains(d.Point!)))] : []);
 
     /// <summary>The bug of an id; null where there is none.</summary>
     public static Bug? Find(string id) => ById.GetValueOrDefault(id);

@@ -128,6 +128,9 @@ public static class Priors
     /// <summary>Slips for one item.</summary>
     public static readonly (double Value, double Weight)[] SlipRate = [(0.01, 0.35), (0.05, 0.35), (0.12, 0.2), (0.25, 0.1)];
 
+    /// <summary>How much less often a bug of a written method comes up inside another working than a bug of that working: most of the numbers there are small.</summary>
+    public const double InsideAnother = 0.1;
+
     /// <summary>The weight of a bug among the bugs of its family.</summary>
     public static double Weight(Commonness commonness) => commonness switch
     {

@@ -56,7 +56,8 @@ public static class SheetDiagnosis
             evidence.AddRange(ItemEvidence.Of(item, evidence.Count, [.. schools.Select(s => s.School)]));
         var bugs = bugsOf(families).Where(b => schools.Any(s => b.CanShowIn(s.School))).ToList();
         var instead = families.SelectMany(Catalogue.Instead).Distinct().Except(bugsOf(families)).ToList();
-        var likelihoods = schools.Select(s => new SheetLikelihood(evidence, bugs, instead, s.School, s.Weight, cancellation)).ToList();
+        var inside = families.SelectMany(Catalogue.Inside).Distinct().Except(bugsOf(families)).Except(instead).ToList();
+        var likelihoods = schools.Select(s => new SheetLikelihood(evidence, bugs, instead, inside, s.School, s.Weight, cancellation)).ToList();
         var searches = likelihoods.ConvertAll(l => new ExplanationSearch(l));
         var weighed = Together(searches.SelectMany(s => s.Search()));
         var unseen = ShareWithoutChance(likelihoods, families);

@@ -29,6 +29,7 @@ internal sealed class SheetLikelihood
     private readonly ItemLikelihood[] taughtRoughly;
     private readonly ItemLikelihood?[] taughtExactly;
     private readonly Dictionary<string, StudentTrees> trees = [];
+    private readonly HashSet<Bug> inside;
     private readonly double[] unlistedPrior;
     private readonly double[] efforts;
     private readonly double totalWeight;
@@ -38,11 +39,12 @@ internal sealed class SheetLikelihood
     /// <param name="items">The stretches of the sheet.</param>
     /// <param name="catalogue">The bugs of the families of the sheet.</param>
     /// <param name="instead">The bugs of the families whose methods come up where another operation is done.</param>
+    /// <param name="inside">The bugs of the methods by which numbers inside the workings are dealt with.</param>
     /// <param name="school">What the student was taught; null for the usual school.</param>
     /// <param name="schoolWeight">How probable that school is before any evidence.</param>
     /// <param name="cancellation">Ends the work early.</param>
     public SheetLikelihood(
-        IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<Bug> instead,
+        IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<Bug> instead, IReadOnlyList<Bug>? inside = null,
         School? school = null, double schoolWeight = 1, CancellationToken cancellation = default)
     {
         Sound = Hypothesis.SoundIn(school ?? School.Usual);
@@ -50,7 +52,8 @@ internal sealed class SheetLikelihood
         this.cancellation = cancellation;
         Items = items;
         slips = new SlipSearch(run);
-        Listed = new ChanceTable<Bug>(items, [.. catalogue, .. instead], b => b.Deviations, Sound.Deviations, run);
+        Listed = new ChanceTable<Bug>(items, [.. catalogue, .. instead, .. inside ?? []], b => b.Deviations, Sound.Deviations, run);
+        this.inside = [.. inside ?? []];
         ListedCount = catalogue.Count;
         Points = [.. items.Select(i => i.Task.Family).Distinct().SelectMany(f => Method.Of(f).Points).Distinct()];
         unlistedPrior = [.. Enum.GetValues<RuleLength>().Select(l => Priors.UnlistedOf(l) / Math.Max(1, Points.Sum(p => p.CountOf(l))))];
@@ -280,7 +283,7 @@ internal sealed class SheetLikelihood
     {
         var prior = schoolWeight * Priors.Number(hypothesis.Bugs.Count);
         for (var i = 0; i < hypothesis.Bugs.Count; i++)
-            prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) / totalWeight;
+            prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) * (inside.Contains(hypothesis.Bugs[i]) ? Priors.InsideAnother : 1) / totalWeight;
         foreach (var rule in hypothesis.Unlisted) prior *= unlistedPrior[(int)rule.Length];
         foreach (var fact in hypothesis.Facts) prior *= Priors.OneWrongFact * Priors.FactWeight(fact.Fact);
         return Math.Log(prior);

@@ -64,7 +64,7 @@ public readonly record struct NumberFact(FactKind Kind, int First, int Second)
     /// <param name="held">The value that the person holds without the slip; it is left out.</param>
     public IEnumerable<(int Value, double Weight)> Near(int held)
     {
-        var (from, to) = Kind switch { FactKind.Minus when First < 20 => (0, 9), FactKind.Plus or FactKind.Minus => (Math.Max(0, held - 10), held + 10), _ => (Math.Max(0, held - 12), held + 12) };
+        var (from, to) = Kind switch { FactKind.Minus when First < 20 && Value < 10 => (0, 9), FactKind.Plus or FactKind.Minus => (Math.Max(0, held - 10), held + 10), _ => (Math.Max(0, held - 12), held + 12) };
         for (var value = from; value <= to; value++)
         {
             var off = Math.Abs(value - held);

@@ -60,6 +60,9 @@ public abstract class Method
     /// <summary>The families whose methods come up where a student does another operation than the one that is set.</summary>
     public virtual IReadOnlyList<Family> Instead => [];
 
+    /// <summary>The families by whose methods numbers inside a working are dealt with beside it: their bugs show there, and nobody looks for new rules.</summary>
+    public virtual IReadOnlyList<Family> Inside => [];
+
     /// <summary>The fields of a page that this method, or another operation in its place, can fill.</summary>
     public IReadOnlyList<WorkField> AllFields => allFields ??= [.. Fields.Concat(Instead.SelectMany(f => Of(f).Fields)).Distinct()];
 

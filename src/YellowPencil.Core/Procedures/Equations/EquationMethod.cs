@@ -21,6 +21,9 @@ public sealed class EquationMethod : Method
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
 
     /// <inheritdoc/>
+    public override IReadOnlyList<Family> Inside => WholeNumbers.Inside;
+
+    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new EquationItems(seed).Next;
 
     /// <inheritdoc/>
@@ -91,7 +94,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                 LettersMoved.CrossedOff or LettersMoved.AsNumbersTaken or LettersMoved.AsNumbersAdded => leftLetters,
                 LettersMoved.LargerLessSmaller => Rational.Abs(leftLetters - rightLetters),
                 LettersMoved.RightLessLeft => rightLetters - leftLetters,
-                _ => leftLetters - rightLetters,
+                _ => Together(leftLetters, -rightLetters),
             };
             if (way == LettersMoved.AsNumbersTaken) rightNumbers -= rightLetters;
             if (way == LettersMoved.AsNumbersAdded) rightNumbers += rightLetters;
@@ -128,7 +131,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                 NumberMoved.DividesTheRight => rightNumbers / leftNumbers,
                 NumberMoved.TakenTwice => rightNumbers - leftNumbers - leftNumbers,
                 NumberMoved.RightStays => leftNumbers,
-                _ => rightNumbers - leftNumbers,
+                _ => Together(rightNumbers, -leftNumbers),
             };
             Pass(Side(leftLetters, default), Side(default, rightNumbers));
         }
@@ -185,8 +188,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
     private Rational Times(Rational one, Rational other)
     {
         var (a, b) = (Rational.Abs(one), Rational.Abs(other));
-        var size = a is { IsWhole: true } && b is { IsWhole: true } && a.Top > 1 && a.Top <= 12 && b.Top > 1 && b.Top <= 12
-            ? Rational.Whole(run.Recall(new NumberFact(FactKind.Times, (int)a.Top, (int)b.Top))) : a * b;
+        var size = a.IsWhole && b.IsWhole ? Rational.Whole(WholeNumbers.Product(run, a.Top, b.Top)) : a * b;
         return (one.Sign < 0 || other.Sign < 0) && SignPoints.IsNegativeAside(run, new SignsContext(one.Sign < 0, other.Sign < 0, a > b, IsQuotient: false)) ? -size : size;
     }
 
@@ -205,12 +207,20 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                     SideSum.SizesAdded => Rational.Abs(sum) + Rational.Abs(term.Number),
                     SideSum.SignOfFirstKept => sum.Sign < 0 ? -(Rational.Abs(sum) + Rational.Abs(term.Number)) : Rational.Abs(sum) + Rational.Abs(term.Number),
                     SideSum.SizesApart => Rational.Abs(Rational.Abs(sum) - Rational.Abs(term.Number)),
-                    _ => sum + term.Number,
+                    _ => Together(sum, term.Number),
                 };
             isFirst = false;
         }
 
         return sum;
+    }
+
+    private Rational Together(Rational one, Rational other)
+    {
+        if (!one.IsWhole || !other.IsWhole || one.IsZero || other.IsZero) return one + other;
+        var (first, second) = (BigInteger.Abs(one.Top), BigInteger.Abs(other.Top));
+        var size = one.Sign == other.Sign ? WholeNumbers.Sum(run, first, second) : WholeNumbers.Difference(run, BigInteger.Max(first, second), BigInteger.Min(first, second));
+        return Rational.Whole((one + other).Sign < 0 ? -size : size);
     }
 
     private void Join(ref Rational letters, ref Rational numbers, bool isLeft)

@@ -25,6 +25,9 @@ public sealed class ExpandingMethod : Method
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Box];
 
     /// <inheritdoc/>
+    public override IReadOnlyList<Family> Inside => WholeNumbers.Inside;
+
+    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new ExpandingItems(seed).Next;
 
     /// <inheritdoc/>
@@ -182,13 +185,11 @@ public sealed class ExpandingMethod : Method
             NumbersWay.FirstOnly => a,
             NumbersWay.SecondOnly => b,
             NumbersWay.LetterCountsAsOne when context.AreMixed => one.Power == 0 ? a : b,
-            _ when a * b < MostSeen => run.Value(ExpandingPoints.Size, context, (int)Product(run, a, b), MostSeen),
-            _ => Product(run, a, b),
+            _ when a * b < MostSeen => run.Value(ExpandingPoints.Size, context, (int)WholeNumbers.Product(run, a, b), MostSeen),
+            _ => WholeNumbers.Product(run, a, b),
         };
         return (one.Number.Sign < 0 || other.Number.Sign < 0) && SignPoints.IsNegativeAside(run, new SignsContext(one.Number.Sign < 0, other.Number.Sign < 0, a > b || (a == b && one.Number.Sign < 0), IsQuotient: false)) ? -size : size;
     }
-
-    private static BigInteger Product(MethodRun run, BigInteger a, BigInteger b) => a > 1 && a <= 12 && b > 1 && b <= 12 ? run.Recall(new NumberFact(FactKind.Times, (int)a, (int)b)) : a * b;
 
     private static int Seen(BigInteger number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number));
 }

@@ -97,7 +97,8 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
             if (way == CommonFactor.NothingElse && c != 0 && common != 1) return Factors.Whole(common, a / common, b / common, c / common);
             if (way == CommonFactor.Lost && common != 1) (front, a, b, c) = (1, a / common, b / common, c / common);
             if (way == CommonFactor.NumberOnly && c == 0) return common == 1 ? null : Factors.Whole(common, a / common, b / common, 0);
-            if (way == CommonFactor.OfNumbersHalf && common % 2 == 0 && Math.Abs(common) > 2) front = common / 2;
+            if (way == CommonFactor.OfNumbersHalf && before != 1) front = 1;
+            else if (way == CommonFactor.OfNumbersHalf && common % 2 == 0 && Math.Abs(common) > 2) front = common / 2;
             if (way == CommonFactor.NotFromLast && c != 0 && (b == 0 ? common : ofLetters) is var taken && taken != 1) return Rest(taken, a / taken, b / taken, c) ?? Factors.Whole(taken, a / taken, b / taken, c);
         }
 

@@ -107,11 +107,9 @@ internal readonly struct GapSteps(MethodRun run, Quadratic seen)
     private Rational Sum(Rational one, Rational other)
     {
         if (!IsSmall(one) || !IsSmall(other) || one.IsZero || other.IsZero) return one + other;
-        var (first, second) = ((int)one.Top, (int)other.Top);
-        if (first < 0 && second < 0) return Rational.Whole(-run.Recall(new NumberFact(FactKind.Plus, -first, -second)));
-        if (first > 0 && second > 0) return Rational.Whole(run.Recall(new NumberFact(FactKind.Plus, first, second)));
-        var (larger, smaller) = (Math.Max(Math.Abs(first), Math.Abs(second)), Math.Min(Math.Abs(first), Math.Abs(second)));
-        return Signed(one + other, run.Recall(new NumberFact(FactKind.Minus, larger, smaller)));
+        var (first, second) = ((int)Rational.Abs(one).Top, (int)Rational.Abs(other).Top);
+        var fact = one.Sign == other.Sign ? new NumberFact(FactKind.Plus, first, second) : new NumberFact(FactKind.Minus, Math.Max(first, second), Math.Min(first, second));
+        return Signed(one + other, run.Recall(fact));
     }
 
     private static Rational Signed(Rational like, int size) => Rational.Whole(like.Sign < 0 ? -size : size);

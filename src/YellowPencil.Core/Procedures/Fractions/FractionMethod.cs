@@ -20,6 +20,9 @@ public sealed class FractionMethod : Method
     public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.Fractions];
 
     /// <inheritdoc/>
+    public override IReadOnlyList<Family> Inside => WholeNumbers.Inside;
+
+    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new FractionItems(seed).Next;
 
     /// <inheritdoc/>

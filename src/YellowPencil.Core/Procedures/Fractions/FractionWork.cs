@@ -214,13 +214,9 @@ internal readonly struct FractionWork(MethodRun run)
         return new Fraction(by, change.To);
     }
 
-    private long Times(int one, int other) => one is > 1 and <= 12 && other is > 1 and <= 12 ? run.Recall(new NumberFact(FactKind.Times, one, other)) : (long)one * other;
+    private long Times(int one, int other) => (long)WholeNumbers.Product(run, one, other);
 
-    private long Plus(long one, long other) => one <= 10 && other <= 10 ? run.Recall(new NumberFact(FactKind.Plus, (int)one, (int)other)) : one + other;
+    private long Plus(long one, long other) => (long)WholeNumbers.Sum(run, one, other);
 
-    private long Minus(long one, long other)
-    {
-        var (larger, smaller) = (Math.Max(one, other), Math.Min(one, other));
-        return larger < 20 && smaller <= 10 ? run.Recall(new NumberFact(FactKind.Minus, (int)larger, (int)smaller)) : larger - smaller;
-    }
+    private long Minus(long one, long other) => (long)WholeNumbers.Difference(run, Math.Max(one, other), Math.Min(one, other));
 }

@@ -79,9 +79,9 @@ public sealed class IntegerMethod : Method
         var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
         var digits = way switch
         {
-            SignedWay.SizesAdded => Plus(run, first, second),
-            SignedWay.SizesApart => Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second)),
-            _ => divides ? Quotient(run, first, second) : Times(run, first, second),
+            SignedWay.SizesAdded => WholeNumbers.Plus(run, first, second, LargestInHead),
+            SignedWay.SizesApart => WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), LargestInHead),
+            _ => divides ? WholeNumbers.Quotient(run, first, second) : WholeNumbers.Times(run, first, second),
         };
         if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
         run.Page.AppendDecimal(digits, 0, isNegative);
@@ -139,7 +139,7 @@ public sealed class IntegerMethod : Method
             _ => ofLeft,
         };
         var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
-        var digits = adds ? Plus(run, first, second) : Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second));
+        var digits = adds ? WholeNumbers.Plus(run, first, second, LargestInHead) : WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), LargestInHead);
         if (first > 999 || second > 999) return digits;
         if (!run.IsOpen(IntegerPoints.Size))
         {
@@ -148,75 +148,6 @@ public sealed class IntegerMethod : Method
         }
 
         var size = (int)BigInteger.Min(Digits.Value(digits), 99_999_999);
-        return run.Decide(IntegerPoints.Size, context, size) is var decided && decided == size ? digits : DigitsOf(run, decided);
-    }
-
-    private static Span<int> Plus(MethodRun run, BigInteger first, BigInteger second)
-    {
-        if (first <= LargestInHead && second <= LargestInHead) return Digit(run, run.Recall(new NumberFact(FactKind.Plus, (int)first, (int)second), 0));
-        var top = DigitsOf(run, first);
-        var bottom = DigitsOf(run, second);
-        var width = Math.Max(top.Length, bottom.Length);
-        var rows = run.Take(2 * width);
-        top.CopyTo(rows);
-        bottom.CopyTo(rows[width..]);
-        var cells = run.Take(width + 2);
-        run.Page.IsAside = true;
-        new ColumnSumWork(run, rows, 2, cells).Work(SumDirection.FromOnes);
-        run.Page.IsAside = false;
-        return Flat(run, cells);
-    }
-
-    private static Span<int> Minus(MethodRun run, BigInteger larger, BigInteger smaller)
-    {
-        if (larger < 2 * LargestInHead && smaller <= LargestInHead) return Digit(run, run.Recall(new NumberFact(FactKind.Minus, (int)larger, (int)smaller), 0));
-        var top = DigitsOf(run, larger);
-        var bottom = run.Take(top.Length);
-        DigitsOf(run, smaller).CopyTo(bottom);
-        var cells = run.Take(top.Length);
-        run.Page.IsAside = true;
-        new ColumnDifferenceWork(run, top, bottom, cells).Work(Direction.FromOnes);
-        run.Page.IsAside = false;
-        return Flat(run, cells);
-    }
-
-    private static Span<int> Times(MethodRun run, BigInteger first, BigInteger second)
-    {
-        if (first <= 12 && second <= 12) return Digit(run, run.Recall(new NumberFact(FactKind.Times, (int)first, (int)second), 0));
-        run.Page.IsAside = true;
-        var answer = ProductWork.Multiply(run, DigitsOf(run, first), DigitsOf(run, second));
-        run.Page.IsAside = false;
-        return answer;
-    }
-
-    private static Span<int> Quotient(MethodRun run, BigInteger dividend, BigInteger divisor)
-    {
-        var quotient = dividend / divisor;
-        if (quotient <= 12 && divisor <= 12) return Digit(run, run.Recall(new NumberFact(FactKind.DividedBy, (int)dividend, (int)divisor), 0));
-        if (divisor >= BigInteger.Pow(10, LongDivision.MostDivisorDigits)) return DigitsOf(run, quotient);
-        var digits = DigitsOf(run, dividend);
-        digits.Reverse();
-        run.Page.IsAside = true;
-        var work = new DivisionWork(run, digits, digits.Length, (long)divisor, asksDecimal: false, mostAppended: 0);
-        work.Work();
-        run.Page.IsAside = false;
-        work.Quotient[..work.Written].Reverse();
-        return Flat(run, work.Quotient[..work.Written]);
-    }
-
-    private static Span<int> Flat(MethodRun run, ReadOnlySpan<int> cells)
-    {
-        var digits = run.Take(7 * cells.Length);
-        return digits[..Digits.Flatten(cells, digits)];
-    }
-
-    private static Span<int> Digit(MethodRun run, int value) => Flat(run, run.Take(1, Math.Max(0, value)));
-
-    private static Span<int> DigitsOf(MethodRun run, BigInteger value)
-    {
-        var text = value.ToString();
-        var digits = run.Take(text.Length);
-        for (var i = 0; i < digits.Length; i++) digits[i] = text[digits.Length - 1 - i] - '0';
-        return digits;
+        return run.Decide(IntegerPoints.Size, context, size) is var decided && decided == size ? digits : WholeNumbers.DigitsOf(run, decided);
     }
 }

@@ -24,6 +24,9 @@ public sealed class MixedMethod : Method
     public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.MixedNumbers];
 
     /// <inheritdoc/>
+    public override IReadOnlyList<Family> Inside => WholeNumbers.Inside;
+
+    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new MixedItems(seed).Next;
 
     /// <inheritdoc/>
@@ -92,12 +95,11 @@ public sealed class MixedMethod : Method
             MadeImproper.SideBySide => whole * (top < 10 ? 10 : top < 100 ? 100 : 1000) + top,
             MadeImproper.WholePlusTopTimesBottom => (whole + top) * bottom,
             MadeImproper.WholeLessOne => (whole - 1) * bottom + top,
-            _ => Product(run, whole, bottom) + top,
+            _ => (long)WholeNumbers.Sum(run, WholeNumbers.Product(run, whole, bottom), top),
         };
         if (made < Fraction.Most) made = run.Value(MixedPoints.ImproperTop, context, (int)made, Fraction.Most);
         if (bottom < Fraction.Most) bottom = Math.Max(1, run.Value(MixedPoints.ImproperBottom, context, (int)bottom, Fraction.Most));
         return new Fraction(made, bottom);
     }
 
-    private static long Product(MethodRun run, long one, long other) => one is > 1 and <= 12 && other is > 1 and <= 12 ? run.Recall(new NumberFact(FactKind.Times, (int)one, (int)other)) : one * other;
 }

@@ -17,6 +17,9 @@ public sealed class PolynomialMethod : Method
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
 
     /// <inheritdoc/>
+    public override IReadOnlyList<Family> Inside => WholeNumbers.Inside;
+
+    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new PolynomialItems(seed).Next;
 
     /// <inheritdoc/>
@@ -185,15 +188,13 @@ internal static class Collecting
     private static BigInteger Sum(MethodRun run, BigInteger a, BigInteger b)
     {
         var (larger, smaller) = (BigInteger.Max(BigInteger.Abs(a), BigInteger.Abs(b)), BigInteger.Min(BigInteger.Abs(a), BigInteger.Abs(b)));
-        if (larger > 18 || smaller > 10) return a + b;
         if (a.Sign < 0 == b.Sign < 0)
         {
-            if (larger > 10) return a + b;
-            var sum = run.Recall(new NumberFact(FactKind.Plus, (int)BigInteger.Abs(a), (int)BigInteger.Abs(b)));
+            var sum = WholeNumbers.Sum(run, BigInteger.Abs(a), BigInteger.Abs(b));
             return a.Sign < 0 ? -sum : sum;
         }
 
-        var apart = run.Recall(new NumberFact(FactKind.Minus, (int)larger, (int)smaller));
+        var apart = WholeNumbers.Difference(run, larger, smaller);
         return (BigInteger.Abs(a) > BigInteger.Abs(b) ? a : b).Sign < 0 ? -apart : apart;
     }
 
