@@ -100,6 +100,12 @@ public sealed record Explanation
     /// <summary>On how many wrong answers that the explanation gives each rule has a part; of the rule with fewest, how many.</summary>
     public int LeastShown { get; init; }
 
+    /// <summary>The same of the rule with most.</summary>
+    public int MostShown { get; init; }
+
+    /// <summary>Whether it puts together several rules of which each shows on a single item: none of them is a rule yet.</summary>
+    public bool IsOnceEach => Hypothesis.RuleCount > 1 && MostShown < SheetDiagnosis.LeastShown;
+
     /// <summary>How each answered item stands to it, by item id.</summary>
     public required IReadOnlyDictionary<string, Stand> Stands { get; init; }
 
@@ -171,6 +177,12 @@ public sealed record Reading
 
     /// <summary>In falling order of probability; "no systematic bug" is always among them.</summary>
     public required IReadOnlyList<Explanation> Explanations { get; init; }
+
+    /// <summary>The explanations that are told to people one by one: those that put together what happened once each are told together, by <see cref="OnceEach"/>.</summary>
+    public IEnumerable<Explanation> OneByOne => Explanations.Where(e => !e.IsOnceEach);
+
+    /// <summary>The probability that several rules are at work, each of which shows on a single item.</summary>
+    public double OnceEach => Explanations.Where(e => e.IsOnceEach).Sum(e => e.Probability);
 
     /// <summary>What is told as fewer rules, as one of them shows on a single item.</summary>
     public IReadOnlyList<SeenOnce> SeenOnce { get; init; } = [];

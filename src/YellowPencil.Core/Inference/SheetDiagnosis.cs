@@ -233,6 +233,7 @@ public static class SheetDiagnosis
             followed += met.Followed;
         }
 
+        var shown = sheet.Shown(candidate.Hypothesis);
         return new Explanation
         {
             Hypothesis = candidate.Hypothesis,
@@ -242,7 +243,8 @@ public static class SheetDiagnosis
             Followed = followed,
             Stands = stands,
             Origin = string.Join(" ", candidate.Hypothesis.Bugs.Select(bug => OriginOf(bug, sheet)).Where(o => o.Length > 0)),
-            LeastShown = sheet.Shown(candidate.Hypothesis).DefaultIfEmpty().Min(),
+            LeastShown = shown.DefaultIfEmpty().Min(),
+            MostShown = shown.DefaultIfEmpty().Max(),
             Predictions = evidence.Where(e => e.IsLast).ToDictionary(e => e.Item.Id, e => candidate.Items[e.Index].Prediction),
         };
     }
@@ -252,6 +254,7 @@ public static class SheetDiagnosis
     {
         var places = sheet.Items.Where(item => item.Task.Family != bug.Family && sheet.Listed.OnTaughtWay(bug, item) > 0)
             .SelectMany(item => Method.Of(item.Task.Family).Parts.Where(p => p.Family == bug.Family)).Select(p => p.Where).Distinct().ToList();
+        if (sheet.Items.Any(item => Method.Of(item.Task.Family).Inside.Contains(bug.Family) && sheet.Listed.OnTaughtWay(bug, item) > 0)) places.Add("in numbers inside the working");
         return places.Count == 0 ? "" : $"It is a bug of {bug.Family.Title()} and shows here {string.Join(" and ", places)}.";
     }
 

@@ -52,7 +52,11 @@ internal sealed record FactoringStage
         FactoringLine.Numbers numbers => Left(task) with { Numbers = (numbers.One, numbers.Other) },
         FactoringLine.Split split when (split.One + split.Other) is { IsWhole: true } sum => new FactoringStage
         {
-            Front = split.Front == 1 ? Front : split.Front, A = split.A, B = (int)sum.Top, C = split.C, Numbers = (split.One, split.Other),
+            Front = split.Front == 1 ? Front : split.Front,
+            A = split.A,
+            B = (int)sum.Top,
+            C = split.C,
+            Numbers = (split.One, split.Other),
         },
         FactoringLine.Brackets brackets => Behind(brackets, task),
         _ => null,

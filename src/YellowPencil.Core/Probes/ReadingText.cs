@@ -17,6 +17,9 @@ public static class ReadingText
         _ => "Something systematic goes on that no rule found fits.",
     };
 
+    /// <summary>What is said of explanations that put together what happened once each.</summary>
+    public const string OnceEach = "Several of these or other rules together, each seen on a single item: what happened once is no rule yet.";
+
     /// <summary>What the student does, in one sentence about them.</summary>
     /// <param name="reading">The reading.</param>
     /// <param name="who">The student's name or code.</param>
@@ -46,7 +49,7 @@ public static class ReadingText
     }
 
     /// <summary>The explanations with a rule that a page which does not tell them apart leaves open.</summary>
-    internal static IEnumerable<Explanation> Rivals(Reading reading) => reading.Explanations.Where(e => !e.IsSound && e.Probability >= 0.1).Take(3);
+    internal static IEnumerable<Explanation> Rivals(Reading reading) => reading.OneByOne.Where(e => !e.IsSound && e.Probability >= 0.1).Take(3);
 
     /// <summary>The names of the explanations that a page does not tell apart from the likeliest one with a rule; none where one is held.</summary>
     public static IReadOnlyList<string> RivalsOf(Reading reading, Func<Explanation, string>? nameOf = null) => reading.Outcome != Outcome.NotToldApart
@@ -114,11 +117,13 @@ public static class ReadingText
     {
         var text = new StringBuilder();
         text.Append($"{reading.Sheet.Student}: {Say(reading.Outcome)}\n");
-        foreach (var explanation in reading.Explanations.Where(e => e.Probability >= 0.01))
+        foreach (var explanation in reading.OneByOne.Where(e => e.Probability >= 0.01))
         {
             text.Append($"  {Math.Min(99, 100 * explanation.Probability),3:0} %  {explanation.Text.In(word)}\n");
             if (explanation.NotSeparatedFrom.Count > 0) text.Append($"         not told apart from {Others(explanation.NotSeparatedFrom).In(word)}\n");
         }
+
+        if (reading.OnceEach >= 0.01) text.Append($"  {Math.Min(99, 100 * reading.OnceEach),3:0} %  {OnceEach}\n");
 
         foreach (var note in PageNotes.For(reading)) text.Append($"  {$"{note.Text} {note.Caution}".TrimEnd()}\n");
         foreach (var fact in reading.Facts) text.Append($"  fact: {fact.Fact} = {fact.Written} on items {string.Join(", ", fact.Items)}\n");

@@ -64,7 +64,7 @@ internal static class TypingApi
             typed = sheet.Items.Count(i => i.Answer is not null),
             of = reading.Items.Count,
             turned = TurnedAnswers.In(reading).Select(t => new { id = t.Id, answer = t.Answer, other = t.Other }),
-            explanations = reading.Explanations.Where(e => e.Probability >= 0.05).Take(3)
+            explanations = reading.OneByOne.Where(e => e.Probability >= 0.05).Take(3)
                 .Select(e => new { sure = Shares.Percent(e.Alone), text = names.Told(e, page.Student!.Word) }),
         };
     }

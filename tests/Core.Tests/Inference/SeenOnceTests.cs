@@ -34,6 +34,18 @@ public class SeenOnceTests
     }
 
     [Fact]
+    public void Three_errors_once_each_are_told_together_and_not_as_rules_put_together()
+    {
+        var reading = SheetDiagnosis.Read(Page("604 - 278 = 474", "456 + 378 = 834", "47 * 38 = 1786", "624 / 6 = 14", "4.56 + 3.7 = 8.26", "-7 - -12 = -19", "81 - 27 = 54", "23 * 12 = 276"));
+        reading.Outcome.ShouldBe(Outcome.TooFewChances);
+        reading.OneByOne.ShouldAllBe(e => e.Hypothesis.RuleCount <= 1);
+        reading.OnceEach.ShouldBeGreaterThan(0.3);
+        var told = ReadingText.Write(reading, []).Split('\n').Where(line => line.Contains(" %  ", StringComparison.Ordinal)).ToList();
+        told.Count.ShouldBeLessThanOrEqualTo(4);
+        told[^1].ShouldEndWith("what happened once is no rule yet.");
+    }
+
+    [Fact]
     public void Seen_twice_it_is_a_second_rule()
     {
         var reading = SheetDiagnosis.Read(Page([.. LinedUpOnTheRight, "624 / 6 = 14", "4212 / 4 = 153", "832 / 8 = 14", "515 / 5 = 13"]));

@@ -29,7 +29,7 @@ public sealed class ReadingView
     {
         (Page, Reading, this.names, this.time) = (page, reading, names, time);
         Chosen = reading.Explanations.FirstOrDefault(e => ReadingDesk.RulesOf(e) == rules) ?? reading.Best;
-        Shown = [.. reading.Explanations.Where(e => e.Probability >= LeastShown).Take(MostShown)];
+        Shown = [.. reading.OneByOne.Where(e => e.Probability >= LeastShown).Take(MostShown)];
         if (!Shown.Contains(Chosen)) Shown = [.. Shown, Chosen];
         var next = NextStep.After(reading, NextItems.For(reading));
         Step = next.Kind != NextStepKind.Plan || Chosen.IsSound || PlanMaker.CanPlan(Chosen.Hypothesis)
