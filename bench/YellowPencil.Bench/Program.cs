@@ -79,7 +79,7 @@ static void Time(Family family, string what, IReadOnlyList<ItemTask> tasks)
     var times = new List<double>();
     foreach (var bug in Catalogue.Of(family).Where((_, i) => i % 9 == 0))
     {
-        var student = new SimulatedStudent(Hypothesis.Sound.With(bug), 0.95, 0.05, 3);
+        var student = new SimulatedStudent(Hypothesis.Of(bug), 0.95, 0.05, 3);
         var sheet = new WorkedSheet { Student = "x", Items = [.. tasks.Select((t, i) => student.Write(i.ToString(), t))] };
         for (var i = 0; i < 10; i++) SheetDiagnosis.Read(sheet);
         var clock = Stopwatch.StartNew();

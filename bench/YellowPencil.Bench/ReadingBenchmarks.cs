@@ -30,7 +30,7 @@ public class ReadingBenchmarks
     public void Write()
     {
         var bugs = Catalogue.DeclaredFor(Family);
-        var student = new SimulatedStudent(Hypothesis.Sound.With(bugs[bugs.Count / 2]), 0.9, 0.05, 5);
+        var student = new SimulatedStudent(Hypothesis.Of(bugs[bugs.Count / 2]), 0.9, 0.05, 5);
         sheet = new WorkedSheet { Student = "x", Items = [.. SheetDesign.Of(Family, 15, seed: 7).Select((t, i) => student.Write(i.ToString(), t))] };
     }
 
@@ -48,7 +48,7 @@ public class ReadingBenchmarks
         for (var one = 0; one < bugs.Count; one++)
             for (var other = one; other < bugs.Count; other++)
             {
-                var student = one == other ? Hypothesis.Sound.With(bugs[one]) : Hypothesis.Sound.With(bugs[one]).With(bugs[other]);
+                var student = one == other ? Hypothesis.Of(bugs[one]) : Hypothesis.Of(bugs[one], bugs[other]);
                 var likelihood = 1.0;
                 foreach (var item in sheet.Items)
                 {

@@ -37,7 +37,7 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
         var bins = new (int Count, double Sum, int Right)[10];
         var seed = 1000;
         foreach (var bug in bugs)
-            for (var i = 0; i < studentsPerBug; i++) One(Hypothesis.Sound.With(bug), setting, seed++, tally, bins);
+            for (var i = 0; i < studentsPerBug; i++) One(Hypothesis.Of(bug), setting, seed++, tally, bins);
         tally.CalibrationError = Error(bins);
         return tally;
     }
@@ -51,7 +51,7 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
             for (var seed = 0; seed < students; seed++)
             {
                 var fresh = ItemPool.Of(family, FreshItems, seed + 900);
-                var sheet = Sheet(Hypothesis.Sound.With(bug), setting, seed, Tasks(setting, seed)) with { Predict = [.. fresh.Select(SetItem.Of)] };
+                var sheet = Sheet(Hypothesis.Of(bug), setting, seed, Tasks(setting, seed)) with { Predict = [.. fresh.Select(SetItem.Of)] };
                 var reading = SheetDiagnosis.Read(sheet, families => [.. families.SelectMany(Catalogue.Of).Where(b => b != bug)]);
                 for (var i = 0; i < fresh.Count; i++)
                 {
@@ -77,7 +77,7 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
         while (tally.Students < students)
         {
             var (a, b) = (bugs[random.Next(bugs.Count)], bugs[random.Next(bugs.Count)]);
-            if (a.Decision != b.Decision) One(Hypothesis.Sound.With(a).With(b), setting, 90_000 + tally.Students, tally, bins);
+            if (a.Decision != b.Decision) One(Hypothesis.Of(a, b), setting, 90_000 + tally.Students, tally, bins);
         }
 
         tally.CalibrationError = Error(bins);
@@ -117,7 +117,7 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
         var bin = Math.Min(9, (int)(ClassProbability(reading) * 10));
         bins[bin] = (bins[bin].Count + 1, bins[bin].Sum + ClassProbability(reading), bins[bin].Right + (within ? 1 : 0));
 
-        var ceiling = ExactAnswers(sheet, fresh, setting);
+        var ceiling = ExactAnswers(sheet, fresh, setting, truth.School);
         var plain = PlainReading(sheet);
         if (plain.RuleIds.SequenceEqual(ids)) tally.PlainExact++;
         var run = new MethodRun();
@@ -167,12 +167,12 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
         return new WorkedSheet { Student = "simulated", Items = [.. items] };
     }
 
-    /// <summary>What is foretold by one who knows that there is one bug of the family, or none, and how often it is followed and slipped from.</summary>
-    private string[] ExactAnswers(WorkedSheet sheet, IReadOnlyList<ItemTask> fresh, Setting setting)
+    /// <summary>What is foretold by one who knows the school, that there is one bug of the family, and how often it is followed and slipped from.</summary>
+    private string[] ExactAnswers(WorkedSheet sheet, IReadOnlyList<ItemTask> fresh, Setting setting, School school)
     {
-        var items = sheet.Items.Where(i => i.IsAnswered).SelectMany((item, i) => ItemEvidence.Of(item, i, [School.Usual])).ToList();
-        var likelihood = new SheetLikelihood(items, bugs, []);
-        var weighed = bugs.Select(b => Hypothesis.Sound.With(b)).Select(h =>
+        var items = sheet.Items.Where(i => i.IsAnswered).SelectMany((item, i) => ItemEvidence.Of(item, i, [school])).ToList();
+        var likelihood = new SheetLikelihood(items, bugs, [], school: school);
+        var weighed = bugs.Select(b => likelihood.Sound.With(b)).Select(h =>
         {
             var exact = likelihood.Refine(likelihood.Rough(h));
             return (Hypothesis: h, Log: exact.LogPrior + exact.Items.Sum(i => Math.Log(Math.Max(1e-12, i.At(setting.Consistency, setting.SlipRate)))));
@@ -192,7 +192,7 @@ internal sealed class RecoveryStudy(Family family, IReadOnlyList<Bug> bugs, int 
     private Hypothesis PlainReading(WorkedSheet sheet)
     {
         var run = new MethodRun();
-        return Catalogue.Of(family).Select(b => Hypothesis.Sound.With(b)).Prepend(Hypothesis.Sound).MaxBy(h => sheet.Items.Count(i =>
+        return Catalogue.Of(family).Select(b => Hypothesis.Of(b)).Prepend(Hypothesis.Sound).MaxBy(h => sheet.Items.Count(i =>
         {
             Method.Run(i.Task, run, h.Deviations);
             return run.Page.Answer.SequenceEqual(i.Answer ?? "");

@@ -55,7 +55,7 @@ public static class EngineVersion
 
             for (var i = 0; i < SheetsPerFamily; i++)
             {
-                var hand = new SimulatedStudent(Hypothesis.Sound.With(bugs[(7 * i + 3) % bugs.Count]).With(bugs[(11 * i + 5) % bugs.Count]), 0.8, 0.15, i);
+                var hand = new SimulatedStudent(Hypothesis.Of(bugs[(7 * i + 3) % bugs.Count], bugs[(11 * i + 5) % bugs.Count]), 0.8, 0.15, i);
                 var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "", Items = [.. items.Take(10).Select((task, n) => hand.Write($"{n}", task))] });
                 text.Append($"{reading.Outcome} {reading.SomethingElse:F6} {reading.NoChance:F6}\n");
                 foreach (var e in reading.Explanations) text.Append($"{e.Hypothesis.Key} {e.Probability:F6}\n");

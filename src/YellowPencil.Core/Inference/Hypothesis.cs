@@ -34,6 +34,9 @@ public sealed class Hypothesis
     /// <summary>What the student was taught where schools differ.</summary>
     public School School { get; }
 
+    /// <summary>The student of some bugs and nothing else, in the school in which they show.</summary>
+    public static Hypothesis Of(params IReadOnlyList<Bug> bugs) => new(bugs, [], []);
+
     /// <summary>The student of a school without bugs and without wrong facts.</summary>
     public static Hypothesis SoundIn(School school) => new([], [], [], school);
 

@@ -46,13 +46,16 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         foreach (var candidate in candidates.Take(1).Concat(candidates.Skip(1).Where(c => c.Probability > 0.05)))
         {
             if (candidate.Items[item.Index].IsMet)
-                return (new ItemReplay(candidate.Hypothesis, procedures.LikeliestWay(item, candidate.Hypothesis, candidate.Consistency) ?? 0, null, true), !candidate.ToldAs.Items[item.Index].IsMet);
+                return (new ItemReplay(candidate.Hypothesis, procedures.LikeliestWay(item, candidate.Hypothesis, candidate.Consistency) ?? 0, null, true), !candidate.ToldAs.Items[item.Index].IsMet || IsSeenOnce(candidate.Hypothesis));
             var slips = sheet.Slips(item, candidate.Hypothesis);
             if (slips.Count > 0) return (new ItemReplay(candidate.Hypothesis, 0, slips[0].Slip, true), false);
         }
 
         return (new ItemReplay(candidates[0].Hypothesis, 0, null, false), false);
     }
+
+    // One item is no rule: what is done by a rule that shows on no other was done this once.
+    private bool IsSeenOnce(Hypothesis hypothesis) => hypothesis.RuleCount > 0 && sheet.Shown(hypothesis).Max() < SheetDiagnosis.LeastShown;
 
     private Step FirstDeviantStep(ItemEvidence item, ItemReplay replay)
     {

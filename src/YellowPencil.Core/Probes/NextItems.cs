@@ -118,7 +118,7 @@ public static class NextItems
         var hidden = ShowingItems.WithoutChance(reading).Where(b => reading.Explanations.All(e => !e.Hypothesis.Bugs.Contains(b)))
             .OrderByDescending(b => Priors.Weight(b.Commonness)).ThenBy(b => b.Id, StringComparer.Ordinal).Take(MostWithoutChance).ToList();
         var total = hidden.Sum(b => Priors.Weight(b.Commonness));
-        return hidden.Select(b => new Weighed(Hypothesis.Sound.With(b), 0.9, Math.Max(LeastWithoutChance, reading.NoChance) * Priors.Weight(b.Commonness) / total));
+        return hidden.Select(b => new Weighed(Hypothesis.Of(b), 0.9, Math.Max(LeastWithoutChance, reading.NoChance) * Priors.Weight(b.Commonness) / total));
     }
 
     private static string Likeliest(IReadOnlyDictionary<string, double> answers) =>

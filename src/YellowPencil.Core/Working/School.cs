@@ -29,6 +29,9 @@ public abstract class SchoolQuestion
     /// <summary>How common each answer is before anything is known; they sum to 1.</summary>
     public IReadOnlyList<double> Weights { get; }
 
+    /// <summary>The answer that leaves the same lines and answers as another one, marks apart; itself for most.</summary>
+    internal Func<int, int> WritesLike { get; init; } = static answer => answer;
+
     internal int Ordinal { get; }
 }
 
@@ -98,7 +101,10 @@ public sealed class School
     public static readonly SchoolQuestion<CarryMarkSchool> CarryMark = new("carry-mark", 3, "A carry is noted", ("over the next column", 0.5), ("under the line, below the next column", 0.3), ("small, beside the next digit of the answer", 0.2));
 
     /// <summary>How a quadratic is factored.</summary>
-    public static readonly SchoolQuestion<FactoringSchool> Factoring = new("factoring", 4, "Quadratics are factored", ("with X and box", 0.4), ("by trying pairs", 0.4), ("by middle and gap", 0.2));
+    public static readonly SchoolQuestion<FactoringSchool> Factoring = new("factoring", 4, "Quadratics are factored", ("with X and box", 0.4), ("by trying pairs", 0.4), ("by middle and gap", 0.2))
+    {
+        WritesLike = answer => answer == (int)FactoringSchool.TrialPairs ? (int)FactoringSchool.CrossAndBox : answer,
+    };
 
     /// <summary>How a square root is estimated.</summary>
     public static readonly SchoolQuestion<RootSchool> Roots = new("roots", 5, "Roots are estimated", ("on a straight line between two squares", 0.5), ("on the number line, by trying", 0.5));
@@ -194,7 +200,7 @@ public sealed class School
 
         List<(School School, double Weight)> possible = [(known, 1)];
         foreach (var question in open)
-            possible = [.. possible.SelectMany(p => question.Weights.Select((weight, answer) => (p.School.With(question, answer), p.Weight * weight)))];
+            possible = [.. possible.SelectMany(p => question.Weights.Index().GroupBy(w => question.WritesLike(w.Index), w => w.Item).Select(alike => (p.School.With(question, alike.Key), p.Weight * alike.Sum())))];
         return possible;
     }
 

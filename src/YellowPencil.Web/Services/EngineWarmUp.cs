@@ -45,7 +45,7 @@ internal sealed class EngineWarmUp(ReadingAhead ahead, ILogger<EngineWarmUp> log
             var bugs = Catalogue.Of(family);
             for (var i = 0; i < Pages; i++)
             {
-                var student = new SimulatedStudent(Hypothesis.Sound.With(bugs[i * 7 % bugs.Count]), 0.9, 0.05, i);
+                var student = new SimulatedStudent(Hypothesis.Of(bugs[i * 7 % bugs.Count]), 0.9, 0.05, i);
                 NextItems.For(SheetDiagnosis.Read(new WorkedSheet { Student = "warm-up", Items = [.. tasks.Select((t, n) => student.Write(n.ToString(), t))] }, stoppingToken));
             }
         }

@@ -18,7 +18,7 @@ public class OrderTests
         .. Method.Families.SelectMany(family => Enumerable.Range(0, 4).Select(seed =>
         {
             var bugs = Catalogue.Of(family);
-            var hand = new SimulatedStudent(Hypothesis.Sound.With(bugs[seed * 7 % bugs.Count]).With(bugs[(seed * 11 + 3) % bugs.Count]), 0.8, 0.15, seed);
+            var hand = new SimulatedStudent(Hypothesis.Of(bugs[seed * 7 % bugs.Count], bugs[(seed * 11 + 3) % bugs.Count]), 0.8, 0.15, seed);
             return new WorkedSheet { Student = $"{family.Name()}-{seed}", Items = [.. ItemPool.Of(family, 12, seed).Select((task, i) => hand.Write($"{i}", task))] };
         })),
     ];

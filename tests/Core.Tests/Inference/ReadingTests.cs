@@ -183,7 +183,7 @@ public class ReadingTests
         var tasks = SheetDesign.Of(family, 15, seed: 7);
         foreach (var bug in Catalogue.DeclaredFor(family))
         {
-            var student = new SimulatedStudent(Hypothesis.Sound.With(bug), consistency: 1, slipRate: 0, seed: 3);
+            var student = new SimulatedStudent(Hypothesis.Of(bug), consistency: 1, slipRate: 0, seed: 3);
             var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "S", Items = [.. tasks.Select((t, i) => student.Write(i.ToString(), t))] });
 
             // What shows on one item is a slip as far as anybody can tell.

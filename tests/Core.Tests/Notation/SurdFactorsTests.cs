@@ -68,7 +68,7 @@ public class SurdFactorsTests
             Items = [.. page.Select((p, i) => new WorkedItem { Id = $"{i}", Task = Task(p.Task, p.Over), TaskAsWritten = p.Task, Over = p.Over, Answer = p.Answer })],
         });
         reading.Outcome.ShouldBe(Outcome.Bug);
-        reading.Best.Text.ShouldContain("Writes the square of the gap without rooting it");
+        reading.Best.Hypothesis.RuleIds.ShouldBe(["factoring.gap-not-rooted"]);
         (reading.Best.Followed, reading.Best.Chances).ShouldBe((5, 5));
     }
 

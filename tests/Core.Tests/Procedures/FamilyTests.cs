@@ -21,8 +21,8 @@ public class FamilyTests
     /// <summary>The schools of a family that write different answers, lines or marks.</summary>
     private static List<School> SchoolsOf(Family family)
     {
-        IEnumerable<SchoolQuestion> shown = family switch { Family.Factoring => [School.Factoring], Family.Expanding => [School.Binomials], _ => [] };
-        return [.. School.Possible(new Dictionary<string, string>(), Method.Of(family).SchoolQuestions.Concat(shown), []).Select(s => s.School)];
+        IEnumerable<SchoolQuestion> asked = [.. Method.Of(family).SchoolQuestions, .. family == Family.Expanding ? (SchoolQuestion[])[School.Binomials] : []];
+        return [.. asked.Aggregate((IEnumerable<School>)[School.Usual], (schools, question) => schools.SelectMany(s => question.Values.Select((_, answer) => s.With(question, answer))))];
     }
 
     /// <summary>The families whose bugs stand worked by hand in files, a line each: bug, task, answer and, where one is asked for, the form.</summary>

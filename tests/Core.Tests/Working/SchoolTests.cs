@@ -39,10 +39,18 @@ public class SchoolTests
     public void What_is_not_named_is_weighed_where_it_matters()
     {
         var possible = School.Possible(new Dictionary<string, string>(), [School.Factoring, School.Roots, School.Roots], []);
-        possible.Count.ShouldBe(6);
+        possible.Count.ShouldBe(4); // cross and box writes what trial pairs do, but for marks
         possible.Sum(p => p.Weight).ShouldBe(1, 1e-12);
-        possible.Select(p => p.School.Key).Distinct().Count().ShouldBe(6);
+        possible.Select(p => p.School.Key).ShouldBe(["", "roots=number-line", "factoring=middle-and-gap", "factoring=middle-and-gap,roots=number-line"]);
         possible.Single(p => p.School.Key == "factoring=middle-and-gap,roots=number-line").Weight.ShouldBe(0.1, 1e-12);
+    }
+
+    [Fact]
+    public void What_the_working_shows_oftenest_is_taken()
+    {
+        (SchoolQuestion, int)[] shown = [(School.Factoring, 1), (School.Factoring, 2), (School.Factoring, 2), (School.Binomials, 1)];
+        var possible = School.Possible(new Dictionary<string, string> { ["binomials"] = "box" }, [School.Factoring], shown);
+        possible.ShouldHaveSingleItem().School.Key.ShouldBe("factoring=middle-and-gap");
     }
 
     [Fact]

@@ -17,6 +17,9 @@ public sealed class FactoringMethod : Method
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Cross, WorkFields.Box, WorkFields.Tried, WorkFields.Gap];
 
     /// <inheritdoc/>
+    public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.Factoring];
+
+    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new FactoringItems(seed).Next;
 
     /// <inheritdoc/>
