@@ -107,6 +107,18 @@ public class DrawingTests
         Svg(PagePicture.Of(Item("604 - 278", "326")).WithCircle(null)).QuerySelectorAll("ellipse").ShouldBeEmpty();
     }
 
+    // An answer behind an equals sign is written from the left, however long it is: its last digit is circled, not the square behind it.
+    [Theory]
+    [InlineData("-7 - -12", "-19", "9")]
+    [InlineData("-7 - -12", "5", "5")]
+    [InlineData("-6 * 9", "-54", "4")]
+    public void The_circle_is_round_the_digit_of_an_answer_in_a_line(string task, string answer, string digit)
+    {
+        var svg = Svg(PagePicture.Of(Item(task, answer)).WithCircle(new WrongStep("x", WorkFields.Cells, null, 0, "6", digit, "")));
+        var circle = svg.QuerySelector("ellipse")!.GetAttribute("cx");
+        svg.QuerySelectorAll("text.hand").Single(t => t.GetAttribute("x") == circle).TextContent.ShouldBe(digit);
+    }
+
     [Fact]
     public void A_prediction_is_a_tick_where_it_came_true_and_digits_where_not()
     {
