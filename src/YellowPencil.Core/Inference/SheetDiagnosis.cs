@@ -220,17 +220,18 @@ public static class SheetDiagnosis
     private static Explanation Explain(Candidate candidate, SheetLikelihood sheet)
     {
         var evidence = sheet.Items;
-        var chances = 0;
-        var followed = 0;
         var stands = new Dictionary<string, Stand>();
+
+        // A chance behind a line is met again from the line on: of the stretches of an item, the one with most chances has them all.
+        var counts = new Dictionary<string, (int Chances, int Declined)>();
         foreach (var item in evidence)
         {
             var likelihood = candidate.Items[item.Index];
             stands[item.Item.Id] = Together(stands.GetValueOrDefault(item.Item.Id, Stand.Silent), StandOf(item, likelihood, candidate.Hypothesis.RuleCount == 0));
             var way = likelihood.MostProbable(candidate.Consistency) ?? (item.IsRight ? null : likelihood.Ways[0] with { Followed = 0 });
             if (way is not { } met || candidate.Hypothesis.RuleCount == 0) continue;
-            chances += met.Chances;
-            followed += met.Followed;
+            var (chances, declined) = counts.GetValueOrDefault(item.Item.Id);
+            counts[item.Item.Id] = (Math.Max(chances, met.Chances), Math.Max(declined, met.Chances - met.Followed));
         }
 
         var shown = sheet.Shown(candidate.Hypothesis);
@@ -239,8 +240,8 @@ public static class SheetDiagnosis
             Hypothesis = candidate.Hypothesis,
             Probability = candidate.Trusted,
             Consistency = candidate.Consistency,
-            Chances = chances,
-            Followed = followed,
+            Chances = counts.Values.Sum(c => c.Chances),
+            Followed = counts.Values.Sum(c => c.Chances - c.Declined),
             Stands = stands,
             Origin = string.Join(" ", candidate.Hypothesis.Bugs.Select(bug => OriginOf(bug, sheet)).Where(o => o.Length > 0)),
             LeastShown = shown.DefaultIfEmpty().Min(),
