@@ -4,7 +4,7 @@ using YellowPencil.Core.Procedures;
 namespace YellowPencil.Core.Inference;
 
 /// <summary>
-/// Finds the hypotheses worth weighing for one sheet. Every single bug is weighed. Larger sets grow from the best smaller
+/// Finds the hypotheses worth weighing for one sheet. Every single bug is weighed; one of numbers inside the workings where it gives two wrong items. Larger sets grow from the best smaller
 /// ones, by bugs that explain at least as many more items as they lose; the best of all are then weighed with every slip. Wrong
 /// facts and unlisted rules are tried where items stay unexplained.
 /// </summary>
@@ -75,7 +75,8 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         foreach (var bug in sheet.Listed.Rules.Where(sheet.Listed.HasAny))
         {
             var hypothesis = sheet.Sound.With(bug);
-            if (IsInVain(hypothesis, [.. sheet.Items.Where(i => !i.IsRight && sheet.Listed.OnTaughtWay(bug, i) > 0)])) continue;
+            var wrong = sheet.Items.Where(i => !i.IsRight && sheet.Listed.OnTaughtWay(bug, i) > 0).ToList();
+            if (IsInVain(hypothesis, wrong) || (sheet.IsInside(bug) && wrong.Count(i => sheet.Gives(hypothesis, i)) < SheetDiagnosis.LeastShown)) continue;
             var candidate = sheet.Rough(hypothesis);
             candidates[candidate.Hypothesis.Key] = candidate;
         }
@@ -105,7 +106,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
                 var shown = sheet.Items.Where(item => chances[item.Index][i] > 0).ToLookup(unmet.Contains);
                 if (IsInVain(larger, [.. shown[true]])) continue;
                 var gained = shown[true].Count(item => sheet.Gives(larger, item));
-                if (gained * LeastShare < shown[true].Count() || gained < shown[false].Count(item => !sheet.Gives(larger, item))) continue;
+                if ((sheet.IsInside(bug) && gained < SheetDiagnosis.LeastShown) || gained * LeastShare < shown[true].Count() || gained < shown[false].Count(item => !sheet.Gives(larger, item))) continue;
                 var candidate = sheet.Rough(larger);
                 candidates[larger.Key] = candidate;
                 grown.Add(candidate);

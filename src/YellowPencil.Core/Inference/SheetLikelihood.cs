@@ -68,6 +68,9 @@ internal sealed class SheetLikelihood
     /// <summary>The bugs that can show in the families of the sheet, and where they can.</summary>
     public ChanceTable<Bug> Listed { get; }
 
+    /// <summary>Whether a bug is one of a method by which numbers inside the workings are dealt with.</summary>
+    public bool IsInside(Bug bug) => inside.Contains(bug);
+
     /// <summary>The student who works as taught.</summary>
     public Hypothesis Sound { get; }
 
