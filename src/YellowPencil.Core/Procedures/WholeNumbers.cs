@@ -18,6 +18,8 @@ internal static class WholeNumbers
 
     private const int LargestWorked = 999_999;
 
+    private const long LargestWritten = 999_999_999_999;
+
     /// <summary>The families whose written methods come up.</summary>
     public static IReadOnlyList<Family> Inside { get; } = [Family.Addition, Family.Subtraction, Family.Multiplication];
 
@@ -26,15 +28,18 @@ internal static class WholeNumbers
 
     /// <summary>A sum, as a number with which another working goes on.</summary>
     public static BigInteger Sum(MethodRun run, BigInteger first, BigInteger second) =>
-        first > LargestWorked || second > LargestWorked ? first + second : Digits.Value(Plus(run, first, second, LargestInside));
+        first > LargestWorked || second > LargestWorked ? first + second : Value(Plus(run, first, second, LargestInside));
 
     /// <summary>A difference, as a number with which another working goes on.</summary>
     public static BigInteger Difference(MethodRun run, BigInteger larger, BigInteger smaller) =>
-        larger > LargestWorked ? larger - smaller : Digits.Value(Minus(run, larger, smaller, LargestInside));
+        larger > LargestWorked ? larger - smaller : Value(Minus(run, larger, smaller, LargestInside));
 
     /// <summary>A product, as a number with which another working goes on; nothing is looked up for 0 and 1.</summary>
     public static BigInteger Product(MethodRun run, BigInteger first, BigInteger second) =>
-        first <= 1 || second <= 1 || first > LargestWorked || second > LargestWorked ? first * second : Digits.Value(Times(run, first, second));
+        first <= 1 || second <= 1 || first > LargestWorked || second > LargestWorked ? first * second : Value(Times(run, first, second));
+
+    // A rule can write many digits in one column; nobody goes on with such a number.
+    private static BigInteger Value(ReadOnlySpan<int> digits) => BigInteger.Min(Digits.Value(digits), LargestWritten);
 
     /// <summary>The digits of a sum.</summary>
     public static Span<int> Plus(MethodRun run, BigInteger first, BigInteger second, int largestInHead)

@@ -50,6 +50,24 @@ public class NumbersInsideTests
         return (item[..at], item[(at + 3)..]);
     }
 
+    [Theory]
+    [InlineData("999/7 + 1/998")]
+    [InlineData("999/100 - 88/997")]
+    [InlineData("999 998/999 + 7/8")]
+    [InlineData("simplify (999999x^2 + 1) + (999999x^2 + 999999)")]
+    [InlineData("expand 999999(999999x + 1)")]
+    [InlineData("solve 999999(x + 999999) = 999999x + 1")]
+    public void Long_numbers_end_with_an_answer_under_every_bug(string text)
+    {
+        var task = TaskText.TryParse(text).Value!;
+        var run = new MethodRun();
+        foreach (var bug in Catalogue.Inside(task.Family))
+        {
+            Method.Run(task, run, bug.Alone);
+            run.Page.Answer.Length.ShouldBeGreaterThan(0, bug.Id);
+        }
+    }
+
     [Fact]
     public void Nobody_looks_for_new_rules_there_and_the_list_of_the_family_stays_its_own()
     {
