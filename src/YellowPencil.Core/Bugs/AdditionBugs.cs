@@ -1,8 +1,9 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Addition;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.Addition.AdditionPoints;
+using At = YellowPencil.Core.Procedures.Addition.AdditionDecisions;
 
 namespace YellowPencil.Core.Bugs;
 

@@ -1,3 +1,4 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
@@ -19,12 +20,6 @@ public enum Commonness
     /// <summary>Once in a while, or only beside another.</summary>
     Rare,
 }
-
-/// <summary>An idea that a student who follows a bug does not have yet.</summary>
-/// <param name="Id">The stable name.</param>
-/// <param name="Name">A few words.</param>
-/// <param name="Statement">The idea in a sentence, in the classroom's word where one is due.</param>
-public sealed record MissingIdea(string Id, string Name, string Statement);
 
 /// <summary>A wrong rule that a student may follow wherever it applies.</summary>
 public sealed class Bug
@@ -65,7 +60,7 @@ public sealed class Bug
     public bool CanShowIn(School school) => Working.School.Questions.All(q => School.AnswerTo(q) == 0 || School.AnswerTo(q) == school.AnswerTo(q));
 
     /// <summary>The decision point of the first deviation.</summary>
-    public DecisionPoint Decision => Deviations[0].Point!;
+    public Decision Decision => Deviations[0].Decision!;
 
     /// <inheritdoc/>
     public override string ToString() => Id;

@@ -43,15 +43,15 @@ public static class Catalogue
     public static IReadOnlyList<Bug> Instead(Family family) => [.. Method.Of(family).Instead.SelectMany(Of)];
 
     /// <summary>The bugs of the written methods by which numbers inside a working of the family are dealt with.</summary>
-    public static IReadOnlyList<Bug> Inside(Family family) => InsideAny.GetOrAdd(family, f => Method.Of(f).Inside is { Count: > 0 } inside ? [.. All.Where(b => inside.Contains(b.Family) && b.Deviations.All(d => WholeNumbers.Points.Contains(d.Point!)))] : []);
+    public static IReadOnlyList<Bug> Inside(Family family) => InsideAny.GetOrAdd(family, f => Method.Of(f).Inside is { Count: > 0 } inside ? [.. All.Where(b => inside.Contains(b.Family) && b.Deviations.All(d => WholeNumbers.Decisions.Contains(d.Decision!)))] : []);
 
     /// <summary>The bug of an id; null where there is none.</summary>
     public static Bug? Find(string id) => ById.GetValueOrDefault(id);
 
     private static IEnumerable<Bug> Inherited(Family family, Family part)
     {
-        var points = Method.Of(family).Points.ToHashSet();
-        return All.Where(b => b.Family == part && b.Deviations.All(d => points.Contains(d.Point!)));
+        var points = Method.Of(family).Decisions.ToHashSet();
+        return All.Where(b => b.Family == part && b.Deviations.All(d => points.Contains(d.Decision!)));
     }
 
     private static int MeasureBreadth(Bug bug)

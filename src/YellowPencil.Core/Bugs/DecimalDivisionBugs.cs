@@ -1,9 +1,10 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.DecimalDivision;
 using YellowPencil.Core.Procedures.Division;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.DecimalDivision.DecimalDivisionPoints;
+using At = YellowPencil.Core.Procedures.DecimalDivision.DecimalDivisionDecisions;
 
 namespace YellowPencil.Core.Bugs;
 
@@ -88,19 +89,19 @@ internal static class DecimalDivisionBugs
         Declare("zero-after-point-left-out", "A zero straight after the point is left out", VeryCommon, Ideas.EveryDigitBroughtDownCounts,
             "Writes nothing where the divisor does not go into the first places after the point: 0.06 becomes 0.6.",
             "As at the beginning of a number, more digits are taken until it goes.",
-            DivisionPoints.Fits.When(c => c.IsAfterPoint && !c.HasDigit).Instead(TooSmall.WriteNothing)),
+            DivisionDecisions.Fits.When(c => c.IsAfterPoint && !c.HasDigit).Instead(TooSmall.WriteNothing)),
         Declare("zero-among-decimals-left-out", "A zero among the decimals is left out", Common, Ideas.EveryDigitBroughtDownCounts,
             "Writes nothing where the divisor does not go in after the point.",
             "“It does not go” is taken to mean that nothing is written.",
-            DivisionPoints.Fits.When(c => c.IsAfterPoint).Instead(TooSmall.WriteNothing)),
+            DivisionDecisions.Fits.When(c => c.IsAfterPoint).Instead(TooSmall.WriteNothing)),
         Declare("zero-before-point-left-out", "A zero just before the point is left out", Uncommon, Ideas.EveryDigitBroughtDownCounts,
             "Writes nothing where the divisor does not go in before the point, and zeros after it.",
             "The point is thought to stand in for the digit.",
-            DivisionPoints.Fits.When(c => !c.IsAfterPoint && c.HasDigit).Instead(TooSmall.WriteNothing)),
+            DivisionDecisions.Fits.When(c => !c.IsAfterPoint && c.HasDigit).Instead(TooSmall.WriteNothing)),
         Declare("zeros-not-appended-after-point", "No zeros where the dividend ends after the point", Common, Ideas.ZerosGoOn,
             "Stops where the digits of the dividend end, although something is left after the point.",
             "When the digits are used up the work is thought to be done.",
-            DivisionPoints.Extend.When(c => c.AsksDecimal && c.IsAfterPoint && c.Appended == 0).Instead(Extension.Finish)),
+            DivisionDecisions.Extend.When(c => c.AsksDecimal && c.IsAfterPoint && c.Appended == 0).Instead(Extension.Finish)),
     ];
 
     private static Bug Declare(

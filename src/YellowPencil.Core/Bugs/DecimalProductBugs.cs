@@ -1,9 +1,10 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.DecimalProducts;
 using YellowPencil.Core.Procedures.Multiplication;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.DecimalProducts.DecimalProductPoints;
+using At = YellowPencil.Core.Procedures.DecimalProducts.DecimalProductDecisions;
 
 namespace YellowPencil.Core.Bugs;
 

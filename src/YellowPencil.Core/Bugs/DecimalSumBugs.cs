@@ -1,3 +1,4 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Addition;
@@ -5,7 +6,7 @@ using YellowPencil.Core.Procedures.DecimalSums;
 using YellowPencil.Core.Procedures.Outer;
 using YellowPencil.Core.Procedures.Subtraction;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.DecimalSums.DecimalSumPoints;
+using At = YellowPencil.Core.Procedures.DecimalSums.DecimalSumDecisions;
 
 namespace YellowPencil.Core.Bugs;
 
@@ -53,7 +54,7 @@ internal static class DecimalSumBugs
         Declare("whole-read-as-decimals", "A whole number is read as decimals", Common, Ideas.HiddenPointOfWhole,
             "Reads a whole number as if the point stood before it, and puts the larger number on top.",
             "Where everything has a point, the whole number is given one in front.",
-            OuterPoints.Reading.Instead(TaskRead.PointBeforeWhole), OuterPoints.Writing.Instead(AnswerWritten.SignOut)),
+            OuterDecisions.Reading.Instead(TaskRead.PointBeforeWhole), OuterDecisions.Writing.Instead(AnswerWritten.SignOut)),
         Declare("whole-left-out", "A whole number is left out", Rare, Ideas.HiddenPointOfWhole,
             "Leaves a whole number out where the first number has a point.",
             "Without a point it does not seem to belong.",
@@ -119,31 +120,31 @@ internal static class DecimalSumBugs
         Declare("tenths-written-whole", "Ten tenths and more stay tenths", VeryCommon, Ideas.PointIsNoWall,
             "Writes both digits under the tenths where they come to ten or more; nothing is carried past the point.",
             "The point is taken for a wall: nothing moves past it.",
-            AdditionPoints.Ten.When(c => c.Column == -1).Instead(TenOrMore.WriteBoth)),
+            AdditionDecisions.Ten.When(c => c.Column == -1).Instead(TenOrMore.WriteBoth)),
         Declare("carry-lost-at-point", "The carry is lost at the point", Common, Ideas.PointIsNoWall,
             "Writes the ones of ten tenths and more and does not carry past the point.",
             "The point is taken for a wall: nothing moves past it.",
-            AdditionPoints.Ten.When(c => c.Column == -1).Instead(TenOrMore.WriteOnesCarryNothing)),
+            AdditionDecisions.Ten.When(c => c.Column == -1).Instead(TenOrMore.WriteOnesCarryNothing)),
         Declare("carry-not-counted-past-point", "The carry is not counted past the point", Rare, Ideas.PointIsNoWall,
             "Adds the ones without the carry that comes from the tenths, and counts it among the tens.",
             "The mark is put down beyond the point and looked for one column further on.",
-            AdditionPoints.Into.When(c => c.Column == -1).Instead(CarryInto.ColumnAfterNext)),
+            AdditionDecisions.Into.When(c => c.Column == -1).Instead(CarryInto.ColumnAfterNext)),
         Declare("no-renaming-past-point", "Nothing is {renamed} past the point", VeryCommon, Ideas.PointIsNoWall,
             "Turns the tenths round where the top digit is too small; elsewhere {renames}.",
             "The point is taken for a wall: the ones cannot lend to the tenths.",
-            SubtractionPoints.Column.When(c => c.Column == -1 && c.TopIsShort).Instead(ColumnWay.TurnRound)),
+            SubtractionDecisions.Column.When(c => c.Column == -1 && c.TopIsShort).Instead(ColumnWay.TurnRound)),
         Declare("ones-not-reduced", "The ones lend to the tenths and stay", Common, Ideas.LenderPays,
             "Gives the tenths ten, but does not make the ones one less.",
             "Past the point, what was taken is out of sight.",
-            SubtractionPoints.LenderValue.When(c => c.Column >= 0 && c.Receiver < 0).Instead(LenderValue.Unchanged)),
+            SubtractionDecisions.LenderValue.When(c => c.Column >= 0 && c.Receiver < 0).Instead(LenderLeft.Unchanged)),
         Declare("tenths-get-one", "The tenths get one, not ten", Uncommon, Ideas.TenForOne,
             "Makes the tenths one more where the ones lend to them.",
             "One is taken, so one is given.",
-            SubtractionPoints.Receiver.When(c => c.Column == -1).Instead(Receiver.OneMore)),
+            SubtractionDecisions.Receiver.When(c => c.Column == -1).Instead(ReceiverGets.OneMore)),
         Declare("zero-tenths-when-short", "Zero tenths where there are too few", Uncommon, Ideas.PointIsNoWall,
             "Writes 0 in the tenths where the top digit is too small.",
             "The ones cannot lend past the point, so nothing is left.",
-            SubtractionPoints.Column.When(c => c.Column == -1 && c.TopIsShort).Instead(ColumnWay.WriteZero)),
+            SubtractionDecisions.Column.When(c => c.Column == -1 && c.TopIsShort).Instead(ColumnWay.WriteZero)),
     ];
 
     /// <summary>Where the point of the answer goes.</summary>

@@ -1,8 +1,9 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Division;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.Division.DivisionPoints;
+using At = YellowPencil.Core.Procedures.Division.DivisionDecisions;
 
 namespace YellowPencil.Core.Bugs;
 

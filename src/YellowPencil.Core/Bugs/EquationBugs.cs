@@ -1,9 +1,10 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Equations;
 using YellowPencil.Core.Procedures.Integers;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.Equations.EquationPoints;
+using At = YellowPencil.Core.Procedures.Equations.EquationDecisions;
 
 namespace YellowPencil.Core.Bugs;
 
@@ -39,7 +40,7 @@ internal static class EquationBugs
         Declare("both-minus-minus", "Minus times minus is minus", Common, Ideas.SameSignsPositive,
             "Writes a minus where a negative term is multiplied by a negative number.",
             "Minus in, minus out.",
-            SignPoints.OfProduct.When(c => c.FirstIsNegative && c.SecondIsNegative && !c.IsQuotient).Instead(ProductSign.Negative)),
+            SignDecisions.OfProduct.When(c => c.FirstIsNegative && c.SecondIsNegative && !c.IsQuotient).Instead(ProductSign.Negative)),
         Declare("turned-round", "A side is turned round without its signs", Uncommon, Ideas.SignBelongsToNumber,
             "Turns 7 − 3x round to 3x − 7.",
             "The letter is to come first; the minus stays in the middle.",
@@ -133,7 +134,7 @@ internal static class EquationBugs
         Declare("minus-by-minus-minus", "Minus divided by minus is minus", Common, Ideas.SameSignsPositive,
             "Writes a minus where a negative number is divided by a negative one.",
             "Minus stays minus.",
-            SignPoints.OfProduct.When(c => c.FirstIsNegative && c.SecondIsNegative && c.IsQuotient).Instead(ProductSign.Negative)),
+            SignDecisions.OfProduct.When(c => c.FirstIsNegative && c.SecondIsNegative && c.IsQuotient).Instead(ProductSign.Negative)),
         Declare("no-letter-zero", "0 where no letter is left", Common, Ideas.FalseOrAlwaysTrue,
             "Writes 0 where no letter is left.",
             "The letters are gone, so nothing is there.",

@@ -1,9 +1,10 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Expanding;
 using YellowPencil.Core.Procedures.Integers;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.Expanding.ExpandingPoints;
+using At = YellowPencil.Core.Procedures.Expanding.ExpandingDecisions;
 
 namespace YellowPencil.Core.Bugs;
 
@@ -118,19 +119,19 @@ internal static class ExpandingBugs
         Declare("both-minus-minus", "Minus times minus is minus", Common, Ideas.SameSignsPositive,
             "Writes a minus where two terms with a minus are multiplied.",
             "Minus in, minus out.",
-            SignPoints.OfProduct.When(c => c.FirstIsNegative && c.SecondIsNegative).Instead(ProductSign.Negative)),
+            SignDecisions.OfProduct.When(c => c.FirstIsNegative && c.SecondIsNegative).Instead(ProductSign.Negative)),
         Declare("larger-sign", "Different signs take the larger’s", Uncommon, Ideas.SameSignsPositive,
             "Gives a product of terms with different signs the sign of the larger number.",
             "The rule of sums is used in products.",
-            SignPoints.OfProduct.When(c => c.FirstIsNegative != c.SecondIsNegative).Instead(ProductSign.OfLarger)),
+            SignDecisions.OfProduct.When(c => c.FirstIsNegative != c.SecondIsNegative).Instead(ProductSign.OfLarger)),
         Declare("minus-passed-over", "Minus signs in products are passed over", Uncommon, Ideas.SameSignsPositive,
             "Writes every product without a minus.",
             "Signs are dealt with later, and then they are not.",
-            SignPoints.OfProduct.Instead(ProductSign.Positive)),
+            SignDecisions.OfProduct.Instead(ProductSign.Positive)),
         Declare("minus-of-second-lost", "The minus of the second term is lost", Common, Ideas.SameSignsPositive,
             "Passes over the minus of the term that is multiplied where the first is positive.",
             "The minus belongs to the line, not to the term.",
-            SignPoints.OfProduct.When(c => c.SecondIsNegative && !c.FirstIsNegative).Instead(ProductSign.Positive)),
+            SignDecisions.OfProduct.When(c => c.SecondIsNegative && !c.FirstIsNegative).Instead(ProductSign.Positive)),
     ];
 
     private static Bug Declare(

@@ -1,10 +1,11 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Factoring;
 using YellowPencil.Core.Working;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.Factoring.FactoringPoints;
-using Gaps = YellowPencil.Core.Procedures.Factoring.GapPoints;
+using At = YellowPencil.Core.Procedures.Factoring.FactoringDecisions;
+using Gaps = YellowPencil.Core.Procedures.Factoring.GapDecisions;
 
 namespace YellowPencil.Core.Bugs;
 

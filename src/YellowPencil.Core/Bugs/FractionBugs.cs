@@ -1,8 +1,9 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Fractions;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.Fractions.FractionPoints;
+using At = YellowPencil.Core.Procedures.Fractions.FractionDecisions;
 
 namespace YellowPencil.Core.Bugs;
 

@@ -1,8 +1,9 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Integers;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.Integers.IntegerPoints;
+using At = YellowPencil.Core.Procedures.Integers.IntegerDecisions;
 
 namespace YellowPencil.Core.Bugs;
 
@@ -34,7 +35,7 @@ internal static class IntegerBugs
         Declare("all-signs-passed-over", "All signs of numbers are passed over", Common, Ideas.SignBelongsToNumber,
             "Works as if no number had a minus sign of its own.",
             "A minus is known as the sign for taking away only.",
-            At.First.Instead(FirstSign.Dropped), At.Meeting.Instead(MeetingSigns.OperationOnly), SignPoints.OfProduct.Instead(ProductSign.Positive)),
+            At.First.Instead(FirstSign.Dropped), At.Meeting.Instead(MeetingSigns.OperationOnly), SignDecisions.OfProduct.Instead(ProductSign.Positive)),
         Declare("first-sign-changed-too", "The first sign is changed too", Common, Ideas.TakingAwayDebt,
             "Where two minus signs meet, makes a plus of them and drops the minus of the first number as well.",
             "“Two minuses make a plus” is used on whichever minus signs are in sight.",
@@ -108,35 +109,35 @@ internal static class IntegerBugs
         Declare("product-sign-dropped", "No minus sign in products", VeryCommon, Ideas.SameSignsPositive,
             "Multiplies or divides and writes no minus sign.",
             "The numbers are worked out first, and the sign is forgotten.",
-            SignPoints.OfProduct.Instead(ProductSign.Positive)),
+            SignDecisions.OfProduct.Instead(ProductSign.Positive)),
         Declare("any-minus-makes-product-negative", "Any minus makes the product negative", VeryCommon, Ideas.SameSignsPositive,
             "Writes a minus sign also where both numbers are negative.",
             "A negative number in the task is thought to make the answer negative.",
-            SignPoints.OfProduct.When(c => c.AreBothNegative).Instead(ProductSign.Negative)),
+            SignDecisions.OfProduct.When(c => c.AreBothNegative).Instead(ProductSign.Negative)),
         Declare("product-keeps-first-sign", "A product keeps the first sign", Common, Ideas.SameSignsPositive,
             "Gives a product or quotient the sign of the first number.",
             "The first number is where one starts, and its sign is written down first.",
-            SignPoints.OfProduct.Instead(ProductSign.AsFirst)),
+            SignDecisions.OfProduct.Instead(ProductSign.AsFirst)),
         Declare("product-takes-second-sign", "A product takes the second sign", Uncommon, Ideas.SameSignsPositive,
             "Gives a product or quotient the sign of the second number.",
             "The sign read last is written.",
-            SignPoints.OfProduct.Instead(ProductSign.AsSecond)),
+            SignDecisions.OfProduct.Instead(ProductSign.AsSecond)),
         Declare("sum-rule-in-products", "The rule of sums in products", Common, Ideas.SameSignsPositive,
             "Gives a product or quotient the sign of the number that is larger without its sign.",
             "The rule that belongs to sums is used.",
-            SignPoints.OfProduct.Instead(ProductSign.OfLarger)),
+            SignDecisions.OfProduct.Instead(ProductSign.OfLarger)),
         Declare("product-sign-turned-round", "Same signs negative, different signs positive", Uncommon, Ideas.SameSignsPositive,
             "Makes a product negative where the signs are the same and positive where they are different.",
             "That there is a rule is known; which way round, is not.",
-            SignPoints.OfProduct.Instead(ProductSign.Opposite)),
+            SignDecisions.OfProduct.Instead(ProductSign.Opposite)),
         Declare("product-sign-dropped-where-different", "Different signs make a positive product", Uncommon, Ideas.SameSignsPositive,
             "Writes no minus sign where the second number is the negative one.",
             "A sign inside the item is overlooked; one in front is seen.",
-            SignPoints.OfProduct.When(c => c.SecondIsNegative && !c.FirstIsNegative).Instead(ProductSign.Positive)),
+            SignDecisions.OfProduct.When(c => c.SecondIsNegative && !c.FirstIsNegative).Instead(ProductSign.Positive)),
         Declare("quotient-sign-dropped", "No minus sign in quotients", Uncommon, Ideas.SameSignsPositive,
             "Writes no minus sign where numbers are divided; products have theirs.",
             "The rule was learnt for products and is not thought of in divisions.",
-            SignPoints.OfProduct.When(c => c.IsQuotient).Instead(ProductSign.Positive)),
+            SignDecisions.OfProduct.When(c => c.IsQuotient).Instead(ProductSign.Positive)),
         Declare("adds-products", "Adds instead of multiplying", Rare, Ideas.ReadTheSign,
             "Adds the two numbers, with their signs, that are to be multiplied.",
             "The page before was sums, or the point of the sign is overlooked.",

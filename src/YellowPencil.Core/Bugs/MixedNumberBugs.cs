@@ -1,11 +1,12 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Fractions;
 using YellowPencil.Core.Procedures.MixedNumbers;
 using YellowPencil.Core.Working;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.MixedNumbers.MixedPoints;
-using Fractions = YellowPencil.Core.Procedures.Fractions.FractionPoints;
+using At = YellowPencil.Core.Procedures.MixedNumbers.MixedDecisions;
+using Fractions = YellowPencil.Core.Procedures.Fractions.FractionDecisions;
 
 namespace YellowPencil.Core.Bugs;
 

@@ -1,8 +1,9 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Multiplication;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.Multiplication.MultiplicationPoints;
+using At = YellowPencil.Core.Procedures.Multiplication.MultiplicationDecisions;
 
 namespace YellowPencil.Core.Bugs;
 

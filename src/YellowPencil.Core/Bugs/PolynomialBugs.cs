@@ -1,8 +1,9 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Polynomials;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.Polynomials.PolynomialPoints;
+using At = YellowPencil.Core.Procedures.Polynomials.PolynomialDecisions;
 
 namespace YellowPencil.Core.Bugs;
 

@@ -1,8 +1,9 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Procedures.Roots;
 using static YellowPencil.Core.Bugs.Commonness;
-using At = YellowPencil.Core.Procedures.Roots.RootPoints;
+using At = YellowPencil.Core.Procedures.Roots.RootDecisions;
 
 namespace YellowPencil.Core.Bugs;
 

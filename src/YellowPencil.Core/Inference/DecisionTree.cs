@@ -32,7 +32,7 @@ internal interface IDecisionTree
 /// <param name="point">The point.</param>
 /// <param name="work">Does the stretch with somebody deciding in the student's place, and says where it ends.</param>
 /// <param name="shortcut">Where a way ends that turns off at its last context, if that is known without doing the stretch again.</param>
-internal sealed class DecisionTree<TContext>(DecisionPoint<TContext> point, Func<Decider, PathEnd> work, Func<TContext, int, PathEnd?>? shortcut = null) : Decider<TContext>, IDecisionTree
+internal sealed class DecisionTree<TContext>(Decision<TContext> point, Func<Decider, PathEnd> work, Func<TContext, int, PathEnd?>? shortcut = null) : Decider<TContext>, IDecisionTree
     where TContext : struct, IDecisionContext
 {
     private const int Open = int.MinValue;
@@ -50,7 +50,7 @@ internal sealed class DecisionTree<TContext>(DecisionPoint<TContext> point, Func
     private int ownCount;
     private int[] shows = [];
     private int showCount;
-    private Func<TContext, int>? considered;
+    private Making<TContext>? considered;
 
     /// <summary>Whether the point comes up on the student's own way.</summary>
     public bool ComesUp => nodeCount > 0;
@@ -82,13 +82,13 @@ internal sealed class DecisionTree<TContext>(DecisionPoint<TContext> point, Func
 
     /// <summary>Looks where on the student's own way something else would make a difference; the kinds that are followed next are of contexts in which it is done.</summary>
     /// <returns>Whether there is such a place.</returns>
-    public bool Consider(Func<TContext, int> doing)
+    public bool Consider(Making<TContext> doing)
     {
         considered = doing;
         showCount = 0;
         if (shows.Length < ownCount) shows = new int[ownCount];
         for (var i = 0; i < ownCount; i++)
-            if (doing(nodes[i].Context) is >= 0 and var made && made != nodes[i].Taught) shows[showCount++] = i;
+            if (doing(nodes[i].Context, nodes[i].Taught) is >= 0 and var made && made != nodes[i].Taught) shows[showCount++] = i;
         return showCount > 0;
     }
 
@@ -140,7 +140,7 @@ internal sealed class DecisionTree<TContext>(DecisionPoint<TContext> point, Func
 
     private int Made(ref Rule by, ref Node node)
     {
-        var instead = by.Make!(node.Context);
+        var instead = by.Make!(node.Context, node.Taught);
         if (instead == node.Taught || instead < 0) return node.Made;
         if (by.When is { } when ? !when(node.Context) : !Fits(ref node, by.Kind)) return node.Made;
         var index = by.Chances++;
@@ -210,7 +210,7 @@ internal sealed class DecisionTree<TContext>(DecisionPoint<TContext> point, Func
     {
         public KindTest Kind;
         public Func<TContext, bool>? When;
-        public Func<TContext, int>? Make;
+        public Making<TContext>? Make;
         public ulong Declined;
         public int Chances;
         public int Followed;
@@ -237,20 +237,20 @@ internal sealed class StudentTrees
     }
 
     /// <summary>The tree of a point on a stretch; null where the point does not come up.</summary>
-    public DecisionTree<TContext>? Of<TContext>(DecisionPoint<TContext> point, ItemEvidence item)
-        where TContext : struct, IDecisionContext => (DecisionTree<TContext>?)Of((DecisionPoint)point, item);
+    public DecisionTree<TContext>? Of<TContext>(Decision<TContext> point, ItemEvidence item)
+        where TContext : struct, IDecisionContext => (DecisionTree<TContext>?)Of((Decision)point, item);
 
     /// <summary>The tree of a point on a stretch; null where the point does not come up.</summary>
-    public IDecisionTree? Of(DecisionPoint point, ItemEvidence item) => (trees[item.Index] ??= Look(item)) is var all && point.Ordinal < all.Length ? all[point.Ordinal] : null;
+    public IDecisionTree? Of(Decision point, ItemEvidence item) => (trees[item.Index] ??= Look(item)) is var all && point.Ordinal < all.Length ? all[point.Ordinal] : null;
 
     /// <summary>The way of one more rule on a stretch; null where its point does not come up.</summary>
-    public RuleWay? Follow(UnlistedDeviation rule, ItemEvidence item, ulong declined = 0) => Of(rule.Deviation.Point!, item)?.Follow(rule.Deviation, declined);
+    public RuleWay? Follow(UnlistedDeviation rule, ItemEvidence item, ulong declined = 0) => Of(rule.Deviation.Decision!, item)?.Follow(rule.Deviation, declined);
 
     private IDecisionTree?[] Look(ItemEvidence item)
     {
         var own = default(PathEnd);
         var looking = new Looking(decider => Work(item, decider), (context, way) => item.IsLast && !item.HasMarks ? own with { IsMet = item.IsWritten(context.Worked.Written((AnswerWritten)way)) } : null);
-        foreach (var point in Method.Of(item.Task.Family).Points) point.Accept(looking);
+        foreach (var point in Method.Of(item.Task.Family).Decisions) point.Accept(looking);
         looking.End(own = Work(item, looking));
         return looking.ThatComeUp;
     }
@@ -274,12 +274,12 @@ internal sealed class StudentTrees
     }
 
     /// <summary>Has the trees of all points look on at the student's own way.</summary>
-    private sealed class Looking(Func<Decider, PathEnd> work, Func<AnswerContext, int, PathEnd?> finish) : Decider, IPointVisitor
+    private sealed class Looking(Func<Decider, PathEnd> work, Func<AnswerContext, int, PathEnd?> finish) : Decider, IDecisionVisitor
     {
-        private readonly Decider?[] deciders = new Decider?[DecisionPoint.Created];
+        private readonly Decider?[] deciders = new Decider?[Decision.Created];
         private readonly List<Action<PathEnd>> end = [];
 
-        public IDecisionTree?[] ThatComeUp { get; } = new IDecisionTree?[DecisionPoint.Created];
+        public IDecisionTree?[] ThatComeUp { get; } = new IDecisionTree?[Decision.Created];
 
         public override Decider? At(int ordinal) => deciders[ordinal];
 
@@ -288,7 +288,7 @@ internal sealed class StudentTrees
             foreach (var one in deciders) one?.Begin();
         }
 
-        public void Visit<TContext>(DecisionPoint<TContext> point)
+        public void Visit<TContext>(Decision<TContext> point)
             where TContext : struct, IDecisionContext
         {
             var tree = new DecisionTree<TContext>(point, work, finish as Func<TContext, int, PathEnd?>);

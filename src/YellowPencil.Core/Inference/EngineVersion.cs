@@ -26,7 +26,7 @@ public static class EngineVersion
     {
         var text = new StringBuilder();
         foreach (var bug in bugs)
-            text.AppendJoin('|', bug.Id, bug.Name, bug.Text, bug.Reason, bug.Idea.Id, bug.Commonness, string.Join(',', bug.Deviations.Select(d => d.Point!.Id))).Append('\n');
+            text.AppendJoin('|', bug.Id, bug.Name, bug.Text, bug.Reason, bug.Idea.Id, bug.Commonness, string.Join(',', bug.Deviations.Select(d => d.Decision!.Id))).Append('\n');
         return Convert.ToHexStringLower(SHA256.HashData(Encoding.UTF8.GetBytes(text.Append(numbers).Append('\n').Append(behaviour).ToString())))[..16];
     }
 

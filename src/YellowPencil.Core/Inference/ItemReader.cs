@@ -74,7 +74,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         Method.Run(item.Task, mended, new DeviationSet(replay.Hypothesis.School, []));
         var text = (isOnce ? "This once: " : "") + wrong.MadeText;
         if (!item.IsLast) return WrongLine(item, wrong.Name, wrong.TaughtText, text);
-        var shows = wrong.Point?.ShowsIn ?? WorkFields.Cells;
+        var shows = wrong.Decision?.ShowsIn ?? WorkFields.Cells;
         if (wrong.Place is null && shows.Field is PlaceField) return new WrongStep(wrong.Name, shows.Field, null, FirstPlace(item), item.Task.RightAnswer, item.Item.Answer!, text);
         var elsewhere = Method.Of(item.Task.Family).AllFields.Where(f => f != shows.Field && f != WorkFields.Cells);
         (WorkField Field, Spot At)? unrecorded = null;

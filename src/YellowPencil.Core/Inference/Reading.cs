@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
@@ -10,18 +11,23 @@ namespace YellowPencil.Core.Inference;
 public enum Outcome
 {
     /// <summary>One explanation with a bug, listed or not, is held at <see cref="SheetDiagnosis.Held"/> or more.</summary>
+    [JsonStringEnumMemberName("bug")]
     Bug,
 
     /// <summary>A bug is held, but this page does not say which of several.</summary>
+    [JsonStringEnumMemberName("not-told-apart")]
     NotToldApart,
 
     /// <summary>No systematic bug.</summary>
+    [JsonStringEnumMemberName("sound")]
     Sound,
 
     /// <summary>Not enough on this page to say.</summary>
+    [JsonStringEnumMemberName("too-few-chances")]
     TooFewChances,
 
     /// <summary>Something systematic that nothing found fits.</summary>
+    [JsonStringEnumMemberName("unexplained")]
     Unexplained,
 }
 
@@ -29,15 +35,19 @@ public enum Outcome
 public enum Cause
 {
     /// <summary>A rule followed.</summary>
+    [JsonStringEnumMemberName("bug")]
     Bug,
 
     /// <summary>A one-off.</summary>
+    [JsonStringEnumMemberName("slip")]
     Slip,
 
     /// <summary>A number fact held wrongly.</summary>
+    [JsonStringEnumMemberName("fact")]
     Fact,
 
     /// <summary>Nothing found fits.</summary>
+    [JsonStringEnumMemberName("unexplained")]
     Unexplained,
 }
 
@@ -45,12 +55,15 @@ public enum Cause
 public enum Stand
 {
     /// <summary>The explanation says something else than the taught method, and the student did it.</summary>
+    [JsonStringEnumMemberName("agrees")]
     Agrees,
 
     /// <summary>The student did something else than the explanation says.</summary>
+    [JsonStringEnumMemberName("against")]
     Against,
 
     /// <summary>The explanation and the taught method say the same.</summary>
+    [JsonStringEnumMemberName("silent")]
     Silent,
 }
 

@@ -55,7 +55,7 @@ internal sealed class SheetLikelihood
         Listed = new ChanceTable<Bug>(items, [.. catalogue, .. instead, .. inside ?? []], b => b.Deviations, Sound.Deviations, run);
         this.inside = [.. inside ?? []];
         ListedCount = catalogue.Count;
-        Points = [.. items.Select(i => i.Task.Family).Distinct().SelectMany(f => Method.Of(f).Points).Distinct()];
+        Points = [.. items.Select(i => i.Task.Family).Distinct().SelectMany(f => Method.Of(f).Decisions).Distinct()];
         unlistedPrior = [.. Enum.GetValues<RuleLength>().Select(l => Priors.UnlistedOf(l) / Math.Max(1, Points.Sum(p => p.CountOf(l))))];
         taughtRoughly = [.. items.Select(item => new ItemLikelihood([RoughSlip(Followed(Sound, item))], item.Taught))];
         efforts = [.. items.Select(EffortOf)];
@@ -78,7 +78,7 @@ internal sealed class SheetLikelihood
     public int ListedCount { get; }
 
     /// <summary>The decision points of the families of the sheet.</summary>
-    public IReadOnlyList<DecisionPoint> Points { get; }
+    public IReadOnlyList<Decision> Points { get; }
 
     /// <summary>Ends the work if somebody asked for that.</summary>
     public void ThrowIfCancelled() => cancellation.ThrowIfCancellationRequested();

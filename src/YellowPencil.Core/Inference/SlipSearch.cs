@@ -47,7 +47,7 @@ internal sealed class SlipSearch(MethodRun run)
     /// <summary>The other ways in which one step could go by a slip, with their relative weights; of a number fact the nearest values first.</summary>
     internal static IEnumerable<(Slip Slip, double Weight)> Alterations(Step step)
     {
-        if (step.Point is not null)
+        if (step.Decision is not null)
         {
             foreach (var (made, weight) in step.Slips)
                 if (made != step.Made) yield return (new Slip(step.Number, made), weight);

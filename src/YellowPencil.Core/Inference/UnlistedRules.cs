@@ -7,6 +7,6 @@ internal static class UnlistedRules
 {
     /// <summary>The rule of an id; null where there is none.</summary>
     public static UnlistedDeviation? Find(string id) => id.Split('/') is [var point, var kind, var made]
-        ? Method.Families.SelectMany(f => Method.Of(f).Points).FirstOrDefault(p => p.Id == point)?.FindDeviation(kind, made)
+        ? Method.Families.SelectMany(f => Method.Of(f).Decisions).FirstOrDefault(p => p.Id == point)?.FindDeviation(kind, made)
         : null;
 }

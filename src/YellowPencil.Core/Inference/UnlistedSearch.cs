@@ -9,7 +9,7 @@ namespace YellowPencil.Core.Inference;
 /// <param name="sheet">The sheet.</param>
 /// <param name="student">The student.</param>
 /// <param name="leastMet">How many open items a rule has to give.</param>
-internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, int leastMet = UnlistedSearch.LeastMet) : IPointVisitor
+internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, int leastMet = UnlistedSearch.LeastMet) : IDecisionVisitor
 {
     /// <summary>A rule is not looked for behind a single item.</summary>
     public const int LeastMet = 2;
@@ -41,7 +41,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
     public int Tried { get; private set; }
 
     /// <summary>The student with each of the rules that were found, the best first; of rules that do the same on the sheet, each with its own prior.</summary>
-    public List<Candidate> Search(IEnumerable<DecisionPoint> points)
+    public List<Candidate> Search(IEnumerable<Decision> points)
     {
         if (open.Count < leastMet || student.Hypothesis.RuleCount == Hypothesis.MostRules) return [];
         foreach (var point in points.OrderBy(p => p.ChoiceCount == 0))
@@ -58,7 +58,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
         ];
     }
 
-    void IPointVisitor.Visit<TContext>(DecisionPoint<TContext> point)
+    void IDecisionVisitor.Visit<TContext>(Decision<TContext> point)
     {
         var shown = TreesOf(point, open);
         if (shown.Count < leastMet) return;
@@ -77,7 +77,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
         }
     }
 
-    private List<DecisionTree<TContext>> TreesOf<TContext>(DecisionPoint<TContext> point, List<ItemEvidence> items)
+    private List<DecisionTree<TContext>> TreesOf<TContext>(Decision<TContext> point, List<ItemEvidence> items)
         where TContext : struct, IDecisionContext
     {
         var all = new List<DecisionTree<TContext>>();
@@ -87,7 +87,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
     }
 
     private void TryAll<TContext>(
-        DecisionPoint<TContext> point, RuleLength length, Doing<TContext> doing, List<DecisionTree<TContext>> shown, List<DecisionTree<TContext>> kept, bool[] some)
+        Decision<TContext> point, RuleLength length, Doing<TContext> doing, List<DecisionTree<TContext>> shown, List<DecisionTree<TContext>> kept, bool[] some)
         where TContext : struct, IDecisionContext
     {
         var kinds = point.AllKinds.Of(length);

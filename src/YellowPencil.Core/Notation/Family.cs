@@ -1,64 +1,76 @@
+using System.Text.Json.Serialization;
+
 namespace YellowPencil.Core.Notation;
 
 /// <summary>A family of methods, as the worked-sheet format and the catalogue name it.</summary>
 public enum Family
 {
     /// <summary>Column addition of whole numbers.</summary>
+    [JsonStringEnumMemberName("addition")]
     Addition,
 
     /// <summary>Column subtraction of whole numbers.</summary>
+    [JsonStringEnumMemberName("subtraction")]
     Subtraction,
 
     /// <summary>Multiplication of whole numbers.</summary>
+    [JsonStringEnumMemberName("multiplication")]
     Multiplication,
 
     /// <summary>Long division of whole numbers.</summary>
+    [JsonStringEnumMemberName("division")]
     Division,
 
     /// <summary>Sums and differences of decimals.</summary>
+    [JsonStringEnumMemberName("decimal-sums")]
     DecimalSums,
 
     /// <summary>Products of decimals.</summary>
+    [JsonStringEnumMemberName("decimal-products")]
     DecimalProducts,
 
     /// <summary>Division of decimals.</summary>
+    [JsonStringEnumMemberName("decimal-division")]
     DecimalDivision,
 
     /// <summary>Sums and differences of fractions without whole parts.</summary>
+    [JsonStringEnumMemberName("fractions")]
     Fractions,
 
     /// <summary>Sums and differences with mixed numbers.</summary>
+    [JsonStringEnumMemberName("mixed-numbers")]
     MixedNumbers,
 
     /// <summary>Whole numbers with signs.</summary>
+    [JsonStringEnumMemberName("integers")]
     Integers,
 
     /// <summary>Sums and differences of polynomials.</summary>
+    [JsonStringEnumMemberName("polynomials")]
     Polynomials,
 
     /// <summary>Products of polynomials.</summary>
+    [JsonStringEnumMemberName("expanding")]
     Expanding,
 
     /// <summary>Factoring quadratics.</summary>
+    [JsonStringEnumMemberName("factoring")]
     Factoring,
 
     /// <summary>Square roots by hand.</summary>
+    [JsonStringEnumMemberName("roots")]
     Roots,
 
     /// <summary>Linear equations in one letter.</summary>
+    [JsonStringEnumMemberName("equations")]
     Equations,
 }
 
 /// <summary>The names of the families in the worked-sheet format.</summary>
 public static class FamilyNames
 {
-    private static readonly Dictionary<string, Family> ByName = Enum.GetValues<Family>().ToDictionary(Name);
-
     /// <summary>The name in the format, for example <c>decimal-sums</c>.</summary>
-    public static string Name(this Family family) => Kebab(family.ToString());
-
-    /// <summary>A name of the code as the format spells it: <c>DecimalSums</c> is <c>decimal-sums</c>.</summary>
-    public static string Kebab(string name) => string.Concat(name.Select((c, i) => char.IsUpper(c) ? (i == 0 ? "" : "-") + char.ToLowerInvariant(c) : c.ToString()));
+    public static string Name(this Family family) => Spelling.Of(family);
 
     /// <summary>The name in a sentence, for example "sums and differences of decimals".</summary>
     public static string Title(this Family family) => family switch
@@ -76,5 +88,5 @@ public static class FamilyNames
     };
 
     /// <summary>Reads a name of the format; false when there is no such family.</summary>
-    public static bool TryParse(string name, out Family family) => ByName.TryGetValue(name, out family);
+    public static bool TryParse(string name, out Family family) => Spelling.TryParse(name, out family);
 }

@@ -1,21 +1,28 @@
+using System.Text.Json.Serialization;
+
 namespace YellowPencil.Core.Notation;
 
 /// <summary>Whether an answer is what was asked for.</summary>
 public enum Verdict
 {
     /// <summary>Right in value and in form.</summary>
+    [JsonStringEnumMemberName("right")]
     Right,
 
     /// <summary>Right in value, not in the form asked for.</summary>
+    [JsonStringEnumMemberName("unfinished")]
     Unfinished,
 
     /// <summary>Written, and not right.</summary>
+    [JsonStringEnumMemberName("wrong")]
     Wrong,
 
     /// <summary>Nothing was written.</summary>
+    [JsonStringEnumMemberName("blank")]
     Blank,
 
     /// <summary>Something was written that cannot be read.</summary>
+    [JsonStringEnumMemberName("unreadable")]
     Unreadable,
 }
 

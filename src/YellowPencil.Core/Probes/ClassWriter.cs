@@ -63,7 +63,7 @@ public static class ClassWriter
         {
             json.WriteStartObject();
             json.WriteString("student", look.Student);
-            json.WriteString("why", ReadingWriter.Spell(look.Why));
+            json.WriteString("why", Spelling.Of(look.Why));
             json.WriteEndObject();
         });
         json.WriteEndObject();

@@ -61,7 +61,7 @@ public static class PageNotes
         if (blank.Count < LeastItems || written.Count < LeastItems) return null;
         if (reading.Items.Take(reading.Items.Count - blank.Count).All(i => i.Verdict != Verdict.Blank))
             return new PageNote($"The last {blank.Count} items are blank: time or will may have run out, and nothing is known of them.", "");
-        var kind = OuterPoints.Reading.Kinds.FirstOrDefault(k => blank.TrueForAll(i => k.Holds(new TaskContext(i.Item.Task))) && written.TrueForAll(i => !k.Holds(new TaskContext(i.Item.Task))));
+        var kind = OuterDecisions.Reading.Kinds.FirstOrDefault(k => blank.TrueForAll(i => k.Holds(new TaskContext(i.Item.Task))) && written.TrueForAll(i => !k.Holds(new TaskContext(i.Item.Task))));
         return kind is null ? null : new PageNote($"{Capital(ItemsOf(blank))} are blank: left out {kind.Text}, and only then.", "What is left out is part of the evidence: have one of these worked with you beside.");
     }
 

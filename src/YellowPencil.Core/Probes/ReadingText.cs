@@ -129,7 +129,7 @@ public static class ReadingText
         foreach (var fact in reading.Facts) text.Append($"  fact: {fact.Fact} = {fact.Written} on items {string.Join(", ", fact.Items)}\n");
         foreach (var item in reading.Items)
         {
-            text.Append($"  {item.Item.Id,3}. {item.Item.TaskAsWritten} = {item.Item.Answer ?? "(blank)"}: {ReadingWriter.Spell(item.Verdict)}");
+            text.Append($"  {item.Item.Id,3}. {item.Item.TaskAsWritten} = {item.Item.Answer ?? "(blank)"}: {Spelling.Of(item.Verdict)}");
             if (item.Verdict == Verdict.Wrong) text.Append($", should be {item.Item.Task.RightAnswer}; {item.FirstWrongStep!.Text.In(word)}");
             text.Append('\n');
         }

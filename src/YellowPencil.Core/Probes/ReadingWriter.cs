@@ -19,7 +19,7 @@ public static class ReadingWriter
         json.WriteNumber("version", 1);
         json.WriteString("student", reading.Sheet.Student);
         if (reading.Sheet.Sheet is not null) json.WriteString("sheet", reading.Sheet.Sheet);
-        json.WriteString("outcome", Spell(reading.Outcome));
+        json.WriteString("outcome", Spelling.Of(reading.Outcome));
         WriteList(json, "items", reading.Items, item => WriteItem(json, item, word));
         WriteList(json, "explanations", reading.Explanations, e => WriteExplanation(json, e, reading.Sheet, word));
         WriteList(json, "facts", reading.Facts, fact =>
@@ -55,10 +55,6 @@ public static class ReadingWriter
         json.WriteEndObject();
     });
 
-    /// <summary>The name of a value in the format, for example <c>not-told-apart</c>.</summary>
-    public static string Spell<T>(T value)
-        where T : struct, Enum => FamilyNames.Kebab(value.ToString());
-
     private static void WriteItem(Utf8JsonWriter json, ItemReading item, ClassroomWord word)
     {
         json.WriteStartObject();
@@ -66,8 +62,8 @@ public static class ReadingWriter
         json.WriteString("task", item.Item.TaskAsWritten);
         json.WriteString("correct", item.Item.Task.RightAnswer);
         json.WriteString("answer", item.Item.Answer);
-        json.WriteString("verdict", Spell(item.Verdict));
-        if (item.Cause is { } cause) json.WriteString("cause", Spell(cause));
+        json.WriteString("verdict", Spelling.Of(item.Verdict));
+        if (item.Cause is { } cause) json.WriteString("cause", Spelling.Of(cause));
         if (item.FirstWrongStep is { } step)
         {
             json.WriteStartObject("firstWrongStep");
@@ -91,7 +87,7 @@ public static class ReadingWriter
         WriteShare(json, "consistency", explanation.Chances > 0 ? (double)explanation.Followed / explanation.Chances : explanation.Consistency);
         json.WriteString("text", explanation.Text.In(word));
         foreach (var stand in Enum.GetValues<Stand>())
-            WriteTexts(json, Spell(stand), explanation.Standing(stand, sheet));
+            WriteTexts(json, Spelling.Of(stand), explanation.Standing(stand, sheet));
         WriteList(json, "notSeparatedFrom", explanation.NotSeparatedFrom, rules =>
         {
             json.WriteStartArray();

@@ -19,9 +19,9 @@ public sealed class ChanceWatch(IReadOnlyList<IReadOnlyList<Deviation>> owners)
     /// <summary>How many chances each rule had, in their order.</summary>
     public ReadOnlySpan<int> Chances => chances;
 
-    internal bool Watches(DecisionPoint point) => point.Ordinal < byPoint.Length && byPoint[point.Ordinal] is not null;
+    internal bool Watches(Decision point) => point.Ordinal < byPoint.Length && byPoint[point.Ordinal] is not null;
 
-    internal void See<TContext>(DecisionPoint<TContext> point, in TContext context, int taught)
+    internal void See<TContext>(Decision<TContext> point, in TContext context, int taught)
         where TContext : struct, IDecisionContext
     {
         if (point.Ordinal >= byPoint.Length || byPoint[point.Ordinal] is not { } rules) return;
@@ -31,9 +31,9 @@ public sealed class ChanceWatch(IReadOnlyList<IReadOnlyList<Deviation>> owners)
 
     private static (Deviation, int)[]?[] Group(IReadOnlyList<IReadOnlyList<Deviation>> owners)
     {
-        var grouped = new (Deviation, int)[]?[DecisionPoint.Created];
+        var grouped = new (Deviation, int)[]?[Decision.Created];
         foreach (var point in owners.SelectMany((deviations, owner) => deviations.Select(d => (Deviation: d, Owner: owner)))
-            .Where(d => d.Deviation.Point is not null).GroupBy(d => d.Deviation.Point!.Ordinal))
+            .Where(d => d.Deviation.Decision is not null).GroupBy(d => d.Deviation.Decision!.Ordinal))
             grouped[point.Key] = [.. point];
         return grouped;
     }

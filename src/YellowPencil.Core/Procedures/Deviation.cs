@@ -7,25 +7,25 @@ public abstract class Deviation
     {
     }
 
-    /// <summary>The decision point concerned; null for a wrong number fact.</summary>
-    public abstract DecisionPoint? Point { get; }
+    /// <summary>The decision concerned; null for a wrong number fact.</summary>
+    public abstract Decision? Decision { get; }
 }
 
 /// <summary>At a decision point, in contexts of one kind, something else than what is taught.</summary>
-internal sealed class ContextDeviation<TContext>(DecisionPoint<TContext> point, Func<TContext, bool> when, Func<TContext, int> make) : Deviation
+internal sealed class ContextDeviation<TContext>(Decision<TContext> decision, Func<TContext, bool> when, Making<TContext> make) : Deviation
     where TContext : struct, IDecisionContext
 {
-    public override DecisionPoint Point => point;
+    public override Decision Decision => decision;
 
     public Func<TContext, bool> When => when;
 
-    public Func<TContext, int> Make => make;
+    public Making<TContext> Make => make;
 
-    /// <summary>Whether another number than the taught one comes out in a context.</summary>
+    /// <summary>Whether something else comes of it in a context than of what is taught.</summary>
     public bool Applies(in TContext context, int taught, out int made)
     {
-        made = make(context);
-        return made != taught && made >= 0 && when(context);
+        made = -1;
+        return when(context) && (made = make(context, taught)) != taught && made >= 0;
     }
 }
 
@@ -96,7 +96,7 @@ public readonly record struct NumberFact(FactKind Kind, int First, int Second)
 public sealed class FactDeviation(NumberFact fact, int written) : Deviation
 {
     /// <inheritdoc/>
-    public override DecisionPoint? Point => null;
+    public override Decision? Decision => null;
 
     /// <summary>The fact, in the order in which it is named.</summary>
     public NumberFact Fact { get; } = fact.Ordered;

@@ -15,7 +15,7 @@ public sealed class DeviationSet
     public static readonly DeviationSet Taught = new();
 
     private readonly List<(int Ordinal, Rule[] Rules)> byPoint = [];
-    private readonly ulong[] points = new ulong[(DecisionPoint.Created + 63) / 64];
+    private readonly ulong[] points = new ulong[(Decision.Created + 63) / 64];
 
     /// <summary>Makes a student of the usual school from the deviations of each owner.</summary>
     /// <exception cref="ArgumentException">More than <see cref="MaxOwners"/> owners.</exception>
@@ -36,7 +36,7 @@ public sealed class DeviationSet
             foreach (var deviation in owners[owner])
             {
                 if (deviation is FactDeviation fact) Facts = [.. Facts, new FactRule(fact, owner)];
-                else Add(deviation.Point!.Ordinal, new Rule(deviation, owner));
+                else Add(deviation.Decision!.Ordinal, new Rule(deviation, owner));
             }
     }
 

@@ -47,12 +47,12 @@ public abstract class Method
     public virtual IReadOnlyList<Part> Parts => [];
 
     /// <summary>Every decision point of the method, those of its parts included: how the task is read, what is done, and how the answer is written.</summary>
-    public IReadOnlyList<DecisionPoint> Points => points ??= [OuterPoints.Reading, .. OwnPoints, OuterPoints.Writing];
+    public IReadOnlyList<Decision> Decisions => decisions ??= [OuterDecisions.Reading, .. OwnDecisions, OuterDecisions.Writing];
 
-    private IReadOnlyList<DecisionPoint>? points;
+    private IReadOnlyList<Decision>? decisions;
 
     /// <summary>The decision points between the reading of the task and the writing of the answer.</summary>
-    protected abstract IReadOnlyList<DecisionPoint> OwnPoints { get; }
+    protected abstract IReadOnlyList<Decision> OwnDecisions { get; }
 
     /// <summary>The fields of a page that this method can fill, beside the answer.</summary>
     public abstract IReadOnlyList<WorkField> Fields { get; }
@@ -115,7 +115,7 @@ public abstract class Method
 
     private static void WalkThrough(ItemTask task, MethodRun run)
     {
-        Of(task.Family).Walk(OuterPoints.Read(task, run), run);
-        OuterPoints.Write(task, run);
+        Of(task.Family).Walk(OuterDecisions.Read(task, run), run);
+        OuterDecisions.Write(task, run);
     }
 }

@@ -102,17 +102,23 @@ public sealed class MethodRun
         Array.Clear(followed);
     }
 
-    /// <summary>Asks a decision point; the answer is what this student does there.</summary>
-    public TChoice Ask<TContext, TChoice>(DecisionPoint<TContext, TChoice> point, in TContext context)
+    /// <summary>Asks a decision; the answer is the choice that this student makes there.</summary>
+    public TName Ask<TContext, TName>(Decision<TContext, TName> decision, in TContext context)
         where TContext : struct, IDecisionContext
-        where TChoice : struct, Enum =>
-        point.Taught(context, School) is var taught && IsOpen(point) ? Choice<TChoice>.At(Decide(point, context, Choice<TChoice>.Number(taught))) : PassOver(taught);
+        where TName : struct, Enum =>
+        decision.Taught(context, School) is var taught && IsOpen(decision) ? ChoiceName<TName>.At(Decide(decision, context, ChoiceName<TName>.Number(taught))) : PassOver(taught);
+
+    /// <summary>Asks a decision; the answer is what the choice that this student makes there gives.</summary>
+    public TResult Do<TContext, TName, TResult>(Decision<TContext, TName, TResult> decision, in TContext context)
+        where TContext : struct, IDecisionContext
+        where TName : struct, Enum
+        where TResult : struct => decision.Result(Ask(decision, context), context, School);
 
     /// <summary>Asks a decision point; the answer is the number of the choice, or the value, that this student comes to.</summary>
     /// <param name="point">The point.</param>
     /// <param name="context">What can be seen there.</param>
     /// <param name="taught">What the taught method comes to.</param>
-    internal int Decide<TContext>(DecisionPoint<TContext> point, in TContext context, int taught)
+    internal int Decide<TContext>(Decision<TContext> point, in TContext context, int taught)
         where TContext : struct, IDecisionContext
     {
         var made = taught;
@@ -155,7 +161,7 @@ public sealed class MethodRun
     /// <param name="context">What can be seen there.</param>
     /// <param name="taught">The number that comes out of what was done before.</param>
     /// <param name="most">The largest number that there is room for; taught ones never come near it.</param>
-    internal int Value<TContext>(ValuePoint<TContext> point, in TContext context, int taught, int most = 999)
+    internal int Value<TContext>(ValueDecision<TContext> point, in TContext context, int taught, int most = 999)
         where TContext : struct, IDecisionContext
     {
         if (IsOpen(point)) return Decide(point, context, taught) is var made && made == taught ? taught : Math.Min(most, made);
@@ -163,7 +169,7 @@ public sealed class MethodRun
     }
 
     /// <summary>Whether anybody decides at a point or looks on: where nobody does, the taught choice is made, and <see cref="PassOver"/> says so.</summary>
-    internal bool IsOpen(DecisionPoint point) =>
+    internal bool IsOpen(Decision point) =>
         Recording || slip.Step == stepNumber || deviations.At(point.Ordinal) is not null || decider?.At(point.Ordinal) is not null || watch?.Watches(point) == true;
 
     /// <summary>Makes the taught choice at a point that is not open.</summary>

@@ -24,7 +24,7 @@ internal static class WholeNumbers
     public static IReadOnlyList<Family> Inside { get; } = [Family.Addition, Family.Subtraction, Family.Multiplication];
 
     /// <summary>The decisions of these methods.</summary>
-    public static IReadOnlyList<DecisionPoint> Points { get; } = [.. AdditionPoints.InColumns.Concat(SubtractionPoints.InColumns).Concat(MultiplicationPoints.InRows).Distinct()];
+    public static IReadOnlyList<Decision> Decisions { get; } = [.. AdditionDecisions.InColumns.Concat(SubtractionDecisions.InColumns).Concat(MultiplicationDecisions.InRows).Distinct()];
 
     /// <summary>A sum, as a number with which another working goes on.</summary>
     public static BigInteger Sum(MethodRun run, BigInteger first, BigInteger second) =>
@@ -67,7 +67,7 @@ internal static class WholeNumbers
         DigitsOf(run, smaller).CopyTo(bottom);
         var cells = run.Take(top.Length);
         run.Page.IsAside = true;
-        new ColumnDifferenceWork(run, top, bottom, cells).Work(Direction.FromOnes);
+        new ColumnDifferenceWork(run, top, bottom, cells).Work(DifferenceDirection.FromOnes);
         run.Page.IsAside = false;
         return Flat(run, cells);
     }

@@ -1,4 +1,5 @@
 using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Procedures;
 
 namespace YellowPencil.Core.Remediation;
@@ -44,7 +45,7 @@ internal sealed class PlanItems
     {
         var run = new MethodRun();
         var set = new DeviationSet([rule]);
-        var points = rule.Select(d => d.Point!).ToHashSet();
+        var points = rule.Select(d => d.Decision!).ToHashSet();
         Weighed Weigh(PooledItem item)
         {
             Method.Run(item.Task, run, set);

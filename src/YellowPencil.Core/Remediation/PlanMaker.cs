@@ -1,5 +1,6 @@
 using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Inference;
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Remediation.Scripts;
@@ -20,7 +21,7 @@ public static class PlanMaker
     ];
 
     /// <summary>Whether the explanation can be planned for: whether it has rules, and each of them points to an idea.</summary>
-    public static bool CanPlan(Hypothesis hypothesis) => hypothesis.RuleCount > 0 && hypothesis.Bugs.All(b => TeachingScripts.Families.Contains(b.Family)) && hypothesis.Unlisted.All(u => FamilyOf(u.Deviation.Point!) is { } family && TeachingScripts.Families.Contains(family) && TeachingScripts.IdeaOf(family, u.Deviation.Point!) is not null);
+    public static bool CanPlan(Hypothesis hypothesis) => hypothesis.RuleCount > 0 && hypothesis.Bugs.All(b => TeachingScripts.Families.Contains(b.Family)) && hypothesis.Unlisted.All(u => u.Deviation.Decision is { Idea: not null } decision && FamilyOf(decision) is { } family && TeachingScripts.Families.Contains(family));
 
     /// <summary>Makes a plan.</summary>
     /// <param name="student">The student's code.</param>
@@ -149,23 +150,23 @@ public static class PlanMaker
         foreach (var bug in hypothesis.Bugs) yield return new Rule(bug.Family, bug.Name, ownName?.Invoke(bug.Id), bug.Text, bug.Reason, bug.Idea, bug.Deviations);
         foreach (var unlisted in hypothesis.Unlisted)
         {
-            var family = FamilyOf(unlisted.Deviation.Point!)!.Value;
+            var family = FamilyOf(unlisted.Deviation.Decision!)!.Value;
             yield return new Rule(
                 family, "A rule that is not in the catalogue", ownName?.Invoke($"unlisted:{unlisted.Id}"), unlisted.Text + ".", "The rule was found by search, so the reason is best asked: “Tell me how you did this one.”",
-                TeachingScripts.IdeaOf(family, unlisted.Deviation.Point!)!, [unlisted.Deviation]);
+                unlisted.Deviation.Decision!.Idea!, [unlisted.Deviation]);
         }
     }
 
     /// <summary>The family whose method a decision point belongs to; of points that several have, the first.</summary>
-    private static Family? FamilyOf(DecisionPoint point) => Method.Families.Select(f => (Family?)f).FirstOrDefault(f => point.Id.StartsWith(f!.Value.Name() + ".", StringComparison.Ordinal))
-        ?? Method.Families.Select(f => (Family?)f).FirstOrDefault(f => Method.Of(f!.Value).Points.Contains(point));
+    private static Family? FamilyOf(Decision point) => Method.Families.Select(f => (Family?)f).FirstOrDefault(f => point.Id.StartsWith(f!.Value.Name() + ".", StringComparison.Ordinal))
+        ?? Method.Families.Select(f => (Family?)f).FirstOrDefault(f => Method.Of(f!.Value).Decisions.Contains(point));
 
     /// <summary>The question at which the old rule goes another way, with the taught answer.</summary>
     private static string Differs(Rule rule, PlanItem fails)
     {
         var run = new MethodRun { Recording = true };
         Method.Run(fails.Task, run, new DeviationSet([rule.Deviations]));
-        return run.Steps.FirstOrDefault(s => s.Cause == StepCause.Bug) is { } step ? $"It is decided by one question: {step.Point!.Question} Here: {step.TaughtText}" : "";
+        return run.Steps.FirstOrDefault(s => s.Cause == StepCause.Bug) is { } step ? $"It is decided by one question: {step.Decision!.Question} Here: {step.TaughtText}" : "";
     }
 
     private static string WhyFirst(List<Rule> rules, IReadOnlyList<string> rivals)

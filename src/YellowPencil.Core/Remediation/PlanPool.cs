@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working.Fields;
@@ -15,7 +16,7 @@ namespace YellowPencil.Core.Remediation;
 /// <param name="Ideas">The ideas without which it comes out wrong: those behind rules that show on it.</param>
 /// <param name="HasZeroInFront">Whether the work comes to a zero that is not written in front of the answer.</param>
 internal sealed record PooledItem(
-    ItemTask Task, int Steps, int Level, IReadOnlySet<NumberFact> Facts, IReadOnlySet<DecisionPoint> Points, IReadOnlySet<MissingIdea> Ideas, bool HasZeroInFront);
+    ItemTask Task, int Steps, int Level, IReadOnlySet<NumberFact> Facts, IReadOnlySet<Decision> Points, IReadOnlySet<MissingIdea> Ideas, bool HasZeroInFront);
 
 /// <summary>Ordinary items of each family, looked through once.</summary>
 internal static class PlanPool
@@ -56,7 +57,7 @@ internal static class PlanPool
         {
             Method.Run(task, taught, DeviationSet.Taught);
             items.Add(new PooledItem(
-                task, taught.StepCount, LevelOf(task), taught.Steps.Select(s => s.Fact?.Ordered).OfType<NumberFact>().ToHashSet(), taught.Steps.Select(s => s.Point).OfType<DecisionPoint>().ToHashSet(), needs.Of(task),
+                task, taught.StepCount, LevelOf(task), taught.Steps.Select(s => s.Fact?.Ordered).OfType<NumberFact>().ToHashSet(), taught.Steps.Select(s => s.Decision).OfType<Decision>().ToHashSet(), needs.Of(task),
                 taught.Page.Marks.Where(m => m.Field == WorkFields.Cells).OrderByDescending(m => m.At.Place).Select(m => m.Text).FirstOrDefault() == "0"));
         }
 

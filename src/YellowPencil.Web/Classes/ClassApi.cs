@@ -91,7 +91,7 @@ internal static class ClassApi
         rows = board.Rows.ToDictionary(r => r.Page.Id, r => new
         {
             says = ClassText.Row(r, names, board.Sheet.Class!.Word),
-            verdicts = r.Sheet.Items.ToDictionary(i => i.Id, i => FamilyNames.Kebab(i.Task.Judge(i.Answer).ToString())),
+            verdicts = r.Sheet.Items.ToDictionary(i => i.Id, i => Spelling.Of(i.Task.Judge(i.Answer))),
         }),
     };
 

@@ -105,7 +105,7 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
         Method.Run(task, run, student, declined, slip);
         var columns = new List<List<ReplayFrame>> { new() { new("The item as it was set.", PagePicture.Blank(task, classroom.School), false, ItemModel.At(task, [], null)) } };
         var told = Telling.InOrder(run.Steps, task.Family, classroom.School);
-        var pointFrom = run.Page.Answer.Contains('.') && told.Count > 0 && told[^1].Point != DecimalSumPoints.Point ? told.Index().FirstOrDefault(s => s.Item.Point == DecimalSumPoints.Point, (int.MaxValue, null!)).Index : int.MaxValue;
+        var pointFrom = run.Page.Answer.Contains('.') && told.Count > 0 && told[^1].Decision != DecimalSumDecisions.Point ? told.Index().FirstOrDefault(s => s.Item.Decision == DecimalSumDecisions.Point, (int.MaxValue, null!)).Index : int.MaxValue;
         for (var i = 0; i < told.Count; i++)
         {
             var step = told[i];

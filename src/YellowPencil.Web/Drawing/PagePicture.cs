@@ -77,7 +77,7 @@ public sealed class PagePicture
         var layout = PageLayout.Of(task, school);
         var marks = told.Count <= open ? 0 : told[^open].MarksBefore;
         var picture = new PagePicture(task, layout, layout.Put(run.Page.Marks.Take(marks), _ => true)) { HasRoom = true };
-        if (run.Page.Answer.Contains('.') && told.SkipLast(open).Any(s => s.Point == DecimalSumPoints.Point)) picture.WithPoint();
+        if (run.Page.Answer.Contains('.') && told.SkipLast(open).Any(s => s.Decision == DecimalSumDecisions.Point)) picture.WithPoint();
         picture.Show(Of(task, run, school: school));
         return picture;
     }
@@ -108,7 +108,7 @@ public sealed class PagePicture
     }
 
     private static bool IsHeldAsTaught(MethodRun run, int line) =>
-        !run.Steps.Any(s => s.Point == MultiplicationPoints.Placeholder && s.Line == line && s.Cause != StepCause.AsTaught);
+        !run.Steps.Any(s => s.Decision == MultiplicationDecisions.Placeholder && s.Line == line && s.Cause != StepCause.AsTaught);
 
     /// <summary>The point of the answer, where the classroom writes it before the digits.</summary>
     public PagePicture WithPoint()

@@ -48,7 +48,7 @@ public sealed class ReadingDesk(PencilContext data, ReadingCache cache, PlanDesk
         PageId = page.Id,
         PageVersion = page.Version,
         EngineVersion = EngineVersion.Current,
-        Outcome = ReadingWriter.Spell(reading.Outcome),
+        Outcome = Spelling.Of(reading.Outcome),
         Rules = reading.Outcome is Outcome.Bug or Outcome.NotToldApart && reading.BestBug is { } best ? RulesOf(best) : "",
         Content = ReadingWriter.Write(reading, NextItems.For(reading)),
         ClassLine = ClassLine.Of(reading).Write(),
@@ -61,12 +61,12 @@ public sealed class ReadingDesk(PencilContext data, ReadingCache cache, PlanDesk
 
     /// <summary>What a stored reading came to, in a line for lists.</summary>
     public string Summary(string outcome, string rules, ClassroomWord word) =>
-        ReadingText.Summary(Enum.GetValues<Outcome>().First(o => ReadingWriter.Spell(o) == outcome), rules.Length == 0 ? "" : names.Of(rules, word));
+        ReadingText.Summary(Spelling.TryParse<Outcome>(outcome, out var known) ? known : Outcome.Unexplained, rules.Length == 0 ? "" : names.Of(rules, word));
 
     /// <summary>Keeps what was decided about an explanation of a held page.</summary>
     public async Task DecideAsync(StudentPage page, string rules, DecisionKind kind, string text)
     {
-        data.Decisions.Add(new Decision
+        data.Decisions.Add(new YellowPencil.Data.Decision
         {
             Id = Guid.CreateVersion7(clock.GetUtcNow()),
             PageId = page.Id,

@@ -69,7 +69,7 @@ public class CatalogueTests
             bug.Text.ShouldEndWith(".");
             bug.Reason.Length.ShouldBeGreaterThan(20);
             bug.Id.ShouldStartWith(family.Name() + ".");
-            Method.Of(family).Points.ShouldContain(bug.Decision);
+            Method.Of(family).Decisions.ShouldContain(bug.Decision);
         }
     }
 

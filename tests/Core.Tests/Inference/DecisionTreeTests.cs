@@ -18,7 +18,7 @@ public class DecisionTreeTests
     public void Following_a_rule_is_having_it(Family family)
     {
         var rules = new EveryLength(7);
-        foreach (var point in Method.Of(family).Points) point.Accept(rules);
+        foreach (var point in Method.Of(family).Decisions) point.Accept(rules);
         rules.Found.Count.ShouldBeGreaterThan(60);
         foreach (var bugs in new Bug[][] { [], [Catalogue.DeclaredFor(family)[3]] })
             foreach (var wrong in new[] { false, true }) Compare(family, rules.Found, new Hypothesis(bugs, [], []), wrong);
@@ -68,13 +68,13 @@ public class DecisionTreeTests
     }
 
     /// <summary>Some rules of every length at every point.</summary>
-    private sealed class EveryLength(int seed) : IPointVisitor
+    private sealed class EveryLength(int seed) : IDecisionVisitor
     {
         private readonly Random random = new(seed);
 
         public List<UnlistedDeviation> Found { get; } = [];
 
-        public void Visit<TContext>(DecisionPoint<TContext> point)
+        public void Visit<TContext>(Decision<TContext> point)
             where TContext : struct, IDecisionContext
         {
             foreach (var length in Enum.GetValues<RuleLength>())

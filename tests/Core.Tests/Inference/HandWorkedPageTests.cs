@@ -27,7 +27,7 @@ public class HandWorkedPageTests
         var reading = SheetDiagnosis.Read(sheet);
 
         var summary = ReadingText.Write(reading, NextItems.For(reading), ClassroomWord.Rename);
-        ReadingWriter.Spell(reading.Outcome).ShouldBe(expected.GetProperty("outcome").GetString(), summary);
+        Spelling.Of(reading.Outcome).ShouldBe(expected.GetProperty("outcome").GetString(), summary);
         if (expected.TryGetProperty("best", out var best)) reading.Best.Hypothesis.RuleIds.Order().ShouldBe(Texts(best).Order(), summary);
         if (expected.TryGetProperty("says", out var says)) reading.Best.Text.ShouldContain(says.GetString()!, Case.Sensitive, summary);
         if (expected.TryGetProperty("unlisted", out _)) reading.Best.Hypothesis.Unlisted.ShouldNotBeEmpty(summary);
@@ -38,7 +38,7 @@ public class HandWorkedPageTests
             (reading.Best.Followed, reading.Best.Chances).ShouldBe((expected.GetProperty("followed").GetInt32(), chances.GetInt32()), summary);
         if (expected.TryGetProperty("causes", out var causes))
             foreach (var cause in causes.EnumerateObject())
-                ReadingWriter.Spell(reading.Items.Single(i => i.Item.Id == cause.Name).Cause!.Value).ShouldBe(cause.Value.GetString(), summary);
+                Spelling.Of(reading.Items.Single(i => i.Item.Id == cause.Name).Cause!.Value).ShouldBe(cause.Value.GetString(), summary);
         if (expected.TryGetProperty("steps", out var steps))
             foreach (var step in steps.EnumerateObject())
                 reading.Items.Single(i => i.Item.Id == step.Name).FirstWrongStep!.Step.ShouldBe(step.Value.GetString());

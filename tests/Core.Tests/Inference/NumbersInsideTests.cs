@@ -74,7 +74,7 @@ public class NumbersInsideTests
         foreach (var family in new[] { Family.Fractions, Family.MixedNumbers, Family.Polynomials, Family.Expanding, Family.Equations })
         {
             Catalogue.Inside(family).Select(b => b.Family).Distinct().ShouldBe([Family.Addition, Family.Subtraction, Family.Multiplication]);
-            Method.Of(family).Points.Intersect(WholeNumbers.Points).ShouldBeEmpty();
+            Method.Of(family).Decisions.Intersect(WholeNumbers.Decisions).ShouldBeEmpty();
             Catalogue.Of(family).Intersect(Catalogue.Inside(family)).ShouldBeEmpty();
         }
 

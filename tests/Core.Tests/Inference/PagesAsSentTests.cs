@@ -102,7 +102,7 @@ public class PagesAsSentTests
         var reading = SheetDiagnosis.Read(sheet);
 
         var text = ReadingText.Write(reading, NextItems.For(reading), ClassroomWord.Rename);
-        ReadingWriter.Spell(reading.Outcome).ShouldBe(outcome, text);
+        Spelling.Of(reading.Outcome).ShouldBe(outcome, text);
         string.Join('+', reading.Best.Hypothesis.RuleIds.Order()).ShouldBe(best, text);
         text.ShouldContain(says, Case.Sensitive);
         reading.Explanations.ShouldAllBe(e => e.Probability < 0.9999);

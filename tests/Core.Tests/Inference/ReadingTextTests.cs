@@ -92,7 +92,7 @@ public class ReadingTextTests
 
     [Fact]
     public void Outcomes_are_spelt_as_in_the_format() =>
-        Enum.GetValues<Outcome>().Select(o => ReadingWriter.Spell(o)).ShouldBe(["bug", "not-told-apart", "sound", "too-few-chances", "unexplained"]);
+        Enum.GetValues<Outcome>().Select(o => Spelling.Of(o)).ShouldBe(["bug", "not-told-apart", "sound", "too-few-chances", "unexplained"]);
 
     [Fact]
     public void Items_to_ask_next_are_new_ones_and_are_told_in_a_sentence()

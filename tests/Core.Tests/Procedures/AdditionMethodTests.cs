@@ -93,7 +93,7 @@ public class AdditionMethodTests
     public void Every_unlisted_deviation_ends_with_an_answer_or_a_blank()
     {
         var run = new MethodRun();
-        foreach (var unlisted in AdditionPoints.All.SelectMany(p => p.AllDeviations()))
+        foreach (var unlisted in AdditionDecisions.All.SelectMany(p => p.AllDeviations()))
             foreach (var task in ItemPool.Of(Family.Addition, 30, seed: 2))
             {
                 Method.Run(task, run, new DeviationSet([[unlisted.Deviation]]));

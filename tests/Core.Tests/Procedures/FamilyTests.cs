@@ -177,7 +177,7 @@ public class FamilyTests
     public void Every_unlisted_deviation_ends_with_an_answer_or_a_blank(Family family)
     {
         var run = new MethodRun { Page = { KeepsMarks = true } };
-        foreach (var unlisted in Method.Of(family).Points.SelectMany(p => p.AllDeviations()))
+        foreach (var unlisted in Method.Of(family).Decisions.SelectMany(p => p.AllDeviations()))
             foreach (var (task, school) in ItemPool.Of(family, 12, seed: 2).SelectMany(task => SchoolsOf(family).Select(school => (task, school))))
             {
                 Method.Run(task, run, new DeviationSet(school, [[unlisted.Deviation]]));
@@ -192,7 +192,7 @@ public class FamilyTests
     public void Any_rules_together_end_with_an_answer_or_a_blank(Family family)
     {
         var random = new Random(3);
-        var unlisted = Method.Of(family).Points.SelectMany(p => p.AllDeviations()).ToList();
+        var unlisted = Method.Of(family).Decisions.SelectMany(p => p.AllDeviations()).ToList();
         var bugs = Catalogue.Of(family);
         var pool = ItemPool.Of(family, 100, seed: 15);
         var schools = SchoolsOf(family);

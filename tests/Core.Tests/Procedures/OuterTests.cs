@@ -78,7 +78,7 @@ public class OuterTests
     public void Numbers_are_put_together_from_those_that_can_be_seen(string made, int expected)
     {
         var run = new MethodRun();
-        Method.Run(TaskText.TryParse("47 + 25").Value!, run, new DeviationSet([[AdditionPoints.Written.FindDeviation("last", made)!.Deviation]]));
+        Method.Run(TaskText.TryParse("47 + 25").Value!, run, new DeviationSet([[AdditionDecisions.Written.FindDeviation("last", made)!.Deviation]]));
         run.Page.Answer.ToString().ShouldBe(expected + "2");
     }
 

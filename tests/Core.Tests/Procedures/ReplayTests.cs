@@ -100,7 +100,7 @@ public class ReplayTests
     public void Every_choice_of_every_decision_can_be_said()
     {
         foreach (var family in Method.Families)
-            foreach (var unlisted in Method.Of(family).Points.SelectMany(p => p.AllDeviations()))
+            foreach (var unlisted in Method.Of(family).Decisions.SelectMany(p => p.AllDeviations()))
             {
                 unlisted.Text.Length.ShouldBeGreaterThan(8);
                 char.IsUpper(unlisted.Text.In(ClassroomWord.Regroup)[0]).ShouldBeTrue(unlisted.Text);

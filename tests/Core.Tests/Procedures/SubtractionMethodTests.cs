@@ -214,7 +214,7 @@ public class SubtractionMethodTests
     public void Every_unlisted_deviation_ends_with_an_answer_or_a_blank()
     {
         var run = new MethodRun();
-        foreach (var unlisted in SubtractionPoints.All.SelectMany(p => p.AllDeviations()))
+        foreach (var unlisted in SubtractionDecisions.All.SelectMany(p => p.AllDeviations()))
             foreach (var task in ItemPool.Of(Family.Subtraction, 40, seed: 2))
             {
                 Method.Run(task, run, new DeviationSet([[unlisted.Deviation]]));

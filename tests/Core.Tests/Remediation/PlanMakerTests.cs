@@ -67,7 +67,7 @@ public class PlanMakerTests
         {
             var run = new MethodRun { Recording = true };
             Method.Run(item.Task, run, DeviationSet.Taught);
-            run.Steps.ShouldNotContain(s => s.Point == Core.Procedures.Subtraction.SubtractionPoints.PassedZero, item.Task.Text);
+            run.Steps.ShouldNotContain(s => s.Decision == Core.Procedures.Subtraction.SubtractionDecisions.PassedZero, item.Task.Text);
         }
     }
 
@@ -81,7 +81,7 @@ public class PlanMakerTests
         foreach (var item in plan.PracticeMixed.Where(i => !i.Shows))
         {
             Method.Run(item.Task, run, DeviationSet.Taught);
-            run.Steps.ShouldContain(s => s.Point == bug.Decision);
+            run.Steps.ShouldContain(s => s.Decision == bug.Decision);
         }
     }
 

@@ -1,6 +1,7 @@
 using Shouldly;
 using Xunit;
 using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Remediation;
@@ -90,10 +91,10 @@ public class ScriptTests
             if (IdeaMap.Needs(idea).Count == 0) IdeaMap.Depth(idea).ShouldBe(0);
         }
 
-        IdeaMap.ComesBefore(Core.Bugs.Ideas.SamePlaceUnderSamePlace, Core.Bugs.Ideas.AcrossZeros).ShouldBeTrue();
-        IdeaMap.ComesBefore(Core.Bugs.Ideas.NothingBelow, Core.Bugs.Ideas.TenForOne).ShouldBeFalse();
-        IdeaMap.OrderOf(Core.Bugs.Ideas.NothingBelow).ShouldBeLessThan(IdeaMap.OrderOf(Core.Bugs.Ideas.TenForOne));
-        IdeaMap.OrderOf(Core.Bugs.Ideas.TenForOne).ShouldBeLessThan(IdeaMap.OrderOf(Core.Bugs.Ideas.ZeroIsANumber));
+        IdeaMap.ComesBefore(Core.Knowledge.Ideas.SamePlaceUnderSamePlace, Core.Knowledge.Ideas.AcrossZeros).ShouldBeTrue();
+        IdeaMap.ComesBefore(Core.Knowledge.Ideas.NothingBelow, Core.Knowledge.Ideas.TenForOne).ShouldBeFalse();
+        IdeaMap.OrderOf(Core.Knowledge.Ideas.NothingBelow).ShouldBeLessThan(IdeaMap.OrderOf(Core.Knowledge.Ideas.TenForOne));
+        IdeaMap.OrderOf(Core.Knowledge.Ideas.TenForOne).ShouldBeLessThan(IdeaMap.OrderOf(Core.Knowledge.Ideas.ZeroIsANumber));
         IdeaMap.All.Where(i => IdeaMap.Needs(i).Count == 0).Select(i => i.Id).ShouldBe(["read-the-sign", "counting-on", "same-place-under-same-place"]);
     }
 

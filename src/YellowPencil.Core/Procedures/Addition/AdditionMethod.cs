@@ -12,7 +12,7 @@ public sealed class AdditionMethod : Method
     public override Family Family => Family.Addition;
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints => AdditionPoints.All;
+    protected override IReadOnlyList<Decision> OwnDecisions => AdditionDecisions.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Operands, WorkFields.Order];
@@ -28,7 +28,7 @@ public sealed class AdditionMethod : Method
     {
         var addends = ((ColumnSum)task).Addends;
         var context = ContextOf(addends, out var width);
-        switch (run.Ask(AdditionPoints.Way, context))
+        switch (run.Ask(AdditionDecisions.Way, context))
         {
             case SumWay.TakeAway:
                 TakeAway(run, addends);
@@ -48,7 +48,7 @@ public sealed class AdditionMethod : Method
 
     private static void InColumns(MethodRun run, IReadOnlyList<WholeNumber> addends, SumContext context, int width)
     {
-        var toLeft = context.IsRagged && run.Ask(AdditionPoints.Alignment, context) == SumAlignment.LeftEnds;
+        var toLeft = context.IsRagged && run.Ask(AdditionDecisions.Alignment, context) == SumAlignment.LeftEnds;
         var digits = run.Take(addends.Count * width);
         for (var row = 0; row < addends.Count; row++)
         {
@@ -62,7 +62,7 @@ public sealed class AdditionMethod : Method
 
         // Two more cells than columns: a carry can go one column too far beyond the last one.
         var cells = run.Take(width + 2);
-        new ColumnSumWork(run, digits, addends.Count, cells).Work(run.Ask(AdditionPoints.Direction, context));
+        new ColumnSumWork(run, digits, addends.Count, cells).Work(run.Ask(AdditionDecisions.Direction, context));
         run.Page.AppendCells(cells);
     }
 

@@ -40,7 +40,7 @@ internal ref struct ColumnSumWork
         for (var i = 0; i < width; i++)
         {
             var column = direction == SumDirection.FromOnes ? i : width - 1 - i;
-            if (i > 0 && run.Ask(AdditionPoints.Onward, Context(column)) == SumOnward.Stop) return;
+            if (i > 0 && run.Ask(AdditionDecisions.Onward, Context(column)) == SumOnward.Stop) return;
             WorkColumn(column);
             worked++;
         }
@@ -51,12 +51,12 @@ internal ref struct ColumnSumWork
 
     private void WorkColumn(int column)
     {
-        var way = run.Ask(AdditionPoints.Column, Context(column));
+        var way = run.Ask(AdditionDecisions.Column, Context(column));
         if (way == AddColumnWay.LeaveBlank) return;
         var total = way == AddColumnWay.WriteZero ? 0 : Total(column, way);
         if (way is not (AddColumnWay.WriteZero or AddColumnWay.FirstOnly or AddColumnWay.LastOnly) && (carries[column] > 0 || olderCarry > 0))
         {
-            total += run.Ask(AdditionPoints.Carry, Context(column)) switch
+            total += run.Ask(AdditionDecisions.Carry, Context(column)) switch
             {
                 CarryCounted.Not => 0,
                 CarryCounted.Twice => 2 * carries[column],
@@ -71,13 +71,13 @@ internal ref struct ColumnSumWork
 
         var context = Context(column) with { Total = total };
         var (written, carry) = total < 10 ? BelowTenOf(context) : context.IsLast ? (LastOf(context), 0) : TenOf(context);
-        written = run.Value(AdditionPoints.Written, context, written);
+        written = run.Value(AdditionDecisions.Written, context, written);
         if (written >= 0) WriteCell(column, written);
-        if (!context.IsLast) Carry(context, run.Value(AdditionPoints.Carried, context, carry, most: 99));
+        if (!context.IsLast) Carry(context, run.Value(AdditionDecisions.Carried, context, carry, most: 99));
     }
 
     private readonly (int Written, int Carry) BelowTenOf(AddColumnContext context) =>
-        (context.Total, context.ColumnsLeft > 0 && run.Ask(AdditionPoints.Below, context) == BelowTen.CarryOne ? 1 : 0);
+        (context.Total, context.ColumnsLeft > 0 && run.Ask(AdditionDecisions.Below, context) == BelowTen.CarryOne ? 1 : 0);
 
     private readonly int Total(int column, AddColumnWay way)
     {
@@ -105,7 +105,7 @@ internal ref struct ColumnSumWork
 
         total = way == AddColumnWay.CountAsZero ? 0 : Math.Max(0, total);
         if (taken < 2 || way is not (AddColumnWay.AddAll or AddColumnWay.FirstTwoOnly or AddColumnWay.SkipRepeated)) return total;
-        return run.Ask(AdditionPoints.Count, Context(column) with { Total = total }) switch
+        return run.Ask(AdditionDecisions.Count, Context(column) with { Total = total }) switch
         {
             SumCount.OneTooFew when total > 0 => total - 1,
             SumCount.OneTooMany => total + 1,
@@ -116,13 +116,13 @@ internal ref struct ColumnSumWork
     private readonly int Added(int column, int total, int digit, int added)
     {
         var sum = run.Recall(new NumberFact(FactKind.Plus, total, digit), smallestPlace + column);
-        if (!run.IsOpen(AdditionPoints.Digit))
+        if (!run.IsOpen(AdditionDecisions.Digit))
         {
             run.PassOver();
             return sum;
         }
 
-        return Math.Max(0, run.Ask(AdditionPoints.Digit, new AddedDigitContext(smallestPlace + column, total, digit, added, column == 0)) switch
+        return Math.Max(0, run.Ask(AdditionDecisions.Digit, new AddedDigitContext(smallestPlace + column, total, digit, added, column == 0)) switch
         {
             DigitAdded.OneMore => sum + 1,
             DigitAdded.OneFewer => sum - 1,
@@ -152,7 +152,7 @@ internal ref struct ColumnSumWork
     private readonly (int Written, int Carry) TenOf(AddColumnContext context)
     {
         var total = context.Total;
-        return run.Ask(AdditionPoints.Ten, context) switch
+        return run.Ask(AdditionDecisions.Ten, context) switch
         {
             TenOrMore.WriteBoth => (total, 0),
             TenOrMore.WriteOnesCarryNothing => (total % 10, 0),
@@ -175,7 +175,7 @@ internal ref struct ColumnSumWork
     {
         if (carry == 0) return;
         var column = context.Column - smallestPlace;
-        var into = run.Ask(AdditionPoints.Into, context);
+        var into = run.Ask(AdditionDecisions.Into, context);
         var target = into switch
         {
             CarryInto.ColumnAfterNext => column + 2,
@@ -214,7 +214,7 @@ internal ref struct ColumnSumWork
     private readonly int LastOf(AddColumnContext context)
     {
         var total = context.Total;
-        return run.Ask(AdditionPoints.Last, context) switch
+        return run.Ask(AdditionDecisions.Last, context) switch
         {
             LastSum.WriteOnesOnly => total % 10,
             LastSum.WriteTensOnly => total / 10,

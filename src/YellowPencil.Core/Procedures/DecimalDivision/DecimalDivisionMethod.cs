@@ -17,7 +17,7 @@ public sealed class DecimalDivisionMethod : Method
     public override IReadOnlyList<Part> Parts { get; } = [new(Family.Division, "in the cycles of the division"), .. DivisionMethod.InnerParts, new(Family.Integers, "in the sign")];
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints => DecimalDivisionPoints.All;
+    protected override IReadOnlyList<Decision> OwnDecisions => DecimalDivisionDecisions.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } =
@@ -34,24 +34,24 @@ public sealed class DecimalDivisionMethod : Method
         var isSmaller = BigInteger.Abs(dividend.Unscaled * BigInteger.Pow(10, divisor.Places)) < BigInteger.Abs(divisor.Unscaled * BigInteger.Pow(10, dividend.Places));
         var context = new DecimalQuotientContext(dividend.Places, divisor.Places, isSmaller);
         var signs = new SignsContext(dividend.IsNegative, divisor.IsNegative, !isSmaller, IsQuotient: true);
-        var signFirst = SignPoints.ComesFirst(run);
-        var isNegative = signFirst && SignPoints.IsNegative(run, signs);
+        var signFirst = SignDecisions.ComesFirst(run);
+        var isNegative = signFirst && SignDecisions.IsNegative(run, signs);
         if (dividend.Unscaled.IsZero)
         {
             run.Page.Append("0");
             return;
         }
 
-        var order = run.Ask(DecimalDivisionPoints.Order, context);
+        var order = run.Ask(DecimalDivisionDecisions.Order, context);
         if ((order == QuotientOrder.SecondByFirst || (order == QuotientOrder.LargerBySmaller && isSmaller)) && dividend.Length <= LongDivision.MostDivisorDigits)
         {
             (dividend, divisor) = (divisor, dividend);
             context = new DecimalQuotientContext(dividend.Places, divisor.Places, !isSmaller);
         }
 
-        if (run.Ask(DecimalDivisionPoints.Split, context) == QuotientSplit.TwoNumbers)
+        if (run.Ask(DecimalDivisionDecisions.Split, context) == QuotientSplit.TwoNumbers)
         {
-            if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
+            if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
             run.Page.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{Part(dividend, divisor, isWhole: true)}.{Part(dividend, divisor, isWhole: false)}"));
             return;
         }
@@ -63,7 +63,7 @@ public sealed class DecimalDivisionMethod : Method
         var by = DivisionMethod.DivisorFor(run, new DivisionContext(digits.Length, wholeDivisor.ToString().Length, QuotientForm.AsDecimal), wholeDivisor);
         var work = new DivisionWork(run, digits, digits.Length - places, by, asksDecimal: true, DivisionMethod.MostAppended(quotient.RightAnswer) + divisor.Places);
         work.Work();
-        if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
+        if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
         WriteAnswer(run, context, work, isNegative);
     }
 
@@ -85,7 +85,7 @@ public sealed class DecimalDivisionMethod : Method
     {
         var places = context.DividendPlaces;
         var due = context.DivisorPlaces;
-        var moved = run.Ask(DecimalDivisionPoints.Shift, context) switch
+        var moved = run.Ask(DecimalDivisionDecisions.Shift, context) switch
         {
             PointShift.DivisorOnly => 0,
             PointShift.EachToItsEnd => places,
@@ -98,9 +98,9 @@ public sealed class DecimalDivisionMethod : Method
             PointShift.DividendTwice => 2 * due,
             _ => due,
         };
-        moved = moved < 0 ? moved : run.Value(DecimalDivisionPoints.Moved, context, moved, most: 30);
+        moved = moved < 0 ? moved : run.Value(DecimalDivisionDecisions.Moved, context, moved, most: 30);
         if (moved <= places) return places - moved;
-        return run.Ask(DecimalDivisionPoints.Zeros, context) switch
+        return run.Ask(DecimalDivisionDecisions.Zeros, context) switch
         {
             ShiftZeros.LeaveOut => 0,
             ShiftZeros.OneOnly => Math.Max(places - moved, -1),
@@ -131,7 +131,7 @@ public sealed class DecimalDivisionMethod : Method
 
     private static void WriteAnswer(MethodRun run, DecimalQuotientContext context, DivisionWork work, bool isNegative)
     {
-        var way = run.Ask(DecimalDivisionPoints.Point, context);
+        var way = run.Ask(DecimalDivisionDecisions.Point, context);
         if (work.Written == 0) return;
         var digits = DivisionMethod.QuotientDigits(run, work, out var after);
         var places = way switch
@@ -143,8 +143,8 @@ public sealed class DecimalDivisionMethod : Method
             DecimalQuotientPoint.NoPoint => 0,
             _ => after,
         };
-        places = run.Value(DecimalDivisionPoints.Places, context with { Digits = work.Written }, places, most: 60);
-        var rest = work.Left == 0 || work.IsCutOff ? RestWritten.Drop : run.Ask(DivisionPoints.Written, new RestContext(QuotientForm.AsDecimal, work.Left, 1));
+        places = run.Value(DecimalDivisionDecisions.Places, context with { Digits = work.Written }, places, most: 60);
+        var rest = work.Left == 0 || work.IsCutOff ? RestWritten.Drop : run.Ask(DivisionDecisions.Written, new RestContext(QuotientForm.AsDecimal, work.Left, 1));
         if (rest is RestWritten.AsNextDigit or RestWritten.AsDecimal)
         {
             var text = Digits.Text(digits);

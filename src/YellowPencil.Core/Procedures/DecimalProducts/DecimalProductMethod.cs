@@ -23,7 +23,7 @@ public sealed class DecimalProductMethod : Method
     ];
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints => DecimalProductPoints.All;
+    protected override IReadOnlyList<Decision> OwnDecisions => DecimalProductDecisions.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Carries, WorkFields.Rows, WorkFields.Sign, WorkFields.Places];
@@ -46,26 +46,26 @@ public sealed class DecimalProductMethod : Method
             BareZeros = (HasBareZero(first) ? 1 : 0) + (HasBareZero(second) ? 1 : 0),
         };
         var signs = new SignsContext(first.IsNegative, second.IsNegative, IsLarger(first, second), IsQuotient: false);
-        var signFirst = SignPoints.ComesFirst(run);
-        var isNegative = signFirst && SignPoints.IsNegative(run, signs);
-        if (run.Ask(DecimalProductPoints.Way, context) == ProductWay.Add)
+        var signFirst = SignDecisions.ComesFirst(run);
+        var isNegative = signFirst && SignDecisions.IsNegative(run, signs);
+        if (run.Ask(DecimalProductDecisions.Way, context) == ProductWay.Add)
         {
             Add(run, first, second);
             return;
         }
 
-        var split = first.Places + second.Places > 0 ? run.Ask(DecimalProductPoints.Split, context) : FactorSplit.OneNumber;
+        var split = first.Places + second.Places > 0 ? run.Ask(DecimalProductDecisions.Split, context) : FactorSplit.OneNumber;
         if (split == FactorSplit.TwoNumbers || (split == FactorSplit.DecimalPartOnly && context.HasWhole))
         {
             var decimals = Product(run, first, second, isWhole: false);
             var whole = split == FactorSplit.TwoNumbers ? Product(run, first, second, isWhole: true) : Digits.Text(Part(run, first.Places > 0 ? first : second, isWhole: true));
-            if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
+            if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
             run.Page.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{whole}.{decimals}"));
             return;
         }
 
         var answer = ProductWork.Multiply(run, DigitsOf(run, first), DigitsOf(run, second));
-        if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
+        if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
         Place(run, context with { Digits = Digits.LengthWithoutZeros(answer), EndsInZero = answer.Length > 1 && answer[0] == 0 }, answer, isNegative);
     }
 
@@ -112,12 +112,12 @@ public sealed class DecimalProductMethod : Method
         }
 
         answer = answer[..Digits.LengthWithoutZeros(answer)];
-        if (context.EndsInZero && run.Ask(DecimalProductPoints.Zeros, context) == EndZeros.BeforeCounting)
+        if (context.EndsInZero && run.Ask(DecimalProductDecisions.Zeros, context) == EndZeros.BeforeCounting)
         {
             while (answer[0] == 0) answer = answer[1..];
         }
 
-        var places = run.Ask(DecimalProductPoints.Count, context) switch
+        var places = run.Ask(DecimalProductDecisions.Count, context) switch
         {
             PlaceCount.OfFirst => context.FirstPlaces,
             PlaceCount.OfSecond => context.SecondPlaces,
@@ -138,11 +138,11 @@ public sealed class DecimalProductMethod : Method
             PlaceCount.AtMostTwo => Math.Min(2, context.Together),
             _ => context.Together,
         };
-        places = run.Value(DecimalProductPoints.Places, context, places, most: 30);
+        places = run.Value(DecimalProductDecisions.Places, context, places, most: 30);
         run.Page.Write(WorkFields.Places, null, places);
         if (answer.Length < places)
         {
-            places = run.Ask(DecimalProductPoints.TooFew, context) switch
+            places = run.Ask(DecimalProductDecisions.TooFew, context) switch
             {
                 TooFewDigits.PointInFront => answer.Length,
                 TooFewDigits.OneZeroInFront => answer.Length + 1,

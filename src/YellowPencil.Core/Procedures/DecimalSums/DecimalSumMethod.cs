@@ -17,7 +17,7 @@ public sealed class DecimalSumMethod : Method
     public override IReadOnlyList<Part> Parts { get; } = [new(Family.Addition, "in the columns of decimals"), new(Family.Subtraction, "in the columns of decimals")];
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints => DecimalSumPoints.All;
+    protected override IReadOnlyList<Decision> OwnDecisions => DecimalSumDecisions.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order];
@@ -31,11 +31,11 @@ public sealed class DecimalSumMethod : Method
         var sum = (DecimalSum)task;
         var context = ContextOf(sum);
         var isDifference = sum.IsDifference;
-        if (run.Ask(DecimalSumPoints.Way, context) == SignRead.TheOther && sum.Numbers.Count == 2) isDifference = !isDifference;
+        if (run.Ask(DecimalSumDecisions.Way, context) == SignRead.TheOther && sum.Numbers.Count == 2) isDifference = !isDifference;
 
         // More taken away than there is: the larger number goes on top and the answer gets a minus sign.
         var swapped = isDifference && Compare(sum.Numbers[0], sum.Numbers[1]) < 0;
-        var split = run.Ask(DecimalSumPoints.Split, context);
+        var split = run.Ask(DecimalSumDecisions.Split, context);
         if (split != DecimalSplit.OneNumber) WalkParts(split == DecimalSplit.TwoNumbersEvenedUp ? EvenedUp(sum) : sum, run, isDifference, swapped);
         else WalkColumns(sum, context, run, isDifference, swapped);
     }
@@ -54,7 +54,7 @@ public sealed class DecimalSumMethod : Method
     {
         var numbers = sum.Numbers.Count;
         var offsets = run.Take(numbers);
-        var alignment = context.IsRagged || sum.Numbers.Any(n => n.Length != sum.Numbers[0].Length) ? run.Ask(DecimalSumPoints.Alignment, context) : DecimalAlignment.Points;
+        var alignment = context.IsRagged || sum.Numbers.Any(n => n.Length != sum.Numbers[0].Length) ? run.Ask(DecimalSumDecisions.Alignment, context) : DecimalAlignment.Points;
         var places = SetOut(sum, alignment, context, run, offsets);
         var width = 0;
         for (var row = 0; row < numbers; row++)
@@ -80,7 +80,7 @@ public sealed class DecimalSumMethod : Method
         if (swapped) Swap(digits[..width], digits[width..]);
         swapped &= alignment != DecimalAlignment.LeftEnds;
 
-        var from = context.IsRagged && run.Ask(DecimalSumPoints.Lone, context) == LonePlaces.Drop ? Math.Min(width - 1, context.MostPlaces - context.FewestPlaces) : 0;
+        var from = context.IsRagged && run.Ask(DecimalSumDecisions.Lone, context) == LonePlaces.Drop ? Math.Min(width - 1, context.MostPlaces - context.FewestPlaces) : 0;
         var cells = run.Take(width + 2);
         if (isDifference) Subtract(run, digits[..width], digits[width..], cells[..width], from, places);
         else Add(run, digits, numbers, cells, from, places, context.IsRagged);
@@ -107,7 +107,7 @@ public sealed class DecimalSumMethod : Method
                 _ => most - number.Places,
             };
             if (number.Places > 0 || alignment != DecimalAlignment.Points) continue;
-            offsets[row] = run.Ask(DecimalSumPoints.Whole, new WholeAmongDecimals(row, context.IsDifference)) switch
+            offsets[row] = run.Ask(DecimalSumDecisions.Whole, new WholeAmongDecimals(row, context.IsDifference)) switch
             {
                 HiddenPoint.UnderLastPlace => 0,
                 HiddenPoint.LeftOut when offsets.Length > 1 && row > 0 => -1,
@@ -140,7 +140,7 @@ public sealed class DecimalSumMethod : Method
             columns = kept;
         }
 
-        var direction = run.Ask(AdditionPoints.Direction, new SumContext(numbers, isRagged, NeedsCarry: false));
+        var direction = run.Ask(AdditionDecisions.Direction, new SumContext(numbers, isRagged, NeedsCarry: false));
         new ColumnSumWork(run, columns, numbers, cells[from..], from - places).Work(direction);
     }
 
@@ -151,7 +151,7 @@ public sealed class DecimalSumMethod : Method
         for (var column = from; column < top.Length && top[column] < 0; column++)
         {
             if (bottom[column] < 0 || begin < column) continue;
-            var gap = run.Ask(DecimalSumPoints.Gap, new GapContext(column - places, bottom[column], column == from));
+            var gap = run.Ask(DecimalSumDecisions.Gap, new GapContext(column - places, bottom[column], column == from));
             if (gap == TopGap.FillZero) continue;
             begin = column + 1;
             if (gap == TopGap.LeaveBlank) continue;
@@ -166,7 +166,7 @@ public sealed class DecimalSumMethod : Method
 
         foreach (ref var digit in top) digit = Math.Max(0, digit);
         if (begin >= top.Length) return;
-        var direction = run.Ask(SubtractionPoints.Direction, new ItemContext(top.Length, bottom.Length, NeedsRenaming: false));
+        var direction = run.Ask(SubtractionDecisions.Direction, new ItemContext(top.Length, bottom.Length, NeedsRenaming: false));
         new ColumnDifferenceWork(run, top[begin..], bottom[begin..], cells[begin..], begin - places).Work(direction);
     }
 
@@ -176,7 +176,7 @@ public sealed class DecimalSumMethod : Method
         var after = Digits.Flatten(cells[..Math.Min(places, cells.Length)], answer);
         var count = after + Digits.Flatten(cells[Math.Min(places, cells.Length)..], answer[after..]);
         context = context with { Digits = Digits.LengthWithoutZeros(answer[..count]) };
-        var way = run.Ask(DecimalSumPoints.Point, context);
+        var way = run.Ask(DecimalSumDecisions.Point, context);
         var lastZeros = 0;
         while (way == SumPoint.LastZerosFirst && lastZeros < count - 1 && answer[lastZeros] == 0) lastZeros++;
         answer = answer[lastZeros..];
@@ -194,7 +194,7 @@ public sealed class DecimalSumMethod : Method
             SumPoint.AfterFirstDigit => Digits.LengthWithoutZeros(answer[..count]) - 1,
             _ => from > 0 ? Math.Min(after, places - from) : after,
         };
-        point = run.Value(DecimalSumPoints.Places, context, point, most: 30);
+        point = run.Value(DecimalSumDecisions.Places, context, point, most: 30);
         run.Page.AppendDecimal(answer[..count], point, isNegative);
     }
 
@@ -232,7 +232,7 @@ public sealed class DecimalSumMethod : Method
         else
         {
             foreach (ref var digit in digits[..width]) digit = Math.Max(0, digit);
-            new ColumnDifferenceWork(run, digits[..width], digits[width..], cells[..width], after ? -width : 0).Work(Direction.FromOnes);
+            new ColumnDifferenceWork(run, digits[..width], digits[width..], cells[..width], after ? -width : 0).Work(DifferenceDirection.FromOnes);
         }
 
         var flat = run.Take(3 * cells.Length);

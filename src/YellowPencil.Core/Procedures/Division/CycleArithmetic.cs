@@ -45,7 +45,7 @@ internal static class CycleArithmetic
         var cells = run.Take(top.Length);
         var wasAside = run.Page.IsAside;
         run.Page.IsAside = true;
-        new ColumnDifferenceWork(run, top, bottom, cells, place).Work(run.Ask(SubtractionPoints.Direction, new ItemContext(top.Length, top.Length, NeedsRenaming: false)));
+        new ColumnDifferenceWork(run, top, bottom, cells, place).Work(run.Ask(SubtractionDecisions.Direction, new ItemContext(top.Length, top.Length, NeedsRenaming: false)));
         run.Page.IsAside = wasAside;
         var answer = run.Take(3 * top.Length);
         return Value(answer[..Digits.Flatten(cells, answer)]);

@@ -24,7 +24,7 @@ public sealed class DivisionMethod : Method
     public override IReadOnlyList<Part> Parts => InnerParts;
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints => DivisionPoints.All;
+    protected override IReadOnlyList<Decision> OwnDecisions => DivisionDecisions.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cycles];
@@ -40,7 +40,7 @@ public sealed class DivisionMethod : Method
     {
         var division = (LongDivision)task;
         var context = new DivisionContext(division.Dividend.Length, division.Divisor.Length, division.AnswerForm);
-        switch (run.Ask(DivisionPoints.Way, context))
+        switch (run.Ask(DivisionDecisions.Way, context))
         {
             case DivisionWay.Multiply:
                 MultiplicationMethod.InRows(run, division.Dividend, division.Divisor);
@@ -55,7 +55,7 @@ public sealed class DivisionMethod : Method
                 break;
         }
 
-        var fromRight = context.DividendLength > 1 && run.Ask(DivisionPoints.Direction, context) == DivisionDirection.FromRight;
+        var fromRight = context.DividendLength > 1 && run.Ask(DivisionDecisions.Direction, context) == DivisionDirection.FromRight;
         var divisor = DivisorFor(run, context, (long)division.Divisor.Value);
         var digits = run.Take(context.DividendLength);
         for (var i = 0; i < digits.Length; i++) digits[i] = division.Dividend.Digit(fromRight ? i : digits.Length - 1 - i);
@@ -87,7 +87,7 @@ public sealed class DivisionMethod : Method
         if (context.DivisorLength < 2) return divisor;
         var first = divisor;
         while (first >= 10) first /= 10;
-        var chosen = run.Ask(DivisionPoints.Divisor, context) switch
+        var chosen = run.Ask(DivisionDecisions.Divisor, context) switch
         {
             DivisorRead.FirstDigit => first,
             DivisorRead.LastDigit => divisor % 10,
@@ -107,11 +107,11 @@ public sealed class DivisionMethod : Method
         var left = work.Left;
         if (left is > 0 and < 1_000_000 && division.AnswerForm == QuotientForm.WithRemainder)
         {
-            left = run.Value(DivisionPoints.Left, context, (int)left, most: 9_999);
+            left = run.Value(DivisionDecisions.Left, context, (int)left, most: 9_999);
             context = context with { Rest = left };
         }
 
-        var written = left == 0 || work.IsCutOff ? RestWritten.Drop : run.Ask(DivisionPoints.Written, context);
+        var written = left == 0 || work.IsCutOff ? RestWritten.Drop : run.Ask(DivisionDecisions.Written, context);
         if (written is not (RestWritten.Drop or RestWritten.AsRemainder))
         {
             run.Page.Append(WithRest(DecimalNumber.Exact(Digits.Value(digits), places), written, left, division));

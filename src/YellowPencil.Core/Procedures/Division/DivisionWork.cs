@@ -63,7 +63,7 @@ internal ref struct DivisionWork
             MarkPoint(context);
             if (takesFirstTogether && context.IsTooSmall && !hasDigit && Written == 0 && used < wholeDigits)
             {
-                switch (run.Ask(DivisionPoints.First, context))
+                switch (run.Ask(DivisionDecisions.First, context))
                 {
                     case FirstPart.TakeMore:
                         TakeDigit();
@@ -105,7 +105,7 @@ internal ref struct DivisionWork
     private bool Fits(CycleContext context)
     {
         Left = part;
-        switch (run.Ask(DivisionPoints.Fits, context))
+        switch (run.Ask(DivisionDecisions.Fits, context))
         {
             case TooSmall.WriteNothing:
                 PassCycle();
@@ -155,7 +155,7 @@ internal ref struct DivisionWork
     private void Divide(CycleContext context)
     {
         var exact = run.HoldsWrongFacts ? ByOwnTable() : part / divisor;
-        var choice = run.Ask(DivisionPoints.Digit, context);
+        var choice = run.Ask(DivisionDecisions.Digit, context);
         var digit = choice switch
         {
             QuotientDigit.OneTooSmall => exact - 1,
@@ -168,11 +168,11 @@ internal ref struct DivisionWork
             QuotientDigit.One => 1,
             _ => exact,
         };
-        digit = run.Value(DivisionPoints.DigitIs, context, (int)Math.Min(digit, 9999), most: 9999);
+        digit = run.Value(DivisionDecisions.DigitIs, context, (int)Math.Min(digit, 9999), most: 9999);
         WriteDigit(choice switch { QuotientDigit.CountedOneMore => digit + 1, QuotientDigit.CountedOneFewer => digit - 1, _ => digit });
         var product = CycleArithmetic.Product(run, divisor, digit, Place);
         WriteStep(WorkFields.Cycles.Product, product);
-        Left = run.Ask(DivisionPoints.Taking, context) switch
+        Left = run.Ask(DivisionDecisions.Taking, context) switch
         {
             TakingProduct.TensOfDivisorOnly => CycleArithmetic.Difference(run, part, digit * (divisor / 10 * 10), Place),
             TakingProduct.ThrowRestAway => 0,
@@ -181,10 +181,10 @@ internal ref struct DivisionWork
             TakingProduct.KeepProduct => product,
             _ => CycleArithmetic.Difference(run, part, product, Place),
         };
-        if (run.IsOpen(DivisionPoints.RestIs)) Left = Changed(Left, run.Decide(DivisionPoints.RestIs, context, Capped(Left)));
+        if (run.IsOpen(DivisionDecisions.RestIs)) Left = Changed(Left, run.Decide(DivisionDecisions.RestIs, context, Capped(Left)));
         else run.PassOver();
         WriteStep(WorkFields.Cycles.Difference, Left);
-        if (Left < divisor || run.Ask(DivisionPoints.Rest, context with { Rest = Left }) != LargeRest.DivideAgain) return;
+        if (Left < divisor || run.Ask(DivisionDecisions.Rest, context with { Rest = Left }) != LargeRest.DivideAgain) return;
         WriteDigit(Left / divisor);
         Left %= divisor;
     }
@@ -205,7 +205,7 @@ internal ref struct DivisionWork
         if (used == digits.Length)
         {
             if (Left == 0 || appended == mostAppended) return false;
-            var extension = run.Ask(DivisionPoints.Extend, context);
+            var extension = run.Ask(DivisionDecisions.Extend, context);
             if (extension == Extension.Finish || (extension == Extension.OneZeroOnly && appended > 0)) return false;
             if (extension == Extension.AppendZeroWriteZero)
             {
@@ -220,7 +220,7 @@ internal ref struct DivisionWork
         }
 
         part = Left;
-        switch (run.Ask(DivisionPoints.Bring, context))
+        switch (run.Ask(DivisionDecisions.Bring, context))
         {
             case BringDown.Stop:
                 return false;
@@ -265,7 +265,7 @@ internal ref struct DivisionWork
                 break;
         }
 
-        if (run.IsOpen(DivisionPoints.NextIs)) part = Changed(part, run.Decide(DivisionPoints.NextIs, context, Capped(part)));
+        if (run.IsOpen(DivisionDecisions.NextIs)) part = Changed(part, run.Decide(DivisionDecisions.NextIs, context, Capped(part)));
         else run.PassOver();
         return part < CycleArithmetic.Largest;
     }
@@ -286,7 +286,7 @@ internal ref struct DivisionWork
     private void MarkPoint(CycleContext context)
     {
         if (PointAt >= 0 || !context.IsAfterPoint) return;
-        PointAt = run.Ask(DivisionPoints.Point, context) switch
+        PointAt = run.Ask(DivisionDecisions.Point, context) switch
         {
             QuotientPoint.Forget => int.MaxValue,
             QuotientPoint.AfterFirstDigit => 1,

@@ -15,7 +15,7 @@ public sealed class EquationMethod : Method
     public override IReadOnlyList<Part> Parts { get; } = [new(Family.Integers, "in the signs of products and quotients")];
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints => EquationPoints.All;
+    protected override IReadOnlyList<Decision> OwnDecisions => EquationDecisions.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
@@ -81,7 +81,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         if (!rightLetters.IsZero)
         {
             var areAlone = leftNumbers.IsZero && rightNumbers.IsZero && !leftLetters.IsZero;
-            var way = run.Ask(EquationPoints.Letters, Pair(leftLetters, rightLetters, true, true) with { AreAlone = areAlone });
+            var way = run.Ask(EquationDecisions.Letters, Pair(leftLetters, rightLetters, true, true) with { AreAlone = areAlone });
             if (way == LettersMoved.Divided && areAlone)
             {
                 Write(rightLetters / leftLetters);
@@ -109,7 +109,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
 
         if (!leftNumbers.IsZero)
         {
-            var moved = run.Ask(EquationPoints.Number, Pair(leftNumbers, rightNumbers, true, false));
+            var moved = run.Ask(EquationDecisions.Number, Pair(leftNumbers, rightNumbers, true, false));
             if (moved == NumberMoved.AfterDividing)
             {
                 Write(rightNumbers / leftLetters - leftNumbers);
@@ -143,7 +143,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
     private List<SideTerm> Turned(IReadOnlyList<SideTerm> side, bool isLeft)
     {
         if (side is [{ HasLetter: false, Bracket: null, Number.Sign: > 0 } number, { HasLetter: true, Number.Sign: < 0 } letter]
-            && run.Ask(EquationPoints.Order, Pair(number.Number, letter.Number, isLeft, false)) == SideOrder.NumbersExchanged)
+            && run.Ask(EquationDecisions.Order, Pair(number.Number, letter.Number, isLeft, false)) == SideOrder.NumbersExchanged)
             return [letter with { Number = -letter.Number }, number with { Number = -number.Number }];
         return [.. side];
     }
@@ -160,7 +160,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
             }
 
             var before = side[i].Number;
-            before = run.Ask(EquationPoints.Before, new InBracket(Seen(before), Seen(bracket[0].Number), bracket[0].HasLetter, 0, i > 0)) switch
+            before = run.Ask(EquationDecisions.Before, new InBracket(Seen(before), Seen(bracket[0].Number), bracket[0].HasLetter, 0, i > 0)) switch
             {
                 BeforeBracket.MinusLost => Rational.Abs(before),
                 BeforeBracket.LeftOut => Rational.Whole(before.Sign),
@@ -169,7 +169,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
             for (var at = 0; at < bracket.Count; at++)
             {
                 var term = bracket[at];
-                switch (run.Ask(EquationPoints.Meets, new InBracket(Seen(before), Seen(term.Number), term.HasLetter, at, i > 0)))
+                switch (run.Ask(EquationDecisions.Meets, new InBracket(Seen(before), Seen(term.Number), term.HasLetter, at, i > 0)))
                 {
                     case MeetsTerm.Copied: terms.Add(term); break;
                     case MeetsTerm.Added: terms.Add(term with { Number = before + term.Number }); break;
@@ -189,7 +189,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
     {
         var (a, b) = (Rational.Abs(one), Rational.Abs(other));
         var size = a.IsWhole && b.IsWhole ? Rational.Whole(WholeNumbers.Product(run, a.Top, b.Top)) : a * b;
-        return (one.Sign < 0 || other.Sign < 0) && SignPoints.IsNegativeAside(run, new SignsContext(one.Sign < 0, other.Sign < 0, a > b, IsQuotient: false)) ? -size : size;
+        return (one.Sign < 0 || other.Sign < 0) && SignDecisions.IsNegativeAside(run, new SignsContext(one.Sign < 0, other.Sign < 0, a > b, IsQuotient: false)) ? -size : size;
     }
 
     private (Rational Letters, Rational Numbers) Collected(List<SideTerm> side, bool isLeft) => (Sum(side, true, isLeft), Sum(side, false, isLeft));
@@ -202,7 +202,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         {
             if (isFirst) sum = term.Number;
             else
-                sum = run.Ask(EquationPoints.Sum, Pair(sum, term.Number, isLeft, haveLetter)) switch
+                sum = run.Ask(EquationDecisions.Sum, Pair(sum, term.Number, isLeft, haveLetter)) switch
                 {
                     SideSum.SizesAdded => Rational.Abs(sum) + Rational.Abs(term.Number),
                     SideSum.SignOfFirstKept => sum.Sign < 0 ? -(Rational.Abs(sum) + Rational.Abs(term.Number)) : Rational.Abs(sum) + Rational.Abs(term.Number),
@@ -226,7 +226,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
     private void Join(ref Rational letters, ref Rational numbers, bool isLeft)
     {
         if (letters.IsZero || numbers.IsZero) return;
-        switch (run.Ask(EquationPoints.Join, Pair(letters, numbers, isLeft, false)))
+        switch (run.Ask(EquationDecisions.Join, Pair(letters, numbers, isLeft, false)))
         {
             case OneSide.Joined: (letters, numbers) = (letters + numbers, default); break;
             case OneSide.JoinedAsNumber: (letters, numbers) = (default, letters + numbers); break;
@@ -243,8 +243,8 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         }
 
         var (a, b) = (Rational.Abs(letters), Rational.Abs(numbers));
-        var isNegative = (letters.Sign < 0 || numbers.Sign < 0) && !numbers.IsZero && SignPoints.IsNegativeAside(run, new SignsContext(numbers.Sign < 0, letters.Sign < 0, b > a, IsQuotient: true));
-        var way = run.Ask(EquationPoints.Divide, Pair(letters, numbers, true, true));
+        var isNegative = (letters.Sign < 0 || numbers.Sign < 0) && !numbers.IsZero && SignDecisions.IsNegativeAside(run, new SignsContext(numbers.Sign < 0, letters.Sign < 0, b > a, IsQuotient: true));
+        var way = run.Ask(EquationDecisions.Divide, Pair(letters, numbers, true, true));
         switch (way)
         {
             case NumberBefore.TakenAway: Write(numbers - letters); return;
@@ -287,7 +287,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
     {
         Pass(Side(default, left), Side(default, right));
         var isTrue = left == right;
-        var way = run.Ask(EquationPoints.Gone, Pair(left, right, true, false));
+        var way = run.Ask(EquationDecisions.Gone, Pair(left, right, true, false));
         run.Page.Append(way switch
         {
             NoLetterLeft.Zero => $"{task.Letter} = 0",

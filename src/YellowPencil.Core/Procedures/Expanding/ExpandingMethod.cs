@@ -19,7 +19,7 @@ public sealed class ExpandingMethod : Method
     public override IReadOnlyList<Part> Parts { get; } = [new(Family.Polynomials, "where like terms are put together"), new(Family.Integers, "in the signs of products")];
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints => ExpandingPoints.All;
+    protected override IReadOnlyList<Decision> OwnDecisions => ExpandingDecisions.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Box];
@@ -75,7 +75,7 @@ public sealed class ExpandingMethod : Method
     {
         var (bracket, shape) = (product.First, Shape(product));
         if (bracket.Count != 2) return Brackets(run, bracket, bracket, shape, product.Letter);
-        var way = run.Ask(ExpandingPoints.Square, shape);
+        var way = run.Ask(ExpandingDecisions.Square, shape);
         var (first, second) = (bracket[0], bracket[1]);
         switch (way)
         {
@@ -104,7 +104,7 @@ public sealed class ExpandingMethod : Method
 
     private static List<PolyTerm> Brackets(MethodRun run, IReadOnlyList<PolyTerm> first, IReadOnlyList<PolyTerm> second, TermProduct shape, char letter)
     {
-        var way = first.Count == 2 && second.Count == 2 ? run.Ask(ExpandingPoints.Brackets, shape) : BracketsWay.EveryPair;
+        var way = first.Count == 2 && second.Count == 2 ? run.Ask(ExpandingDecisions.Brackets, shape) : BracketsWay.EveryPair;
         if (way == BracketsWay.BracketsAdded) return [.. first, .. second];
         if (way == BracketsWay.SumAndProductExchanged && first is [var x, { Power: 0 } one] && second is [_, { Power: 0 } other])
             return [new PolyTerm(x.Number * second[0].Number, x.Power + second[0].Power), new PolyTerm(one.Number * other.Number, x.Power), new PolyTerm(one.Number + other.Number, 0)];
@@ -137,7 +137,7 @@ public sealed class ExpandingMethod : Method
 
     private static void Multiply(MethodRun run, List<PolyTerm> terms, PolyTerm one, PolyTerm other, TermProduct context)
     {
-        switch (run.Ask(ExpandingPoints.Made, context))
+        switch (run.Ask(ExpandingDecisions.Made, context))
         {
             case ProductMade.LeftOut: return;
             case ProductMade.OtherCopied:
@@ -153,7 +153,7 @@ public sealed class ExpandingMethod : Method
         }
 
         var number = Number(run, one, other, context);
-        number = run.Ask(ExpandingPoints.Sign, context) switch
+        number = run.Ask(ExpandingDecisions.Sign, context) switch
         {
             TermSign.Plus => BigInteger.Abs(number),
             TermSign.Minus => -BigInteger.Abs(number),
@@ -162,7 +162,7 @@ public sealed class ExpandingMethod : Method
             TermSign.Turned => -number,
             _ => number,
         };
-        var letters = run.Ask(ExpandingPoints.Letters, context);
+        var letters = run.Ask(ExpandingDecisions.Letters, context);
         if (letters == LettersWay.TwoOfTheLetter) number *= 2;
         var power = letters switch
         {
@@ -177,7 +177,7 @@ public sealed class ExpandingMethod : Method
     private static BigInteger Number(MethodRun run, PolyTerm one, PolyTerm other, TermProduct context)
     {
         var (a, b) = (BigInteger.Abs(one.Number), BigInteger.Abs(other.Number));
-        var way = run.Ask(ExpandingPoints.Numbers, context);
+        var way = run.Ask(ExpandingDecisions.Numbers, context);
         if (way == NumbersWay.Added) return one.Number + other.Number;
         var size = way switch
         {
@@ -185,10 +185,10 @@ public sealed class ExpandingMethod : Method
             NumbersWay.FirstOnly => a,
             NumbersWay.SecondOnly => b,
             NumbersWay.LetterCountsAsOne when context.AreMixed => one.Power == 0 ? a : b,
-            _ when a * b < MostSeen => run.Value(ExpandingPoints.Size, context, (int)WholeNumbers.Product(run, a, b), MostSeen),
+            _ when a * b < MostSeen => run.Value(ExpandingDecisions.Size, context, (int)WholeNumbers.Product(run, a, b), MostSeen),
             _ => WholeNumbers.Product(run, a, b),
         };
-        return (one.Number.Sign < 0 || other.Number.Sign < 0) && SignPoints.IsNegativeAside(run, new SignsContext(one.Number.Sign < 0, other.Number.Sign < 0, a > b || (a == b && one.Number.Sign < 0), IsQuotient: false)) ? -size : size;
+        return (one.Number.Sign < 0 || other.Number.Sign < 0) && SignDecisions.IsNegativeAside(run, new SignsContext(one.Number.Sign < 0, other.Number.Sign < 0, a > b || (a == b && one.Number.Sign < 0), IsQuotient: false)) ? -size : size;
     }
 
     private static int Seen(BigInteger number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number));

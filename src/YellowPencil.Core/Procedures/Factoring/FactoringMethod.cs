@@ -11,7 +11,7 @@ public sealed class FactoringMethod : Method
     public override Family Family => Family.Factoring;
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints => FactoringPoints.All;
+    protected override IReadOnlyList<Decision> OwnDecisions => FactoringDecisions.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Cross, WorkFields.Box, WorkFields.Tried, WorkFields.Gap];

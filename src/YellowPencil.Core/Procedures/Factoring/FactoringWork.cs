@@ -38,7 +38,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         var isPulled = false;
         if (common != 1 || ofLetters != 1 || Math.Abs(a) != 1)
         {
-            var way = run.Ask(FactoringPoints.Common, Seen(a, b, c, 1));
+            var way = run.Ask(FactoringDecisions.Common, Seen(a, b, c, 1));
             isPulled = way == CommonFactor.FirstNumberPulled && c != 0 && Math.Abs(a / common) != 1;
             if (way == CommonFactor.LeftIn) front = 1;
             if (way == CommonFactor.OfFirstTwo && b != 0 && c != 0 && common == 1)
@@ -66,7 +66,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
     private Factors WithoutNumber(int front, int a, int b)
     {
         IReadOnlyList<PolyTerm> bracket = [new PolyTerm(a, 1), new PolyTerm(b, 0)];
-        return run.Ask(FactoringPoints.Letter, Seen(a, b, 0, front)) switch
+        return run.Ask(FactoringDecisions.Letter, Seen(a, b, 0, front)) switch
         {
             CommonLetter.Lost => new Factors(new PolyTerm(front, 0), [bracket]),
             CommonLetter.SecondNotDivided => new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1), new PolyTerm((BigInteger)b * front, 0)]]),
@@ -85,7 +85,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
     {
         var (one, other) = ((long)RootTask.Root(a), (long)RootTask.Root(-c));
         var isSquare = (one * one == a, other * other == -c);
-        var way = run.Ask(FactoringPoints.Squares, Seen(a, 0, c, front));
+        var way = run.Ask(FactoringDecisions.Squares, Seen(a, 0, c, front));
         if (c > 0 || way == TwoSquares.SaysPrime) return null;
         switch (way)
         {
@@ -105,7 +105,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
     private Factors? Numbers(int front, int a, int b, int c)
     {
         var seen = Seen(a, b, c, front);
-        var way = run.Ask(FactoringPoints.Numbers, seen);
+        var way = run.Ask(FactoringDecisions.Numbers, seen);
         if (way == TwoNumbers.SaysPrime) return null;
         if (way == TwoNumbers.LetterTakenOut) return new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1), new PolyTerm(b, 0)]]) { Behind = c };
         var sum = way == TwoNumbers.MiddleReadPositive ? Math.Abs(b) : b;
@@ -161,7 +161,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         var stage = task.Stage;
         var (middle, squared) = new GapSteps(run, seen).MiddleAndSquared(Rational.Whole(sum), new Rational(sum, 2), Rational.Whole(product), stage);
         if (squared.Sign < 0) return null;
-        var gap = stage?.Gap ?? run.Ask(GapPoints.Root, seen) switch
+        var gap = stage?.Gap ?? run.Ask(GapDecisions.Root, seen) switch
         {
             GapRoot.NotRooted => squared,
             GapRoot.Halved => squared / Rational.Whole(2),
@@ -170,7 +170,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         if (gap is not { } found) return null;
         if (stage?.Gap is null) GapSteps.Write(run, GapSteps.GapPart, "g", found);
         var (plus, minus) = (middle + found, middle - found);
-        return run.Ask(GapPoints.Sides, seen) switch
+        return run.Ask(GapDecisions.Sides, seen) switch
         {
             GapSides.PlusTwice => IntoBrackets(seen, front, (plus, plus)),
             GapSides.MinusTwice => IntoBrackets(seen, front, (minus, minus)),
@@ -226,7 +226,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         var (one, other) = pair;
         var (b, c) = (seen.B, seen.C);
         var (small, large) = (Math.Abs(one), Math.Abs(other));
-        return run.Ask(FactoringPoints.Signs, seen) switch
+        return run.Ask(FactoringDecisions.Signs, seen) switch
         {
             TwoSigns.Exchanged => (-one, -other),
             TwoSigns.BothMinus => (-small, -large),
@@ -259,7 +259,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
     private Factors? FirstShared(Quadratic seen, int front, long one, long other)
     {
         long a = seen.A;
-        var way = run.Ask(FactoringPoints.First, seen);
+        var way = run.Ask(FactoringDecisions.First, seen);
         if (a == 1) return Of(front, Factors.Linear(1, one), Factors.Linear(1, way == FirstNumber.SecondSidePlus ? Math.Abs(other) : other));
         switch (way)
         {

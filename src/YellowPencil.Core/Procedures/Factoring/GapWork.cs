@@ -22,7 +22,7 @@ internal readonly struct GapWork(MethodRun run, FactoringTask task)
         if (squared.Sign < 0)
         {
             if (task.Over != FactorsOver.Complex) return FactoringTask.Prime;
-            switch (run.Ask(GapPoints.BelowZero, seen))
+            switch (run.Ask(GapDecisions.BelowZero, seen))
             {
                 case GapBelowZero.WithoutI: squared = -squared; break;
                 case GapBelowZero.IWithoutRoot: takesRoot = false; break;
@@ -30,15 +30,15 @@ internal readonly struct GapWork(MethodRun run, FactoringTask task)
             }
         }
 
-        var root = task.Stage?.Gap is null ? run.Ask(GapPoints.Root, seen) : GapRoot.Rooted;
-        var ends = run.Ask(GapPoints.Sides, seen) switch
+        var root = task.Stage?.Gap is null ? run.Ask(GapDecisions.Root, seen) : GapRoot.Rooted;
+        var ends = run.Ask(GapDecisions.Sides, seen) switch
         {
             GapSides.PlusTwice => [End(false), End(false)],
             GapSides.MinusTwice => [End(true), End(true)],
             GapSides.OneOnly => [End(false)],
             _ => new[] { End(false), End(true) },
         };
-        var front = run.Ask(GapPoints.Front, seen) == GapFront.Lost ? 1 : task.A * (task.Stage?.Front ?? 1);
+        var front = run.Ask(GapDecisions.Front, seen) == GapFront.Lost ? 1 : task.A * (task.Stage?.Front ?? 1);
         return new SurdFactors(front, ends).Text(task.Letter);
 
         SurdEnd End(bool isMinus)
@@ -74,7 +74,7 @@ internal readonly struct GapSteps(MethodRun run, Quadratic seen)
     /// <param name="known">What is known.</param>
     public (Rational Middle, Rational Squared) MiddleAndSquared(Rational sum, Rational half, Rational product, FactoringStage? known)
     {
-        var middle = known is { IsBegun: true } ? known.Middle ?? half : run.Ask(GapPoints.Middle, seen) switch
+        var middle = known is { IsBegun: true } ? known.Middle ?? half : run.Ask(GapDecisions.Middle, seen) switch
         {
             GapMiddle.WholeMiddle => sum,
             GapMiddle.LeftOut => default,
@@ -84,7 +84,7 @@ internal readonly struct GapSteps(MethodRun run, Quadratic seen)
         };
         if (known is not { IsBegun: true }) Write(run, MiddlePart, "m", middle);
         if (known?.Squared is { } given) return (middle, given);
-        var squared = run.Ask(GapPoints.Squared, seen) switch
+        var squared = run.Ask(GapDecisions.Squared, seen) switch
         {
             GapSquared.LastLessMiddleSquared => Sum(product, -Square(middle)),
             GapSquared.Together => Sum(Square(middle), product),

@@ -11,7 +11,7 @@ public sealed class FractionMethod : Method
     public override Family Family => Family.Fractions;
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints => FractionPoints.All;
+    protected override IReadOnlyList<Decision> OwnDecisions => FractionDecisions.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
@@ -60,12 +60,12 @@ public sealed class FractionMethod : Method
     internal static Fraction Result(FractionWork work, MethodRun run, Fraction first, Fraction second, bool isDifference, bool hasWholes, bool wereChanged)
     {
         var pair = FractionWork.PairOf(first, second, isDifference, hasWholes);
-        var way = run.Ask(FractionPoints.Way, pair);
+        var way = run.Ask(FractionDecisions.Way, pair);
         if (FractionWork.Otherwise(way, first, second) is { } result) return result;
         if (way is FractionWay.Add or FractionWay.Subtract) isDifference = way == FractionWay.Subtract;
         if (!pair.IsLike)
         {
-            var recipe = run.Ask(FractionPoints.Recipe, pair);
+            var recipe = run.Ask(FractionDecisions.Recipe, pair);
             if (FractionWork.IsAcross(recipe)) return work.Across(first, second, isDifference, recipe);
             if (recipe == FractionRecipe.ReducedAcrossFirst)
             {

@@ -39,7 +39,7 @@ internal readonly struct FractionWork(MethodRun run)
         }
 
         var (product, least) = (pair.FirstBottom * pair.SecondBottom, pair.FirstBottom / pair.Common * pair.SecondBottom);
-        var way = run.Ask(FractionPoints.Common, pair);
+        var way = run.Ask(FractionDecisions.Common, pair);
         var common = way switch
         {
             CommonBottom.Product or CommonBottom.ProductBelowOnly => product,
@@ -59,7 +59,7 @@ internal readonly struct FractionWork(MethodRun run)
     public Fraction Together(Fraction first, Fraction second, bool isDifference, bool hasWholes, bool wereChanged)
     {
         var pair = PairOf(first, second, isDifference, hasWholes) with { WereChanged = wereChanged };
-        var top = run.Ask(FractionPoints.Tops, pair) switch
+        var top = run.Ask(FractionDecisions.Tops, pair) switch
         {
             TopsTogether.Add => first.Top + second.Top,
             TopsTogether.Subtract => Math.Abs(first.Top - second.Top),
@@ -67,8 +67,8 @@ internal readonly struct FractionWork(MethodRun run)
             TopsTogether.LargerStays => Math.Max(first.Top, second.Top),
             _ => isDifference ? Minus(first.Top, second.Top) : Plus(first.Top, second.Top),
         };
-        if (top < Fraction.Most) top = run.Value(FractionPoints.TopsSize, pair, (int)top, Fraction.Most);
-        var bottom = run.Ask(FractionPoints.Bottoms, pair) switch
+        if (top < Fraction.Most) top = run.Value(FractionDecisions.TopsSize, pair, (int)top, Fraction.Most);
+        var bottom = run.Ask(FractionDecisions.Bottoms, pair) switch
         {
             EqualBottoms.Added => first.Bottom + second.Bottom,
             EqualBottoms.Multiplied => first.Bottom * second.Bottom,
@@ -86,7 +86,7 @@ internal readonly struct FractionWork(MethodRun run)
         var common = (long)BigInteger.GreatestCommonDivisor(parts.Top, parts.Bottom);
         if (common == 1) return parts;
         var (top, bottom) = (parts.Top, parts.Bottom);
-        switch (run.Ask(FractionPoints.Lowest, result))
+        switch (run.Ask(FractionDecisions.Lowest, result))
         {
             case LowestTerms.NotAtAll: return parts;
             case LowestTerms.TopOnly: return parts with { Top = top / common };
@@ -129,9 +129,9 @@ internal readonly struct FractionWork(MethodRun run)
     public (long Whole, Fraction Left) WholesOut(Fraction parts, bool isDifference, bool hasWholes)
     {
         var result = ResultOf(parts, isDifference, hasWholes, isAlone: true);
-        var way = run.Ask(FractionPoints.Over, result);
+        var way = run.Ask(FractionDecisions.Over, result);
         var (whole, rest) = (parts.Top / parts.Bottom, parts.Top % parts.Bottom);
-        if (way == OverOne.Mixed && whole < Fraction.Most) whole = run.Value(FractionPoints.Taken, result, (int)whole, Fraction.Most);
+        if (way == OverOne.Mixed && whole < Fraction.Most) whole = run.Value(FractionDecisions.Taken, result, (int)whole, Fraction.Most);
         return way switch
         {
             OverOne.Stays when parts.Bottom > 1 => (0, parts),
@@ -197,7 +197,7 @@ internal readonly struct FractionWork(MethodRun run)
 
     private Fraction Changed(FractionChange change)
     {
-        var by = run.Ask(FractionPoints.Change, change) switch
+        var by = run.Ask(FractionDecisions.Change, change) switch
         {
             TopChange.Left => change.Top,
             TopChange.MultiplierAdded => change.Changes ? change.Top + change.By : change.Top,
@@ -210,7 +210,7 @@ internal readonly struct FractionWork(MethodRun run)
             TopChange.OthersBottom => (long)change.Top * change.OtherBottom,
             _ => Times(change.Top, change.By),
         };
-        if (by < Fraction.Most && change.Changes) by = run.Value(FractionPoints.NewTop, change, (int)by, Fraction.Most);
+        if (by < Fraction.Most && change.Changes) by = run.Value(FractionDecisions.NewTop, change, (int)by, Fraction.Most);
         return new Fraction(by, change.To);
     }
 

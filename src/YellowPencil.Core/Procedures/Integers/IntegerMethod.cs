@@ -31,8 +31,8 @@ public sealed class IntegerMethod : Method
     ];
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints { get; } =
-        [.. IntegerPoints.All, .. AdditionPoints.InColumns.Concat(SubtractionPoints.InColumns).Concat(MultiplicationPoints.InRows).Concat(DivisionPoints.InCycles).Distinct()];
+    protected override IReadOnlyList<Decision> OwnDecisions { get; } =
+        [.. IntegerDecisions.All, .. AdditionDecisions.InColumns.Concat(SubtractionDecisions.InColumns).Concat(MultiplicationDecisions.InRows).Concat(DivisionDecisions.InCycles).Distinct()];
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Sign];
@@ -52,7 +52,7 @@ public sealed class IntegerMethod : Method
     {
         var pair = (SignedPair)task;
         var context = ContextOf(pair);
-        var way = run.Ask(IntegerPoints.Way, context);
+        var way = run.Ask(IntegerDecisions.Way, context);
         if (pair.Operation is PairOperation.Plus or PairOperation.Minus && way is SignedWay.AsSet)
         {
             Sum(run, pair, context);
@@ -74,8 +74,8 @@ public sealed class IntegerMethod : Method
         if (run.Page.KeepsMarks) run.Page.Pass(pair.Text, isWritten: false);
         var divides = pair.Operation == PairOperation.DividedBy && way != SignedWay.Multiply;
         var signs = new SignsContext(context.FirstIsNegative, context.SecondIsNegative, context.FirstIsLarger, divides);
-        var signFirst = SignPoints.ComesFirst(run);
-        var isNegative = signFirst && SignPoints.IsNegative(run, signs);
+        var signFirst = SignDecisions.ComesFirst(run);
+        var isNegative = signFirst && SignDecisions.IsNegative(run, signs);
         var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
         var digits = way switch
         {
@@ -83,7 +83,7 @@ public sealed class IntegerMethod : Method
             SignedWay.SizesApart => WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), LargestInHead),
             _ => divides ? WholeNumbers.Quotient(run, first, second) : WholeNumbers.Times(run, first, second),
         };
-        if (!signFirst) isNegative = SignPoints.IsNegative(run, signs);
+        if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
         run.Page.AppendDecimal(digits, 0, isNegative);
     }
 
@@ -108,25 +108,25 @@ public sealed class IntegerMethod : Method
 
     private static Span<int> Sum(MethodRun run, SignedPair pair, SignedContext context, out bool isNegative)
     {
-        var firstIsNegative = context.FirstIsNegative && run.Ask(IntegerPoints.First, context) == FirstSign.Kept;
+        var firstIsNegative = context.FirstIsNegative && run.Ask(IntegerDecisions.First, context) == FirstSign.Kept;
         var takesAway = context.IsMinus;
         if (context.SecondIsNegative)
         {
-            if (run.Ask(IntegerPoints.Meeting, context) == MeetingSigns.Joined) takesAway = !takesAway;
+            if (run.Ask(IntegerDecisions.Meeting, context) == MeetingSigns.Joined) takesAway = !takesAway;
         }
 
         if (run.Page.KeepsMarks)
             run.Page.Pass($"{(firstIsNegative ? "-" : "")}{BigInteger.Abs(pair.First)} {(takesAway ? "-" : "+")} {BigInteger.Abs(pair.Second)}", isWritten: context.SecondIsNegative);
 
         context = context with { FirstCountsNegative = firstIsNegative, SecondCountsNegative = takesAway, HaveSameSign = firstIsNegative == takesAway };
-        var adds = run.Ask(IntegerPoints.Sizes, context) switch
+        var adds = run.Ask(IntegerDecisions.Sizes, context) switch
         {
             Magnitudes.Add => true,
             Magnitudes.Subtract => false,
             _ => context.HaveSameSign,
         };
         var ofLeft = context.HaveSameSign || context.FirstIsLarger ? firstIsNegative : takesAway;
-        isNegative = run.Ask(IntegerPoints.OfSum, context) switch
+        isNegative = run.Ask(IntegerDecisions.OfSum, context) switch
         {
             SumSign.Positive => false,
             SumSign.Negative => true,
@@ -141,13 +141,13 @@ public sealed class IntegerMethod : Method
         var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
         var digits = adds ? WholeNumbers.Plus(run, first, second, LargestInHead) : WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), LargestInHead);
         if (first > 999 || second > 999) return digits;
-        if (!run.IsOpen(IntegerPoints.Size))
+        if (!run.IsOpen(IntegerDecisions.Size))
         {
             run.PassOver();
             return digits;
         }
 
         var size = (int)BigInteger.Min(Digits.Value(digits), 99_999_999);
-        return run.Decide(IntegerPoints.Size, context, size) is var decided && decided == size ? digits : WholeNumbers.DigitsOf(run, decided);
+        return run.Decide(IntegerDecisions.Size, context, size) is var decided && decided == size ? digits : WholeNumbers.DigitsOf(run, decided);
     }
 }

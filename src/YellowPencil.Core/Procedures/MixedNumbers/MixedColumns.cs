@@ -24,7 +24,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
 
         var (first, second) = (new Fraction(one.Top, one.Bottom), new Fraction(other.Top, other.Bottom));
         var pair = FractionWork.PairOf(first, second, IsDifference, hasWholes: true);
-        var way = run.Ask(FractionPoints.Way, pair);
+        var way = run.Ask(FractionDecisions.Way, pair);
         if (FractionWork.Otherwise(way, first, second) is { } otherwise)
         {
             Finish(run, work, Wholes(whole, otherWhole), otherwise, IsDifference, isNegative);
@@ -33,7 +33,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
 
         if (!pair.IsLike)
         {
-            var recipe = run.Ask(FractionPoints.Recipe, pair);
+            var recipe = run.Ask(FractionDecisions.Recipe, pair);
             if (FractionWork.IsAcross(recipe))
             {
                 Finish(run, work, Wholes(whole, otherWhole), work.Across(first, second, IsDifference, recipe), IsDifference, isNegative);
@@ -61,7 +61,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
             var seen = context with { Fractions = FractionWork.PairOf(first, second, true, true) };
             if (first.Top < second.Top)
             {
-                switch (run.Ask(MixedPoints.Small, seen))
+                switch (run.Ask(MixedDecisions.Small, seen))
                 {
                     case TooSmall.Rename:
                         Rename(seen, ref whole, ref first, second, ref otherWhole);
@@ -83,7 +83,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                         break;
                 }
             }
-            else if (whole > 0 && first.Top < first.Bottom && run.Ask(MixedPoints.Needless, seen) is var needless && needless != NeedlessRenaming.None)
+            else if (whole > 0 && first.Top < first.Bottom && run.Ask(MixedDecisions.Needless, seen) is var needless && needless != NeedlessRenaming.None)
             {
                 if (needless == NeedlessRenaming.Always) Rename(seen, ref whole, ref first, second, ref otherWhole);
                 else whole--;
@@ -102,7 +102,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
         Pass(run, whole, parts);
         if (parts.Bottom > 0 && parts.Top > 0)
         {
-            var way = run.Ask(MixedPoints.Over, new FractionResult(Fraction.Seen(parts.Top), Fraction.Seen(parts.Bottom), isDifference, HasWholes: true, IsAlone: isOne));
+            var way = run.Ask(MixedDecisions.Over, new FractionResult(Fraction.Seen(parts.Top), Fraction.Seen(parts.Bottom), isDifference, HasWholes: true, IsAlone: isOne));
             var wholes = parts.Top / parts.Bottom;
             switch (way)
             {
@@ -159,7 +159,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
 
         var first = new Fraction(0, fraction.Bottom);
         var seen = context with { Fractions = FractionWork.PairOf(first, fraction, true, true) };
-        switch (run.Ask(MixedPoints.Missing, seen))
+        switch (run.Ask(MixedDecisions.Missing, seen))
         {
             case NoFraction.CopyOther:
                 Finish(run, work, Wholes(whole, other.Whole), fraction, IsDifference, isNegative);
@@ -183,12 +183,12 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
     {
         // One whole is enough, but for a second fraction that is itself over one.
         var needed = Math.Max(1, (second.Top - first.Top + first.Bottom - 1) / first.Bottom);
-        var left = run.Ask(MixedPoints.Left, seen);
+        var left = run.Ask(MixedDecisions.Left, seen);
         whole = Math.Max(0, left switch { WholeLeft.Unchanged or WholeLeft.SecondOneLess => whole, WholeLeft.TwoLess => whole - 2, WholeLeft.OneMore => whole + 1, _ => whole - needed });
         if (left == WholeLeft.SecondOneLess) otherWhole = Math.Max(0, otherWhole - 1);
         first = first with
         {
-            Top = run.Ask(MixedPoints.Filled, seen) switch
+            Top = run.Ask(MixedDecisions.Filled, seen) switch
             {
                 TopFilled.TenMore => first.Top + 10,
                 TopFilled.TwiceBottomMore => first.Top + 2 * first.Bottom,
@@ -205,10 +205,10 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
     {
         if (whole == 0 || before.Bottom == after.Bottom || after.Bottom % before.Bottom != 0) return whole;
         var seen = new OneMixed(Fraction.Seen(whole), Fraction.Seen(before.Top), Fraction.Seen(before.Bottom), isFirst, IsDifference);
-        return run.Ask(MixedPoints.Meanwhile, seen) == WholesMeanwhile.Multiplied ? whole * (after.Bottom / before.Bottom) : whole;
+        return run.Ask(MixedDecisions.Meanwhile, seen) == WholesMeanwhile.Multiplied ? whole * (after.Bottom / before.Bottom) : whole;
     }
 
-    private long Wholes(long one, long other) => run.Ask(MixedPoints.Wholes, context) switch
+    private long Wholes(long one, long other) => run.Ask(MixedDecisions.Wholes, context) switch
     {
         WholesTogether.Add => one + other,
         WholesTogether.Subtract => Math.Abs(one - other),

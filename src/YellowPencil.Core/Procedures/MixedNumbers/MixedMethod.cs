@@ -15,7 +15,7 @@ public sealed class MixedMethod : Method
     public override IReadOnlyList<Part> Parts { get; } = [new(Family.Fractions, "in the fractions of mixed numbers")];
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints { get; } = [.. MixedPoints.All, .. FractionPoints.All];
+    protected override IReadOnlyList<Decision> OwnDecisions { get; } = [.. MixedDecisions.All, .. FractionDecisions.All];
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
@@ -49,7 +49,7 @@ public sealed class MixedMethod : Method
         // More taken away than there is: the other way round, with a minus sign.
         var (one, other) = mixed.IsNegative ? (second, mixed.First) : (mixed.First, second);
         var context = new MixedContext((int)one.Whole, (int)other.Whole, mixed.IsDifference, one.HasFraction, other.HasFraction);
-        if (run.Ask(MixedPoints.Way, context) == MixedWay.Improper || !(one.HasWhole || other.HasWhole)) WalkImproper(work, run, one, other, mixed.IsDifference, mixed.IsNegative, mixed.WereChanged);
+        if (run.Ask(MixedDecisions.Way, context) == MixedWay.Improper || !(one.HasWhole || other.HasWhole)) WalkImproper(work, run, one, other, mixed.IsDifference, mixed.IsNegative, mixed.WereChanged);
         else new MixedColumns(run, work, context, mixed.IsNegative).Walk(one, other, mixed.WereChanged);
     }
 
@@ -74,7 +74,7 @@ public sealed class MixedMethod : Method
         var bottom = number.HasFraction ? number.Bottom : Math.Max(1, other.Bottom);
         var context = new OneMixed((int)number.Whole, (int)number.Top, (int)bottom, isFirst, isDifference);
         if (!number.HasFraction)
-            return run.Ask(MixedPoints.Lone, context) switch
+            return run.Ask(MixedDecisions.Lone, context) switch
             {
                 LoneWhole.AsTop => new Fraction(number.Whole, bottom),
                 LoneWhole.BottomOverBottom => new Fraction(bottom, bottom),
@@ -83,7 +83,7 @@ public sealed class MixedMethod : Method
             };
         if (number.Whole == 0) return new Fraction(number.Top, number.Bottom);
         var (whole, top) = (number.Whole, number.Top);
-        var made = run.Ask(MixedPoints.Improper, context) switch
+        var made = run.Ask(MixedDecisions.Improper, context) switch
         {
             MadeImproper.MinusTop => Math.Max(0, whole * bottom - top),
             MadeImproper.WholeTimesTop => whole * top,
@@ -97,8 +97,8 @@ public sealed class MixedMethod : Method
             MadeImproper.WholeLessOne => (whole - 1) * bottom + top,
             _ => (long)WholeNumbers.Sum(run, WholeNumbers.Product(run, whole, bottom), top),
         };
-        if (made < Fraction.Most) made = run.Value(MixedPoints.ImproperTop, context, (int)made, Fraction.Most);
-        if (bottom < Fraction.Most) bottom = Math.Max(1, run.Value(MixedPoints.ImproperBottom, context, (int)bottom, Fraction.Most));
+        if (made < Fraction.Most) made = run.Value(MixedDecisions.ImproperTop, context, (int)made, Fraction.Most);
+        if (bottom < Fraction.Most) bottom = Math.Max(1, run.Value(MixedDecisions.ImproperBottom, context, (int)bottom, Fraction.Most));
         return new Fraction(made, bottom);
     }
 

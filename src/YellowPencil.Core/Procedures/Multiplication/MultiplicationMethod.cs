@@ -15,7 +15,7 @@ public sealed class MultiplicationMethod : Method
     public override IReadOnlyList<Part> Parts { get; } = [new(Family.Addition, "where the rows are added")];
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints => MultiplicationPoints.All;
+    protected override IReadOnlyList<Decision> OwnDecisions => MultiplicationDecisions.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Rows];
@@ -31,7 +31,7 @@ public sealed class MultiplicationMethod : Method
     {
         var product = (ColumnProduct)task;
 
-        if (run.Ask(MultiplicationPoints.Way, new FactorsContext(Math.Max(product.First.Length, product.Second.Length), Math.Min(product.First.Length, product.Second.Length))) == ProductWay.Add)
+        if (run.Ask(MultiplicationDecisions.Way, new FactorsContext(Math.Max(product.First.Length, product.Second.Length), Math.Min(product.First.Length, product.Second.Length))) == ProductWay.Add)
         {
             AdditionMethod.InColumns(run, [product.First, product.Second]);
             return;

@@ -17,7 +17,7 @@ internal readonly ref struct PartialProductsWork(MethodRun run, ReadOnlySpan<int
     public int PutTogether(Span<int> answer)
     {
         if (count == 1) return Copy(0, answer);
-        var together = run.Ask(MultiplicationPoints.Together, new RowsContext(count));
+        var together = run.Ask(MultiplicationDecisions.Together, new RowsContext(count));
         switch (together)
         {
             case RowsTogether.LastOnly:
@@ -48,7 +48,7 @@ internal readonly ref struct PartialProductsWork(MethodRun run, ReadOnlySpan<int
         for (var row = 0; row < count; row++) Row(row).CopyTo(digits[(row * longest + (toLeft ? longest - Row(row).Length : 0))..]);
 
         var sum = run.Take(longest + 2);
-        var direction = run.Ask(AdditionPoints.Direction, new SumContext(count, shortest < longest, NeedsCarry: false));
+        var direction = run.Ask(AdditionDecisions.Direction, new SumContext(count, shortest < longest, NeedsCarry: false));
         new ColumnSumWork(run, digits, count, sum).Work(direction);
         return Digits.Flatten(sum, answer);
     }
@@ -70,7 +70,7 @@ internal readonly ref struct PartialProductsWork(MethodRun run, ReadOnlySpan<int
             var bottom = isFirstOnTop ? second : first;
             foreach (ref var digit in top) digit = Math.Max(0, digit);
             var cells = run.Take(width);
-            new ColumnDifferenceWork(run, top, bottom, cells).Work(run.Ask(SubtractionPoints.Direction, new ItemContext(width, width, NeedsRenaming: false)));
+            new ColumnDifferenceWork(run, top, bottom, cells).Work(run.Ask(SubtractionDecisions.Direction, new ItemContext(width, width, NeedsRenaming: false)));
             length = Digits.Flatten(cells, answer);
         }
 

@@ -57,7 +57,7 @@ internal ref struct ProductWork
         for (var row = 0; row < multiplier.Length; row++)
         {
             var context = new RowContext(row, multiplier.Length, multiplier[row], rowsWritten);
-            var way = run.Ask(MultiplicationPoints.Row, context);
+            var way = run.Ask(MultiplicationDecisions.Row, context);
             if (way == RowWay.Stop) break;
             if (way != RowWay.LeaveOut) WriteRow(context, way, rows.Slice(rowsWritten * width, width));
         }
@@ -129,7 +129,7 @@ internal ref struct ProductWork
             if (cells[column] >= 0) run.Page.Write(WorkFields.Cells, column, cells[column]);
     }
 
-    private readonly int PlaceholdersOf(RowContext context) => run.Ask(MultiplicationPoints.Placeholder, context) switch
+    private readonly int PlaceholdersOf(RowContext context) => run.Ask(MultiplicationDecisions.Placeholder, context) switch
     {
         Placeholders.None => 0,
         Placeholders.One => 1,
@@ -145,7 +145,7 @@ internal ref struct ProductWork
         carries.Clear();
         carriesMade = 0;
         allCarries = 0;
-        var fromLeft = top.Length > 1 && run.Ask(MultiplicationPoints.Direction, context) == RowDirection.FromLeft;
+        var fromLeft = top.Length > 1 && run.Ask(MultiplicationDecisions.Direction, context) == RowDirection.FromLeft;
         var passedOver = way == RowWay.StartsAfterPlaceholders ? Math.Min(context.Row, top.Length) : 0;
         for (var worked = passedOver; worked < top.Length; worked++)
         {
@@ -158,7 +158,7 @@ internal ref struct ProductWork
                 break;
             }
 
-            if (worked > passedOver && run.Ask(MultiplicationPoints.Onward, product) == RowOnward.Stop) break;
+            if (worked > passedOver && run.Ask(MultiplicationDecisions.Onward, product) == RowOnward.Stop) break;
             WorkColumn(product, fromLeft ? -1 : 1);
         }
 
@@ -169,7 +169,7 @@ internal ref struct ProductWork
     private void WorkColumn(ProductContext context, int step)
     {
         var column = context.Column;
-        var way = run.Ask(MultiplicationPoints.Product, context);
+        var way = run.Ask(MultiplicationDecisions.Product, context);
         if (way == DigitProduct.LeaveOut)
         {
             if (column + step >= 0) carries[column + step] += carries[column];
@@ -177,18 +177,18 @@ internal ref struct ProductWork
         }
 
         var total = context.CarryIn > 0 || context.Standing > 0 || context.Carries > 0 ? WithCarry(context, way, step) : Product(context, way);
-        total = run.Value(MultiplicationPoints.ComesTo, context with { Total = total }, total);
+        total = run.Value(MultiplicationDecisions.ComesTo, context with { Total = total }, total);
         context = context with { Total = total };
         var (written, carry) = total < 10 ? (total, 0) : context.IsLast ? (LastOf(context), 0) : TenOf(context);
-        cells[column] = run.Value(MultiplicationPoints.Written, context, written);
-        if (!context.IsLast) CarryOn(context, run.Value(MultiplicationPoints.Carried, context, carry, most: 99), step);
+        cells[column] = run.Value(MultiplicationDecisions.Written, context, written);
+        if (!context.IsLast) CarryOn(context, run.Value(MultiplicationDecisions.Carried, context, carry, most: 99), step);
     }
 
     private int WithCarry(ProductContext context, DigitProduct way, int step)
     {
         // What is decided about the carry is known before multiplying; the product is shown in the context all the same.
         var carry = context.CarryIn;
-        switch (run.Ask(MultiplicationPoints.Carry, context with { Total = context.Top * context.Multiplier }))
+        switch (run.Ask(MultiplicationDecisions.Carry, context with { Total = context.Top * context.Multiplier }))
         {
             case ProductCarry.NotAdded:
                 return Product(context, way);
@@ -252,7 +252,7 @@ internal ref struct ProductWork
 
         var product = run.Recall(new NumberFact(FactKind.Times, by, digit), context.Column);
         if (digit < 2 || by < 2) return product;
-        return Math.Max(0, product + run.Ask(MultiplicationPoints.Count, context with { Total = product }) switch
+        return Math.Max(0, product + run.Ask(MultiplicationDecisions.Count, context with { Total = product }) switch
         {
             SkipCount.OneMultiplierTooFew => -by,
             SkipCount.OneMultiplierTooMany => by,
@@ -266,7 +266,7 @@ internal ref struct ProductWork
     private readonly (int Written, int Carry) TenOf(ProductContext context)
     {
         var total = context.Total;
-        return run.Ask(MultiplicationPoints.Ten, context) switch
+        return run.Ask(MultiplicationDecisions.Ten, context) switch
         {
             ProductTen.WriteBoth => (total, 0),
             ProductTen.WriteOnesCarryNothing => (total % 10, 0),
@@ -284,7 +284,7 @@ internal ref struct ProductWork
     {
         if (carry == 0) return;
         var into = context.Column + step;
-        if (context.DigitsLeft > 1 && run.Ask(MultiplicationPoints.Into, context) == ProductCarryInto.DigitAfterNext) into += step;
+        if (context.DigitsLeft > 1 && run.Ask(MultiplicationDecisions.Into, context) == ProductCarryInto.DigitAfterNext) into += step;
         carries[into] += carry;
         allCarries += carry;
         carriesMade++;
@@ -294,7 +294,7 @@ internal ref struct ProductWork
     private readonly int LastOf(ProductContext context)
     {
         var total = context.Total;
-        return run.Ask(MultiplicationPoints.Last, context) switch
+        return run.Ask(MultiplicationDecisions.Last, context) switch
         {
             LastProduct.WriteOnesOnly => total % 10,
             LastProduct.WriteTensOnly => total / 10,

@@ -21,22 +21,6 @@ internal static class AnswerWriting
 {
     private const string RestMark = " r ";
 
-    /// <summary>What is done, as a phrase for each way.</summary>
-    public static readonly Func<AnswerWritten, string> Does = Phrases.InOrder<AnswerWritten>(
-        "writes the answer as it came out", "writes the digits of the answer in reverse", "exchanges the last two digits of the answer", "leaves out zeros inside the answer", "leaves out the zeros at the end of the answer",
-        "writes one zero too few at the end of the answer", "writes one zero too many at the end of the answer", "fills the answer with zeros to the length of the first number", "fills the answer with zeros to the length of the longest number",
-        "leaves out zeros right behind the point of the answer",
-        "writes the answer without its point", "puts the point of the answer one place too far left", "puts the point of the answer one place too far right", "moves the point until the answer is larger than the first number",
-        "moves the point until the answer is smaller than the first number", "puts the point before all digits of the answer", "puts the point behind the first digit of the answer", "puts the point before the last digit of the answer", "cuts the answer to as few places as the number with the fewest", "writes only what stands before the point of the answer", "rounds the answer to a whole number", "rounds the answer to tens",
-        "leaves out the first digit of the answer", "leaves out the last digit of the answer", "writes the first digit of the answer twice", "writes the answer without its minus sign", "writes a minus sign before the answer", "turns the sign of the answer round",
-        "comes out one too large", "comes out one too small", "goes one step too few from the first number", "goes one step too many from the first number", "goes one step too many where zero is passed", "goes one step too few where zero is passed",
-        "comes out ten too large", "comes out ten too small", "doubles the answer", "adds the first number once more",
-        "comes out one too large in the last place", "comes out one too small in the last place",
-        "leaves out the plain number", "leaves out the first term of the answer", "writes only the first part of the answer", "turns the first sign of the answer round", "turns the sign in the middle of the answer round", "turns the last sign of the answer round", "writes the letter without its power", "leaves out the letters of the answer", "leaves out what stands before the brackets",
-        "writes only the wholes", "leaves out the wholes", "turns the fraction of the answer over", "exchanges the wholes and the numerator", "comes out with one too many in the numerator", "comes out with one too few in the numerator", "writes only the numerator",
-        "leaves out the remainder", "adds the remainder to the quotient", "writes the remainder as further digits", "writes the remainder behind a point", "exchanges quotient and remainder", "writes only the remainder", "makes the remainder one too large", "makes the quotient one too large",
-        "makes the remainder one too small", "makes the quotient one too small", "writes a zero behind the remainder", "writes what the remainder lacks to the divisor");
-
     /// <summary>What is written instead; null where the way makes no difference or cannot be gone.</summary>
     public static string? Write(ItemTask task, string answer, AnswerWritten way)
     {

@@ -17,20 +17,6 @@ public enum TaskRead
 /// <summary>What a task becomes when its numbers are read in another way.</summary>
 internal static class TaskReading
 {
-    /// <summary>What is done, as a phrase for each way.</summary>
-    public static readonly Func<TaskRead, string> Does = Phrases.InOrder<TaskRead>(
-        "reads the numbers as they are set", "reads the numbers in exchanged order", "puts the larger number first", "puts the smaller number first", "takes the two largest numbers only", "takes the first two numbers only", "takes the last two numbers only", "takes the first and the last number only", "sets each further number one place more to the left",
-        "repeats the first digit of a shorter number in front of it",
-        "leaves out the first digit of the first number", "leaves out the first digit of the second number", "leaves out the first digit of the longest number", "leaves out the last digit of the first number",
-        "leaves out the last digit of the second number", "leaves out the last digit of each number",
-        "leaves out zeros inside the numbers", "leaves out zeros at the end of the first number", "leaves out zeros at the end of the second number", "leaves out zeros at the end of the numbers",
-        "leaves out zeros right behind the point of the numbers",
-        "reads a whole number as if the point stood before it", "reads a whole number as if the point stood behind its first digit", "reads the numbers without their points", "reads the first number without its point",
-        "reads the second number without its point", "fills all numbers up to equally many places", "cuts all numbers to the fewest places", "leaves out what stands behind the points", "leaves out what stands behind the points of all numbers but the first",
-        "rounds the numbers to tens", "rounds the second number to tens", "rounds the numbers to wholes", "reads the numbers without their minus signs", "reads the first number without its minus sign",
-        "reads the second number without its minus sign",
-        "works with the last digits of the numbers only", "works with the first digits of the numbers only", "reads the first number backwards", "reads the second number backwards", "reads the numbers backwards", "reads 6 as 9", "reads 9 as 6", "reads 1 as 7", "reads 7 as 1", "reads 2 as 5", "reads 5 as 2", "reads 3 as 8", "reads 8 as 3");
-
     /// <summary>The task that is worked instead; null where the way of reading makes no difference or leads to no task of the family.</summary>
     public static ItemTask? Read(ItemTask task, TaskRead way)
     {

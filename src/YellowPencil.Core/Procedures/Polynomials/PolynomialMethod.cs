@@ -11,7 +11,7 @@ public sealed class PolynomialMethod : Method
     public override Family Family => Family.Polynomials;
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints => PolynomialPoints.All;
+    protected override IReadOnlyList<Decision> OwnDecisions => PolynomialDecisions.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
@@ -39,7 +39,7 @@ public sealed class PolynomialMethod : Method
     private static List<PolyTerm> WithoutBrackets(PolynomialTask task, MethodRun run)
     {
         var groups = task.Groups;
-        if (groups is [var one, { IsTakenAway: true } other] && run.Ask(PolynomialPoints.Order, default) == BracketOrder.SecondFirst)
+        if (groups is [var one, { IsTakenAway: true } other] && run.Ask(PolynomialDecisions.Order, default) == BracketOrder.SecondFirst)
             groups = [other with { IsTakenAway = false }, one with { IsTakenAway = true }];
         var terms = new List<PolyTerm>();
         var powers = new HashSet<int>();
@@ -57,7 +57,7 @@ public sealed class PolynomialMethod : Method
                     IsLast = at == inside.Count - 1,
                     IsInLast = group == groups.Count - 1,
                 };
-                var sign = run.Ask(PolynomialPoints.Sign, context);
+                var sign = run.Ask(PolynomialDecisions.Sign, context);
                 if (sign == BracketSign.LeftOut) continue;
                 var isTurned = sign switch { BracketSign.Kept => false, BracketSign.Turned => true, BracketSign.Plus => context.IsNegative, BracketSign.Minus => !context.IsNegative, _ => isTakenAway };
                 terms.Add(isTurned ? inside[at].Turned : inside[at]);
@@ -109,16 +109,16 @@ internal static class Collecting
             if (together.Number.IsZero)
             {
                 if (count == 1) continue;
-                var gone = run.Ask(PolynomialPoints.Gone, new TermLeft(0, together.Power, count));
+                var gone = run.Ask(PolynomialDecisions.Gone, new TermLeft(0, together.Power, count));
                 if (gone != GoneTerm.Nothing) left.Add(new PolyTerm(1, gone == GoneTerm.LetterStays ? together.Power : 0));
                 continue;
             }
 
             var context = new TermLeft(Seen(together.Number), together.Power, count);
-            if (count == 1 && sorted.Count > 1 && run.Ask(PolynomialPoints.Alone, context) == Unpaired.Dropped) continue;
+            if (count == 1 && sorted.Count > 1 && run.Ask(PolynomialDecisions.Alone, context) == Unpaired.Dropped) continue;
             if (together.Power > 0 && BigInteger.Abs(together.Number).IsOne)
             {
-                var way = run.Ask(PolynomialPoints.One, context);
+                var way = run.Ask(PolynomialDecisions.One, context);
                 if (way == OneLetter.AsOne) ones += together.Number;
                 if (way != OneLetter.LetterAlone) continue;
             }
@@ -147,7 +147,7 @@ internal static class Collecting
     private static PolyTerm? WithNumber(MethodRun run, PolyTerm term, int count)
     {
         if (term.Power == 0 || !BigInteger.Abs(term.Number).IsOne) return term;
-        return run.Ask(PolynomialPoints.Bare, new TermLeft(Seen(term.Number), term.Power, count)) switch
+        return run.Ask(PolynomialDecisions.Bare, new TermLeft(Seen(term.Number), term.Power, count)) switch
         {
             BareLetter.Nothing => count > 1 ? term with { Number = 0 } : null,
             BareLetter.Dropped when count > 1 => null,
@@ -160,7 +160,7 @@ internal static class Collecting
         var (a, b) = (first.Number, second.Number);
         var (larger, smaller) = (BigInteger.Max(BigInteger.Abs(a), BigInteger.Abs(b)), BigInteger.Min(BigInteger.Abs(a), BigInteger.Abs(b)));
         var apart = larger - smaller;
-        var way = run.Ask(PolynomialPoints.Like, new LikePair(Seen(a), Seen(b), second.Power) { From = from });
+        var way = run.Ask(PolynomialDecisions.Like, new LikePair(Seen(a), Seen(b), second.Power) { From = from });
         hasAddedPowers = way == LikeTerms.SumPowersAdded;
         return way switch
         {
@@ -201,7 +201,7 @@ internal static class Collecting
     private static List<PolyTerm> Joined(MethodRun run, List<PolyTerm> left, TermsFrom from)
     {
         var context = new TermsLeft(left.Count, left[^1].Power == 0, left.Exists(t => t.Power == 1)) { From = from };
-        switch (run.Ask(PolynomialPoints.Left, context))
+        switch (run.Ask(PolynomialDecisions.Left, context))
         {
             case LeftTerms.JoinedAtHighest: return One(left.Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), left[0].Power);
             case LeftTerms.JoinedPowersAdded: return One(left.Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), left.Sum(t => t.Power));

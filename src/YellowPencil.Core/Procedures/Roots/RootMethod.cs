@@ -12,7 +12,7 @@ public sealed class RootMethod : Method
     public override Family Family => Family.Roots;
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints => RootPoints.All;
+    protected override IReadOnlyList<Decision> OwnDecisions => RootDecisions.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Between, WorkFields.Tried];
@@ -73,14 +73,14 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             return;
         }
 
-        var number = run.Ask(RootPoints.Under, Seen(task.Radicand, -1)) switch
+        var number = run.Ask(RootDecisions.Under, Seen(task.Radicand, -1)) switch
         {
             UnderRoot.WholePartOnly => Rational.Whole(task.Radicand.Top / task.Radicand.Bottom),
             UnderRoot.Halved => task.Radicand / Rational.Whole(2),
             UnderRoot.WithoutPoint => Rational.Whole(task.Number.Unscaled),
             _ => task.Radicand,
         };
-        var known = run.Ask(RootPoints.Known, Seen(number, -1));
+        var known = run.Ask(RootDecisions.Known, Seen(number, -1));
         var lower = BigInteger.Zero;
         while (lower < RootTask.Most && !(Rational.Whole(Square(lower + 1, known)) > number)) lower++;
         var (below, above) = (Rational.Whole(Square(lower, known)), Rational.Whole(Square(lower + 1, known)));
@@ -90,7 +90,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             return;
         }
 
-        var around = run.Ask(RootPoints.Around, Seen(number, -1));
+        var around = run.Ask(RootDecisions.Around, Seen(number, -1));
         if (around != RootsAround.AsDue && (lower > 1 || around == RootsAround.OneTooHigh))
         {
             lower += around == RootsAround.OneTooLow ? -1 : 1;
@@ -107,7 +107,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
         var seen = Seen(number, -1);
         var (one, half) = (Rational.Whole(1), new Rational(1, 2));
         var isNearerUpper = above - number < number - below;
-        switch (run.Ask(RootPoints.Way, seen))
+        switch (run.Ask(RootDecisions.Way, seen))
         {
             case RootWay.NumberLine:
                 Try(number, lower);
@@ -127,9 +127,9 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             default: break;
         }
 
-        var top = run.Ask(RootPoints.Top, seen) switch { GapTop.BothEndsCounted => number - below + one, GapTop.ToUpper => above - number, GapTop.WholeNumber => number, _ => Apart(number, below) };
-        if (top.IsWhole && top.Top >= 0 && top.Top < Most) top = Rational.Whole(run.Value(RootPoints.GapIs, seen, (int)top.Top, Most));
-        var bottom = run.Ask(RootPoints.Bottom, seen) switch
+        var top = run.Ask(RootDecisions.Top, seen) switch { GapTop.BothEndsCounted => number - below + one, GapTop.ToUpper => above - number, GapTop.WholeNumber => number, _ => Apart(number, below) };
+        if (top.IsWhole && top.Top >= 0 && top.Top < Most) top = Rational.Whole(run.Value(RootDecisions.GapIs, seen, (int)top.Top, Most));
+        var bottom = run.Ask(RootDecisions.Bottom, seen) switch
         {
             GapBottom.LowerRoot => Rational.Whole(BigInteger.Max(1, lower)),
             GapBottom.UpperRoot => Rational.Whole(lower + 1),
@@ -140,8 +140,8 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             GapBottom.TwiceLowerRoot => Rational.Whole(BigInteger.Max(1, 2 * lower)),
             _ => Apart(above, below),
         };
-        if (bottom.IsWhole && bottom.Top >= 0 && bottom.Top < Most) bottom = Rational.Whole(Math.Max(1, run.Value(RootPoints.BottomIs, seen, (int)bottom.Top, Most)));
-        var from = run.Ask(RootPoints.From, seen);
+        if (bottom.IsWhole && bottom.Top >= 0 && bottom.Top < Most) bottom = Rational.Whole(Math.Max(1, run.Value(RootDecisions.BottomIs, seen, (int)bottom.Top, Most)));
+        var from = run.Ask(RootDecisions.From, seen);
         Along(from == CountedFrom.LowerRoot ? lower : lower + 1, top, bottom, isBack: from == CountedFrom.UpperRootBack);
     }
 
@@ -152,7 +152,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
         else Divide(Rational.Whole(start), top / bottom);
     }
 
-    private void Divide(Rational start, Rational fraction) => EndDivision(start + run.Ask(RootPoints.Divided, Seen(task.Radicand, -1)) switch
+    private void Divide(Rational start, Rational fraction) => EndDivision(start + run.Ask(RootDecisions.Divided, Seen(task.Radicand, -1)) switch
     {
         GapDivided.UpsideDown when !fraction.IsZero => Rational.Whole(1) / fraction,
         GapDivided.ZeroLeftOut when fraction < new Rational(1, 10) => fraction * Rational.Whole(10),
@@ -164,7 +164,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
     {
         var (cut, rounded) = (RootTask.CutOff(exact, task.Places + 1), RootTask.Rounded(exact, task.Places + 1));
         var seen = Seen(task.Radicand, TailOf(exact));
-        if (run.Ask(RootPoints.End, seen) == DivisionEnd.RoundedThere) cut = rounded;
+        if (run.Ask(RootDecisions.End, seen) == DivisionEnd.RoundedThere) cut = rounded;
         if (run.Page.KeepsMarks)
         {
             run.Page.Pass(RootTask.Written(cut, task.Places + 1), isWritten: true);
@@ -179,7 +179,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
     private void Finish(Rational cut, int tail)
     {
         var places = task.Places;
-        switch (run.Ask(RootPoints.Round, Seen(task.Radicand, tail)))
+        switch (run.Ask(RootDecisions.Round, Seen(task.Radicand, tail)))
         {
             case RootRounded.CutOff: Append(RootTask.CutOff(cut, places), places); return;
             case RootRounded.AlwaysUp:

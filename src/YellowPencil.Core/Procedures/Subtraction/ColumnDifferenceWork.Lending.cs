@@ -6,59 +6,59 @@ internal ref partial struct ColumnDifferenceWork
     private readonly void Lend(ColumnContext context)
     {
         var column = context.Column - smallestPlace;
-        var lender = run.Ask(SubtractionPoints.Lender, context);
+        var lender = run.Ask(SubtractionDecisions.Lender, context);
         switch (lender)
         {
-            case Lender.NearestNotZero:
+            case LenderChosen.NearestNotZero:
                 LendFrom(column + 1 + context.ZerosNext, context);
                 break;
-            case Lender.LeftmostDigit:
+            case LenderChosen.LeftmostDigit:
                 LendFrom(Leftmost(), context);
                 break;
-            case Lender.OneBeyond:
+            case LenderChosen.OneBeyond:
                 LendFrom(Math.Min(column + 2, top.Length - 1), context);
                 break;
-            case Lender.ZeroBecomesNine or Lender.ZeroBecomesTen or Lender.ZeroStays when !context.NextIsZero:
+            case LenderChosen.ZeroBecomesNine or LenderChosen.ZeroBecomesTen or LenderChosen.ZeroStays when !context.NextIsZero:
                 LendFrom(column + 1, context);
                 break;
-            case Lender.ZeroBecomesNine:
+            case LenderChosen.ZeroBecomesNine:
                 Rewrite(column + 1, 9);
                 break;
-            case Lender.ZeroBecomesTen:
+            case LenderChosen.ZeroBecomesTen:
                 Rewrite(column + 1, 10);
                 break;
-            case Lender.BottomDigit:
+            case LenderChosen.BottomDigit:
                 if (bottom[column + 1] > 0) RewriteBelow(column + 1, bottom[column + 1] - 1);
                 break;
-            case Lender.EveryDigitLeft:
+            case LenderChosen.EveryDigitLeft:
                 for (var left = column + 1; left < top.Length; left++)
                     if (top[left] > 0) Rewrite(left, top[left] - 1);
                 break;
-            case Lender.NearestZerosBeyondNine:
+            case LenderChosen.NearestZerosBeyondNine:
                 LendFrom(column + 1 + context.ZerosNext, context);
                 for (var left = column + 2 + context.ZerosNext; left < top.Length; left++)
                     if (top[left] == 0) Rewrite(left, 9);
                 break;
-            case Lender.EveryDigitLeftZerosNine:
+            case LenderChosen.EveryDigitLeftZerosNine:
                 for (var left = column + 1; left < top.Length; left++) Rewrite(left, top[left] == 0 ? 9 : top[left] - 1);
                 break;
-            case Lender.NearestLargerThanBelow:
+            case LenderChosen.NearestLargerThanBelow:
                 var richer = column + 1;
                 while (richer < top.Length && top[richer] <= Math.Max(0, bottom[richer])) richer++;
                 LendFrom(richer < top.Length ? richer : column + 1 + context.ZerosNext, context);
                 break;
-            case Lender.OneBeyondOrNearest:
+            case LenderChosen.OneBeyondOrNearest:
                 LendFrom(column + 2 < top.Length && top[column + 2] > 0 ? column + 2 : column + 1 + context.ZerosNext, context);
                 break;
-            case Lender.NearestAndNext:
+            case LenderChosen.NearestAndNext:
                 var nearest = column + 1 + context.ZerosNext;
                 LendFrom(nearest, context);
                 if (nearest + 1 < top.Length && top[nearest + 1] > 0) Rewrite(nearest + 1, top[nearest + 1] - 1);
                 break;
-            case Lender.NextHoweverSmall:
+            case LenderChosen.NextHoweverSmall:
                 if (top[column + 1] > 0) LendFrom(column + 1, context);
                 break;
-            case Lender.RightNeighbour:
+            case LenderChosen.RightNeighbour:
                 if (column > 0) Rewrite(column - 1, Math.Max(0, top[column - 1] - 1));
                 break;
             default:
@@ -74,35 +74,35 @@ internal ref partial struct ColumnDifferenceWork
             if (top[between] == 0) passed++;
         var digit = top[lender];
         var lending = Lending(lender, context, passed);
-        var value = run.Ask(SubtractionPoints.LenderValue, lending) switch
+        var value = run.Ask(SubtractionDecisions.LenderValue, lending) switch
         {
-            LenderValue.OneLess => digit - 1,
-            LenderValue.TwoLess => digit - 2,
-            LenderValue.OneMore => digit + 1,
-            LenderValue.Ten => 10,
-            LenderValue.Nine => 9,
-            LenderValue.Zero => 0,
-            LenderValue.OneLessForEachColumn => digit - (lender - receiver),
+            LenderLeft.OneLess => digit - 1,
+            LenderLeft.TwoLess => digit - 2,
+            LenderLeft.OneMore => digit + 1,
+            LenderLeft.Ten => 10,
+            LenderLeft.Nine => 9,
+            LenderLeft.Zero => 0,
+            LenderLeft.OneLessForEachColumn => digit - (lender - receiver),
             _ => digit,
         };
-        value = run.Value(SubtractionPoints.LenderBecomes, lending, Math.Max(0, value), most: 99);
+        value = run.Value(SubtractionDecisions.LenderBecomes, lending, Math.Max(0, value), most: 99);
         if (value != digit) Rewrite(lender, value);
 
         for (var between = lender - 1; between > receiver; between--)
         {
             if (top[between] != 0) continue;
-            switch (run.Ask(SubtractionPoints.PassedZero, Lending(between, context, passed)))
+            switch (run.Ask(SubtractionDecisions.PassedZero, Lending(between, context, passed)))
             {
-                case PassedZero.Nine:
+                case PassedZeroLeft.Nine:
                     Rewrite(between, 9, by: 10);
                     break;
-                case PassedZero.Ten:
+                case PassedZeroLeft.Ten:
                     Rewrite(between, 10);
                     break;
-                case PassedZero.One:
+                case PassedZeroLeft.One:
                     Rewrite(between, 1);
                     break;
-                case PassedZero.Eight:
+                case PassedZeroLeft.Eight:
                     Rewrite(between, 8);
                     break;
                 default:

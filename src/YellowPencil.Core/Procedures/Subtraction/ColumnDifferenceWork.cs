@@ -34,13 +34,13 @@ internal ref partial struct ColumnDifferenceWork
     }
 
     /// <summary>Works all columns.</summary>
-    public void Work(Direction direction)
+    public void Work(DifferenceDirection direction)
     {
-        run.Page.Write(WorkFields.Order, null, direction == Direction.FromOnes ? OrderField.RightToLeft : OrderField.LeftToRight);
+        run.Page.Write(WorkFields.Order, null, direction == DifferenceDirection.FromOnes ? OrderField.RightToLeft : OrderField.LeftToRight);
         for (var i = 0; i < top.Length; i++)
         {
-            var column = direction == Direction.FromOnes ? i : top.Length - 1 - i;
-            if (i > 0 && run.Ask(SubtractionPoints.Onward, Context(column)) == Onward.Stop) return;
+            var column = direction == DifferenceDirection.FromOnes ? i : top.Length - 1 - i;
+            if (i > 0 && run.Ask(SubtractionDecisions.Onward, Context(column)) == DifferenceOnward.Stop) return;
             WorkColumn(column);
             worked++;
         }
@@ -50,11 +50,11 @@ internal ref partial struct ColumnDifferenceWork
     {
         if (top[column] != topAsSet[column] || top[column] == 0)
         {
-            top[column] = run.Ask(SubtractionPoints.TopRead, Context(column)) switch
+            top[column] = run.Ask(SubtractionDecisions.TopRead, Context(column)) switch
             {
-                TopRead.AsSet => topAsSet[column],
-                TopRead.ZeroAsTen when top[column] == 0 => 10,
-                TopRead.ZeroAsNine when top[column] == 0 => 9,
+                TopDigit.AsSet => topAsSet[column],
+                TopDigit.ZeroAsTen when top[column] == 0 => 10,
+                TopDigit.ZeroAsNine when top[column] == 0 => 9,
                 _ => top[column],
             };
         }
@@ -66,14 +66,14 @@ internal ref partial struct ColumnDifferenceWork
             return;
         }
 
-        switch (run.Ask(SubtractionPoints.Column, context))
+        switch (run.Ask(SubtractionDecisions.Column, context))
         {
             case ColumnWay.Rename:
                 Rename(context);
                 break;
             case ColumnWay.TakeAway or ColumnWay.TurnRound:
                 WriteDifference(column, wasRaised: false);
-                if (!context.TopIsShort && context.ColumnsLeft > 0 && run.Ask(SubtractionPoints.Neighbour, context) == Neighbour.OneLess)
+                if (!context.TopIsShort && context.ColumnsLeft > 0 && run.Ask(SubtractionDecisions.Neighbour, context) == NextColumn.OneLess)
                     Rewrite(column + 1, Math.Max(0, top[column + 1] - 1));
                 break;
             case ColumnWay.WriteZero:
@@ -111,27 +111,27 @@ internal ref partial struct ColumnDifferenceWork
     private readonly void WorkOpenColumn(ColumnContext context)
     {
         var column = context.Column - smallestPlace;
-        switch (run.Ask(SubtractionPoints.OpenColumn, context))
+        switch (run.Ask(SubtractionDecisions.OpenColumn, context))
         {
-            case OpenColumn.CopyTop:
-                WriteCell(column, run.Value(SubtractionPoints.Written, context, top[column]));
+            case OpenColumnWay.CopyTop:
+                WriteCell(column, run.Value(SubtractionDecisions.Written, context, top[column]));
                 break;
-            case OpenColumn.OneMore:
+            case OpenColumnWay.OneMore:
                 WriteCell(column, top[column] + 1);
                 break;
-            case OpenColumn.WriteNine:
+            case OpenColumnWay.WriteNine:
                 WriteCell(column, 9);
                 break;
-            case OpenColumn.CopyAsSet:
+            case OpenColumnWay.CopyAsSet:
                 WriteCell(column, topAsSet[column]);
                 break;
-            case OpenColumn.WriteZero:
+            case OpenColumnWay.WriteZero:
                 WriteCell(column, 0);
                 break;
-            case OpenColumn.OneLess:
+            case OpenColumnWay.OneLess:
                 WriteCell(column, Math.Max(0, top[column] - 1));
                 break;
-            case OpenColumn.TakeBottomDigitAgain:
+            case OpenColumnWay.TakeBottomDigitAgain:
                 WriteCell(column, Math.Abs(run.Recall(Difference(top[column], bottom[highestBottom]), smallestPlace + column)));
                 break;
             default:
@@ -144,14 +144,14 @@ internal ref partial struct ColumnDifferenceWork
         var column = context.Column - smallestPlace;
         if (!context.SomebodyCanLend)
         {
-            switch (run.Ask(SubtractionPoints.Stuck, context))
+            switch (run.Ask(SubtractionDecisions.Stuck, context))
             {
-                case Stuck.WriteZero:
+                case NobodyLends.WriteZero:
                     WriteCell(column, 0);
                     return;
-                case Stuck.LeaveBlank:
+                case NobodyLends.LeaveBlank:
                     return;
-                case Stuck.TenFromNowhere:
+                case NobodyLends.TenFromNowhere:
                     break;
                 default:
                     WriteDifference(column, wasRaised: false);
@@ -163,17 +163,17 @@ internal ref partial struct ColumnDifferenceWork
             Lend(context);
         }
 
-        var receiver = run.Ask(SubtractionPoints.Receiver, context);
+        var receiver = run.Ask(SubtractionDecisions.Receiver, context);
         var raised = receiver switch
         {
-            Receiver.TenMore => top[column] + 10,
-            Receiver.OneMore => top[column] + 1,
-            Receiver.BecomesTen => 10,
-            Receiver.NineMore => top[column] + 9,
-            Receiver.ElevenMore => top[column] + 11,
+            ReceiverGets.TenMore => top[column] + 10,
+            ReceiverGets.OneMore => top[column] + 1,
+            ReceiverGets.BecomesTen => 10,
+            ReceiverGets.NineMore => top[column] + 9,
+            ReceiverGets.ElevenMore => top[column] + 11,
             _ => top[column],
         };
-        raised = run.Value(SubtractionPoints.ReceiverBecomes, context, raised, most: 99);
+        raised = run.Value(SubtractionDecisions.ReceiverBecomes, context, raised, most: 99);
         if (raised != top[column]) Rewrite(column, raised);
         renames++;
         WriteDifference(column, wasRaised: raised >= 10);
@@ -186,20 +186,20 @@ internal ref partial struct ColumnDifferenceWork
         var smaller = Math.Min(top[column], bottom[column]);
         var value = run.Recall(Difference(larger, smaller), smallestPlace + column);
         var context = new DifferenceContext(smallestPlace + column, larger, smaller, wasRaised);
-        value += run.Ask(SubtractionPoints.Count, context) switch
+        value += run.Ask(SubtractionDecisions.Count, context) switch
         {
-            Count.OneTooMany => 1,
-            Count.OneTooFew when value > 0 => -1,
+            DifferenceCount.OneTooMany => 1,
+            DifferenceCount.OneTooFew when value > 0 => -1,
             _ => 0,
         };
-        if (run.IsOpen(SubtractionPoints.Written)) value = run.Value(SubtractionPoints.Written, Context(column), value);
+        if (run.IsOpen(SubtractionDecisions.Written)) value = run.Value(SubtractionDecisions.Written, Context(column), value);
         else run.PassOver();
         if (value > 9)
         {
-            value = run.Ask(SubtractionPoints.TwoDigits, context) switch
+            value = run.Ask(SubtractionDecisions.TwoDigits, context) switch
             {
-                TwoDigits.OnesOnly => value % 10,
-                TwoDigits.Nine => 9,
+                TwoDigitsWritten.OnesOnly => value % 10,
+                TwoDigitsWritten.Nine => 9,
                 _ => value,
             };
         }

@@ -12,7 +12,7 @@ public sealed class SubtractionMethod : Method
     public override Family Family => Family.Subtraction;
 
     /// <inheritdoc/>
-    protected override IReadOnlyList<DecisionPoint> OwnPoints => SubtractionPoints.All;
+    protected override IReadOnlyList<Decision> OwnDecisions => SubtractionDecisions.All;
 
     /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order];
@@ -28,7 +28,7 @@ public sealed class SubtractionMethod : Method
     {
         var difference = (ColumnDifference)task;
         var context = new ItemContext(difference.Top.Length, difference.Bottom.Length, NeedsRenaming(difference));
-        if (run.Ask(SubtractionPoints.Operation, context) == Operation.Add)
+        if (run.Ask(SubtractionDecisions.Operation, context) == DifferenceWay.Add)
         {
             AdditionMethod.InColumns(run, [difference.Top, difference.Bottom]);
             return;
@@ -50,7 +50,7 @@ public sealed class SubtractionMethod : Method
         var top = run.Take(width);
         var bottom = run.Take(width);
         var shift = 0;
-        if (upper.Length != lower.Length && run.Ask(SubtractionPoints.Alignment, context) == Alignment.LeftEnds)
+        if (upper.Length != lower.Length && run.Ask(SubtractionDecisions.Alignment, context) == DifferenceAlignment.LeftEnds)
             shift = upper.Length - lower.Length;
         run.Page.Write(WorkFields.Operands, 0, upper.Text);
         run.Page.Line = 1;
@@ -62,7 +62,7 @@ public sealed class SubtractionMethod : Method
             bottom[place] = lower.Digit(place - Math.Max(0, shift));
         }
 
-        var direction = run.Ask(SubtractionPoints.Direction, context);
+        var direction = run.Ask(SubtractionDecisions.Direction, context);
         new ColumnDifferenceWork(run, top, bottom, cells).Work(direction);
         if (swapped && cells.ContainsAnyInRange(1, int.MaxValue)) run.Page.Append("-");
         run.Page.AppendCells(cells);

@@ -1,4 +1,5 @@
 using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Knowledge;
 using static YellowPencil.Core.Remediation.Scripts.TeachingScript;
 
 namespace YellowPencil.Core.Remediation.Scripts;

@@ -1,4 +1,5 @@
 using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using static YellowPencil.Core.Remediation.Scripts.TeachingScript;
 

@@ -1,8 +1,5 @@
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Procedures.Outer;
-using At = YellowPencil.Core.Procedures.Subtraction.SubtractionPoints;
 
 namespace YellowPencil.Core.Remediation.Scripts;
 
@@ -38,15 +35,4 @@ public static class TeachingScripts
         Family.Integers => "Show it on the number line: the way must end at the answer.",
         _ => throw new ArgumentOutOfRangeException(nameof(family), $"no check for {family.Name()} yet"),
     };
-
-    /// <summary>
-    /// The idea to which a rule outside the catalogue points: that of most listed rules of the family at the same decision; null where none is listed there.
-    /// </summary>
-    public static MissingIdea? IdeaOf(Family family, DecisionPoint point)
-    {
-        if (point == At.PassedZero) return Ideas.AcrossZeros;
-        if (point == OuterPoints.Reading || point == OuterPoints.Writing) return null; // sight, hand or paper may be behind it: that is asked, not taught
-        var listed = Catalogue.DeclaredFor(family).Where(b => b.Deviations.Any(d => d.Point == point)).GroupBy(b => b.Idea).OrderByDescending(g => g.Count()).ThenBy(g => IdeaMap.OrderOf(g.Key)).FirstOrDefault();
-        return listed?.Key ?? (family == Family.Subtraction && At.All.Contains(point) ? Ideas.TenForOne : null);
-    }
 }

@@ -1,4 +1,4 @@
-namespace YellowPencil.Core.Bugs;
+namespace YellowPencil.Core.Knowledge;
 
 /// <summary>The ideas behind the methods, as far as bugs can show that one is missing.</summary>
 public static class Ideas

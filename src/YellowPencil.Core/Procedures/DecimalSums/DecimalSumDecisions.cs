@@ -1,3 +1,4 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Procedures.Addition;
 using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
@@ -74,7 +75,7 @@ public readonly record struct GapContext(int Column, int Bottom, bool IsSmallest
 }
 
 /// <summary>The decisions of sums and differences of decimals.</summary>
-public static class DecimalSumPoints
+public static class DecimalSumDecisions
 {
     private static readonly Kind<DecimalSumContext>[] Kinds =
     [
@@ -96,73 +97,101 @@ public static class DecimalSumPoints
     ];
 
     /// <summary>How many places does the answer get?</summary>
-    public static readonly ValuePoint<DecimalSumContext> Places = new("decimal-sums.places", "How many places does the answer get?") { Numbers = Numbers, Does = n => $"takes as the count of places of the answer {n}", Kinds = Kinds };
+    public static readonly ValueDecision<DecimalSumContext> Places = new("decimal-sums.places", "How many places does the answer get?")
+    {
+        Numbers = Numbers,
+        Does = n => $"takes as the count of places of the answer {n}",
+        Kinds = Kinds,
+    };
 
 
     /// <summary>Add or take away?</summary>
-    public static readonly DecisionPoint<DecimalSumContext, SignRead> Way = new("decimal-sums.way", "What is to be done with the numbers?")
+    public static readonly Decision<DecimalSumContext, SignRead> Way = new("decimal-sums.way", "What is to be done with the numbers?", SignRead.AsSet)
     {
-        Does = Phrases.InOrder<SignRead>("does what the sign says", "takes the other of plus and minus"),
-        Taught = (_, _) => SignRead.AsSet,
-        Slips = _ => [(SignRead.TheOther, 0.7)],
+        [SignRead.AsSet] = new("as-set", "does what the sign says"),
+        [SignRead.TheOther] = new("the-other", "takes the other of plus and minus") { Slip = 0.7 },
         Kinds = Kinds,
+        Idea = Ideas.ReadTheSign,
     };
 
     /// <summary>How are the numbers set out?</summary>
-    public static readonly DecisionPoint<DecimalSumContext, DecimalAlignment> Alignment = new("decimal-sums.alignment", "Which digits stand under each other?")
+    public static readonly Decision<DecimalSumContext, DecimalAlignment> Alignment = new("decimal-sums.alignment", "Which digits stand under each other?", DecimalAlignment.Points)
     {
-        Does = Phrases.InOrder<DecimalAlignment>("lines the points up", "lines the numbers up on the right", "lines the numbers up on the left", "lines decimals up on the right and whole numbers by their points", "lines the points up but pushes the digits after them to the right"),
-        Taught = (_, _) => DecimalAlignment.Points,
-        Slips = _ => [(DecimalAlignment.RightEnds, 0.7)],
+        [DecimalAlignment.Points] = new("points", "lines the points up"),
+        [DecimalAlignment.RightEnds] = new("right-ends", "lines the numbers up on the right") { Slip = 0.7 },
+        [DecimalAlignment.LeftEnds] = new("left-ends", "lines the numbers up on the left"),
+        [DecimalAlignment.DecimalsRight] = new("decimals-right", "lines decimals up on the right and whole numbers by their points"),
+        [DecimalAlignment.PushedRight] = new("pushed-right", "lines the points up but pushes the digits after them to the right"),
         Kinds = Kinds,
         ShowsIn = WorkFields.Operands,
+        Idea = Ideas.SamePlaceUnderSamePlace,
+        IsTold = true,
     };
 
     /// <summary>Where is the point of a whole number?</summary>
-    public static readonly DecisionPoint<WholeAmongDecimals, HiddenPoint> Whole = new("decimal-sums.hidden-point", "Where is the point of a whole number?")
+    public static readonly Decision<WholeAmongDecimals, HiddenPoint> Whole = new("decimal-sums.hidden-point", "Where is the point of a whole number?", HiddenPoint.AfterOnes)
     {
-        Does = Phrases.InOrder<HiddenPoint>("puts the hidden point after the ones", "puts a whole number under the last place", "leaves a whole number out"),
-        Taught = (_, _) => HiddenPoint.AfterOnes,
-        Slips = _ => [(HiddenPoint.UnderLastPlace, 0.5)],
+        [HiddenPoint.AfterOnes] = new("after-ones", "puts the hidden point after the ones"),
+        [HiddenPoint.UnderLastPlace] = new("under-last-place", "puts a whole number under the last place") { Slip = 0.5 },
+        [HiddenPoint.LeftOut] = new("left-out", "leaves a whole number out"),
         Kinds = [new("always", "always", _ => true), new("below", "when it stands below", c => c.Row > 0), new("sum", "in sums", c => !c.IsDifference), new("difference", "in differences", c => c.IsDifference)],
         ShowsIn = WorkFields.Operands,
+        Idea = Ideas.HiddenPointOfWhole,
+        IsTold = true,
     };
 
     /// <summary>One number or two?</summary>
-    public static readonly DecisionPoint<DecimalSumContext, DecimalSplit> Split = new("decimal-sums.parts", "Is it one number on both sides of the point?")
+    public static readonly Decision<DecimalSumContext, DecimalSplit> Split = new("decimal-sums.parts", "Is it one number on both sides of the point?", DecimalSplit.OneNumber)
     {
-        Does = Phrases.InOrder<DecimalSplit>("works across the point", "works the parts before and after the point as two separate numbers", "fills up the places and works the parts before and after the point as two separate numbers"),
-        Taught = (_, _) => DecimalSplit.OneNumber,
+        [DecimalSplit.OneNumber] = new("one-number", "works across the point"),
+        [DecimalSplit.TwoNumbers] = new("two-numbers", "works the parts before and after the point as two separate numbers"),
+        [DecimalSplit.TwoNumbersEvenedUp] = new("two-numbers-evened-up", "fills up the places and works the parts before and after the point as two separate numbers"),
         Kinds = Kinds,
+        Idea = Ideas.PointIsNoWall,
     };
 
     /// <summary>What about a gap above?</summary>
-    public static readonly DecisionPoint<GapContext, TopGap> Gap = new("decimal-sums.gap", "What stands above where the top number has no digit?")
+    public static readonly Decision<GapContext, TopGap> Gap = new("decimal-sums.gap", "What stands above where the top number has no digit?", TopGap.FillZero)
     {
-        Does = Phrases.InOrder<TopGap>("fills the gap with a zero", "copies the bottom digit", "takes away from ten that nobody lends", "writes 0", "leaves the place out"),
-        Taught = (_, _) => TopGap.FillZero,
-        Slips = _ => [(TopGap.WriteBottom, 1)],
+        [TopGap.FillZero] = new("fill-zero", "fills the gap with a zero"),
+        [TopGap.WriteBottom] = new("write-bottom", "copies the bottom digit") { Slip = 1 },
+        [TopGap.TenWithoutLending] = new("ten-without-lending", "takes away from ten that nobody lends"),
+        [TopGap.WriteZero] = new("write-zero", "writes 0"),
+        [TopGap.LeaveBlank] = new("leave-blank", "leaves the place out"),
         Kinds = [new("always", "where there is a gap above", _ => true)],
+        Idea = Ideas.GapIsZero,
     };
 
     /// <summary>What about places that only one number has?</summary>
-    public static readonly DecisionPoint<DecimalSumContext, LonePlaces> Lone = new("decimal-sums.lone-places", "What is done with places that only one number has?")
+    public static readonly Decision<DecimalSumContext, LonePlaces> Lone = new("decimal-sums.lone-places", "What is done with places that only one number has?", LonePlaces.Keep)
     {
-        Does = Phrases.InOrder<LonePlaces>("keeps places that only one number has", "drops places that not every number has"),
-        Taught = (_, _) => LonePlaces.Keep,
+        [LonePlaces.Keep] = new("keep", "keeps places that only one number has"),
+        [LonePlaces.Drop] = new("drop", "drops places that not every number has"),
         Kinds = Kinds,
+        Idea = Ideas.GapIsZero,
+        IsTold = true,
     };
 
     /// <summary>Where does the point go?</summary>
-    public static readonly DecisionPoint<DecimalSumContext, SumPoint> Point = new("decimal-sums.point", "Where does the point of the answer go?")
+    public static readonly Decision<DecimalSumContext, SumPoint> Point = new("decimal-sums.point", "Where does the point of the answer go?", SumPoint.StraightDown)
     {
-        Does = Phrases.InOrder<SumPoint>("brings the point straight down", "forgets the point", "gives the answer the places of the first number", "gives the answer the places of the last number", "gives the answer the places of all numbers together", "gives the answer the fewest places", "puts the point after the first digit", "puts the point behind as many digits as the longest whole part has", "gives the answer the places of all numbers together", "drops last zeros before the point is put in", "puts the point behind as many digits as the first number has before it"),
-        Taught = (_, _) => SumPoint.StraightDown,
-        Slips = _ => [(SumPoint.Forgotten, 0.7)],
+        [SumPoint.StraightDown] = new("straight-down", "brings the point straight down"),
+        [SumPoint.Forgotten] = new("forgotten", "forgets the point") { Slip = 0.7 },
+        [SumPoint.AsFirst] = new("as-first", "gives the answer the places of the first number"),
+        [SumPoint.AsLast] = new("as-last", "gives the answer the places of the last number"),
+        [SumPoint.PlacesTogether] = new("places-together", "gives the answer the places of all numbers together"),
+        [SumPoint.FewestPlaces] = new("fewest-places", "gives the answer the fewest places"),
+        [SumPoint.AfterFirstDigit] = new("after-first-digit", "puts the point after the first digit"),
+        [SumPoint.AsLongestWholeFromLeft] = new("as-longest-whole-from-left", "puts the point behind as many digits as the longest whole part has"),
+        [SumPoint.OfAllTogether] = new("of-all-together", "gives the answer the places of all numbers together"),
+        [SumPoint.LastZerosFirst] = new("last-zeros-first", "drops last zeros before the point is put in"),
+        [SumPoint.AsFirstFromLeft] = new("as-first-from-left", "puts the point behind as many digits as the first number has before it"),
         Kinds = Kinds,
+        Idea = Ideas.PointComesDown,
+        IsTold = true,
     };
 
     /// <summary>All of them, in the order in which they come up, and those of the columns.</summary>
-    public static IReadOnlyList<DecisionPoint> All { get; } =
-        [Way, Alignment, Whole, Split, Lone, Gap, Point, Places, .. AdditionPoints.InColumns, .. AdditionPoints.Values, .. SubtractionPoints.InColumns, .. SubtractionPoints.Values];
+    public static IReadOnlyList<Decision> All { get; } =
+        [Way, Alignment, Whole, Split, Lone, Gap, Point, Places, .. AdditionDecisions.InColumns, .. AdditionDecisions.Values, .. SubtractionDecisions.InColumns, .. SubtractionDecisions.Values];
 }

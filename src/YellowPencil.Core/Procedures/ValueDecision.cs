@@ -5,7 +5,7 @@ namespace YellowPencil.Core.Procedures;
 /// them, its ones, one more, two of them together, and so on.
 /// </summary>
 /// <typeparam name="TContext">What the student can see there.</typeparam>
-public sealed class ValuePoint<TContext>(string id, string question) : DecisionPoint<TContext>(id, question)
+public sealed class ValueDecision<TContext>(string id, string question) : Decision<TContext>(id, question)
     where TContext : struct, IDecisionContext
 {
     /// <summary>The numbers that can be seen.</summary>
@@ -45,18 +45,18 @@ internal static class Expressions
     /// <summary>All of them: constants, each number, one more, one less, twice, a bound, its ones and tens, and two numbers together.</summary>
     public static IEnumerable<Doing<TContext>> Of<TContext>(IReadOnlyList<Property<TContext>> numbers)
     {
-        foreach (var constant in Constants) yield return new Doing<TContext>($"is-{constant}", constant.ToString(), _ => constant);
+        foreach (var constant in Constants) yield return new Doing<TContext>($"is-{constant}", constant.ToString(), (in TContext _, int _) => constant);
         foreach (var number in numbers)
         {
             var of = number.Of;
-            yield return new Doing<TContext>(number.Id, number.Text, of);
-            yield return new Doing<TContext>($"{number.Id}-plus-1", $"one more than {number.Text}", c => of(c) is >= 0 and var n ? n + 1 : -1);
-            yield return new Doing<TContext>($"{number.Id}-minus-1", $"one less than {number.Text}", c => of(c) - 1);
-            yield return new Doing<TContext>($"{number.Id}-ones", $"the ones of {number.Text}", c => of(c) is >= 0 and var n ? n % 10 : -1);
-            yield return new Doing<TContext>($"{number.Id}-tens", $"the tens of {number.Text}", c => of(c) is >= 0 and var n ? n / 10 : -1);
-            yield return new Doing<TContext>($"{number.Id}-twice", $"twice {number.Text}", c => of(c) is >= 0 and < 100_000 and var n ? 2 * n : -1);
-            foreach (var most in Bounds) yield return new Doing<TContext>($"{number.Id}-at-most-{most}", $"{number.Text}, but at most {most}", c => of(c) is >= 0 and var n ? Math.Min(n, most) : -1);
-            yield return new Doing<TContext>($"{number.Id}-to-ten", $"what is missing from {number.Text} to ten", c => of(c) is >= 0 and <= 10 and var n ? 10 - n : -1);
+            yield return new Doing<TContext>(number.Id, number.Text, (in TContext c, int _) => of(c));
+            yield return new Doing<TContext>($"{number.Id}-plus-1", $"one more than {number.Text}", (in TContext c, int _) => of(c) is >= 0 and var n ? n + 1 : -1);
+            yield return new Doing<TContext>($"{number.Id}-minus-1", $"one less than {number.Text}", (in TContext c, int _) => of(c) - 1);
+            yield return new Doing<TContext>($"{number.Id}-ones", $"the ones of {number.Text}", (in TContext c, int _) => of(c) is >= 0 and var n ? n % 10 : -1);
+            yield return new Doing<TContext>($"{number.Id}-tens", $"the tens of {number.Text}", (in TContext c, int _) => of(c) is >= 0 and var n ? n / 10 : -1);
+            yield return new Doing<TContext>($"{number.Id}-twice", $"twice {number.Text}", (in TContext c, int _) => of(c) is >= 0 and < 100_000 and var n ? 2 * n : -1);
+            foreach (var most in Bounds) yield return new Doing<TContext>($"{number.Id}-at-most-{most}", $"{number.Text}, but at most {most}", (in TContext c, int _) => of(c) is >= 0 and var n ? Math.Min(n, most) : -1);
+            yield return new Doing<TContext>($"{number.Id}-to-ten", $"what is missing from {number.Text} to ten", (in TContext c, int _) => of(c) is >= 0 and <= 10 and var n ? 10 - n : -1);
         }
 
         for (var i = 0; i < numbers.Count; i++)
@@ -79,7 +79,7 @@ internal static class Expressions
         Doing<TContext> Two(string name, string text, Func<int, int, int> of)
         {
             var (first, second) = (one.Of, other.Of);
-            return new Doing<TContext>($"{one.Id}-{name}-{other.Id}", text, c => first(c) is >= 0 and < 100_000 and var a && second(c) is >= 0 and < 10_000 and var b ? of(a, b) : -1);
+            return new Doing<TContext>($"{one.Id}-{name}-{other.Id}", text, (in TContext c, int _) => first(c) is >= 0 and < 100_000 and var a && second(c) is >= 0 and < 10_000 and var b ? of(a, b) : -1);
         }
     }
 }

@@ -1,3 +1,4 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Procedures.Integers;
 using YellowPencil.Core.Procedures.Polynomials;
 using YellowPencil.Core.Working;
@@ -58,7 +59,7 @@ public readonly record struct TermProduct(int First, int FirstPower, int Second,
 }
 
 /// <summary>The decisions about multiplying out.</summary>
-public static class ExpandingPoints
+public static class ExpandingDecisions
 {
     private static readonly Kind<TermProduct>[] Kinds =
     [
@@ -88,47 +89,69 @@ public static class ExpandingPoints
     ];
 
     /// <summary>How is a bracket squared?</summary>
-    public static readonly DecisionPoint<TermProduct, SquareWay> Square = new("expanding.square", "What is the square of a bracket?")
+    public static readonly Decision<TermProduct, SquareWay> Square = new("expanding.square", "What is the square of a bracket?", SquareWay.AsProduct)
     {
-        Does = Phrases.InOrder<SquareWay>("multiplies the bracket by itself", "adds the squares of the terms", "squares the terms and keeps the sign between them", "doubles the bracket", "writes a plus in the middle", "writes the middle product once", "writes half of the middle", "takes the squares of the terms from each other", "writes the square of the number in the middle as well", "doubles the number instead of squaring it", "does not square the number"),
-        Taught = (_, _) => SquareWay.AsProduct,
-        Slips = _ => [(SquareWay.TermsSquaredPlus, 2)],
+        [SquareWay.AsProduct] = new("as-product", "multiplies the bracket by itself"),
+        [SquareWay.TermsSquaredPlus] = new("terms-squared-plus", "adds the squares of the terms") { Slip = 2 },
+        [SquareWay.TermsSquaredSignKept] = new("terms-squared-sign-kept", "squares the terms and keeps the sign between them"),
+        [SquareWay.Doubled] = new("doubled", "doubles the bracket"),
+        [SquareWay.MiddlePlus] = new("middle-plus", "writes a plus in the middle"),
+        [SquareWay.MiddleOnce] = new("middle-once", "writes the middle product once"),
+        [SquareWay.MiddleHalf] = new("middle-half", "writes half of the middle"),
+        [SquareWay.TermsSquaredMinus] = new("terms-squared-minus", "takes the squares of the terms from each other"),
+        [SquareWay.MiddleIsLast] = new("middle-is-last", "writes the square of the number in the middle as well"),
+        [SquareWay.LastDoubled] = new("last-doubled", "doubles the number instead of squaring it"),
+        [SquareWay.LastNotSquared] = new("last-not-squared", "does not square the number"),
         Kinds = [new("always", "always", _ => true), new("difference", "in the square of a difference", c => c.First < 0 != c.Second < 0), new("sum", "in the square of a sum", c => c.First < 0 == c.Second < 0)],
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.SquareIsAProduct,
     };
 
     /// <summary>How are two brackets multiplied?</summary>
-    public static readonly DecisionPoint<TermProduct, BracketsWay> Brackets = new("expanding.brackets", "Which products do two brackets make?")
+    public static readonly Decision<TermProduct, BracketsWay> Brackets = new("expanding.brackets", "Which products do two brackets make?", BracketsWay.EveryPair)
     {
-        Does = Phrases.InOrder<BracketsWay>("multiplies each term by each", "multiplies first by first and last by last only", "multiplies the second bracket by the first term and copies the second", "writes the sum of the squares", "adds the brackets", "writes the product of the numbers in the middle and their sum at the end", "doubles the product of the outer terms and leaves the inner one out", "doubles the product of the inner terms and leaves the outer one out"),
-        Taught = (_, _) => BracketsWay.EveryPair,
+        [BracketsWay.EveryPair] = new("every-pair", "multiplies each term by each"),
+        [BracketsWay.FirstAndLast] = new("first-and-last", "multiplies first by first and last by last only"),
+        [BracketsWay.FirstDistributedSecondCopied] = new("first-distributed-second-copied", "multiplies the second bracket by the first term and copies the second"),
+        [BracketsWay.SumOfSquares] = new("sum-of-squares", "writes the sum of the squares"),
+        [BracketsWay.BracketsAdded] = new("brackets-added", "adds the brackets"),
+        [BracketsWay.SumAndProductExchanged] = new("sum-and-product-exchanged", "writes the product of the numbers in the middle and their sum at the end"),
+        [BracketsWay.OuterTwice] = new("outer-twice", "doubles the product of the outer terms and leaves the inner one out"),
+        [BracketsWay.InnerTwice] = new("inner-twice", "doubles the product of the inner terms and leaves the outer one out"),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.EachTermByEach,
     };
 
     /// <summary>Is a product made?</summary>
-    public static readonly DecisionPoint<TermProduct, ProductMade> Made = new("expanding.product-made", "Is this product made?")
+    public static readonly Decision<TermProduct, ProductMade> Made = new("expanding.product-made", "Is this product made?", ProductMade.Made)
     {
-        Does = Phrases.InOrder<ProductMade>("makes every product", "leaves a product out", "copies the term of the bracket", "copies the term of the bracket with the sign before it", "adds to a like term and copies the others"),
-        Taught = (_, _) => ProductMade.Made,
-        Slips = c => c.J > 0 || c.I > 0 ? [(ProductMade.LeftOut, 1)] : [],
+        [ProductMade.Made] = new("made", "makes every product"),
+        [ProductMade.LeftOut] = new("left-out", "leaves a product out") { SlipIn = c => c.J > 0 || c.I > 0 ? 1 : 0 },
+        [ProductMade.OtherCopied] = new("other-copied", "copies the term of the bracket"),
+        [ProductMade.OtherCopiedWithSign] = new("other-copied-with-sign", "copies the term of the bracket with the sign before it"),
+        [ProductMade.AddedWhereLike] = new("added-where-like", "adds to a like term and copies the others"),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.EachTermByEach,
     };
 
     /// <summary>What becomes of the numbers?</summary>
-    public static readonly DecisionPoint<TermProduct, NumbersWay> Numbers = new("expanding.numbers", "What becomes of the numbers of two terms?")
+    public static readonly Decision<TermProduct, NumbersWay> Numbers = new("expanding.numbers", "What becomes of the numbers of two terms?", NumbersWay.Multiplied)
     {
-        Does = Phrases.InOrder<NumbersWay>("multiplies the numbers", "adds the numbers with their signs", "adds the sizes of the numbers", "writes the size of the first number only", "writes the size of the second number only", "writes the plain number and passes over the one before the letter"),
-        Taught = (_, _) => NumbersWay.Multiplied,
-        Can = (c, way) => way != NumbersWay.LetterCountsAsOne || c.AreMixed,
-        Slips = _ => [(NumbersWay.SizesAdded, 0.7)],
+        [NumbersWay.Multiplied] = new("multiplied", "multiplies the numbers"),
+        [NumbersWay.Added] = new("added", "adds the numbers with their signs"),
+        [NumbersWay.SizesAdded] = new("sizes-added", "adds the sizes of the numbers") { Slip = 0.7 },
+        [NumbersWay.FirstOnly] = new("first-only", "writes the size of the first number only"),
+        [NumbersWay.SecondOnly] = new("second-only", "writes the size of the second number only"),
+        [NumbersWay.LetterCountsAsOne] = new("letter-counts-as-one", "writes the plain number and passes over the one before the letter") { Needs = c => c.AreMixed },
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.NumbersTimesPowersPlus,
     };
 
     /// <summary>The size of the number as a number.</summary>
-    public static readonly ValuePoint<TermProduct> Size = new("expanding.size", "What do the numbers of two terms come to?")
+    public static readonly ValueDecision<TermProduct> Size = new("expanding.size", "What do the numbers of two terms come to?")
     {
         Numbers = [new("first", "the first number", c => Math.Abs(c.First)), new("second", "the second number", c => Math.Abs(c.Second))],
         Does = n => $"comes to {n} in the numbers",
@@ -137,25 +160,31 @@ public static class ExpandingPoints
     };
 
     /// <summary>Which sign does the product get?</summary>
-    public static readonly DecisionPoint<TermProduct, TermSign> Sign = new("expanding.sign", "Which sign does this product get?")
+    public static readonly Decision<TermProduct, TermSign> Sign = new("expanding.sign", "Which sign does this product get?", TermSign.AsDue)
     {
-        Does = Phrases.InOrder<TermSign>("gives each product the sign of its terms", "writes a plus", "writes a minus", "keeps the sign of the first term", "keeps the sign of the second term", "turns the sign"),
-        Taught = (_, _) => TermSign.AsDue,
+        [TermSign.AsDue] = new("as-due", "gives each product the sign of its terms"),
+        [TermSign.Plus] = new("plus", "writes a plus"),
+        [TermSign.Minus] = new("minus", "writes a minus"),
+        [TermSign.AsFirst] = new("as-first", "keeps the sign of the first term"),
+        [TermSign.AsSecond] = new("as-second", "keeps the sign of the second term"),
+        [TermSign.Turned] = new("turned", "turns the sign"),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
     };
 
     /// <summary>What becomes of the letters?</summary>
-    public static readonly DecisionPoint<TermProduct, LettersWay> Letters = new("expanding.letters", "What becomes of the letters of two terms?")
+    public static readonly Decision<TermProduct, LettersWay> Letters = new("expanding.letters", "What becomes of the letters of two terms?", LettersWay.PowersAdded)
     {
-        Does = Phrases.InOrder<LettersWay>("adds the powers of the letter", "loses the letter", "keeps one letter without raising its power", "multiplies the powers", "makes two of the letter where it meets itself"),
-        Taught = (_, _) => LettersWay.PowersAdded,
-        Can = (c, way) => way switch { LettersWay.PowerStays or LettersWay.PowersMultiplied or LettersWay.TwoOfTheLetter => c.HaveLetters, LettersWay.LetterLost => !c.AreNumbers, _ => true },
-        Slips = c => c.HaveLetters ? [(LettersWay.PowerStays, 1)] : [],
+        [LettersWay.PowersAdded] = new("powers-added", "adds the powers of the letter"),
+        [LettersWay.LetterLost] = new("letter-lost", "loses the letter") { Needs = c => !c.AreNumbers },
+        [LettersWay.PowerStays] = new("power-stays", "keeps one letter without raising its power") { Needs = c => c.HaveLetters, SlipIn = c => c.HaveLetters ? 1 : 0 },
+        [LettersWay.PowersMultiplied] = new("powers-multiplied", "multiplies the powers") { Needs = c => c.HaveLetters },
+        [LettersWay.TwoOfTheLetter] = new("two-of-the-letter", "makes two of the letter where it meets itself") { Needs = c => c.HaveLetters },
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.EachTermByEach,
     };
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<DecisionPoint> All { get; } = [Square, Brackets, Made, Numbers, Size, SignPoints.OfProduct, Sign, Letters, .. PolynomialPoints.Collecting];
+    public static IReadOnlyList<Decision> All { get; } = [Square, Brackets, Made, Numbers, Size, SignDecisions.OfProduct, Sign, Letters, .. PolynomialDecisions.Collecting];
 }

@@ -35,7 +35,7 @@ public readonly record struct TaskContext(ItemTask Task) : IDecisionContext
 /// <param name="answer">The answer in its canonical spelling.</param>
 public sealed class WorkedAnswer(ItemTask task, string answer)
 {
-    private static readonly int Ways = Choice<AnswerWritten>.Count;
+    private static readonly int Ways = ChoiceName<AnswerWritten>.Count;
 
     private readonly string?[] written = new string?[Ways];
     private readonly bool[] isKnown = new bool[Ways];
@@ -87,16 +87,62 @@ public readonly record struct AnswerContext(WorkedAnswer Worked) : IDecisionCont
 }
 
 /// <summary>The two decisions that stand round every method: how the task is read, and how the answer is written down.</summary>
-public static class OuterPoints
+public static class OuterDecisions
 {
     /// <summary>How is the task read?</summary>
-    public static readonly DecisionPoint<TaskContext, TaskRead> Reading = new("task.reading", "How are the numbers of the task read?")
+    public static readonly Decision<TaskContext, TaskRead> Reading = new("task.reading", "How are the numbers of the task read?", TaskRead.AsSet)
     {
-        Does = TaskReading.Does,
-        Taught = (_, _) => TaskRead.AsSet,
-        Can = (c, way) => ReadAs(c.Task, way) is not null,
-        Kinds =
-        [
+        [TaskRead.AsSet] = new("as-set", "reads the numbers as they are set"),
+        [TaskRead.Exchanged] = new("exchanged", "reads the numbers in exchanged order"),
+        [TaskRead.LargerFirst] = new("larger-first", "puts the larger number first"),
+        [TaskRead.SmallerFirst] = new("smaller-first", "puts the smaller number first"),
+        [TaskRead.TwoLargestOnly] = new("two-largest-only", "takes the two largest numbers only"),
+        [TaskRead.FirstTwoOnly] = new("first-two-only", "takes the first two numbers only"),
+        [TaskRead.LastTwoOnly] = new("last-two-only", "takes the last two numbers only"),
+        [TaskRead.FirstAndLastOnly] = new("first-and-last-only", "takes the first and the last number only"),
+        [TaskRead.FurtherLeftEach] = new("further-left-each", "sets each further number one place more to the left"),
+        [TaskRead.FrontDigitRepeated] = new("front-digit-repeated", "repeats the first digit of a shorter number in front of it"),
+        [TaskRead.FirstDigitOffFirst] = new("first-digit-off-first", "leaves out the first digit of the first number"),
+        [TaskRead.FirstDigitOffSecond] = new("first-digit-off-second", "leaves out the first digit of the second number"),
+        [TaskRead.FirstDigitOffLongest] = new("first-digit-off-longest", "leaves out the first digit of the longest number"),
+        [TaskRead.LastDigitOffFirst] = new("last-digit-off-first", "leaves out the last digit of the first number"),
+        [TaskRead.LastDigitOffSecond] = new("last-digit-off-second", "leaves out the last digit of the second number"),
+        [TaskRead.LastDigitOffEach] = new("last-digit-off-each", "leaves out the last digit of each number"),
+        [TaskRead.InnerZerosOut] = new("inner-zeros-out", "leaves out zeros inside the numbers"),
+        [TaskRead.EndZerosOffFirst] = new("end-zeros-off-first", "leaves out zeros at the end of the first number"),
+        [TaskRead.EndZerosOffSecond] = new("end-zeros-off-second", "leaves out zeros at the end of the second number"),
+        [TaskRead.EndZerosOffEach] = new("end-zeros-off-each", "leaves out zeros at the end of the numbers"),
+        [TaskRead.ZerosBehindPointOut] = new("zeros-behind-point-out", "leaves out zeros right behind the point of the numbers"),
+        [TaskRead.PointBeforeWhole] = new("point-before-whole", "reads a whole number as if the point stood before it"),
+        [TaskRead.PointAfterFirstDigit] = new("point-after-first-digit", "reads a whole number as if the point stood behind its first digit"),
+        [TaskRead.PointsOut] = new("points-out", "reads the numbers without their points"),
+        [TaskRead.PointOfFirstOut] = new("point-of-first-out", "reads the first number without its point"),
+        [TaskRead.PointOfSecondOut] = new("point-of-second-out", "reads the second number without its point"),
+        [TaskRead.EvenedUp] = new("evened-up", "fills all numbers up to equally many places"),
+        [TaskRead.CutToFewestPlaces] = new("cut-to-fewest-places", "cuts all numbers to the fewest places"),
+        [TaskRead.CutToWhole] = new("cut-to-whole", "leaves out what stands behind the points"),
+        [TaskRead.LaterCutToWhole] = new("later-cut-to-whole", "leaves out what stands behind the points of all numbers but the first"),
+        [TaskRead.RoundedToTens] = new("rounded-to-tens", "rounds the numbers to tens"),
+        [TaskRead.SecondRoundedToTens] = new("second-rounded-to-tens", "rounds the second number to tens"),
+        [TaskRead.RoundedToWhole] = new("rounded-to-whole", "rounds the numbers to wholes"),
+        [TaskRead.SignsOut] = new("signs-out", "reads the numbers without their minus signs"),
+        [TaskRead.FirstSignOut] = new("first-sign-out", "reads the first number without its minus sign"),
+        [TaskRead.SecondSignOut] = new("second-sign-out", "reads the second number without its minus sign"),
+        [TaskRead.LastDigitsOnly] = new("last-digits-only", "works with the last digits of the numbers only"),
+        [TaskRead.FirstDigitsOnly] = new("first-digits-only", "works with the first digits of the numbers only"),
+        [TaskRead.ReversedFirst] = new("reversed-first", "reads the first number backwards"),
+        [TaskRead.ReversedSecond] = new("reversed-second", "reads the second number backwards"),
+        [TaskRead.ReversedEach] = new("reversed-each", "reads the numbers backwards"),
+        [TaskRead.SixAsNine] = new("six-as-nine", "reads 6 as 9"),
+        [TaskRead.NineAsSix] = new("nine-as-six", "reads 9 as 6"),
+        [TaskRead.OneAsSeven] = new("one-as-seven", "reads 1 as 7"),
+        [TaskRead.SevenAsOne] = new("seven-as-one", "reads 7 as 1"),
+        [TaskRead.TwoAsFive] = new("two-as-five", "reads 2 as 5"),
+        [TaskRead.FiveAsTwo] = new("five-as-two", "reads 5 as 2"),
+        [TaskRead.ThreeAsEight] = new("three-as-eight", "reads 3 as 8"),
+        [TaskRead.EightAsThree] = new("eight-as-three", "reads 8 as 3"),
+        Needs = (c, way) => ReadAs(c.Task, way) is not null,
+        Kinds = [
             new("always", "always", _ => true),
             new("different-lengths", "when the numbers have different lengths", c => c.Task.Numbers.Any(n => n.Length != c.First.Length)),
             new("equal-lengths", "when the numbers have the same length", c => c.Task.Numbers.All(n => n.Length == c.First.Length)),
@@ -126,8 +172,7 @@ public static class OuterPoints
             new("divided", "in divisions", c => Has(c.Task, PairOperation.DividedBy)),
             new("three", "with three or more numbers", c => c.Task.Numbers.Count > 2),
         ],
-        Properties =
-        [
+        Properties = [
             new("first-length", "the count of digits of the first number", c => c.First.Length, 2, 3, 4),
             new("second-length", "the count of digits of the second number", c => c.Last.Length, 2, 3),
             new("numbers", "the count of numbers", c => c.Task.Numbers.Count, 3, 4),
@@ -135,14 +180,78 @@ public static class OuterPoints
     };
 
     /// <summary>How is the answer written?</summary>
-    public static readonly DecisionPoint<AnswerContext, AnswerWritten> Writing = new("answer.writing", "How is the answer written down?")
+    public static readonly Decision<AnswerContext, AnswerWritten> Writing = new("answer.writing", "How is the answer written down?", AnswerWritten.AsWorked)
     {
-        Does = AnswerWriting.Does,
-        Taught = (_, _) => AnswerWritten.AsWorked,
-        Slips = _ => [(AnswerWritten.LastTwoExchanged, 0.3), (AnswerWritten.LastDigitOff, 0.1), (AnswerWritten.OneEndZeroFewer, 0.2), (AnswerWritten.OneEndZeroMore, 0.1)],
-        Can = (c, way) => c.Worked.Written(way) is not null,
-        Kinds =
-        [
+        [AnswerWritten.AsWorked] = new("as-worked", "writes the answer as it came out"),
+        [AnswerWritten.Reversed] = new("reversed", "writes the digits of the answer in reverse"),
+        [AnswerWritten.LastTwoExchanged] = new("last-two-exchanged", "exchanges the last two digits of the answer") { Slip = 0.3 },
+        [AnswerWritten.InnerZerosOut] = new("inner-zeros-out", "leaves out zeros inside the answer"),
+        [AnswerWritten.EndZerosOut] = new("end-zeros-out", "leaves out the zeros at the end of the answer"),
+        [AnswerWritten.OneEndZeroFewer] = new("one-end-zero-fewer", "writes one zero too few at the end of the answer") { Slip = 0.2 },
+        [AnswerWritten.OneEndZeroMore] = new("one-end-zero-more", "writes one zero too many at the end of the answer") { Slip = 0.1 },
+        [AnswerWritten.FilledToFirst] = new("filled-to-first", "fills the answer with zeros to the length of the first number"),
+        [AnswerWritten.FilledToLongest] = new("filled-to-longest", "fills the answer with zeros to the length of the longest number"),
+        [AnswerWritten.ZerosBehindPointOut] = new("zeros-behind-point-out", "leaves out zeros right behind the point of the answer"),
+        [AnswerWritten.PointOut] = new("point-out", "writes the answer without its point"),
+        [AnswerWritten.PointOneFurtherLeft] = new("point-one-further-left", "puts the point of the answer one place too far left"),
+        [AnswerWritten.PointOneFurtherRight] = new("point-one-further-right", "puts the point of the answer one place too far right"),
+        [AnswerWritten.PointUntilLarger] = new("point-until-larger", "moves the point until the answer is larger than the first number"),
+        [AnswerWritten.PointUntilSmaller] = new("point-until-smaller", "moves the point until the answer is smaller than the first number"),
+        [AnswerWritten.PointBeforeAll] = new("point-before-all", "puts the point before all digits of the answer"),
+        [AnswerWritten.PointAfterFirstDigit] = new("point-after-first-digit", "puts the point behind the first digit of the answer"),
+        [AnswerWritten.PointBeforeLastDigit] = new("point-before-last-digit", "puts the point before the last digit of the answer"),
+        [AnswerWritten.CutToFewestPlaces] = new("cut-to-fewest-places", "cuts the answer to as few places as the number with the fewest"),
+        [AnswerWritten.WholePartOnly] = new("whole-part-only", "writes only what stands before the point of the answer"),
+        [AnswerWritten.RoundedToWhole] = new("rounded-to-whole", "rounds the answer to a whole number"),
+        [AnswerWritten.RoundedToTens] = new("rounded-to-tens", "rounds the answer to tens"),
+        [AnswerWritten.FirstDigitOff] = new("first-digit-off", "leaves out the first digit of the answer"),
+        [AnswerWritten.LastDigitOff] = new("last-digit-off", "leaves out the last digit of the answer") { Slip = 0.1 },
+        [AnswerWritten.FirstDigitTwice] = new("first-digit-twice", "writes the first digit of the answer twice"),
+        [AnswerWritten.SignOut] = new("sign-out", "writes the answer without its minus sign"),
+        [AnswerWritten.SignAdded] = new("sign-added", "writes a minus sign before the answer"),
+        [AnswerWritten.SignTurned] = new("sign-turned", "turns the sign of the answer round"),
+        [AnswerWritten.OneMore] = new("one-more", "comes out one too large"),
+        [AnswerWritten.OneLess] = new("one-less", "comes out one too small"),
+        [AnswerWritten.OneStepFewer] = new("one-step-fewer", "goes one step too few from the first number"),
+        [AnswerWritten.OneStepMore] = new("one-step-more", "goes one step too many from the first number"),
+        [AnswerWritten.OneStepMoreAcrossZero] = new("one-step-more-across-zero", "goes one step too many where zero is passed"),
+        [AnswerWritten.OneStepFewerAcrossZero] = new("one-step-fewer-across-zero", "goes one step too few where zero is passed"),
+        [AnswerWritten.TenMore] = new("ten-more", "comes out ten too large"),
+        [AnswerWritten.TenLess] = new("ten-less", "comes out ten too small"),
+        [AnswerWritten.Doubled] = new("doubled", "doubles the answer"),
+        [AnswerWritten.FirstAddedAgain] = new("first-added-again", "adds the first number once more"),
+        [AnswerWritten.LastPlaceOneMore] = new("last-place-one-more", "comes out one too large in the last place"),
+        [AnswerWritten.LastPlaceOneLess] = new("last-place-one-less", "comes out one too small in the last place"),
+        [AnswerWritten.NumberOut] = new("number-out", "leaves out the plain number"),
+        [AnswerWritten.FirstTermOut] = new("first-term-out", "leaves out the first term of the answer"),
+        [AnswerWritten.FirstTermOnly] = new("first-term-only", "writes only the first part of the answer"),
+        [AnswerWritten.FirstSignTurned] = new("first-sign-turned", "turns the first sign of the answer round"),
+        [AnswerWritten.MiddleSignTurned] = new("middle-sign-turned", "turns the sign in the middle of the answer round"),
+        [AnswerWritten.LastSignTurned] = new("last-sign-turned", "turns the last sign of the answer round"),
+        [AnswerWritten.PowersOut] = new("powers-out", "writes the letter without its power"),
+        [AnswerWritten.LettersOut] = new("letters-out", "leaves out the letters of the answer"),
+        [AnswerWritten.FrontOut] = new("front-out", "leaves out what stands before the brackets"),
+        [AnswerWritten.FractionOut] = new("fraction-out", "writes only the wholes"),
+        [AnswerWritten.WholeOut] = new("whole-out", "leaves out the wholes"),
+        [AnswerWritten.TurnedOver] = new("turned-over", "turns the fraction of the answer over"),
+        [AnswerWritten.WholeAndTopExchanged] = new("whole-and-top-exchanged", "exchanges the wholes and the numerator"),
+        [AnswerWritten.TopOneMore] = new("top-one-more", "comes out with one too many in the numerator"),
+        [AnswerWritten.TopOneLess] = new("top-one-less", "comes out with one too few in the numerator"),
+        [AnswerWritten.TopOnly] = new("top-only", "writes only the numerator"),
+        [AnswerWritten.RestOut] = new("rest-out", "leaves out the remainder"),
+        [AnswerWritten.RestAdded] = new("rest-added", "adds the remainder to the quotient"),
+        [AnswerWritten.RestAppended] = new("rest-appended", "writes the remainder as further digits"),
+        [AnswerWritten.RestBehindPoint] = new("rest-behind-point", "writes the remainder behind a point"),
+        [AnswerWritten.RestFirst] = new("rest-first", "exchanges quotient and remainder"),
+        [AnswerWritten.RestOnly] = new("rest-only", "writes only the remainder"),
+        [AnswerWritten.RestOneMore] = new("rest-one-more", "makes the remainder one too large"),
+        [AnswerWritten.QuotientOneMore] = new("quotient-one-more", "makes the quotient one too large"),
+        [AnswerWritten.RestOneFewer] = new("rest-one-fewer", "makes the remainder one too small"),
+        [AnswerWritten.QuotientOneLess] = new("quotient-one-less", "makes the quotient one too small"),
+        [AnswerWritten.RestWithZero] = new("rest-with-zero", "writes a zero behind the remainder"),
+        [AnswerWritten.RestMissing] = new("rest-missing", "writes what the remainder lacks to the divisor"),
+        Needs = (c, way) => c.Worked.Written(way) is not null,
+        Kinds = [
             new("always", "always", _ => true),
             new("zero-inside", "when the answer has a 0 inside", c => c.Magnitude.Length > 2 && c.Magnitude[1..^1].Contains('0')),
             new("ends-in-zero", "when the answer ends in 0", c => c.IsNumber && c.Answer[^1] == '0'),
@@ -186,8 +295,7 @@ public static class OuterPoints
             new("three-terms", "when three terms are left", c => c.Task is AlgebraTask && c.Answer.Count(char.IsWhiteSpace) == 4),
             new("with-front", "when something stands before the brackets", c => c.Task is FactoringTask && c.Answer[0] != '('),
         ],
-        Properties =
-        [
+        Properties = [
             new("digits", "the count of whole digits of the answer", c => c.WholeDigits, 2, 3, 4),
             new("places", "the count of places of the answer", c => c.Places, 1, 2, 3),
         ],

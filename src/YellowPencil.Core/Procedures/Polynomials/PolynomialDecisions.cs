@@ -1,3 +1,4 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Polynomials;
@@ -104,26 +105,28 @@ public readonly record struct TermsLeft(int Count, bool HasNumber, bool HasLette
 }
 
 /// <summary>The decisions about sums and differences of polynomials.</summary>
-public static class PolynomialPoints
+public static class PolynomialDecisions
 {
     /// <summary>In which order?</summary>
-    public static readonly DecisionPoint<BracketTerm, BracketOrder> Order = new("polynomials.order", "Which bracket is taken from which?")
+    public static readonly Decision<BracketTerm, BracketOrder> Order = new("polynomials.order", "Which bracket is taken from which?", BracketOrder.AsSet)
     {
-        Does = Phrases.InOrder<BracketOrder>("takes the brackets as they stand", "takes the first bracket from the second"),
-        Taught = (_, _) => BracketOrder.AsSet,
+        [BracketOrder.AsSet] = new("as-set", "takes the brackets as they stand"),
+        [BracketOrder.SecondFirst] = new("second-first", "takes the first bracket from the second"),
         Kinds = [new("always", "always", _ => true)],
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.TakeAwayInOrder,
     };
 
     /// <summary>What becomes of a sign?</summary>
-    public static readonly DecisionPoint<BracketTerm, BracketSign> Sign = new("polynomials.bracket-sign", "What becomes of the sign of a term when its bracket is left off?")
+    public static readonly Decision<BracketTerm, BracketSign> Sign = new("polynomials.bracket-sign", "What becomes of the sign of a term when its bracket is left off?", BracketSign.AsDue)
     {
-        Does = Phrases.InOrder<BracketSign>("turns every sign behind a minus, and no other", "keeps the sign", "turns the sign", "leaves the term out", "writes a plus", "writes a minus"),
-        Taught = (_, _) => BracketSign.AsDue,
-        Can = (c, way) => way switch { BracketSign.Turned => !c.IsTakenAway, BracketSign.Kept => c.IsTakenAway, BracketSign.Plus => c.IsNegative != c.IsTakenAway, BracketSign.Minus => c.IsNegative == c.IsTakenAway, _ => true },
-        Slips = c => c.IsTakenAway ? [(BracketSign.Kept, 2)] : [],
-        Kinds =
-        [
+        [BracketSign.AsDue] = new("as-due", "turns every sign behind a minus, and no other"),
+        [BracketSign.Kept] = new("kept", "keeps the sign") { Needs = c => c.IsTakenAway, SlipIn = c => c.IsTakenAway ? 2 : 0 },
+        [BracketSign.Turned] = new("turned", "turns the sign") { Needs = c => !c.IsTakenAway },
+        [BracketSign.LeftOut] = new("left-out", "leaves the term out"),
+        [BracketSign.Plus] = new("plus", "writes a plus") { Needs = c => c.IsNegative != c.IsTakenAway },
+        [BracketSign.Minus] = new("minus", "writes a minus") { Needs = c => c.IsNegative == c.IsTakenAway },
+        Kinds = [
             new("always", "always", _ => true),
             new("taken-away", "behind a minus", c => c.IsTakenAway),
             new("first-term", "in the first term", c => c.At == 0),
@@ -146,17 +149,31 @@ public static class PolynomialPoints
             new("before-minus", "before a bracket that is taken away", c => c.IsBeforeMinus),
         ],
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.MinusTurnsAll,
     };
 
     /// <summary>What do like terms become?</summary>
-    public static readonly DecisionPoint<LikePair, LikeTerms> Like = new("polynomials.like-terms", "What do two like terms come to?")
+    public static readonly Decision<LikePair, LikeTerms> Like = new("polynomials.like-terms", "What do two like terms come to?", LikeTerms.Sum)
     {
-        Does = Phrases.InOrder<LikeTerms>("puts the numbers together with their signs", "adds the sizes and keeps the first sign", "takes the sizes from each other and writes a minus", "takes the sizes from each other and writes no minus", "takes the sizes from each other and keeps the first sign",
-            "takes the sizes from each other and keeps the second sign", "adds the sizes and writes no minus", "multiplies the numbers", "multiplies the terms, powers added", "multiplies the terms, with a minus if there is any", "adds the numbers and the powers", "keeps the first term", "takes the second from the first", "takes the first from the second", "adds the sizes and writes a minus", "keeps the second term", "keeps the larger term", "puts the numbers together and takes the letter away"),
-        Taught = (_, _) => LikeTerms.Sum,
-        Slips = c => c.HaveSameSign ? [] : [(LikeTerms.SizesAddedFirstSign, 1)],
-        Kinds =
-        [
+        [LikeTerms.Sum] = new("sum", "puts the numbers together with their signs"),
+        [LikeTerms.SizesAddedFirstSign] = new("sizes-added-first-sign", "adds the sizes and keeps the first sign") { SlipIn = c => c.HaveSameSign ? 0 : 1 },
+        [LikeTerms.SizesApartMinus] = new("sizes-apart-minus", "takes the sizes from each other and writes a minus"),
+        [LikeTerms.SizesApartPlus] = new("sizes-apart-plus", "takes the sizes from each other and writes no minus"),
+        [LikeTerms.SizesApartFirstSign] = new("sizes-apart-first-sign", "takes the sizes from each other and keeps the first sign"),
+        [LikeTerms.SizesApartSecondSign] = new("sizes-apart-second-sign", "takes the sizes from each other and keeps the second sign"),
+        [LikeTerms.SizesAddedPlus] = new("sizes-added-plus", "adds the sizes and writes no minus"),
+        [LikeTerms.Product] = new("product", "multiplies the numbers"),
+        [LikeTerms.ProductPowersAdded] = new("product-powers-added", "multiplies the terms, powers added"),
+        [LikeTerms.ProductMinusIfAny] = new("product-minus-if-any", "multiplies the terms, with a minus if there is any"),
+        [LikeTerms.SumPowersAdded] = new("sum-powers-added", "adds the numbers and the powers"),
+        [LikeTerms.FirstStays] = new("first-stays", "keeps the first term"),
+        [LikeTerms.FirstLessSecond] = new("first-less-second", "takes the second from the first"),
+        [LikeTerms.SecondLessFirst] = new("second-less-first", "takes the first from the second"),
+        [LikeTerms.SizesAddedMinus] = new("sizes-added-minus", "adds the sizes and writes a minus"),
+        [LikeTerms.SecondStays] = new("second-stays", "keeps the second term"),
+        [LikeTerms.LargerStays] = new("larger-stays", "keeps the larger term"),
+        [LikeTerms.SumWithoutLetter] = new("sum-without-letter", "puts the numbers together and takes the letter away"),
+        Kinds = [
             new("always", "always", _ => true),
             new("same-sign", "where both have the same sign", c => c.HaveSameSign),
             new("different-signs", "where the signs are different", c => !c.HaveSameSign),
@@ -179,59 +196,69 @@ public static class PolynomialPoints
             new("second-negative-only", "where only the second has a minus", c => c is { First: >= 0, Second: < 0 }),
         ],
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.OppositesCancel,
     };
 
     /// <summary>What is the number of a letter alone?</summary>
-    public static readonly DecisionPoint<TermLeft, BareLetter> Bare = new("polynomials.bare-letter", "How many of the letter are there where no number stands before it?")
+    public static readonly Decision<TermLeft, BareLetter> Bare = new("polynomials.bare-letter", "How many of the letter are there where no number stands before it?", BareLetter.One)
     {
-        Does = Phrases.InOrder<BareLetter>("counts a letter without a number as one", "counts a letter without a number as none", "leaves a letter without a number out where there are like terms"),
-        Taught = (_, _) => BareLetter.One,
-        Can = (c, way) => way != BareLetter.Dropped || c.Count > 1,
+        [BareLetter.One] = new("one", "counts a letter without a number as one"),
+        [BareLetter.Nothing] = new("nothing", "counts a letter without a number as none"),
+        [BareLetter.Dropped] = new("dropped", "leaves a letter without a number out where there are like terms") { Needs = c => c.Count > 1 },
         Kinds = [new("always", "always", _ => true), new("with-like", "where there are like terms", c => c.Count > 1), new("alone", "where it has no like term", c => c.Count == 1), new("power", "in powers of the letter", c => c.Power > 1), new("negative", "where it has a minus", c => c.Number < 0)],
         ShowsIn = WorkFields.Lines,
     };
 
     /// <summary>What is left where terms come to nothing?</summary>
-    public static readonly DecisionPoint<TermLeft, GoneTerm> Gone = new("polynomials.gone", "What is written where like terms come to nothing?")
+    public static readonly Decision<TermLeft, GoneTerm> Gone = new("polynomials.gone", "What is written where like terms come to nothing?", GoneTerm.Nothing)
     {
-        Does = Phrases.InOrder<GoneTerm>("writes nothing where like terms come to nothing", "writes the letter where like terms come to nothing", "writes 1 where like terms come to nothing"),
-        Taught = (_, _) => GoneTerm.Nothing,
-        Can = (c, way) => way != GoneTerm.LetterStays || c.Power > 0,
+        [GoneTerm.Nothing] = new("nothing", "writes nothing where like terms come to nothing"),
+        [GoneTerm.LetterStays] = new("letter-stays", "writes the letter where like terms come to nothing") { Needs = c => c.Power > 0 },
+        [GoneTerm.NumberOne] = new("number-one", "writes 1 where like terms come to nothing"),
         Kinds = [new("always", "always", _ => true), new("letter", "in terms with the letter", c => c.Power > 0), new("number", "in plain numbers", c => c.Power == 0), new("power", "in powers of the letter", c => c.Power > 1)],
         ShowsIn = WorkFields.Lines,
     };
 
     /// <summary>What becomes of a term alone?</summary>
-    public static readonly DecisionPoint<TermLeft, Unpaired> Alone = new("polynomials.unpaired", "What becomes of a term that has no like term?")
+    public static readonly Decision<TermLeft, Unpaired> Alone = new("polynomials.unpaired", "What becomes of a term that has no like term?", Unpaired.Kept)
     {
-        Does = Phrases.InOrder<Unpaired>("keeps a term that has no like term", "leaves a term out that has no like term"),
-        Taught = (_, _) => Unpaired.Kept,
+        [Unpaired.Kept] = new("kept", "keeps a term that has no like term"),
+        [Unpaired.Dropped] = new("dropped", "leaves a term out that has no like term"),
         Kinds = [new("always", "always", _ => true), new("number", "in plain numbers", c => c.Power == 0), new("letter", "in terms with the letter", c => c.Power > 0), new("negative", "where it has a minus", c => c.Number < 0), new("power", "in powers of the letter", c => c.Power > 1), new("plain-letter", "in terms with the plain letter", c => c.Power == 1)],
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.OnlyLikeTerms,
     };
 
     /// <summary>How is one of a letter written?</summary>
-    public static readonly DecisionPoint<TermLeft, OneLetter> One = new("polynomials.one-letter", "How is one of the letter written?")
+    public static readonly Decision<TermLeft, OneLetter> One = new("polynomials.one-letter", "How is one of the letter written?", OneLetter.LetterAlone)
     {
-        Does = Phrases.InOrder<OneLetter>("writes the letter alone", "writes 1", "leaves it out"),
-        Taught = (_, _) => OneLetter.LetterAlone,
+        [OneLetter.LetterAlone] = new("letter-alone", "writes the letter alone"),
+        [OneLetter.AsOne] = new("as-one", "writes 1"),
+        [OneLetter.Dropped] = new("dropped", "leaves it out"),
         Kinds = [new("always", "always", _ => true), new("put-together", "where terms were put together", c => c.Count > 1), new("power", "in powers of the letter", c => c.Power > 1)],
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.LetterIsOne,
     };
 
     /// <summary>What becomes of what is left?</summary>
-    public static readonly DecisionPoint<TermsLeft, LeftTerms> Left = new("polynomials.left", "Can what is left be put together?")
+    public static readonly Decision<TermsLeft, LeftTerms> Left = new("polynomials.left", "Can what is left be put together?", LeftTerms.Stay)
     {
-        Does = Phrases.InOrder<LeftTerms>("leaves unlike terms as they are", "puts all that is left into one term with the highest power", "puts all that is left into one term, numbers and powers added", "puts the letter and the plain number together", "puts the first two terms together", "puts all terms with the letter into one with the highest power", "puts the square and the letter into one square", "puts the last two terms together"),
-        Taught = (_, _) => LeftTerms.Stay,
-        Can = (c, way) => way != LeftTerms.LetterAndNumberJoined || (c.HasLetter && c.HasNumber),
+        [LeftTerms.Stay] = new("stay", "leaves unlike terms as they are"),
+        [LeftTerms.JoinedAtHighest] = new("joined-at-highest", "puts all that is left into one term with the highest power"),
+        [LeftTerms.JoinedPowersAdded] = new("joined-powers-added", "puts all that is left into one term, numbers and powers added"),
+        [LeftTerms.LetterAndNumberJoined] = new("letter-and-number-joined", "puts the letter and the plain number together") { Needs = c => (c.HasLetter && c.HasNumber) },
+        [LeftTerms.FirstTwoJoined] = new("first-two-joined", "puts the first two terms together"),
+        [LeftTerms.LettersJoinedAtHighest] = new("letters-joined-at-highest", "puts all terms with the letter into one with the highest power"),
+        [LeftTerms.SquareAndLetterJoined] = new("square-and-letter-joined", "puts the square and the letter into one square"),
+        [LeftTerms.LastTwoJoined] = new("last-two-joined", "puts the last two terms together"),
         Kinds = [new("always", "always", _ => true), new("two", "where two terms are left", c => c.Count == 2), new("more", "where more than two terms are left", c => c.Count > 2), new("number", "where a plain number is left", c => c.HasNumber), new("no-number", "where no plain number is left", c => !c.HasNumber), new("square", "in the square of a bracket", c => c.From == TermsFrom.Square), new("brackets", "where two brackets were multiplied", c => c.From is TermsFrom.Square or TermsFrom.Brackets or TermsFrom.Conjugate), new("one-bracket", "where one bracket was multiplied out", c => c.From == TermsFrom.Bracket)],
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.OnlyLikeTerms,
     };
 
     /// <summary>Those about like terms, for methods that come to a sum.</summary>
-    public static IReadOnlyList<DecisionPoint> Collecting { get; } = [Bare, Like, Gone, Alone, One, Left];
+    public static IReadOnlyList<Decision> Collecting { get; } = [Bare, Like, Gone, Alone, One, Left];
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<DecisionPoint> All { get; } = [Order, Sign, .. Collecting];
+    public static IReadOnlyList<Decision> All { get; } = [Order, Sign, .. Collecting];
 }

@@ -1,3 +1,4 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Working;
 using YellowPencil.Core.Working.Fields;
 
@@ -24,21 +25,27 @@ public readonly record struct SignsContext(bool FirstIsNegative, bool SecondIsNe
 }
 
 /// <summary>The decision about the sign of products and quotients, wherever numbers have signs.</summary>
-public static class SignPoints
+public static class SignDecisions
 {
     /// <summary>Which sign does the answer get?</summary>
-    public static readonly DecisionPoint<SignsContext, ProductSign> OfProduct = new("integers.product-sign", "Which sign does the answer get?")
+    public static readonly Decision<SignsContext, ProductSign> OfProduct = new("integers.product-sign", "Which sign does the answer get?", ProductSign.ByRule)
     {
-        Does = Phrases.InOrder<ProductSign>("gives the sign by the rule", "writes no minus sign", "writes a minus sign", "keeps the sign of the first number", "keeps the sign of the second number", "takes the sign of the larger number", "takes the opposite sign", "writes a minus sign if there is any"),
-        Taught = (_, _) => ProductSign.ByRule,
-        Slips = _ => [(ProductSign.Opposite, 3)],
-        Kinds =
-        [
+        [ProductSign.ByRule] = new("by-rule", "gives the sign by the rule"),
+        [ProductSign.Positive] = new("positive", "writes no minus sign"),
+        [ProductSign.Negative] = new("negative", "writes a minus sign"),
+        [ProductSign.AsFirst] = new("as-first", "keeps the sign of the first number"),
+        [ProductSign.AsSecond] = new("as-second", "keeps the sign of the second number"),
+        [ProductSign.OfLarger] = new("of-larger", "takes the sign of the larger number"),
+        [ProductSign.Opposite] = new("opposite", "takes the opposite sign") { Slip = 3 },
+        [ProductSign.NegativeIfAny] = new("negative-if-any", "writes a minus sign if there is any"),
+        Kinds = [
             new("always", "always", _ => true), new("both", "when both numbers are negative", c => c.AreBothNegative), new("different", "when the signs are different", c => c.AreDifferent),
             new("first", "when only the first number is negative", c => c.FirstIsNegative && !c.SecondIsNegative), new("second", "when only the second number is negative", c => !c.FirstIsNegative && c.SecondIsNegative),
             new("quotient", "in divisions", c => c.IsQuotient), new("product", "in products", c => !c.IsQuotient),
         ],
         ShowsIn = WorkFields.Sign,
+        Idea = Ideas.SameSignsPositive,
+        IsTold = true,
     };
 
     /// <summary>Whether a product of terms or a quotient is negative, where no sign is noted beside the work.</summary>

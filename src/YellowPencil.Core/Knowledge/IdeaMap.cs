@@ -1,4 +1,4 @@
-namespace YellowPencil.Core.Bugs;
+namespace YellowPencil.Core.Knowledge;
 
 /// <summary>Which ideas come before which: the order of learning behind the number families.</summary>
 public static class IdeaMap

@@ -1,3 +1,4 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working;
 using YellowPencil.Core.Working.Fields;
@@ -60,7 +61,7 @@ public readonly record struct SignedContext : IDecisionContext
 }
 
 /// <summary>The decisions about numbers with signs.</summary>
-public static class IntegerPoints
+public static class IntegerDecisions
 {
     private static readonly Kind<SignedContext>[] Kinds =
     [
@@ -80,58 +81,79 @@ public static class IntegerPoints
     private static readonly Property<SignedContext>[] Numbers = [new("first", "the first number without its sign", c => c.FirstSize), new("second", "the second number without its sign", c => c.SecondSize)];
 
     /// <summary>What do the numbers come to without their signs?</summary>
-    public static readonly ValuePoint<SignedContext> Size = new("integers.size", "What do the numbers come to?") { Numbers = Numbers, Does = n => $"comes to {n}", Kinds = Kinds };
+    public static readonly ValueDecision<SignedContext> Size = new("integers.size", "What do the numbers come to?")
+    {
+        Numbers = Numbers,
+        Does = n => $"comes to {n}",
+        Kinds = Kinds,
+    };
 
     /// <summary>Which operation?</summary>
-    public static readonly DecisionPoint<SignedContext, SignedWay> Way = new("integers.way", "What is to be done with the two numbers?")
+    public static readonly Decision<SignedContext, SignedWay> Way = new("integers.way", "What is to be done with the two numbers?", SignedWay.AsSet)
     {
-        Does = Phrases.InOrder<SignedWay>("does what the sign says", "adds", "takes away", "multiplies", "adds the numbers without their signs and gives the sign by the rule of products", "takes the smaller from the larger without their signs and gives the sign by the rule of products"),
-        Taught = (_, _) => SignedWay.AsSet,
-        Can = (c, way) => c.Operation switch { PairOperation.Plus => way != SignedWay.Add, PairOperation.Minus => way != SignedWay.Subtract, PairOperation.Times => way != SignedWay.Multiply, _ => true } && (way is not (SignedWay.SizesAdded or SignedWay.SizesApart) || c.Operation is PairOperation.Times or PairOperation.DividedBy),
+        [SignedWay.AsSet] = new("as-set", "does what the sign says"),
+        [SignedWay.Add] = new("add", "adds") { Needs = c => c.Operation != PairOperation.Plus },
+        [SignedWay.Subtract] = new("subtract", "takes away") { Needs = c => c.Operation != PairOperation.Minus },
+        [SignedWay.Multiply] = new("multiply", "multiplies") { Needs = c => c.Operation != PairOperation.Times },
+        [SignedWay.SizesAdded] = new("sizes-added", "adds the numbers without their signs and gives the sign by the rule of products") { Needs = IsScaling },
+        [SignedWay.SizesApart] = new("sizes-apart", "takes the smaller from the larger without their signs and gives the sign by the rule of products") { Needs = IsScaling },
         Kinds = [.. Kinds, new("product", "in products", c => c.Operation == PairOperation.Times), new("quotient", "in divisions", c => c.Operation == PairOperation.DividedBy)],
+        Idea = Ideas.ReadTheSign,
     };
 
     /// <summary>Is the first sign read?</summary>
-    public static readonly DecisionPoint<SignedContext, FirstSign> First = new("integers.first-sign", "Is the first number negative?")
+    public static readonly Decision<SignedContext, FirstSign> First = new("integers.first-sign", "Is the first number negative?", FirstSign.Kept)
     {
-        Does = Phrases.InOrder<FirstSign>("reads the sign of the first number", "drops the sign of the first number"),
-        Taught = (_, _) => FirstSign.Kept,
-        Slips = _ => [(FirstSign.Dropped, 0.7)],
+        [FirstSign.Kept] = new("kept", "reads the sign of the first number"),
+        [FirstSign.Dropped] = new("dropped", "drops the sign of the first number") { Slip = 0.7 },
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.SignBelongsToNumber,
+        IsTold = true,
     };
 
     /// <summary>What do two signs become?</summary>
-    public static readonly DecisionPoint<SignedContext, MeetingSigns> Meeting = new("integers.meeting-signs", "What do the two signs between the numbers become?")
+    public static readonly Decision<SignedContext, MeetingSigns> Meeting = new("integers.meeting-signs", "What do the two signs between the numbers become?", MeetingSigns.Joined)
     {
-        Does = Phrases.InOrder<MeetingSigns>("joins the two signs", "keeps the sign of the operation only"),
-        Taught = (_, _) => MeetingSigns.Joined,
-        Slips = _ => [(MeetingSigns.OperationOnly, 2)],
-        Say = (c, choice) => choice == MeetingSigns.Joined
-            ? c.IsMinus ? "Taking away a negative number is adding." : "Adding a negative number is taking away."
-            : $"Between the numbers: {Meeting!.Does(choice)}.",
+        [MeetingSigns.Joined] = new("joined", "joins the two signs") { Says = c => c.IsMinus ? "Taking away a negative number is adding." : "Adding a negative number is taking away." },
+        [MeetingSigns.OperationOnly] = new("operation-only", "keeps the sign of the operation only") { Slip = 2 },
+        Head = _ => "Between the numbers",
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.SignBelongsToNumber,
+        IsTold = true,
     };
 
     /// <summary>Are the magnitudes added?</summary>
-    public static readonly DecisionPoint<SignedContext, Magnitudes> Sizes = new("integers.magnitudes", "Are the numbers put together or taken from each other?")
+    public static readonly Decision<SignedContext, Magnitudes> Sizes = new("integers.magnitudes", "Are the numbers put together or taken from each other?", Magnitudes.BySigns)
     {
-        Does = Phrases.InOrder<Magnitudes>("puts equal signs together and lets different ones cancel", "adds the numbers without their signs", "takes the smaller from the larger without their signs"),
-        Taught = (_, _) => Magnitudes.BySigns,
-        Slips = c => c.HaveSameSign ? [(Magnitudes.Subtract, 0.7)] : [(Magnitudes.Add, 0.7)],
+        [Magnitudes.BySigns] = new("by-signs", "puts equal signs together and lets different ones cancel"),
+        [Magnitudes.Add] = new("add", "adds the numbers without their signs") { SlipIn = c => c.HaveSameSign ? 0 : 0.7 },
+        [Magnitudes.Subtract] = new("subtract", "takes the smaller from the larger without their signs") { SlipIn = c => c.HaveSameSign ? 0.7 : 0 },
         Kinds = Kinds,
+        Idea = Ideas.OppositesCancel,
+        IsTold = true,
     };
 
     /// <summary>Which sign does the sum get?</summary>
-    public static readonly DecisionPoint<SignedContext, SumSign> OfSum = new("integers.sum-sign", "Which sign does the answer get?")
+    public static readonly Decision<SignedContext, SumSign> OfSum = new("integers.sum-sign", "Which sign does the answer get?", SumSign.ByRule)
     {
-        Does = Phrases.InOrder<SumSign>("gives the sign of those that are left", "writes no minus sign", "writes a minus sign", "keeps the sign of the first number", "keeps the sign of the second number", "takes the sign of the smaller number", "takes the rule of signs of products", "takes the opposite sign", "writes a minus sign if there is any"),
-        Taught = (_, _) => SumSign.ByRule,
-        Slips = _ => [(SumSign.Opposite, 2)],
+        [SumSign.ByRule] = new("by-rule", "gives the sign of those that are left"),
+        [SumSign.Positive] = new("positive", "writes no minus sign"),
+        [SumSign.Negative] = new("negative", "writes a minus sign"),
+        [SumSign.AsFirst] = new("as-first", "keeps the sign of the first number"),
+        [SumSign.AsSecond] = new("as-second", "keeps the sign of the second number"),
+        [SumSign.OfSmaller] = new("of-smaller", "takes the sign of the smaller number"),
+        [SumSign.ByProductRule] = new("by-product-rule", "takes the rule of signs of products"),
+        [SumSign.Opposite] = new("opposite", "takes the opposite sign") { Slip = 2 },
+        [SumSign.NegativeIfAny] = new("negative-if-any", "writes a minus sign if there is any"),
         Kinds = Kinds,
+        Idea = Ideas.OppositesCancel,
+        IsTold = true,
     };
 
+    private static bool IsScaling(SignedContext c) => c.Operation is PairOperation.Times or PairOperation.DividedBy;
+
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<DecisionPoint> All { get; } = [Way, SignPoints.OfProduct, First, Meeting, Sizes, OfSum, Size];
+    public static IReadOnlyList<Decision> All { get; } = [Way, SignDecisions.OfProduct, First, Meeting, Sizes, OfSum, Size];
 }

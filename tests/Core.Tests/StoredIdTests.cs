@@ -1,0 +1,53 @@
+using System.Text;
+using Shouldly;
+using Xunit;
+using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Working;
+
+namespace YellowPencil.Core.Tests;
+
+/// <summary>
+/// What stands in files and in the database is never renamed: a specialist's decision about a rule hangs on its id. New ids are added to the list; one that is
+/// missing from what the program knows is a decision lost.
+/// </summary>
+public class StoredIdTests
+{
+    [Fact]
+    public void Every_id_that_was_ever_stored_is_still_known()
+    {
+        var known = Ids();
+        var golden = File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "StoredIds.txt"));
+        if (known != golden) File.WriteAllText(Path.Combine(AppContext.BaseDirectory, "StoredIds.now.txt"), known);
+        golden.Split('\n').Except(known.Split('\n')).ShouldBeEmpty("ids that are gone");
+        known.Split('\n').Except(golden.Split('\n')).ShouldBeEmpty("ids that StoredIds.txt does not list yet: what there is now was written beside it as StoredIds.now.txt");
+    }
+
+    private static string Ids()
+    {
+        var text = new StringBuilder();
+        foreach (var family in Method.Families) text.Append($"family {family.Name()}\n");
+        foreach (var question in School.All) text.Append($"school {question.Name}: {string.Join(' ', question.Values)}\n");
+        text.Append($"outcome {string.Join(' ', Spelling.All<Outcome>())}\n");
+        text.Append($"verdict {string.Join(' ', Spelling.All<Verdict>())}\n");
+        text.Append($"cause {string.Join(' ', Spelling.All<Cause>())}\n");
+        text.Append($"stand {string.Join(' ', Spelling.All<Stand>())}\n");
+        var lines = new Lines(text);
+        foreach (var decision in Method.Families.SelectMany(f => Method.Of(f).Decisions).Distinct().OrderBy(d => d.Id, StringComparer.Ordinal)) decision.Accept(lines);
+        foreach (var bug in Catalogue.All) text.Append($"bug {bug.Id}\n");
+        return text.ToString();
+    }
+
+    private sealed class Lines(StringBuilder text) : IDecisionVisitor
+    {
+        public void Visit<TContext>(Decision<TContext> decision)
+            where TContext : struct, IDecisionContext
+        {
+            var made = decision is ValueDecision<TContext> value ? "numbers " + string.Join(' ', value.Numbers.Select(n => n.Id)) : "choices " + string.Join(' ', decision.Doings.Select(d => d.Id));
+            text.Append($"decision {decision.Id}: {made}\n");
+            text.Append($"kinds {decision.Id}: {string.Join(' ', decision.Kinds.Select(k => k.Id).Concat(decision.Properties.Select(p => $"{p.Id}({string.Join(',', p.Values)})")))}\n");
+        }
+    }
+}
