@@ -24,8 +24,8 @@ public record Choice<TContext>(string Id, string Does)
 /// <summary>A choice of which it is known what it gives.</summary>
 /// <param name="Id">As stored ids spell it.</param>
 /// <param name="Does">What somebody does who makes it.</param>
-/// <param name="Gives">What comes of it in a context, as it would be written; null where it cannot be made, and the taught choice is made.</param>
-public sealed record Choice<TContext, TResult>(string Id, string Does, Func<TContext, TResult?> Gives) : Choice<TContext>(Id, Does)
+/// <param name="Gives">What comes of it in a context, as it would be written; nothing where it cannot be made, and the taught choice is made. Not given for what is no result but ends or turns the work.</param>
+public sealed record Choice<TContext, TResult>(string Id, string Does, Func<TContext, TResult?>? Gives = null) : Choice<TContext>(Id, Does)
     where TResult : struct;
 
 /// <summary>

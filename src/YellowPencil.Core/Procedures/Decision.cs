@@ -207,9 +207,9 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
     internal virtual Making<TContext> Making(int number)
     {
         var (needs, all, name) = (Entry(number).Needs, Needs, ChoiceName<TName>.At(number));
-        if (all is not null) return (in TContext context, int taught) => number == taught || all(context, name) ? number : -1;
+        if (all is not null) return (in TContext context, int taught) => number == taught || all(context, name) ? number : Nothing.Done;
         if (needs is null) return (in TContext _, int _) => number;
-        return (in TContext context, int taught) => number == taught || needs(context) ? number : -1;
+        return (in TContext context, int taught) => number == taught || needs(context) ? number : Nothing.Done;
     }
 
     /// <summary>Begins the declaration of a deviation: in contexts of this kind.</summary>
@@ -241,14 +241,19 @@ public sealed class Decision<TContext, TName, TResult>(string id, string questio
     private Choice<TContext, TResult> Gives(int number) => (Choice<TContext, TResult>)Entry(number);
 
     /// <summary>What a choice gives in a context in which it was made.</summary>
-    internal TResult Result(TName made, in TContext context, School school) => Gives(ChoiceName<TName>.Number(made)).Gives(context) ?? this[Taught(context, school)].Gives(context)!.Value;
+    internal TResult Result(TName made, in TContext context, School school) => Gives(ChoiceName<TName>.Number(made)).Gives!(context) ?? this[Taught(context, school)].Gives!(context)!.Value;
 
     /// <inheritdoc/>
     internal override Making<TContext> Making(int number)
     {
         var (gives, needs) = (Gives(number).Gives, Gives(number).Needs);
-        return (in TContext context, int taught) => number == taught
-            || (needs?.Invoke(context) != false && gives(context) is { } result && !EqualityComparer<TResult>.Default.Equals(result, Gives(taught).Gives(context).GetValueOrDefault())) ? number : -1;
+        if (gives is null) return base.Making(number);
+        return (in TContext context, int taught) =>
+        {
+            if (number == taught) return number;
+            if (needs?.Invoke(context) == false || gives(context) is not { } result) return Nothing.Done;
+            return EqualityComparer<TResult>.Default.Equals(result, Gives(taught).Gives!(context).GetValueOrDefault()) ? Nothing.Else : number;
+        };
     }
 }
 

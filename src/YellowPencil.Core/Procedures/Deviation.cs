@@ -24,8 +24,8 @@ internal sealed class ContextDeviation<TContext>(Decision<TContext> decision, Fu
     /// <summary>Whether something else comes of it in a context than of what is taught.</summary>
     public bool Applies(in TContext context, int taught, out int made)
     {
-        made = -1;
-        return when(context) && (made = make(context, taught)) != taught && made >= 0;
+        made = when(context) ? make(context, taught) : Nothing.Done;
+        return made != taught && made >= 0;
     }
 }
 

@@ -22,7 +22,10 @@ public sealed record Property<TContext>(string Id, string Text, Func<TContext, i
 /// <param name="Length">How much it takes to say it.</param>
 public sealed record Doing<TContext>(string Id, string Text, Making<TContext> Make, RuleLength Length = RuleLength.Named);
 
-/// <summary>The number of a choice, or a value, that is come to in a context; less than 0 where it cannot be done, or nothing else comes of it.</summary>
+/// <summary>
+/// The number of a choice, or a value, that is come to in a context; less than 0 where it cannot be done, and <see cref="Nothing.Else"/> where it is done and the
+/// same comes of it as of what is taught.
+/// </summary>
 /// <param name="context">What can be seen there.</param>
 /// <param name="taught">What the taught method comes to.</param>
 public delegate int Making<TContext>(in TContext context, int taught);
@@ -165,4 +168,14 @@ internal sealed class LearntKinds<TContext>(IReadOnlyList<Kind<TContext>> named,
         yield return new Kind<TContext>($"{property.Id}-from-{value}", $"when {property.Text} is {value} or more", c => of(c) >= value, RuleLength.Comparison);
         yield return new Kind<TContext>($"{property.Id}-below-{value}", $"when {property.Text} is less than {value}", c => of(c) >= 0 && of(c) < value, RuleLength.Comparison);
     }
+}
+
+/// <summary>What is come to where no chance is.</summary>
+internal static class Nothing
+{
+    /// <summary>It cannot be done there.</summary>
+    public const int Done = -1;
+
+    /// <summary>It is done, and the same comes of it as of what is taught: no chance, and no other rule has its way there.</summary>
+    public const int Else = -2;
 }

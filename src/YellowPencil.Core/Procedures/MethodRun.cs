@@ -129,7 +129,12 @@ public sealed class MethodRun
             var chosen = false;
             foreach (var (deviation, owner) in rules)
             {
-                if (!Unsafe.As<ContextDeviation<TContext>>(deviation).Applies(context, taught, out var instead)) continue;
+                if (!Unsafe.As<ContextDeviation<TContext>>(deviation).Applies(context, taught, out var instead))
+                {
+                    chosen |= instead == Nothing.Else;
+                    continue;
+                }
+
                 if (chosen)
                 {
                     InConflict |= instead != made;

@@ -85,16 +85,16 @@ public static class AdditionDecisions
     };
 
     /// <summary>Is the carry counted?</summary>
-    public static readonly Decision<AddColumnContext, CarryCounted> Carry = new("addition.carry-counted", "Is the carry counted?", CarryCounted.Once)
+    public static readonly Decision<AddColumnContext, CarryCounted, int> Carry = new("addition.carry-counted", "Is the carry counted?", CarryCounted.Once)
     {
-        [CarryCounted.Once] = new("once", "counts the carry") { Says = c => c.CarryIn > 0 ? $"{Head(c)}: the carried {c.CarryIn} is counted." : $"{Head(c)}: no carry stands here." },
-        [CarryCounted.Not] = new("not", "does not count the carry") { Needs = c => c.CarryIn > 0, SlipIn = c => c.CarryIn > 0 ? 6 : 0, Says = c => $"{Head(c)}: the carried {c.CarryIn} is not counted." },
-        [CarryCounted.Twice] = new("twice", "counts the carry twice") { Needs = c => c.CarryIn > 0, SlipIn = c => c.CarryIn > 0 ? 0.3 : 0, Says = c => $"{Head(c)}: counts the carried {c.CarryIn} twice." },
-        [CarryCounted.OlderOne] = new("older-one", "counts an earlier carry again") { Needs = c => c.OlderCarry != c.CarryIn, Says = c => $"{Head(c)}: counts the earlier carry of {c.OlderCarry} again." },
-        [CarryCounted.AsTen] = new("as-ten", "counts the carry as ten") { Needs = c => c.CarryIn > 0, Says = c => $"{Head(c)}: counts the carried {c.CarryIn} as ten." },
-        [CarryCounted.TakenAway] = new("taken-away", "takes the carry away") { Needs = c => c.CarryIn > 0 },
-        [CarryCounted.AsOne] = new("as-one", "counts any carry as 1") { Needs = c => c.CarryIn > 1 },
-        [CarryCounted.AllOlder] = new("all-older", "counts all carries made so far"),
+        [CarryCounted.Once] = new("once", "counts the carry", c => c.CarryIn) { Says = c => c.CarryIn > 0 ? $"{Head(c)}: the carried {c.CarryIn} is counted." : $"{Head(c)}: no carry stands here." },
+        [CarryCounted.Not] = new("not", "does not count the carry", _ => 0) { SlipIn = c => c.CarryIn > 0 ? 6 : 0, Says = c => $"{Head(c)}: the carried {c.CarryIn} is not counted." },
+        [CarryCounted.Twice] = new("twice", "counts the carry twice", c => 2 * c.CarryIn) { SlipIn = c => c.CarryIn > 0 ? 0.3 : 0, Says = c => $"{Head(c)}: counts the carried {c.CarryIn} twice." },
+        [CarryCounted.OlderOne] = new("older-one", "counts an earlier carry again", c => c.OlderCarry) { Says = c => $"{Head(c)}: counts the earlier carry of {c.OlderCarry} again." },
+        [CarryCounted.AsTen] = new("as-ten", "counts the carry as ten", c => 10 * c.CarryIn) { Says = c => $"{Head(c)}: counts the carried {c.CarryIn} as ten." },
+        [CarryCounted.TakenAway] = new("taken-away", "takes the carry away", c => -c.CarryIn),
+        [CarryCounted.AsOne] = new("as-one", "counts any carry as 1", c => Math.Min(1, c.CarryIn)),
+        [CarryCounted.AllOlder] = new("all-older", "counts all carries made so far", c => c.AllCarries),
         Kinds = Kinds,
         Properties = Properties,
         Idea = Ideas.CarryBelongs,
@@ -102,21 +102,21 @@ public static class AdditionDecisions
     };
 
     /// <summary>What is done with the digits?</summary>
-    public static readonly Decision<AddColumnContext, AddColumnWay> Column = new("addition.column", "What is done with the digits of a column?", AddColumnWay.AddAll)
+    public static readonly Decision<AddColumnContext, AddColumnWay, int> Column = new("addition.column", "What is done with the digits of a column?", AddColumnWay.AddAll)
     {
-        [AddColumnWay.AddAll] = new("add-all", "adds the digits"),
-        [AddColumnWay.FirstTwoOnly] = new("first-two-only", "adds only the first two numbers") { Needs = c => c.Digits > 2 },
-        [AddColumnWay.LargestOnly] = new("largest-only", "writes the largest digit") { Needs = c => c.Digits > 1 },
-        [AddColumnWay.Difference] = new("difference", "takes the smaller digit from the larger") { Needs = c => c.Digits > 1 },
-        [AddColumnWay.WriteZero] = new("write-zero", "writes 0"),
-        [AddColumnWay.LeaveBlank] = new("leave-blank", "leaves the column blank"),
-        [AddColumnWay.Multiply] = new("multiply", "multiplies the digits") { Needs = c => c.Digits > 1 },
-        [AddColumnWay.SkipRepeated] = new("skip-repeated", "counts a digit that comes twice only once") { Needs = c => c.Digits > 1 },
-        [AddColumnWay.PairsOfTenVanish] = new("pairs-of-ten-vanish", "crosses out two digits that make ten and does not count them"),
-        [AddColumnWay.FirstOnly] = new("first-only", "copies the digit of the first number"),
-        [AddColumnWay.LastOnly] = new("last-only", "copies the digit of the last number"),
-        [AddColumnWay.SmallestOnly] = new("smallest-only", "writes the smallest digit") { Needs = c => c.Digits > 1 },
-        [AddColumnWay.CountAsZero] = new("count-as-zero", "takes the digits together to be 0"),
+        [AddColumnWay.AddAll] = new("add-all", "adds the digits", c => c.DigitSum + c.CarryIn),
+        [AddColumnWay.FirstTwoOnly] = new("first-two-only", "adds only the first two numbers", c => c.Digits > 2 ? c.Digit(0) + c.Digit(1) + c.CarryIn : null),
+        [AddColumnWay.LargestOnly] = new("largest-only", "writes the largest digit", c => c.Largest + c.CarryIn),
+        [AddColumnWay.Difference] = new("difference", "takes the smaller digit from the larger", c => c.Together((a, b) => Math.Abs(a - b)) + c.CarryIn),
+        [AddColumnWay.WriteZero] = new("write-zero", "writes 0", _ => 0),
+        [AddColumnWay.LeaveBlank] = new("leave-blank", "leaves the column blank", _ => -1),
+        [AddColumnWay.Multiply] = new("multiply", "multiplies the digits", c => c.Together((a, b) => a * b) + c.CarryIn),
+        [AddColumnWay.SkipRepeated] = new("skip-repeated", "counts a digit that comes twice only once", c => c.WithoutRepeats + c.CarryIn),
+        [AddColumnWay.PairsOfTenVanish] = new("pairs-of-ten-vanish", "crosses out two digits that make ten and does not count them", c => c.WithoutPairsOfTen + c.CarryIn),
+        [AddColumnWay.FirstOnly] = new("first-only", "copies the digit of the first number", c => c.Digits > 0 ? c.Digit(0) : 0),
+        [AddColumnWay.LastOnly] = new("last-only", "copies the digit of the last number", c => c.Digits > 0 ? c.Digit(c.Digits - 1) : 0),
+        [AddColumnWay.SmallestOnly] = new("smallest-only", "writes the smallest digit", c => c.Smallest + c.CarryIn),
+        [AddColumnWay.CountAsZero] = new("count-as-zero", "takes the digits together to be 0", c => c.CarryIn),
         Kinds = Kinds,
         Properties = Properties,
         Idea = Ideas.ReadTheSign,
@@ -124,15 +124,15 @@ public static class AdditionDecisions
     };
 
     /// <summary>What comes of one more digit?</summary>
-    public static readonly Decision<AddedDigitContext, DigitAdded> Digit = new("addition.digit", "What do the digits come to with this one?", DigitAdded.Exact)
+    public static readonly Decision<AddedDigitContext, DigitAdded, int> Digit = new("addition.digit", "What do the digits come to with this one?", DigitAdded.Exact)
     {
-        [DigitAdded.Exact] = new("exact", "adds the next digit"),
-        [DigitAdded.OneMore] = new("one-more", "comes out one too large in adding a digit"),
-        [DigitAdded.OneFewer] = new("one-fewer", "comes out one too small in adding a digit"),
-        [DigitAdded.LeftOut] = new("left-out", "leaves a digit out"),
-        [DigitAdded.WithoutTen] = new("without-ten", "drops the ten in adding a digit"),
-        [DigitAdded.OneDown] = new("one-down", "goes one down in adding a digit"),
-        [DigitAdded.TenMore] = new("ten-more", "comes out ten too large in adding a digit"),
+        [DigitAdded.Exact] = new("exact", "adds the next digit", c => c.Before + c.Digit),
+        [DigitAdded.OneMore] = new("one-more", "comes out one too large in adding a digit", c => c.Before + c.Digit + 1),
+        [DigitAdded.OneFewer] = new("one-fewer", "comes out one too small in adding a digit", c => Math.Max(0, c.Before + c.Digit - 1)),
+        [DigitAdded.LeftOut] = new("left-out", "leaves a digit out", c => c.Before),
+        [DigitAdded.WithoutTen] = new("without-ten", "drops the ten in adding a digit", c => c.Before / 10 * 10 + (c.Before + c.Digit) % 10),
+        [DigitAdded.OneDown] = new("one-down", "goes one down in adding a digit", c => Math.Max(0, Math.Max(c.Before, c.Digit) == 9 && c.Before < 10 ? Math.Min(c.Before, c.Digit) - 1 : c.Before - 1)),
+        [DigitAdded.TenMore] = new("ten-more", "comes out ten too large in adding a digit", c => c.Before + c.Digit + 10),
         Kinds = [
             new("always", "always", _ => true),
             new("zero", "where a 0 is added", c => c.Digit == 0),
@@ -154,33 +154,33 @@ public static class AdditionDecisions
     };
 
     /// <summary>How is the sum counted?</summary>
-    public static readonly Decision<AddColumnContext, SumCount> Count = new("addition.count", "How many are there together?", SumCount.Exact)
+    public static readonly Decision<AddColumnContext, SumCount, int> Count = new("addition.count", "How many are there together?", SumCount.Exact)
     {
-        [SumCount.Exact] = new("exact", "counts right"),
-        [SumCount.OneTooFew] = new("one-too-few", "comes out one too small"),
-        [SumCount.OneTooMany] = new("one-too-many", "comes out one too large"),
+        [SumCount.Exact] = new("exact", "counts right", c => c.Total),
+        [SumCount.OneTooFew] = new("one-too-few", "comes out one too small", c => c.Total > 0 ? c.Total - 1 : null),
+        [SumCount.OneTooMany] = new("one-too-many", "comes out one too large", c => c.Total + 1),
         Kinds = Kinds,
         Properties = Properties,
         Idea = Ideas.CountingOn,
     };
 
     /// <summary>What is written and carried at ten or more?</summary>
-    public static readonly Decision<AddColumnContext, TenOrMore> Ten = new("addition.ten-or-more", "What is written, and what is carried?", TenOrMore.WriteOnesCarryTens)
+    public static readonly Decision<AddColumnContext, TenOrMore, (int Written, int Carry)> Ten = new("addition.ten-or-more", "What is written, and what is carried?", TenOrMore.WriteOnesCarryTens)
     {
-        [TenOrMore.WriteOnesCarryTens] = new("write-ones-carry-tens", "writes the ones and carries the tens") { Says = c => $"{Head(c)}: {c.Total}. Write {c.Total % 10}, carry {c.Total / 10}." },
-        [TenOrMore.WriteBoth] = new("write-both", "writes both digits in one column") { Slip = 0.2, Says = c => $"{Head(c)}: writes both digits of {c.Total} in the column." },
-        [TenOrMore.WriteOnesCarryNothing] = new("write-ones-carry-nothing", "writes the ones and carries nothing") { Slip = 2, Says = c => $"{Head(c)}: writes {c.Total % 10} and carries nothing." },
-        [TenOrMore.WriteTensCarryOnes] = new("write-tens-carry-ones", "writes the tens and carries the ones") { Slip = 0.3, Says = c => $"{Head(c)}: writes {c.Total / 10} and carries {c.Total % 10}." },
-        [TenOrMore.WriteOnesCarryOne] = new("write-ones-carry-one", "writes the ones and carries 1") { Needs = c => c.Total >= 20, Says = c => $"{Head(c)}: writes {c.Total % 10} and carries 1." },
-        [TenOrMore.WriteNine] = new("write-nine", "writes 9") { Says = c => $"{Head(c)}: writes 9, the largest digit." },
-        [TenOrMore.WriteTensCarryNothing] = new("write-tens-carry-nothing", "writes the tens and carries nothing") { Says = c => $"{Head(c)}: writes {c.Total / 10} and nothing else." },
-        [TenOrMore.WriteBothAndCarry] = new("write-both-and-carry", "writes both digits and carries too") { Says = c => $"{Head(c)}: writes {c.Total} in full and carries {c.Total / 10} too." },
-        [TenOrMore.WriteLessTenCarryOne] = new("write-less-ten-carry-one", "writes all but ten and carries 1") { Needs = c => c.Total >= 20 },
-        [TenOrMore.WriteZeroCarryTens] = new("write-zero-carry-tens", "writes 0 and carries the tens") { Needs = c => c.Total % 10 != 0 },
-        [TenOrMore.WriteZeroCarryNothing] = new("write-zero-carry-nothing", "writes 0 and carries nothing"),
-        [TenOrMore.LeaveBlankCarryTens] = new("leave-blank-carry-tens", "leaves the column blank and carries the tens"),
-        [TenOrMore.LeaveBlankCarryNothing] = new("leave-blank-carry-nothing", "leaves the column blank and carries nothing"),
-        [TenOrMore.WriteOnesCarryTwo] = new("write-ones-carry-two", "writes the ones and carries one too many"),
+        [TenOrMore.WriteOnesCarryTens] = new("write-ones-carry-tens", "writes the ones and carries the tens", c => (c.Total % 10, c.Total / 10)) { Says = c => $"{Head(c)}: {c.Total}. Write {c.Total % 10}, carry {c.Total / 10}." },
+        [TenOrMore.WriteBoth] = new("write-both", "writes both digits in one column", c => (c.Total, 0)) { Slip = 0.2, Says = c => $"{Head(c)}: writes both digits of {c.Total} in the column." },
+        [TenOrMore.WriteOnesCarryNothing] = new("write-ones-carry-nothing", "writes the ones and carries nothing", c => (c.Total % 10, 0)) { Slip = 2, Says = c => $"{Head(c)}: writes {c.Total % 10} and carries nothing." },
+        [TenOrMore.WriteTensCarryOnes] = new("write-tens-carry-ones", "writes the tens and carries the ones", c => (c.Total / 10, c.Total % 10)) { Slip = 0.3, Says = c => $"{Head(c)}: writes the tens, {c.Total / 10}, and carries the ones, {c.Total % 10}." },
+        [TenOrMore.WriteOnesCarryOne] = new("write-ones-carry-one", "writes the ones and carries 1", c => (c.Total % 10, 1)) { Says = c => $"{Head(c)}: writes the ones, {c.Total % 10}, and carries 1, whatever is due." },
+        [TenOrMore.WriteNine] = new("write-nine", "writes 9", _ => (9, 0)) { Says = c => $"{Head(c)}: writes 9, the largest digit." },
+        [TenOrMore.WriteTensCarryNothing] = new("write-tens-carry-nothing", "writes the tens and carries nothing", c => (c.Total / 10, 0)) { Says = c => $"{Head(c)}: writes {c.Total / 10} and nothing else." },
+        [TenOrMore.WriteBothAndCarry] = new("write-both-and-carry", "writes both digits and carries too", c => (c.Total, c.Total / 10)) { Says = c => $"{Head(c)}: writes {c.Total} in full and carries {c.Total / 10} too." },
+        [TenOrMore.WriteLessTenCarryOne] = new("write-less-ten-carry-one", "writes all but ten and carries 1", c => (c.Total - 10, 1)),
+        [TenOrMore.WriteZeroCarryTens] = new("write-zero-carry-tens", "writes 0 and carries the tens", c => (0, c.Total / 10)),
+        [TenOrMore.WriteZeroCarryNothing] = new("write-zero-carry-nothing", "writes 0 and carries nothing", _ => (0, 0)),
+        [TenOrMore.LeaveBlankCarryTens] = new("leave-blank-carry-tens", "leaves the column blank and carries the tens", c => (-1, c.Total / 10)),
+        [TenOrMore.LeaveBlankCarryNothing] = new("leave-blank-carry-nothing", "leaves the column blank and carries nothing", _ => (-1, 0)),
+        [TenOrMore.WriteOnesCarryTwo] = new("write-ones-carry-two", "writes the ones and carries one too many", c => (c.Total % 10, c.Total / 10 + 1)),
         Head = c => $"{Head(c)}, {c.Total}",
         Kinds = Kinds,
         Properties = Properties,
@@ -207,7 +207,7 @@ public static class AdditionDecisions
         [CarryInto.ColumnAfterNext] = new("column-after-next", "puts the carry one column too far left") { Says = c => $"Puts the carry over the {Place.Name(c.Column + 2)}." },
         [CarryInto.RightNeighbour] = new("right-neighbour", "puts the carry over the column to the right"),
         [CarryInto.SameColumn] = new("same-column", "adds the carry to the digit just written") { Says = _ => "Adds the carry to the digit just written." },
-        [CarryInto.LeftmostColumn] = new("leftmost-column", "puts the carry over the leftmost column"),
+        [CarryInto.LeftmostColumn] = new("leftmost-column", "puts the carry over the leftmost column") { Needs = c => c.ColumnsLeft > 1 },
         [CarryInto.NextTwoColumns] = new("next-two-columns", "puts the carry over the next two columns"),
         Kinds = Kinds,
         Properties = Properties,
@@ -216,13 +216,13 @@ public static class AdditionDecisions
     };
 
     /// <summary>How is the last sum written?</summary>
-    public static readonly Decision<AddColumnContext, LastSum> Last = new("addition.last-column", "How is the last sum written?", LastSum.WriteWhole)
+    public static readonly Decision<AddColumnContext, LastSum, int> Last = new("addition.last-column", "How is the last sum written?", LastSum.WriteWhole)
     {
-        [LastSum.WriteWhole] = new("write-whole", "writes the last sum whole") { Says = c => $"{Head(c)}: {c.Total}, written whole." },
-        [LastSum.WriteOnesOnly] = new("write-ones-only", "writes only the ones of the last sum") { Slip = 0.4, Says = c => $"{Head(c)}: writes only {c.Total % 10} of {c.Total}." },
-        [LastSum.WriteTensOnly] = new("write-tens-only", "writes only the tens of the last sum") { Says = c => $"{Head(c)}: writes only {c.Total / 10} of {c.Total}." },
-        [LastSum.TurnedRound] = new("turned-round", "writes the last sum the wrong way round") { Needs = c => c.Total % 11 != 0, Says = c => $"{Head(c)}: writes the digits of {c.Total} the wrong way round." },
-        [LastSum.LessTen] = new("less-ten", "writes all but ten of the last sum") { Says = c => $"{Head(c)}: writes {c.Total - 10}, all but ten of {c.Total}." },
+        [LastSum.WriteWhole] = new("write-whole", "writes the last sum whole", c => c.Total) { Says = c => $"{Head(c)}: {c.Total}, written whole." },
+        [LastSum.WriteOnesOnly] = new("write-ones-only", "writes only the ones of the last sum", c => c.Total % 10) { Slip = 0.4, Says = c => $"{Head(c)}: writes only the ones of {c.Total}." },
+        [LastSum.WriteTensOnly] = new("write-tens-only", "writes only the tens of the last sum", c => c.Total / 10) { Says = c => $"{Head(c)}: writes only the tens of {c.Total}." },
+        [LastSum.TurnedRound] = new("turned-round", "writes the last sum the wrong way round", c => c.Total % 10 * 10 + c.Total / 10) { Says = c => $"{Head(c)}: writes the digits of {c.Total} the wrong way round." },
+        [LastSum.LessTen] = new("less-ten", "writes all but ten of the last sum", c => c.Total - 10) { Says = c => $"{Head(c)}: writes {c.Total - 10}, all but ten of {c.Total}." },
         Kinds = Kinds,
         Properties = Properties,
         Idea = Ideas.TenMovesOn,

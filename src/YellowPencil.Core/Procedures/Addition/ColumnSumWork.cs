@@ -55,22 +55,10 @@ internal ref struct ColumnSumWork
         if (way == AddColumnWay.LeaveBlank) return;
         var total = way == AddColumnWay.WriteZero ? 0 : Total(column, way);
         if (way is not (AddColumnWay.WriteZero or AddColumnWay.FirstOnly or AddColumnWay.LastOnly) && (carries[column] > 0 || olderCarry > 0))
-        {
-            total += run.Ask(AdditionDecisions.Carry, Context(column)) switch
-            {
-                CarryCounted.Not => 0,
-                CarryCounted.Twice => 2 * carries[column],
-                CarryCounted.OlderOne => olderCarry,
-                CarryCounted.AsTen => 10 * carries[column],
-                CarryCounted.TakenAway => -Math.Min(total, carries[column]),
-                CarryCounted.AsOne => Math.Min(1, carries[column]),
-                CarryCounted.AllOlder => allCarries,
-                _ => carries[column],
-            };
-        }
+            total = Math.Max(0, total + run.Do(AdditionDecisions.Carry, Context(column)));
 
         var context = Context(column) with { Total = total };
-        var (written, carry) = total < 10 ? BelowTenOf(context) : context.IsLast ? (LastOf(context), 0) : TenOf(context);
+        var (written, carry) = total < 10 ? BelowTenOf(context) : context.IsLast ? (run.Do(AdditionDecisions.Last, context), 0) : run.Do(AdditionDecisions.Ten, context);
         written = run.Value(AdditionDecisions.Written, context, written);
         if (written >= 0) WriteCell(column, written);
         if (!context.IsLast) Carry(context, run.Value(AdditionDecisions.Carried, context, carry, most: 99));
@@ -105,12 +93,7 @@ internal ref struct ColumnSumWork
 
         total = way == AddColumnWay.CountAsZero ? 0 : Math.Max(0, total);
         if (taken < 2 || way is not (AddColumnWay.AddAll or AddColumnWay.FirstTwoOnly or AddColumnWay.SkipRepeated)) return total;
-        return run.Ask(AdditionDecisions.Count, Context(column) with { Total = total }) switch
-        {
-            SumCount.OneTooFew when total > 0 => total - 1,
-            SumCount.OneTooMany => total + 1,
-            _ => total,
-        };
+        return run.Do(AdditionDecisions.Count, Context(column) with { Total = total });
     }
 
     private readonly int Added(int column, int total, int digit, int added)
@@ -122,16 +105,8 @@ internal ref struct ColumnSumWork
             return sum;
         }
 
-        return Math.Max(0, run.Ask(AdditionDecisions.Digit, new AddedDigitContext(smallestPlace + column, total, digit, added, column == 0)) switch
-        {
-            DigitAdded.OneMore => sum + 1,
-            DigitAdded.OneFewer => sum - 1,
-            DigitAdded.LeftOut => total,
-            DigitAdded.WithoutTen => total / 10 * 10 + (total + digit) % 10,
-            DigitAdded.OneDown => Math.Max(total, digit) == 9 && total < 10 ? Math.Min(total, digit) - 1 : total - 1,
-            DigitAdded.TenMore => sum + 10,
-            _ => sum,
-        });
+        var context = new AddedDigitContext(smallestPlace + column, total, digit, added, column == 0);
+        return run.Ask(AdditionDecisions.Digit, context) is var made && made == DigitAdded.Exact ? sum : AdditionDecisions.Digit.Result(made, context, run.School);
     }
 
     /// <summary>The rows whose digits in a column make ten two by two, as bits.</summary>
@@ -146,29 +121,6 @@ internal ref struct ColumnSumWork
             }
 
         return vanished;
-    }
-
-    /// <summary>What is written under a column that comes to ten or more, -1 for nothing, and what is carried.</summary>
-    private readonly (int Written, int Carry) TenOf(AddColumnContext context)
-    {
-        var total = context.Total;
-        return run.Ask(AdditionDecisions.Ten, context) switch
-        {
-            TenOrMore.WriteBoth => (total, 0),
-            TenOrMore.WriteOnesCarryNothing => (total % 10, 0),
-            TenOrMore.WriteTensCarryOnes => (total / 10, total % 10),
-            TenOrMore.WriteOnesCarryOne => (total % 10, 1),
-            TenOrMore.WriteNine => (9, 0),
-            TenOrMore.WriteTensCarryNothing => (total / 10, 0),
-            TenOrMore.WriteBothAndCarry => (total, total / 10),
-            TenOrMore.WriteLessTenCarryOne => (total - 10, 1),
-            TenOrMore.WriteZeroCarryTens => (0, total / 10),
-            TenOrMore.WriteZeroCarryNothing => (0, 0),
-            TenOrMore.LeaveBlankCarryTens => (-1, total / 10),
-            TenOrMore.LeaveBlankCarryNothing => (-1, 0),
-            TenOrMore.WriteOnesCarryTwo => (total % 10, total / 10 + 1),
-            _ => (total % 10, total / 10),
-        };
     }
 
     private void Carry(AddColumnContext context, int carry)
@@ -211,19 +163,6 @@ internal ref struct ColumnSumWork
         allCarries += carry;
     }
 
-    private readonly int LastOf(AddColumnContext context)
-    {
-        var total = context.Total;
-        return run.Ask(AdditionDecisions.Last, context) switch
-        {
-            LastSum.WriteOnesOnly => total % 10,
-            LastSum.WriteTensOnly => total / 10,
-            LastSum.TurnedRound => total % 10 * 10 + total / 10,
-            LastSum.LessTen => total - 10,
-            _ => total,
-        };
-    }
-
     private readonly void WriteCell(int column, int value)
     {
         cells[column] = value;
@@ -233,6 +172,8 @@ internal ref struct ColumnSumWork
     private readonly AddColumnContext Context(int column)
     {
         var (count, smallest, largest, sum) = Digits(column);
+        var packed = 0UL;
+        for (var row = addends - 1; row >= 0; row--) packed = packed << 4 | (uint)digits[row * width + column] & 15;
         return new AddColumnContext
         {
             Column = smallestPlace + column,
@@ -242,8 +183,10 @@ internal ref struct ColumnSumWork
             Smallest = smallest,
             Largest = largest,
             DigitSum = sum,
+            Packed = packed,
             CarryIn = carries[column],
             OlderCarry = olderCarry,
+            AllCarries = allCarries,
             Total = 0,
             Carries = carriesMade,
             Worked = worked,

@@ -30,8 +30,11 @@ public readonly record struct DecimalQuotientContext(int DividendPlaces, int Div
     /// <summary>Digits of the quotient; 0 before they are known.</summary>
     public int Digits { get; init; }
 
-    /// <inheritdoc/>
-    public int? Place => null;
+    /// <summary>How many places the point of the dividend is moved beyond its last digit; 0 before it is known.</summary>
+    public int Missing { get; init; }
+
+    /// <summary>The places of the quotient where its point stands straight above; 0 before they are known.</summary>
+    public int Due { get; init; }
 
     /// <summary>Whether the divisor has places after its point.</summary>
     public bool IsShiftDue => DivisorPlaces > 0;
@@ -111,12 +114,12 @@ public static class DecimalDivisionDecisions
     };
 
     /// <summary>Are zeros appended where the dividend runs out?</summary>
-    public static readonly Decision<DecimalQuotientContext, ShiftZeros> Zeros = new("decimal-division.shift-zeros", "What if the dividend has too few places to move its point?", ShiftZeros.Append)
+    public static readonly Decision<DecimalQuotientContext, ShiftZeros, int> Zeros = new("decimal-division.shift-zeros", "What if the dividend has too few places to move its point?", ShiftZeros.Append)
     {
-        [ShiftZeros.Append] = new("append", "appends zeros"),
-        [ShiftZeros.LeaveOut] = new("leave-out", "appends no zeros"),
-        [ShiftZeros.OneTooMany] = new("one-too-many", "appends one zero too many"),
-        [ShiftZeros.OneOnly] = new("one-only", "appends one zero only"),
+        [ShiftZeros.Append] = new("append", "appends zeros", c => c.Missing),
+        [ShiftZeros.LeaveOut] = new("leave-out", "appends no zeros", _ => 0),
+        [ShiftZeros.OneTooMany] = new("one-too-many", "appends one zero too many", c => c.Missing + 1),
+        [ShiftZeros.OneOnly] = new("one-only", "appends one zero only", _ => 1),
         Kinds = [Kinds[0]],
         ShowsIn = WorkFields.Scaled.Dividend,
         Idea = Ideas.ZerosBehind,
@@ -124,14 +127,14 @@ public static class DecimalDivisionDecisions
     };
 
     /// <summary>Where does the point go?</summary>
-    public static readonly Decision<DecimalQuotientContext, DecimalQuotientPoint> Point = new("decimal-division.point", "Where does the point of the quotient go?", DecimalQuotientPoint.StraightUp)
+    public static readonly Decision<DecimalQuotientContext, DecimalQuotientPoint, int> Point = new("decimal-division.point", "Where does the point of the quotient go?", DecimalQuotientPoint.StraightUp)
     {
-        [DecimalQuotientPoint.StraightUp] = new("straight-up", "puts the point straight above"),
-        [DecimalQuotientPoint.PlacesTogether] = new("places-together", "counts the places of both numbers together"),
-        [DecimalQuotientPoint.PlacesOfDividend] = new("places-of-dividend", "gives the quotient the places of the dividend"),
-        [DecimalQuotientPoint.PlacesOfDivisor] = new("places-of-divisor", "gives the quotient the places of the divisor"),
-        [DecimalQuotientPoint.PlacesApart] = new("places-apart", "takes one count of places from the other"),
-        [DecimalQuotientPoint.NoPoint] = new("no-point", "writes no point"),
+        [DecimalQuotientPoint.StraightUp] = new("straight-up", "puts the point straight above", c => c.Due),
+        [DecimalQuotientPoint.PlacesTogether] = new("places-together", "counts the places of both numbers together", c => c.DividendPlaces + c.DivisorPlaces),
+        [DecimalQuotientPoint.PlacesOfDividend] = new("places-of-dividend", "gives the quotient the places of the dividend", c => c.DividendPlaces),
+        [DecimalQuotientPoint.PlacesOfDivisor] = new("places-of-divisor", "gives the quotient the places of the divisor", c => c.DivisorPlaces),
+        [DecimalQuotientPoint.PlacesApart] = new("places-apart", "takes one count of places from the other", c => Math.Abs(c.DividendPlaces - c.DivisorPlaces)),
+        [DecimalQuotientPoint.NoPoint] = new("no-point", "writes no point", _ => 0),
         Kinds = Kinds,
         Idea = Ideas.PointStraightUp,
         IsTold = true,

@@ -100,13 +100,7 @@ public sealed class DecimalDivisionMethod : Method
         };
         moved = moved < 0 ? moved : run.Value(DecimalDivisionDecisions.Moved, context, moved, most: 30);
         if (moved <= places) return places - moved;
-        return run.Ask(DecimalDivisionDecisions.Zeros, context) switch
-        {
-            ShiftZeros.LeaveOut => 0,
-            ShiftZeros.OneOnly => Math.Max(places - moved, -1),
-            ShiftZeros.OneTooMany => places - moved - 1,
-            _ => places - moved,
-        };
+        return -run.Do(DecimalDivisionDecisions.Zeros, context with { Missing = moved - places });
     }
 
     /// <summary>The digits of the dividend from the left, with the zeros that are needed before the point or after the last digit.</summary>
@@ -131,18 +125,9 @@ public sealed class DecimalDivisionMethod : Method
 
     private static void WriteAnswer(MethodRun run, DecimalQuotientContext context, DivisionWork work, bool isNegative)
     {
-        var way = run.Ask(DecimalDivisionDecisions.Point, context);
         if (work.Written == 0) return;
         var digits = DivisionMethod.QuotientDigits(run, work, out var after);
-        var places = way switch
-        {
-            DecimalQuotientPoint.PlacesTogether => context.DividendPlaces + context.DivisorPlaces,
-            DecimalQuotientPoint.PlacesOfDividend => context.DividendPlaces,
-            DecimalQuotientPoint.PlacesOfDivisor => context.DivisorPlaces,
-            DecimalQuotientPoint.PlacesApart => Math.Abs(context.DividendPlaces - context.DivisorPlaces),
-            DecimalQuotientPoint.NoPoint => 0,
-            _ => after,
-        };
+        var places = run.Do(DecimalDivisionDecisions.Point, context with { Due = after });
         places = run.Value(DecimalDivisionDecisions.Places, context with { Digits = work.Written }, places, most: 60);
         var rest = work.Left == 0 || work.IsCutOff ? RestWritten.Drop : run.Ask(DivisionDecisions.Written, new RestContext(QuotientForm.AsDecimal, work.Left, 1));
         if (rest is RestWritten.AsNextDigit or RestWritten.AsDecimal)

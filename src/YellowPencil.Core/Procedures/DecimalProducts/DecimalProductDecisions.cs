@@ -36,9 +36,6 @@ public readonly record struct PlacesContext(int FirstPlaces, int SecondPlaces, b
     /// <summary>Factors less than one that are written with a zero before the point.</summary>
     public int BareZeros { get; init; }
 
-    /// <inheritdoc/>
-    public int? Place => null;
-
     /// <summary>The count that is due.</summary>
     public int Together => FirstPlaces + SecondPlaces;
 
@@ -111,26 +108,26 @@ public static class DecimalProductDecisions
     };
 
     /// <summary>How many places?</summary>
-    public static readonly Decision<PlacesContext, PlaceCount> Count = new("decimal-products.count", "How many decimal places has the answer?", PlaceCount.Together)
+    public static readonly Decision<PlacesContext, PlaceCount, int> Count = new("decimal-products.count", "How many decimal places has the answer?", PlaceCount.Together)
     {
-        [PlaceCount.Together] = new("together", "counts the places of both factors together"),
-        [PlaceCount.OfFirst] = new("of-first", "counts the places of the first factor only") { Needs = c => c.SecondPlaces > 0 },
-        [PlaceCount.OfSecond] = new("of-second", "counts the places of the second factor only") { Needs = c => c.FirstPlaces > 0 },
-        [PlaceCount.Larger] = new("larger", "takes the larger count") { Needs = c => !c.HasWhole },
-        [PlaceCount.Smaller] = new("smaller", "takes the smaller count") { Needs = c => c.Together > 0 },
-        [PlaceCount.FromLeft] = new("from-left", "counts the places from the left"),
-        [PlaceCount.None] = new("none", "writes no point") { Needs = c => c.Together > 0, Slip = 0.5 },
-        [PlaceCount.OneTooFew] = new("one-too-few", "counts one place too few") { Slip = 1 },
-        [PlaceCount.OneTooMany] = new("one-too-many", "counts one place too many") { Slip = 1 },
-        [PlaceCount.Multiplied] = new("multiplied", "multiplies the counts") { Needs = c => c.FirstPlaces * c.SecondPlaces != c.Together },
-        [PlaceCount.OneAlways] = new("one-always", "always takes one place") { Needs = c => c.Together != 1 },
-        [PlaceCount.AtMostTwo] = new("at-most-two", "takes two places at the most") { Needs = c => c.Together > 2 },
-        [PlaceCount.Difference] = new("difference", "takes one count from the other") { Needs = c => !c.HasWhole },
-        [PlaceCount.WholeOfFirstFromLeft] = new("whole-of-first-from-left", "puts the point behind as many digits as the first factor has before it"),
-        [PlaceCount.WholeOfSecondFromLeft] = new("whole-of-second-from-left", "puts the point behind as many digits as the second factor has before it"),
-        [PlaceCount.ZerosInFrontToo] = new("zeros-in-front-too", "counts zeros in front as places too") { Needs = c => c.BareZeros > 0 },
-        [PlaceCount.WholeTogetherFromLeft] = new("whole-together-from-left", "puts the point behind as many digits as both factors have before it"),
-        [PlaceCount.OfFirstTwice] = new("of-first-twice", "counts the places of the first factor twice") { Needs = c => c.FirstPlaces != c.SecondPlaces },
+        [PlaceCount.Together] = new("together", "counts the places of both factors together", c => c.Together),
+        [PlaceCount.OfFirst] = new("of-first", "counts the places of the first factor only", c => c.FirstPlaces),
+        [PlaceCount.OfSecond] = new("of-second", "counts the places of the second factor only", c => c.SecondPlaces),
+        [PlaceCount.Larger] = new("larger", "takes the larger count", c => Math.Max(c.FirstPlaces, c.SecondPlaces)),
+        [PlaceCount.Smaller] = new("smaller", "takes the smaller count", c => Math.Min(c.FirstPlaces, c.SecondPlaces)),
+        [PlaceCount.FromLeft] = new("from-left", "counts the places from the left", c => Math.Max(0, c.Digits - c.Together)),
+        [PlaceCount.None] = new("none", "writes no point", _ => 0) { Slip = 0.5 },
+        [PlaceCount.OneTooFew] = new("one-too-few", "counts one place too few", c => c.Together - 1) { Slip = 1 },
+        [PlaceCount.OneTooMany] = new("one-too-many", "counts one place too many", c => c.Together + 1) { Slip = 1 },
+        [PlaceCount.Multiplied] = new("multiplied", "multiplies the counts", c => c.FirstPlaces * c.SecondPlaces),
+        [PlaceCount.OneAlways] = new("one-always", "always takes one place", _ => 1),
+        [PlaceCount.AtMostTwo] = new("at-most-two", "takes two places at the most", c => Math.Min(2, c.Together)),
+        [PlaceCount.Difference] = new("difference", "takes one count from the other", c => Math.Abs(c.FirstPlaces - c.SecondPlaces)),
+        [PlaceCount.WholeOfFirstFromLeft] = new("whole-of-first-from-left", "puts the point behind as many digits as the first factor has before it", c => Math.Max(0, c.Digits - c.FirstWhole)),
+        [PlaceCount.WholeOfSecondFromLeft] = new("whole-of-second-from-left", "puts the point behind as many digits as the second factor has before it", c => Math.Max(0, c.Digits - c.SecondWhole)),
+        [PlaceCount.ZerosInFrontToo] = new("zeros-in-front-too", "counts zeros in front as places too", c => c.Together + c.BareZeros),
+        [PlaceCount.WholeTogetherFromLeft] = new("whole-together-from-left", "puts the point behind as many digits as both factors have before it", c => Math.Max(0, c.Digits - c.FirstWhole - c.SecondWhole)),
+        [PlaceCount.OfFirstTwice] = new("of-first-twice", "counts the places of the first factor twice", c => 2 * c.FirstPlaces),
         Kinds = Kinds,
         ShowsIn = WorkFields.Places,
         Idea = Ideas.PlacesOfProduct,

@@ -117,28 +117,8 @@ public sealed class DecimalProductMethod : Method
             while (answer[0] == 0) answer = answer[1..];
         }
 
-        var places = run.Ask(DecimalProductDecisions.Count, context) switch
-        {
-            PlaceCount.OfFirst => context.FirstPlaces,
-            PlaceCount.OfSecond => context.SecondPlaces,
-            PlaceCount.Larger => Math.Max(context.FirstPlaces, context.SecondPlaces),
-            PlaceCount.Smaller => Math.Min(context.FirstPlaces, context.SecondPlaces),
-            PlaceCount.FromLeft => Math.Max(0, answer.Length - context.Together),
-            PlaceCount.None => 0,
-            PlaceCount.OneTooFew => context.Together - 1,
-            PlaceCount.OneTooMany => context.Together + 1,
-            PlaceCount.Multiplied => context.FirstPlaces * context.SecondPlaces,
-            PlaceCount.OneAlways => 1,
-            PlaceCount.Difference => Math.Abs(context.FirstPlaces - context.SecondPlaces),
-            PlaceCount.WholeOfFirstFromLeft => Math.Max(0, answer.Length - context.FirstWhole),
-            PlaceCount.WholeOfSecondFromLeft => Math.Max(0, answer.Length - context.SecondWhole),
-            PlaceCount.WholeTogetherFromLeft => Math.Max(0, answer.Length - context.FirstWhole - context.SecondWhole),
-            PlaceCount.ZerosInFrontToo => context.Together + context.BareZeros,
-            PlaceCount.OfFirstTwice => 2 * context.FirstPlaces,
-            PlaceCount.AtMostTwo => Math.Min(2, context.Together),
-            _ => context.Together,
-        };
-        places = run.Value(DecimalProductDecisions.Places, context, places, most: 30);
+        context = context with { Digits = answer.Length };
+        var places = run.Value(DecimalProductDecisions.Places, context, run.Do(DecimalProductDecisions.Count, context), most: 30);
         run.Page.Write(WorkFields.Places, null, places);
         if (answer.Length < places)
         {

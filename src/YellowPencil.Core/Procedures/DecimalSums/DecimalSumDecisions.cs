@@ -1,4 +1,5 @@
 using YellowPencil.Core.Knowledge;
+using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures.Addition;
 using YellowPencil.Core.Procedures.Subtraction;
 using YellowPencil.Core.Working;
@@ -45,11 +46,42 @@ public readonly record struct DecimalSumContext(bool IsDifference, int Numbers, 
     /// <summary>Places of all numbers together.</summary>
     public int AllPlaces { get; init; }
 
+    /// <summary>The numbers as they are set.</summary>
+    public required IReadOnlyList<DecimalNumber> Set { get; init; }
+
+    /// <summary>The places that are due; 0 before the answer stands there.</summary>
+    public int Due { get; init; }
+
+    /// <summary>Zeros at the end of the answer before the point is put in.</summary>
+    public int LastZeros { get; init; }
+
     /// <summary>Digits of the answer before the point is put in; 0 before that.</summary>
     public int Digits { get; init; }
 
-    /// <inheritdoc/>
-    public int? Place => null;
+    /// <summary>The column of the last digit of a number that is set out in a way, the rightmost being 0.</summary>
+    public int LastColumn(int row, DecimalAlignment alignment) => alignment switch
+    {
+        DecimalAlignment.RightEnds => 0,
+        DecimalAlignment.LeftEnds => Set.Max(n => n.Length) - Set[row].Length,
+        DecimalAlignment.DecimalsRight when Set[row].Places > 0 => 0,
+        _ => MostPlaces - Set[row].Places,
+    };
+
+    /// <summary>How many columns stand behind the point that comes straight down.</summary>
+    public int ColumnsBehindPoint(DecimalAlignment alignment) => alignment == DecimalAlignment.LeftEnds ? Set.Max(n => n.Length) - FirstWhole : MostPlaces;
+
+    /// <summary>Where all digits stand in a way of setting out, packed.</summary>
+    public UInt128 SetOut(DecimalAlignment alignment)
+    {
+        var packed = (UInt128)ColumnsBehindPoint(alignment);
+        for (var row = 0; row < Set.Count; row++)
+        {
+            var isPushed = alignment == DecimalAlignment.PushedRight && Set[row].Places > 0 && Set[row].Places < MostPlaces;
+            packed = packed << 8 | (UInt128)(isPushed ? 255 : LastColumn(row, alignment));
+        }
+
+        return packed;
+    }
 
     /// <summary>Whether the numbers have different counts of decimal places.</summary>
     public bool IsRagged => MostPlaces != FewestPlaces;
@@ -58,11 +90,7 @@ public readonly record struct DecimalSumContext(bool IsDifference, int Numbers, 
 /// <summary>A whole number among decimals.</summary>
 /// <param name="Row">Which of the numbers, from 0.</param>
 /// <param name="IsDifference">Whether something is taken away.</param>
-public readonly record struct WholeAmongDecimals(int Row, bool IsDifference) : IDecisionContext
-{
-    /// <inheritdoc/>
-    public int? Place => null;
-}
+public readonly record struct WholeAmongDecimals(int Row, bool IsDifference) : IDecisionContext;
 
 /// <summary>A place of the bottom number with nothing above.</summary>
 /// <param name="Column">The place.</param>
@@ -109,19 +137,19 @@ public static class DecimalSumDecisions
     public static readonly Decision<DecimalSumContext, SignRead> Way = new("decimal-sums.way", "What is to be done with the numbers?", SignRead.AsSet)
     {
         [SignRead.AsSet] = new("as-set", "does what the sign says"),
-        [SignRead.TheOther] = new("the-other", "takes the other of plus and minus") { Slip = 0.7 },
+        [SignRead.TheOther] = new("the-other", "takes the other of plus and minus") { Slip = 0.7, Needs = c => c.Numbers == 2 },
         Kinds = Kinds,
         Idea = Ideas.ReadTheSign,
     };
 
     /// <summary>How are the numbers set out?</summary>
-    public static readonly Decision<DecimalSumContext, DecimalAlignment> Alignment = new("decimal-sums.alignment", "Which digits stand under each other?", DecimalAlignment.Points)
+    public static readonly Decision<DecimalSumContext, DecimalAlignment, UInt128> Alignment = new("decimal-sums.alignment", "Which digits stand under each other?", DecimalAlignment.Points)
     {
-        [DecimalAlignment.Points] = new("points", "lines the points up"),
-        [DecimalAlignment.RightEnds] = new("right-ends", "lines the numbers up on the right") { Slip = 0.7 },
-        [DecimalAlignment.LeftEnds] = new("left-ends", "lines the numbers up on the left"),
-        [DecimalAlignment.DecimalsRight] = new("decimals-right", "lines decimals up on the right and whole numbers by their points"),
-        [DecimalAlignment.PushedRight] = new("pushed-right", "lines the points up but pushes the digits after them to the right"),
+        [DecimalAlignment.Points] = new("points", "lines the points up", c => c.SetOut(DecimalAlignment.Points)),
+        [DecimalAlignment.RightEnds] = new("right-ends", "lines the numbers up on the right", c => c.SetOut(DecimalAlignment.RightEnds)) { Slip = 0.7 },
+        [DecimalAlignment.LeftEnds] = new("left-ends", "lines the numbers up on the left", c => c.SetOut(DecimalAlignment.LeftEnds)),
+        [DecimalAlignment.DecimalsRight] = new("decimals-right", "lines decimals up on the right and whole numbers by their points", c => c.SetOut(DecimalAlignment.DecimalsRight)),
+        [DecimalAlignment.PushedRight] = new("pushed-right", "lines the points up but pushes the digits after them to the right", c => c.SetOut(DecimalAlignment.PushedRight)),
         Kinds = Kinds,
         ShowsIn = WorkFields.Operands,
         Idea = Ideas.SamePlaceUnderSamePlace,
@@ -133,7 +161,7 @@ public static class DecimalSumDecisions
     {
         [HiddenPoint.AfterOnes] = new("after-ones", "puts the hidden point after the ones"),
         [HiddenPoint.UnderLastPlace] = new("under-last-place", "puts a whole number under the last place") { Slip = 0.5 },
-        [HiddenPoint.LeftOut] = new("left-out", "leaves a whole number out"),
+        [HiddenPoint.LeftOut] = new("left-out", "leaves a whole number out") { Needs = c => c.Row > 0 },
         Kinds = [new("always", "always", _ => true), new("below", "when it stands below", c => c.Row > 0), new("sum", "in sums", c => !c.IsDifference), new("difference", "in differences", c => c.IsDifference)],
         ShowsIn = WorkFields.Operands,
         Idea = Ideas.HiddenPointOfWhole,
@@ -173,19 +201,19 @@ public static class DecimalSumDecisions
     };
 
     /// <summary>Where does the point go?</summary>
-    public static readonly Decision<DecimalSumContext, SumPoint> Point = new("decimal-sums.point", "Where does the point of the answer go?", SumPoint.StraightDown)
+    public static readonly Decision<DecimalSumContext, SumPoint, int> Point = new("decimal-sums.point", "Where does the point of the answer go?", SumPoint.StraightDown)
     {
-        [SumPoint.StraightDown] = new("straight-down", "brings the point straight down"),
-        [SumPoint.Forgotten] = new("forgotten", "forgets the point") { Slip = 0.7 },
-        [SumPoint.AsFirst] = new("as-first", "gives the answer the places of the first number"),
-        [SumPoint.AsLast] = new("as-last", "gives the answer the places of the last number"),
-        [SumPoint.PlacesTogether] = new("places-together", "gives the answer the places of all numbers together"),
-        [SumPoint.FewestPlaces] = new("fewest-places", "gives the answer the fewest places"),
-        [SumPoint.AfterFirstDigit] = new("after-first-digit", "puts the point after the first digit"),
-        [SumPoint.AsLongestWholeFromLeft] = new("as-longest-whole-from-left", "puts the point behind as many digits as the longest whole part has"),
-        [SumPoint.OfAllTogether] = new("of-all-together", "gives the answer the places of all numbers together"),
-        [SumPoint.LastZerosFirst] = new("last-zeros-first", "drops last zeros before the point is put in"),
-        [SumPoint.AsFirstFromLeft] = new("as-first-from-left", "puts the point behind as many digits as the first number has before it"),
+        [SumPoint.StraightDown] = new("straight-down", "brings the point straight down", c => c.Due),
+        [SumPoint.Forgotten] = new("forgotten", "forgets the point", _ => 0) { Slip = 0.7 },
+        [SumPoint.AsFirst] = new("as-first", "gives the answer the places of the first number", c => c.FirstPlaces),
+        [SumPoint.AsLast] = new("as-last", "gives the answer the places of the last number", c => c.LastPlaces),
+        [SumPoint.PlacesTogether] = new("places-together", "gives the answer the places of the first and the last number together", c => c.FirstPlaces + c.LastPlaces),
+        [SumPoint.FewestPlaces] = new("fewest-places", "gives the answer the fewest places", c => c.FewestPlaces),
+        [SumPoint.AfterFirstDigit] = new("after-first-digit", "puts the point after the first digit", c => c.Digits - 1),
+        [SumPoint.AsLongestWholeFromLeft] = new("as-longest-whole-from-left", "puts the point behind as many digits as the longest whole part has", c => Math.Max(0, c.Digits - c.MostWhole)),
+        [SumPoint.OfAllTogether] = new("of-all-together", "gives the answer the places of all numbers together", c => c.AllPlaces),
+        [SumPoint.LastZerosFirst] = new("last-zeros-first", "drops last zeros before the point is put in") { Needs = c => c.LastZeros > 0 },
+        [SumPoint.AsFirstFromLeft] = new("as-first-from-left", "puts the point behind as many digits as the first number has before it", c => Math.Max(0, c.Digits - c.FirstWhole)),
         Kinds = Kinds,
         Idea = Ideas.PointComesDown,
         IsTold = true,

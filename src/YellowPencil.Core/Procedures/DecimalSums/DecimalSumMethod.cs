@@ -94,18 +94,10 @@ public sealed class DecimalSumMethod : Method
     /// </summary>
     private static int SetOut(DecimalSum sum, DecimalAlignment alignment, DecimalSumContext context, MethodRun run, Span<int> offsets)
     {
-        var most = context.MostPlaces;
-        var longest = sum.Numbers.Max(n => n.Length);
         for (var row = 0; row < offsets.Length; row++)
         {
             var number = sum.Numbers[row];
-            offsets[row] = alignment switch
-            {
-                DecimalAlignment.RightEnds => 0,
-                DecimalAlignment.LeftEnds => longest - number.Length,
-                DecimalAlignment.DecimalsRight when number.Places > 0 => 0,
-                _ => most - number.Places,
-            };
+            offsets[row] = context.LastColumn(row, alignment);
             if (number.Places > 0 || alignment != DecimalAlignment.Points) continue;
             offsets[row] = run.Ask(DecimalSumDecisions.Whole, new WholeAmongDecimals(row, context.IsDifference)) switch
             {
@@ -115,7 +107,7 @@ public sealed class DecimalSumMethod : Method
             };
         }
 
-        return alignment == DecimalAlignment.LeftEnds ? longest - (sum.Numbers[0].Length - sum.Numbers[0].Places) : most;
+        return context.ColumnsBehindPoint(alignment);
     }
 
     private static void WriteOperands(DecimalSum sum, MethodRun run, ReadOnlySpan<int> offsets, DecimalAlignment alignment)
@@ -175,25 +167,18 @@ public sealed class DecimalSumMethod : Method
         var answer = run.Take(3 * cells.Length);
         var after = Digits.Flatten(cells[..Math.Min(places, cells.Length)], answer);
         var count = after + Digits.Flatten(cells[Math.Min(places, cells.Length)..], answer[after..]);
-        context = context with { Digits = Digits.LengthWithoutZeros(answer[..count]) };
-        var way = run.Ask(DecimalSumDecisions.Point, context);
+        var due = from > 0 ? Math.Min(after, places - from) : after;
         var lastZeros = 0;
-        while (way == SumPoint.LastZerosFirst && lastZeros < count - 1 && answer[lastZeros] == 0) lastZeros++;
-        answer = answer[lastZeros..];
-        count -= lastZeros;
-        var point = way switch
+        while (lastZeros < count - 1 && answer[lastZeros] == 0) lastZeros++;
+        context = context with { Digits = Digits.LengthWithoutZeros(answer[..count]), Due = due, LastZeros = lastZeros };
+        var way = run.Ask(DecimalSumDecisions.Point, context);
+        if (way == SumPoint.LastZerosFirst)
         {
-            SumPoint.AsLongestWholeFromLeft => Math.Max(0, context.Digits - context.MostWhole),
-            SumPoint.AsFirstFromLeft => Math.Max(0, context.Digits - context.FirstWhole),
-            SumPoint.OfAllTogether => context.AllPlaces,
-            SumPoint.Forgotten => 0,
-            SumPoint.AsFirst => context.FirstPlaces,
-            SumPoint.AsLast => context.LastPlaces,
-            SumPoint.PlacesTogether => context.FirstPlaces + context.LastPlaces,
-            SumPoint.FewestPlaces => context.FewestPlaces,
-            SumPoint.AfterFirstDigit => Digits.LengthWithoutZeros(answer[..count]) - 1,
-            _ => from > 0 ? Math.Min(after, places - from) : after,
-        };
+            answer = answer[lastZeros..];
+            count -= lastZeros;
+        }
+
+        var point = way == SumPoint.LastZerosFirst ? due : DecimalSumDecisions.Point.Result(way, context, run.School);
         point = run.Value(DecimalSumDecisions.Places, context, point, most: 30);
         run.Page.AppendDecimal(answer[..count], point, isNegative);
     }
@@ -250,7 +235,7 @@ public sealed class DecimalSumMethod : Method
             fewest = Math.Min(fewest, sum.Numbers[i].Places);
         }
 
-        return new DecimalSumContext(sum.IsDifference, sum.Numbers.Count, sum.Numbers[0].Places, sum.Numbers[^1].Places, most, fewest) { AllPlaces = all, MostWhole = whole, FirstWhole = sum.Numbers[0].Length - sum.Numbers[0].Places };
+        return new DecimalSumContext(sum.IsDifference, sum.Numbers.Count, sum.Numbers[0].Places, sum.Numbers[^1].Places, most, fewest) { AllPlaces = all, MostWhole = whole, FirstWhole = sum.Numbers[0].Length - sum.Numbers[0].Places, Set = sum.Numbers };
     }
 
     private static int Compare(DecimalNumber first, DecimalNumber second)

@@ -6,11 +6,8 @@ namespace YellowPencil.Core.Procedures.Division;
 /// <param name="DividendLength">Digits of the number divided.</param>
 /// <param name="DivisorLength">Digits of the divisor.</param>
 /// <param name="Form">What is asked for.</param>
-public readonly record struct DivisionContext(int DividendLength, int DivisorLength, QuotientForm Form) : IDecisionContext
-{
-    /// <inheritdoc/>
-    public int? Place => null;
-}
+/// <param name="IsSymmetric">Whether the number divided reads the same from both ends.</param>
+public readonly record struct DivisionContext(int DividendLength, int DivisorLength, QuotientForm Form, bool IsSymmetric = false) : IDecisionContext;
 
 /// <summary>One cycle of a division: divide, multiply, subtract, bring down.</summary>
 public readonly record struct CycleContext : IDecisionContext
@@ -51,6 +48,15 @@ public readonly record struct CycleContext : IDecisionContext
     /// <summary>The next digit of the dividend; -1 where there is none.</summary>
     public required int NextDigit { get; init; }
 
+    /// <summary>The last digit of the dividend.</summary>
+    public required int LastDigit { get; init; }
+
+    /// <summary>The digit after the next; -1 where there is none.</summary>
+    public required int DigitAfterNext { get; init; }
+
+    /// <summary>The product that is taken away; 0 before that.</summary>
+    public long Product { get; init; }
+
     /// <summary>What is left after subtracting; 0 before that.</summary>
     public long Rest { get; init; }
 
@@ -75,7 +81,4 @@ public readonly record struct RestContext(QuotientForm Form, long Rest, long Div
 {
     /// <summary>The last digit of the number divided; -1 where it is not known.</summary>
     public int LastDigit { get; init; } = -1;
-
-    /// <inheritdoc/>
-    public int? Place => null;
 }

@@ -1,3 +1,4 @@
+using System.Numerics;
 using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Procedures.Multiplication;
@@ -100,7 +101,7 @@ public static class DivisionDecisions
     public static readonly Decision<DivisionContext, DivisionDirection> Direction = new("division.direction", "Which digit is divided first?", DivisionDirection.FromLeft)
     {
         [DivisionDirection.FromLeft] = new("from-left", "starts at the left"),
-        [DivisionDirection.FromRight] = new("from-right", "starts with the ones"),
+        [DivisionDirection.FromRight] = new("from-right", "starts with the ones") { Needs = c => !c.IsSymmetric },
         Kinds = WholeKinds,
         Idea = Ideas.LargestPlaceFirst,
     };
@@ -120,8 +121,8 @@ public static class DivisionDecisions
     public static readonly Decision<CycleContext, FirstPart> First = new("division.first-part", "How many digits are divided first?", FirstPart.TakeMore)
     {
         [FirstPart.TakeMore] = new("take-more", "takes one more digit") { Says = c => $"{c.Part} is less than {c.Divisor}: take one more digit." },
-        [FirstPart.Swap] = new("swap", "divides the divisor by the digit"),
-        [FirstPart.LeaveDigitOut] = new("leave-digit-out", "leaves the digit out"),
+        [FirstPart.Swap] = new("swap", "divides the divisor by the digit") { Needs = c => c.Part > 0 },
+        [FirstPart.LeaveDigitOut] = new("leave-digit-out", "leaves the digit out") { Needs = c => c.Part > 0 },
         [FirstPart.WriteOne] = new("write-one", "writes 1"),
         [FirstPart.RoundUpToDivisor] = new("round-up-to-divisor", "takes it for enough, writing 1 and nothing left"),
         Head = c => $"{c.Part} is less than {c.Divisor}",
@@ -137,12 +138,12 @@ public static class DivisionDecisions
     {
         [TooSmall.WriteZero] = new("write-zero", "writes 0 in the quotient"),
         [TooSmall.WriteNothing] = new("write-nothing", "writes nothing in the quotient") { Slip = 2 },
-        [TooSmall.Swap] = new("swap", "divides the divisor by the number at hand"),
+        [TooSmall.Swap] = new("swap", "divides the divisor by the number at hand") { Needs = c => c.Part > 0 },
         [TooSmall.Stop] = new("stop", "stops"),
         [TooSmall.WriteOne] = new("write-one", "writes 1"),
-        [TooSmall.WriteNumberItself] = new("write-number-itself", "writes the number at hand into the quotient"),
-        [TooSmall.WriteZeroForgetNumber] = new("write-zero-forget-number", "writes 0 and forgets the number at hand"),
-        [TooSmall.WriteDigitItself] = new("write-digit-itself", "writes the digit brought down into the quotient"),
+        [TooSmall.WriteNumberItself] = new("write-number-itself", "writes the number at hand into the quotient") { Needs = c => c.Part > 0 },
+        [TooSmall.WriteZeroForgetNumber] = new("write-zero-forget-number", "writes 0 and forgets the number at hand") { Needs = c => c.Part > 0 },
+        [TooSmall.WriteDigitItself] = new("write-digit-itself", "writes the digit brought down into the quotient") { Needs = c => c.Brought > 0 || c.Part > 0 },
         [TooSmall.WriteOneAndMissing] = new("write-one-and-missing", "writes 1 and what is missing to the divisor"),
         [TooSmall.ZeroAfterNext] = new("zero-after-next", "writes the 0 behind the next digit"),
         [TooSmall.WriteTwoZeros] = new("write-two-zeros", "writes two zeros"),
@@ -182,11 +183,11 @@ public static class DivisionDecisions
     public static readonly Decision<CycleContext, TakingProduct> Taking = new("division.subtract", "What is done with the product?", TakingProduct.Subtract)
     {
         [TakingProduct.Subtract] = new("subtract", "takes the product away"),
-        [TakingProduct.ThrowRestAway] = new("throw-rest-away", "throws away what is left"),
-        [TakingProduct.Add] = new("add", "adds the product"),
-        [TakingProduct.KeepProduct] = new("keep-product", "goes on with the product itself"),
-        [TakingProduct.ThrowRestAwayIfLast] = new("throw-rest-away-if-last", "throws away what is left at the end"),
-        [TakingProduct.TensOfDivisorOnly] = new("tens-of-divisor-only", "multiplies the tens of the divisor only"),
+        [TakingProduct.ThrowRestAway] = new("throw-rest-away", "throws away what is left") { Needs = c => c.Part != c.Product },
+        [TakingProduct.Add] = new("add", "adds the product") { Needs = c => c.Product > 0 },
+        [TakingProduct.KeepProduct] = new("keep-product", "goes on with the product itself") { Needs = c => c.Part != 2 * c.Product },
+        [TakingProduct.ThrowRestAwayIfLast] = new("throw-rest-away-if-last", "throws away what is left at the end") { Needs = c => c.IsLast && c.Part != c.Product },
+        [TakingProduct.TensOfDivisorOnly] = new("tens-of-divisor-only", "multiplies the tens of the divisor only") { Needs = c => c.HasLongDivisor && c.Divisor % 10 > 0 && c.Product > 0 },
         Kinds = Kinds,
         Properties = Properties,
         ShowsIn = WorkFields.Cycles.Difference,
@@ -209,14 +210,14 @@ public static class DivisionDecisions
     {
         [BringDown.One] = new("one", "brings down one digit"),
         [BringDown.Stop] = new("stop", "brings nothing down and stops") { Slip = 0.3 },
-        [BringDown.InFront] = new("in-front", "puts the digit brought down in front"),
-        [BringDown.LastDigit] = new("last-digit", "brings down the last digit"),
-        [BringDown.DigitOnly] = new("digit-only", "goes on with the digit brought down alone"),
-        [BringDown.OneAndSkip] = new("one-and-skip", "brings down the digit after the next"),
-        [BringDown.AddedToRest] = new("added-to-rest", "adds the next digit to what is left"),
-        [BringDown.OnesOfRestOnly] = new("ones-of-rest-only", "keeps only the ones of what is left before the next digit"),
-        [BringDown.SkipLast] = new("skip-last", "leaves out the last digit but goes on"),
-        [BringDown.Two] = new("two", "brings two digits down at once"),
+        [BringDown.InFront] = new("in-front", "puts the digit brought down in front") { Needs = c => c.Rest > 0 && !IsSame(c) },
+        [BringDown.LastDigit] = new("last-digit", "brings down the last digit") { Needs = c => c.DigitsLeft > 1 && c.LastDigit != c.NextDigit },
+        [BringDown.DigitOnly] = new("digit-only", "goes on with the digit brought down alone") { Needs = c => c.Rest > 0 },
+        [BringDown.OneAndSkip] = new("one-and-skip", "brings down the digit after the next") { Needs = c => c.DigitsLeft > 1 },
+        [BringDown.AddedToRest] = new("added-to-rest", "adds the next digit to what is left") { Needs = c => c.Rest > 0 },
+        [BringDown.OnesOfRestOnly] = new("ones-of-rest-only", "keeps only the ones of what is left before the next digit") { Needs = c => c.Rest >= 10 },
+        [BringDown.SkipLast] = new("skip-last", "leaves out the last digit but goes on") { Needs = c => c.DigitsLeft == 1 },
+        [BringDown.Two] = new("two", "brings two digits down at once") { Needs = c => c.DigitsLeft > 1 },
         Kinds = Kinds,
         Properties = Properties,
         ShowsIn = WorkFields.Cycles.BroughtDown,
@@ -263,7 +264,7 @@ public static class DivisionDecisions
     {
         [RestWritten.AsRemainder] = new("as-remainder", "writes it as the remainder"),
         [RestWritten.OverDivisor] = new("over-divisor", "writes it over the divisor in lowest terms"),
-        [RestWritten.OverDivisorAsItStands] = new("over-divisor-as-it-stands", "writes it over the divisor as it stands"),
+        [RestWritten.OverDivisorAsItStands] = new("over-divisor-as-it-stands", "writes it over the divisor as it stands") { Needs = c => c.Form != QuotientForm.WithFraction || BigInteger.GreatestCommonDivisor(c.Rest, c.Divisor) > 1 },
         [RestWritten.Drop] = new("drop", "drops it") { Slip = 1 },
         [RestWritten.AsNextDigit] = new("as-next-digit", "writes it as one more digit of the quotient"),
         [RestWritten.AsDecimal] = new("as-decimal", "writes it after a point"),
@@ -281,6 +282,9 @@ public static class DivisionDecisions
         Idea = Ideas.RemainderIsOfDivisor,
         IsTold = true,
     };
+
+    // 5 before 55 is 55 before 5.
+    private static bool IsSame(CycleContext c) => $"{c.NextDigit}{c.Rest}" == $"{c.Rest}{c.NextDigit}";
 
     /// <summary>Those of the cycles, also where they are part of another method, with those of the products and differences in them.</summary>
     public static IReadOnlyList<Decision> InCycles { get; } =

@@ -39,7 +39,7 @@ public sealed class DivisionMethod : Method
     public override void Walk(ItemTask task, MethodRun run)
     {
         var division = (LongDivision)task;
-        var context = new DivisionContext(division.Dividend.Length, division.Divisor.Length, division.AnswerForm);
+        var context = new DivisionContext(division.Dividend.Length, division.Divisor.Length, division.AnswerForm, IsSymmetric(division.Dividend));
         switch (run.Ask(DivisionDecisions.Way, context))
         {
             case DivisionWay.Multiply:
@@ -79,6 +79,13 @@ public sealed class DivisionMethod : Method
         run.Page.Append(SmallNumbers.Text(by == 0 ? 0 : last / by));
         var rest = by == 0 ? 0 : last % by;
         if (rest > 0 && division.AnswerForm == QuotientForm.WithRemainder) run.Page.AppendRemainder(rest);
+    }
+
+    private static bool IsSymmetric(WholeNumber number)
+    {
+        for (var place = 0; place < number.Length / 2; place++)
+            if (number.Digit(place) != number.Digit(number.Length - 1 - place)) return false;
+        return true;
     }
 
     /// <summary>The divisor that is divided by.</summary>

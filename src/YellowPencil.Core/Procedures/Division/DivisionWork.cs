@@ -172,7 +172,7 @@ internal ref struct DivisionWork
         WriteDigit(choice switch { QuotientDigit.CountedOneMore => digit + 1, QuotientDigit.CountedOneFewer => digit - 1, _ => digit });
         var product = CycleArithmetic.Product(run, divisor, digit, Place);
         WriteStep(WorkFields.Cycles.Product, product);
-        Left = run.Ask(DivisionDecisions.Taking, context) switch
+        Left = run.Ask(DivisionDecisions.Taking, context with { Product = product }) switch
         {
             TakingProduct.TensOfDivisorOnly => CycleArithmetic.Difference(run, part, digit * (divisor / 10 * 10), Place),
             TakingProduct.ThrowRestAway => 0,
@@ -341,5 +341,7 @@ internal ref struct DivisionWork
         Rest = rest,
         Taken = used,
         NextDigit = used < digits.Length ? digits[used] : -1,
+        DigitAfterNext = used + 1 < digits.Length ? digits[used + 1] : -1,
+        LastDigit = digits[^1],
     };
 }

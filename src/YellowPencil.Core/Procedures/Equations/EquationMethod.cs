@@ -56,6 +56,8 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
 {
     private const int MostSeen = 1_000_000;
 
+    private const int MostPlaces = 12;
+
     /// <summary>Solves it.</summary>
     public void Walk()
     {
@@ -81,23 +83,16 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         if (!rightLetters.IsZero)
         {
             var areAlone = leftNumbers.IsZero && rightNumbers.IsZero && !leftLetters.IsZero;
-            var way = run.Ask(EquationDecisions.Letters, Pair(leftLetters, rightLetters, true, true) with { AreAlone = areAlone });
-            if (way == LettersMoved.Divided && areAlone)
+            var pair = Pair(leftLetters, rightLetters, true, true) with { AreAlone = areAlone };
+            var way = run.Ask(EquationDecisions.Letters, pair);
+            if (way == LettersMoved.Divided)
             {
                 Write(rightLetters / leftLetters);
                 return;
             }
 
-            leftLetters = way switch
-            {
-                LettersMoved.AddedToLeft => leftLetters + rightLetters,
-                LettersMoved.CrossedOff or LettersMoved.AsNumbersTaken or LettersMoved.AsNumbersAdded => leftLetters,
-                LettersMoved.LargerLessSmaller => Rational.Abs(leftLetters - rightLetters),
-                LettersMoved.RightLessLeft => rightLetters - leftLetters,
-                _ => Together(leftLetters, -rightLetters),
-            };
-            if (way == LettersMoved.AsNumbersTaken) rightNumbers -= rightLetters;
-            if (way == LettersMoved.AsNumbersAdded) rightNumbers += rightLetters;
+            var (letters, toRight) = way == LettersMoved.TakenFromLeft ? (Together(leftLetters, -rightLetters), default) : EquationDecisions.Letters.Result(way, pair, run.School);
+            (leftLetters, rightNumbers) = (letters, rightNumbers + toRight);
             Pass(Side(leftLetters, leftNumbers), Side(default, rightNumbers));
         }
 
@@ -109,7 +104,8 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
 
         if (!leftNumbers.IsZero)
         {
-            var moved = run.Ask(EquationDecisions.Number, Pair(leftNumbers, rightNumbers, true, false));
+            var pair = Pair(leftNumbers, rightNumbers, true, false) with { BeforeLetter = leftLetters };
+            var moved = run.Ask(EquationDecisions.Number, pair);
             if (moved == NumberMoved.AfterDividing)
             {
                 Write(rightNumbers / leftLetters - leftNumbers);
@@ -122,17 +118,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                 return;
             }
 
-            rightNumbers = moved switch
-            {
-                NumberMoved.AddedToRight => rightNumbers + leftNumbers,
-                NumberMoved.Reversed => leftNumbers - rightNumbers,
-                NumberMoved.LargerLessSmaller => Rational.Abs(rightNumbers - leftNumbers),
-                NumberMoved.CrossedOff => rightNumbers,
-                NumberMoved.DividesTheRight => rightNumbers / leftNumbers,
-                NumberMoved.TakenTwice => rightNumbers - leftNumbers - leftNumbers,
-                NumberMoved.RightStays => leftNumbers,
-                _ => Together(rightNumbers, -leftNumbers),
-            };
+            rightNumbers = moved == NumberMoved.TakenFromRight ? Together(rightNumbers, -leftNumbers) : EquationDecisions.Number.Result(moved, pair, run.School);
             Pass(Side(leftLetters, default), Side(default, rightNumbers));
         }
 
@@ -160,30 +146,21 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
             }
 
             var before = side[i].Number;
-            before = run.Ask(EquationDecisions.Before, new InBracket(Seen(before), Seen(bracket[0].Number), bracket[0].HasLetter, 0, i > 0)) switch
-            {
-                BeforeBracket.MinusLost => Rational.Abs(before),
-                BeforeBracket.LeftOut => Rational.Whole(before.Sign),
-                _ => before,
-            };
+            before = run.Do(EquationDecisions.Before, InBracket(before, bracket[0], 0, i));
             for (var at = 0; at < bracket.Count; at++)
             {
                 var term = bracket[at];
-                switch (run.Ask(EquationDecisions.Meets, new InBracket(Seen(before), Seen(term.Number), term.HasLetter, at, i > 0)))
-                {
-                    case MeetsTerm.Copied: terms.Add(term); break;
-                    case MeetsTerm.Added: terms.Add(term with { Number = before + term.Number }); break;
-                    case MeetsTerm.CopiedWithSign: terms.Add(before.Sign < 0 ? term with { Number = -term.Number } : term); break;
-                    case MeetsTerm.AddedToNumbers: terms.Add(term.HasLetter ? term : term with { Number = before + term.Number }); break;
-                    case MeetsTerm.LeftOut: break;
-                    case MeetsTerm.MultipliedSignKept: terms.Add(term with { Number = Rational.Abs(before) * term.Number }); break;
-                    default: terms.Add(term with { Number = Times(before, term.Number) }); break;
-                }
+                var seen = InBracket(before, term, at, i);
+                var way = run.Ask(EquationDecisions.Meets, seen);
+                if (way != MeetsTerm.LeftOut) terms.Add(term with { Number = way == MeetsTerm.Multiplied ? Times(before, term.Number) : EquationDecisions.Meets.Result(way, seen, run.School) });
             }
         }
 
         return terms;
     }
+
+    private static InBracket InBracket(Rational before, SideTerm term, int at, int behind) =>
+        new(Seen(before), Seen(term.Number), term.HasLetter, at, behind > 0) { Factor = before, Term = term.Number };
 
     private Rational Times(Rational one, Rational other)
     {
@@ -202,13 +179,12 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         {
             if (isFirst) sum = term.Number;
             else
-                sum = run.Ask(EquationDecisions.Sum, Pair(sum, term.Number, isLeft, haveLetter)) switch
-                {
-                    SideSum.SizesAdded => Rational.Abs(sum) + Rational.Abs(term.Number),
-                    SideSum.SignOfFirstKept => sum.Sign < 0 ? -(Rational.Abs(sum) + Rational.Abs(term.Number)) : Rational.Abs(sum) + Rational.Abs(term.Number),
-                    SideSum.SizesApart => Rational.Abs(Rational.Abs(sum) - Rational.Abs(term.Number)),
-                    _ => Together(sum, term.Number),
-                };
+            {
+                var pair = Pair(sum, term.Number, isLeft, haveLetter);
+                var way = run.Ask(EquationDecisions.Sum, pair);
+                sum = way == SideSum.WithSigns ? Together(sum, term.Number) : EquationDecisions.Sum.Result(way, pair, run.School);
+            }
+
             isFirst = false;
         }
 
@@ -244,43 +220,14 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
 
         var (a, b) = (Rational.Abs(letters), Rational.Abs(numbers));
         var isNegative = (letters.Sign < 0 || numbers.Sign < 0) && !numbers.IsZero && SignDecisions.IsNegativeAside(run, new SignsContext(numbers.Sign < 0, letters.Sign < 0, b > a, IsQuotient: true));
-        var way = run.Ask(EquationDecisions.Divide, Pair(letters, numbers, true, true));
-        switch (way)
-        {
-            case NumberBefore.TakenAway: Write(numbers - letters); return;
-            case NumberBefore.Added: Write(numbers + letters); return;
-            case NumberBefore.Multiplied: Write(Signed(a * b)); return;
-            case NumberBefore.LargerBySmaller when !b.IsZero: Write(Signed(a > b ? a / b : b / a)); return;
-            case NumberBefore.UpsideDown when !b.IsZero: Write(Signed(a / b)); return;
-            case NumberBefore.WholePart: Write(Signed(Rational.Whole(Quotient()))); return;
-            case NumberBefore.RestBehindPoint when !(b / a).IsWhole:
-                run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{Quotient()}.{(b - a * Rational.Whole(Quotient())).Top}"));
-                return;
-            case NumberBefore.RoundedToWhole: Write(Signed(RootTask.Rounded(b / a, 0))); return;
-            case NumberBefore.RoundedDown: Write(Whole(isAway: isNegative)); return;
-            case NumberBefore.RoundedUp: Write(Whole(isAway: !isNegative)); return;
-            case NumberBefore.OnePlace when !(b / a).IsWhole:
-                run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{RootTask.Written(RootTask.CutOff(b / a, 1), 1)}"));
-                return;
-            case NumberBefore.NotInLowestTerms when a.IsWhole && b.IsWhole && !(b / a).IsWhole:
-                run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{b.Text}/{a.Text}"));
-                return;
-            case NumberBefore.LeftOut: Write(numbers); return;
-            case NumberBefore.SignLost: Write(numbers / a); return;
-            default: Write(Signed(b / a)); return;
-        }
-
-        BigInteger Quotient()
-        {
-            var exact = b / a;
-            return BigInteger.Divide(exact.Top, exact.Bottom);
-        }
-
-        // Away from zero where it is asked for and there is a rest.
-        Rational Whole(bool isAway) => Signed(Rational.Whole(Quotient() + (isAway && !(b / a).IsWhole ? 1 : 0)));
-
-        Rational Signed(Rational size) => isNegative ? -size : size;
+        var pair = Pair(letters, numbers, true, true) with { IsNegative = isNegative };
+        var way = run.Ask(EquationDecisions.Divide, pair);
+        if (way == NumberBefore.NotInLowestTerms) run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{b.Text}/{a.Text}"));
+        else if (way is NumberBefore.RestBehindPoint or NumberBefore.OnePlace) WriteDecimal(EquationDecisions.Divide.Result(way, pair, run.School));
+        else Write(EquationDecisions.Divide.Result(way, pair, run.School));
     }
+
+    private void WriteDecimal(Rational number) => run.Page.Append(task.Canonical($"{(number.Sign < 0 ? "-" : "")}{RootTask.Written(Rational.Abs(number), MostPlaces)}"));
 
     // No letter is left: what stands there is true or false.
     private void Without(Rational left, Rational right)
@@ -320,7 +267,8 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         if (run.Page.Passed.Count == 0 ? line != task.Text["solve ".Length..] : run.Page.Passed[^1] != line) run.Page.Pass(line, isWritten: true);
     }
 
-    private EquationPair Pair(Rational first, Rational second, bool isLeft, bool haveLetter) => new(Seen(first), Seen(second), isLeft, haveLetter) { OnBothSides = task.OnBothSides, HadBrackets = task.HasBrackets };
+    private EquationPair Pair(Rational first, Rational second, bool isLeft, bool haveLetter) =>
+        new(Seen(first), Seen(second), isLeft, haveLetter) { One = first, Other = second, OnBothSides = task.OnBothSides, HadBrackets = task.HasBrackets };
 
     private static int Seen(Rational number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number.IsWhole ? number.Top : number.Top / number.Bottom));
 }

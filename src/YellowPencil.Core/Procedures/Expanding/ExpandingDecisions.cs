@@ -33,9 +33,6 @@ public enum TermSign { AsDue, Plus, Minus, AsFirst, AsSecond, Turned }
 /// <param name="J">Which term of the second bracket, from 0.</param>
 public readonly record struct TermProduct(int First, int FirstPower, int Second, int SecondPower, int I, int J) : IDecisionContext
 {
-    /// <inheritdoc/>
-    public int? Place => null;
-
     /// <summary>Whether a term stands before one bracket.</summary>
     public bool IsBefore { get; init; }
 
@@ -44,6 +41,12 @@ public readonly record struct TermProduct(int First, int FirstPower, int Second,
 
     /// <summary>Whether both brackets differ in a sign only.</summary>
     public bool IsConjugate { get; init; }
+
+    /// <summary>Whether the product has a minus, as it was worked out.</summary>
+    public bool IsNegative { get; init; }
+
+    /// <summary>A size with the sign that is due.</summary>
+    public long WithSign(long size) => First < 0 == Second < 0 ? size : -size;
 
     /// <summary>Whether both terms have the letter.</summary>
     public bool HaveLetters => FirstPower > 0 && SecondPower > 0;
@@ -95,13 +98,13 @@ public static class ExpandingDecisions
         [SquareWay.TermsSquaredPlus] = new("terms-squared-plus", "adds the squares of the terms") { Slip = 2 },
         [SquareWay.TermsSquaredSignKept] = new("terms-squared-sign-kept", "squares the terms and keeps the sign between them"),
         [SquareWay.Doubled] = new("doubled", "doubles the bracket"),
-        [SquareWay.MiddlePlus] = new("middle-plus", "writes a plus in the middle"),
+        [SquareWay.MiddlePlus] = new("middle-plus", "writes a plus in the middle") { Needs = c => c.First < 0 != c.Second < 0 },
         [SquareWay.MiddleOnce] = new("middle-once", "writes the middle product once"),
         [SquareWay.MiddleHalf] = new("middle-half", "writes half of the middle"),
         [SquareWay.TermsSquaredMinus] = new("terms-squared-minus", "takes the squares of the terms from each other"),
-        [SquareWay.MiddleIsLast] = new("middle-is-last", "writes the square of the number in the middle as well"),
-        [SquareWay.LastDoubled] = new("last-doubled", "doubles the number instead of squaring it"),
-        [SquareWay.LastNotSquared] = new("last-not-squared", "does not square the number"),
+        [SquareWay.MiddleIsLast] = new("middle-is-last", "writes the square of the number in the middle as well") { Needs = c => 2 * Math.Abs(c.First) != Math.Abs(c.Second) },
+        [SquareWay.LastDoubled] = new("last-doubled", "doubles the number instead of squaring it") { Needs = c => c.Second != 2 },
+        [SquareWay.LastNotSquared] = new("last-not-squared", "does not square the number") { Needs = c => c.Second != 1 },
         Kinds = [new("always", "always", _ => true), new("difference", "in the square of a difference", c => c.First < 0 != c.Second < 0), new("sum", "in the square of a sum", c => c.First < 0 == c.Second < 0)],
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.SquareIsAProduct,
@@ -124,27 +127,27 @@ public static class ExpandingDecisions
     };
 
     /// <summary>Is a product made?</summary>
-    public static readonly Decision<TermProduct, ProductMade> Made = new("expanding.product-made", "Is this product made?", ProductMade.Made)
+    public static readonly Decision<TermProduct, ProductMade, (long Number, int Power)> Made = new("expanding.product-made", "Is this product made?", ProductMade.Made)
     {
-        [ProductMade.Made] = new("made", "makes every product"),
-        [ProductMade.LeftOut] = new("left-out", "leaves a product out") { SlipIn = c => c.J > 0 || c.I > 0 ? 1 : 0 },
-        [ProductMade.OtherCopied] = new("other-copied", "copies the term of the bracket"),
-        [ProductMade.OtherCopiedWithSign] = new("other-copied-with-sign", "copies the term of the bracket with the sign before it"),
-        [ProductMade.AddedWhereLike] = new("added-where-like", "adds to a like term and copies the others"),
+        [ProductMade.Made] = new("made", "makes every product", c => ((long)c.First * c.Second, c.FirstPower + c.SecondPower)),
+        [ProductMade.LeftOut] = new("left-out", "leaves a product out", _ => (0, 0)) { SlipIn = c => c.J > 0 || c.I > 0 ? 1 : 0 },
+        [ProductMade.OtherCopied] = new("other-copied", "copies the term of the bracket", c => (c.Second, c.SecondPower)),
+        [ProductMade.OtherCopiedWithSign] = new("other-copied-with-sign", "copies the term of the bracket with the sign before it", c => (c.First < 0 ? -c.Second : c.Second, c.SecondPower)),
+        [ProductMade.AddedWhereLike] = new("added-where-like", "adds to a like term and copies the others", c => (c.FirstPower == c.SecondPower ? c.First + c.Second : c.Second, c.SecondPower)),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.EachTermByEach,
     };
 
     /// <summary>What becomes of the numbers?</summary>
-    public static readonly Decision<TermProduct, NumbersWay> Numbers = new("expanding.numbers", "What becomes of the numbers of two terms?", NumbersWay.Multiplied)
+    public static readonly Decision<TermProduct, NumbersWay, long> Numbers = new("expanding.numbers", "What becomes of the numbers of two terms?", NumbersWay.Multiplied)
     {
-        [NumbersWay.Multiplied] = new("multiplied", "multiplies the numbers"),
-        [NumbersWay.Added] = new("added", "adds the numbers with their signs"),
-        [NumbersWay.SizesAdded] = new("sizes-added", "adds the sizes of the numbers") { Slip = 0.7 },
-        [NumbersWay.FirstOnly] = new("first-only", "writes the size of the first number only"),
-        [NumbersWay.SecondOnly] = new("second-only", "writes the size of the second number only"),
-        [NumbersWay.LetterCountsAsOne] = new("letter-counts-as-one", "writes the plain number and passes over the one before the letter") { Needs = c => c.AreMixed },
+        [NumbersWay.Multiplied] = new("multiplied", "multiplies the numbers", c => (long)c.First * c.Second),
+        [NumbersWay.Added] = new("added", "adds the numbers with their signs", c => c.First + c.Second),
+        [NumbersWay.SizesAdded] = new("sizes-added", "adds the sizes of the numbers", c => c.WithSign((long)Math.Abs(c.First) + Math.Abs(c.Second))) { Slip = 0.7 },
+        [NumbersWay.FirstOnly] = new("first-only", "writes the size of the first number only", c => c.WithSign(Math.Abs(c.First))),
+        [NumbersWay.SecondOnly] = new("second-only", "writes the size of the second number only", c => c.WithSign(Math.Abs(c.Second))),
+        [NumbersWay.LetterCountsAsOne] = new("letter-counts-as-one", "writes the plain number and passes over the one before the letter", c => c.AreMixed ? c.WithSign(Math.Abs(c.FirstPower == 0 ? c.First : c.Second)) : null),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.NumbersTimesPowersPlus,
@@ -160,26 +163,26 @@ public static class ExpandingDecisions
     };
 
     /// <summary>Which sign does the product get?</summary>
-    public static readonly Decision<TermProduct, TermSign> Sign = new("expanding.sign", "Which sign does this product get?", TermSign.AsDue)
+    public static readonly Decision<TermProduct, TermSign, bool> Sign = new("expanding.sign", "Which sign does this product get?", TermSign.AsDue)
     {
-        [TermSign.AsDue] = new("as-due", "gives each product the sign of its terms"),
-        [TermSign.Plus] = new("plus", "writes a plus"),
-        [TermSign.Minus] = new("minus", "writes a minus"),
-        [TermSign.AsFirst] = new("as-first", "keeps the sign of the first term"),
-        [TermSign.AsSecond] = new("as-second", "keeps the sign of the second term"),
-        [TermSign.Turned] = new("turned", "turns the sign"),
+        [TermSign.AsDue] = new("as-due", "gives each product the sign of its terms", c => c.IsNegative),
+        [TermSign.Plus] = new("plus", "writes a plus", _ => false),
+        [TermSign.Minus] = new("minus", "writes a minus", _ => true),
+        [TermSign.AsFirst] = new("as-first", "keeps the sign of the first term", c => c.First < 0),
+        [TermSign.AsSecond] = new("as-second", "keeps the sign of the second term", c => c.Second < 0),
+        [TermSign.Turned] = new("turned", "turns the sign", c => !c.IsNegative),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
     };
 
     /// <summary>What becomes of the letters?</summary>
-    public static readonly Decision<TermProduct, LettersWay> Letters = new("expanding.letters", "What becomes of the letters of two terms?", LettersWay.PowersAdded)
+    public static readonly Decision<TermProduct, LettersWay, (int Power, int Times)> Letters = new("expanding.letters", "What becomes of the letters of two terms?", LettersWay.PowersAdded)
     {
-        [LettersWay.PowersAdded] = new("powers-added", "adds the powers of the letter"),
-        [LettersWay.LetterLost] = new("letter-lost", "loses the letter") { Needs = c => !c.AreNumbers },
-        [LettersWay.PowerStays] = new("power-stays", "keeps one letter without raising its power") { Needs = c => c.HaveLetters, SlipIn = c => c.HaveLetters ? 1 : 0 },
-        [LettersWay.PowersMultiplied] = new("powers-multiplied", "multiplies the powers") { Needs = c => c.HaveLetters },
-        [LettersWay.TwoOfTheLetter] = new("two-of-the-letter", "makes two of the letter where it meets itself") { Needs = c => c.HaveLetters },
+        [LettersWay.PowersAdded] = new("powers-added", "adds the powers of the letter", c => (c.FirstPower + c.SecondPower, 1)),
+        [LettersWay.LetterLost] = new("letter-lost", "loses the letter", c => (Math.Min(c.FirstPower, c.SecondPower), 1)),
+        [LettersWay.PowerStays] = new("power-stays", "keeps one letter without raising its power", c => (Math.Max(c.FirstPower, c.SecondPower), 1)) { SlipIn = c => c.HaveLetters ? 1 : 0 },
+        [LettersWay.PowersMultiplied] = new("powers-multiplied", "multiplies the powers", c => c.HaveLetters ? (c.FirstPower * c.SecondPower, 1) : null),
+        [LettersWay.TwoOfTheLetter] = new("two-of-the-letter", "makes two of the letter where it meets itself", c => c.HaveLetters ? (Math.Max(c.FirstPower, c.SecondPower), 2) : null),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.EachTermByEach,

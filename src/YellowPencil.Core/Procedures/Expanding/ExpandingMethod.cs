@@ -153,24 +153,9 @@ public sealed class ExpandingMethod : Method
         }
 
         var number = Number(run, one, other, context);
-        number = run.Ask(ExpandingDecisions.Sign, context) switch
-        {
-            TermSign.Plus => BigInteger.Abs(number),
-            TermSign.Minus => -BigInteger.Abs(number),
-            TermSign.AsFirst => one.Number.Sign < 0 ? -BigInteger.Abs(number) : BigInteger.Abs(number),
-            TermSign.AsSecond => other.Number.Sign < 0 ? -BigInteger.Abs(number) : BigInteger.Abs(number),
-            TermSign.Turned => -number,
-            _ => number,
-        };
-        var letters = run.Ask(ExpandingDecisions.Letters, context);
-        if (letters == LettersWay.TwoOfTheLetter) number *= 2;
-        var power = letters switch
-        {
-            LettersWay.LetterLost => Math.Min(one.Power, other.Power),
-            LettersWay.PowerStays or LettersWay.TwoOfTheLetter => Math.Max(one.Power, other.Power),
-            LettersWay.PowersMultiplied => one.Power * other.Power,
-            _ => one.Power + other.Power,
-        };
+        number = BigInteger.Abs(number) * (run.Do(ExpandingDecisions.Sign, context with { IsNegative = number.Sign < 0 }) ? -1 : 1);
+        var (power, times) = run.Do(ExpandingDecisions.Letters, context);
+        number *= times;
         terms.Add(new PolyTerm(number, Math.Min(PolynomialText.MostPower, power)));
     }
 

@@ -112,23 +112,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         var product = way == TwoNumbers.ProductOfLastOnly ? c : a * (long)c;
         if (school == FactoringSchool.MiddleAndGap && way is TwoNumbers.SumAndProduct or TwoNumbers.ProductOfLastOnly or TwoNumbers.MiddleReadPositive)
             return ByGap(seen, front, sum, product, isPutAsTheyAre: way == TwoNumbers.ProductOfLastOnly);
-        (long One, long Other)? found = way switch
-        {
-            TwoNumbers.SumOnly => (1, b - 1),
-            TwoNumbers.OneAndLastAsWritten => (1, c),
-            TwoNumbers.LastAndOneAsWritten => (c, 1),
-            TwoNumbers.MiddleAndOne => (b, 1),
-            TwoNumbers.MiddleAndLast => (b, c),
-            TwoNumbers.HalvesOfMiddle => b % 2 == 0 ? (b / 2, b / 2) : null,
-            TwoNumbers.RootsOfLast => RootOfLast(b, c),
-            TwoNumbers.DifferenceForSum => c > 0 ? Apart(b, product) ?? Factors.Pair(a, b, c) : Factors.Pair(a, b, c),
-            TwoNumbers.NearestPair => NearestPair(product, b),
-            TwoNumbers.FirstPairOfProduct => FirstPair(product, b, from: 2),
-            TwoNumbers.FirstWithOne => FirstPair(product, b, from: 1),
-            TwoNumbers.OneAndLast => FirstPair(c, b, from: 1),
-            TwoNumbers.ProductOfLastOnly => Factors.Pair(1, b, c),
-            _ => Factors.Pair(a, sum, c),
-        };
+        NumberPair? found = FactoringDecisions.Numbers.Result(way, seen, run.School) is { IsFound: true } numbers ? numbers : null;
         if (run.Recording) run.Trials += school == FactoringSchool.CrossAndBox ? PairsTried(product, found) : 0;
         if (found is not { } pair)
         {
@@ -136,9 +120,9 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
             return null;
         }
 
-        var (one, other) = Signed(seen, pair);
+        var (one, other) = run.Do(FactoringDecisions.Signs, seen with { Pair = pair });
         if (run.Page.KeepsMarks && school == FactoringSchool.CrossAndBox) WriteCross(sum, product, one, other);
-        return way is TwoNumbers.MiddleAndLast or TwoNumbers.OneAndLastAsWritten or TwoNumbers.LastAndOneAsWritten or TwoNumbers.OneAndLast or TwoNumbers.ProductOfLastOnly
+        return pair.StayAsTheyAre
             ? AsTheyAre(seen, front, one, other)
             : WithFirst(seen, front, one, other);
     }
@@ -150,8 +134,8 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
     private Factors? IntoBrackets(Quadratic seen, int front, (Rational One, Rational Other) numbers, bool isInBrackets = false, bool isPutAsTheyAre = false)
     {
         if (!numbers.One.IsWhole || !numbers.Other.IsWhole) return Factors.WithFractions(front, seen.A, numbers.One, numbers.Other);
-        var pair = ((long)numbers.One.Top, (long)numbers.Other.Top);
-        var (one, other) = isInBrackets || seen.B == 0 ? pair : Signed(seen, pair);
+        var pair = new NumberPair((long)numbers.One.Top, (long)numbers.Other.Top);
+        var (one, other) = isInBrackets || seen.B == 0 ? pair : run.Do(FactoringDecisions.Signs, seen with { Pair = pair });
         return isPutAsTheyAre ? AsTheyAre(seen, front, one, other) : WithFirst(seen, front, one, other);
     }
 
@@ -161,12 +145,9 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         var stage = task.Stage;
         var (middle, squared) = new GapSteps(run, seen).MiddleAndSquared(Rational.Whole(sum), new Rational(sum, 2), Rational.Whole(product), stage);
         if (squared.Sign < 0) return null;
-        var gap = stage?.Gap ?? run.Ask(GapDecisions.Root, seen) switch
-        {
-            GapRoot.NotRooted => squared,
-            GapRoot.Halved => squared / Rational.Whole(2),
-            _ => NumberSentence.RootOf(squared),
-        };
+        seen = seen with { Squared = squared };
+        var way = stage?.Gap is null ? run.Ask(GapDecisions.Root, seen) : GapRoot.Rooted;
+        var gap = stage?.Gap ?? (way == GapRoot.Rooted ? NumberSentence.RootOf(squared) : GapDecisions.Root.Result(way, seen, run.School));
         if (gap is not { } found) return null;
         if (stage?.Gap is null) GapSteps.Write(run, GapSteps.GapPart, "g", found);
         var (plus, minus) = (middle + found, middle - found);
@@ -179,7 +160,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         };
     }
 
-    private static int PairsTried(long product, (long One, long Other)? found)
+    private static int PairsTried(long product, NumberPair? found)
     {
         var (tried, size) = (0, Math.Abs(product));
         for (long one = 1; one * one <= size; one++)
@@ -220,26 +201,6 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         foreach (var (number, part) in new[] { sum, product, one, other }.Select((n, i) => (n, i))) run.Page.Write(WorkFields.Cross.Part(part), null, number.ToString(CultureInfo.InvariantCulture));
     }
 
-    // Both numbers with the signs that the student gives them.
-    private (long One, long Other) Signed(Quadratic seen, (long One, long Other) pair)
-    {
-        var (one, other) = pair;
-        var (b, c) = (seen.B, seen.C);
-        var (small, large) = (Math.Abs(one), Math.Abs(other));
-        return run.Ask(FactoringDecisions.Signs, seen) switch
-        {
-            TwoSigns.Exchanged => (-one, -other),
-            TwoSigns.BothMinus => (-small, -large),
-            TwoSigns.BothPlus => (small, large),
-            TwoSigns.BothOfMiddle => (small * Math.Sign(b), large * Math.Sign(b)),
-            TwoSigns.LargerMinus => Math.Abs(one) > Math.Abs(other) ? (-large, small) : (small, -large),
-            TwoSigns.SmallerMinus => (-small, large),
-            TwoSigns.BothOfLast => (small * Math.Sign(c), large * Math.Sign(c)),
-            TwoSigns.Copied => (small * Math.Sign(b), large * Math.Sign(c)),
-            _ => (one, other),
-        };
-    }
-
     private Factors? WithFirst(Quadratic seen, int front, long one, long other)
     {
         if (run.Page.KeepsMarks) PassNumbers(seen, one, other);
@@ -259,7 +220,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
     private Factors? FirstShared(Quadratic seen, int front, long one, long other)
     {
         long a = seen.A;
-        var way = run.Ask(FactoringDecisions.First, seen);
+        var way = run.Ask(FactoringDecisions.First, seen with { Pair = new(one, other) });
         if (a == 1) return Of(front, Factors.Linear(1, one), Factors.Linear(1, way == FirstNumber.SecondSidePlus ? Math.Abs(other) : other));
         switch (way)
         {
@@ -280,35 +241,5 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
 
     private static IReadOnlyList<PolyTerm> Exchanged(IReadOnlyList<PolyTerm> first, IReadOnlyList<PolyTerm> second) => [first[0], second[^1]];
 
-    private static (long One, long Other)? RootOfLast(int b, int c) => RootTask.Root(Math.Abs(c)) is var root && root * root == Math.Abs(c) ? ((long)root * Math.Sign(b), (long)root * Math.Sign(b)) : null;
-
-    // Two numbers with a product and a difference; both get the sign of what they should add up to but for the smaller.
-    private static (long One, long Other)? Apart(int b, long product)
-    {
-        for (long one = 1; one * one <= product; one++)
-            if (product % one == 0 && product / one - one == Math.Abs(b)) return (-one * Math.Sign(b), product / one * Math.Sign(b));
-        return null;
-    }
-
-    private static (long One, long Other)? NearestPair(long product, int b)
-    {
-        var one = (long)RootTask.Root(Math.Abs(product));
-        while (one > 1 && product % one != 0) one--;
-        return FirstPair(product, b, Math.Max(1, one));
-    }
-
     private static Factors Of(int front, IReadOnlyList<PolyTerm> one, IReadOnlyList<PolyTerm> other) => new(new PolyTerm(front, 0), [one, other]);
-
-    // The first two numbers with a product, whatever their sum; the larger gets the sign of the middle.
-    private static (long One, long Other)? FirstPair(long product, int b, long from)
-    {
-        var size = Math.Abs(product);
-        for (var one = from; one * one <= size; one++)
-            if (size % one == 0) return Signed(one, size / one);
-        return Signed(1, size);
-
-        (long, long) Signed(long one, long other) => product > 0
-            ? b < 0 ? (-one, -other) : (one, other)
-            : b < 0 ? (one, -other) : (-one, other);
-    }
 }

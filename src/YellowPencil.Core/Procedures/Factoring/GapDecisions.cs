@@ -1,4 +1,5 @@
 using YellowPencil.Core.Knowledge;
+using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Factoring;
@@ -37,37 +38,37 @@ public static class GapDecisions
     ];
 
     /// <summary>Where is the middle?</summary>
-    public static readonly Decision<Quadratic, GapMiddle> Middle = new("factoring.gap-middle", "What lies half-way between the two numbers?", GapMiddle.HalfOfMiddle)
+    public static readonly Decision<Quadratic, GapMiddle, Rational> Middle = new("factoring.gap-middle", "What lies half-way between the two numbers?", GapMiddle.HalfOfMiddle)
     {
-        [GapMiddle.HalfOfMiddle] = new("half-of-middle", "takes half of the middle"),
-        [GapMiddle.WholeMiddle] = new("whole-middle", "takes the whole middle") { Needs = q => q.B != 0 },
-        [GapMiddle.LeftOut] = new("left-out", "leaves the middle out") { Needs = q => q.B != 0 },
-        [GapMiddle.SignTurned] = new("sign-turned", "turns the sign of the middle round") { Needs = q => q.B != 0 },
-        [GapMiddle.FirstNumberPassedOver] = new("first-number-passed-over", "passes over the first number when halving the middle") { Needs = q => q.B != 0 && q.A != 1 },
+        [GapMiddle.HalfOfMiddle] = new("half-of-middle", "takes half of the middle", q => q.Wanted.Sum * new Rational(1, 2)),
+        [GapMiddle.WholeMiddle] = new("whole-middle", "takes the whole middle", q => q.Wanted.Sum),
+        [GapMiddle.LeftOut] = new("left-out", "leaves the middle out", _ => default(Rational)),
+        [GapMiddle.SignTurned] = new("sign-turned", "turns the sign of the middle round", q => -(q.Wanted.Sum * new Rational(1, 2))),
+        [GapMiddle.FirstNumberPassedOver] = new("first-number-passed-over", "passes over the first number when halving the middle", q => q.Wanted.Sum * new Rational(q.A, 2)),
         ShowsIn = WorkFields.Gap.Part(0),
         Kinds = Kinds,
         Idea = Ideas.HalfWayBetween,
     };
 
     /// <summary>What is the square of the gap?</summary>
-    public static readonly Decision<Quadratic, GapSquared> Squared = new("factoring.gap-squared", "What is the square of the gap?", GapSquared.MiddleSquaredLessLast)
+    public static readonly Decision<Quadratic, GapSquared, Rational> Squared = new("factoring.gap-squared", "What is the square of the gap?", GapSquared.MiddleSquaredLessLast)
     {
-        [GapSquared.MiddleSquaredLessLast] = new("middle-squared-less-last", "takes the last number from the square of the half"),
-        [GapSquared.LastLessMiddleSquared] = new("last-less-middle-squared", "takes the square of the half from the last number"),
-        [GapSquared.Together] = new("together", "adds the square of the half and the last number") { Slip = 1 },
-        [GapSquared.MiddleNotSquared] = new("middle-not-squared", "does not square the half"),
-        [GapSquared.LastOnly] = new("last-only", "takes the last number alone"),
+        [GapSquared.MiddleSquaredLessLast] = new("middle-squared-less-last", "takes the last number from the square of the half", q => q.Middle * q.Middle - q.Wanted.Product),
+        [GapSquared.LastLessMiddleSquared] = new("last-less-middle-squared", "takes the square of the half from the last number", q => q.Wanted.Product - q.Middle * q.Middle),
+        [GapSquared.Together] = new("together", "adds the square of the half and the last number", q => q.Middle * q.Middle + q.Wanted.Product) { Slip = 1 },
+        [GapSquared.MiddleNotSquared] = new("middle-not-squared", "does not square the half", q => q.Middle - q.Wanted.Product),
+        [GapSquared.LastOnly] = new("last-only", "takes the last number alone", q => q.Wanted.Product),
         ShowsIn = WorkFields.Gap.Part(1),
         Kinds = Kinds,
         Idea = Ideas.SignBelongsToNumber,
     };
 
     /// <summary>What is the gap?</summary>
-    public static readonly Decision<Quadratic, GapRoot> Root = new("factoring.gap-root", "What is the gap, when its square is known?", GapRoot.Rooted)
+    public static readonly Decision<Quadratic, GapRoot, Rational> Root = new("factoring.gap-root", "What is the gap, when its square is known?", GapRoot.Rooted)
     {
-        [GapRoot.Rooted] = new("rooted", "roots the square of the gap"),
-        [GapRoot.NotRooted] = new("not-rooted", "writes the square of the gap without rooting it") { Slip = 1 },
-        [GapRoot.Halved] = new("halved", "halves the square of the gap"),
+        [GapRoot.Rooted] = new("rooted", "roots the square of the gap", q => NumberSentence.RootOf(q.Squared) ?? Rational.Whole(-1)),
+        [GapRoot.NotRooted] = new("not-rooted", "writes the square of the gap without rooting it", q => q.Squared) { Slip = 1 },
+        [GapRoot.Halved] = new("halved", "halves the square of the gap", q => q.Squared * new Rational(1, 2)),
         Kinds = Kinds,
         Idea = Ideas.RootUndoesSquare,
     };
@@ -85,8 +86,8 @@ public static class GapDecisions
     public static readonly Decision<Quadratic, GapSides> Sides = new("factoring.gap-sides", "On which sides of the middle is the gap taken?", GapSides.Both)
     {
         [GapSides.Both] = new("both", "takes the gap on both sides"),
-        [GapSides.PlusTwice] = new("plus-twice", "writes plus in both brackets") { Slip = 1 },
-        [GapSides.MinusTwice] = new("minus-twice", "writes minus in both brackets"),
+        [GapSides.PlusTwice] = new("plus-twice", "writes plus in both brackets") { Slip = 1, Needs = q => !q.Squared.IsZero },
+        [GapSides.MinusTwice] = new("minus-twice", "writes minus in both brackets") { Needs = q => !q.Squared.IsZero },
         [GapSides.OneOnly] = new("one-only", "writes one bracket only"),
         Kinds = Kinds,
         Idea = Ideas.HalfWayBetween,

@@ -30,6 +30,7 @@ internal readonly struct GapWork(MethodRun run, FactoringTask task)
             }
         }
 
+        seen = seen with { Squared = squared };
         var root = task.Stage?.Gap is null ? run.Ask(GapDecisions.Root, seen) : GapRoot.Rooted;
         var ends = run.Ask(GapDecisions.Sides, seen) switch
         {
@@ -74,17 +75,12 @@ internal readonly struct GapSteps(MethodRun run, Quadratic seen)
     /// <param name="known">What is known.</param>
     public (Rational Middle, Rational Squared) MiddleAndSquared(Rational sum, Rational half, Rational product, FactoringStage? known)
     {
-        var middle = known is { IsBegun: true } ? known.Middle ?? half : run.Ask(GapDecisions.Middle, seen) switch
-        {
-            GapMiddle.WholeMiddle => sum,
-            GapMiddle.LeftOut => default,
-            GapMiddle.SignTurned => -half,
-            GapMiddle.FirstNumberPassedOver => half * Rational.Whole(seen.A),
-            _ => Halved(sum, half),
-        };
+        var wanted = seen with { Wanted = (sum, product) };
+        var middle = known is { IsBegun: true } ? known.Middle ?? half
+            : run.Ask(GapDecisions.Middle, wanted) is var way && way == GapMiddle.HalfOfMiddle ? Halved(sum, half) : GapDecisions.Middle.Result(way, wanted, run.School);
         if (known is not { IsBegun: true }) Write(run, MiddlePart, "m", middle);
         if (known?.Squared is { } given) return (middle, given);
-        var squared = run.Ask(GapDecisions.Squared, seen) switch
+        var squared = run.Ask(GapDecisions.Squared, wanted with { Middle = middle }) switch
         {
             GapSquared.LastLessMiddleSquared => Sum(product, -Square(middle)),
             GapSquared.Together => Sum(Square(middle), product),

@@ -3,6 +3,19 @@ using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Core.Procedures.Fractions;
 
+/// <summary>Wholes with a fraction beside them, as they are written.</summary>
+/// <param name="Whole">The wholes.</param>
+/// <param name="Top">The numerator.</param>
+/// <param name="Bottom">The denominator.</param>
+public readonly record struct MixedParts(long Whole, long Top, long Bottom)
+{
+    /// <summary>A fraction of nothing is not written, whatever its denominator.</summary>
+    public bool Equals(MixedParts other) => Whole == other.Whole && Top == other.Top && (Top == 0 || Bottom == other.Bottom);
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => HashCode.Combine(Whole, Top);
+}
+
 /// <summary>Two fractions that are to be put together, as the student sees them.</summary>
 /// <param name="FirstTop">The numerator of the first.</param>
 /// <param name="FirstBottom">The denominator of the first.</param>
@@ -12,9 +25,6 @@ namespace YellowPencil.Core.Procedures.Fractions;
 /// <param name="HasWholes">Whether there are whole parts beside them.</param>
 public readonly record struct FractionPair(int FirstTop, int FirstBottom, int SecondTop, int SecondBottom, bool IsDifference, bool HasWholes) : IDecisionContext
 {
-    /// <inheritdoc/>
-    public int? Place => null;
-
     /// <summary>Whether the denominators were different before and have been made the same.</summary>
     public bool WereChanged { get; init; }
 
@@ -27,6 +37,9 @@ public readonly record struct FractionPair(int FirstTop, int FirstBottom, int Se
     /// <summary>The largest number that divides both denominators.</summary>
     public int Common => (int)BigInteger.GreatestCommonDivisor(FirstBottom, SecondBottom);
 
+    /// <summary>The least denominator that both can get.</summary>
+    public int Least => FirstBottom / Common * SecondBottom;
+
     /// <summary>Whether the first fraction is the smaller.</summary>
     public bool FirstIsSmaller => (long)FirstTop * SecondBottom < (long)SecondTop * FirstBottom;
 }
@@ -38,9 +51,6 @@ public readonly record struct FractionPair(int FirstTop, int FirstBottom, int Se
 /// <param name="As">The denominator for which the numerators are made: mostly the same.</param>
 public readonly record struct FractionChange(FractionPair Pair, bool IsFirst, int To, int As) : IDecisionContext
 {
-    /// <inheritdoc/>
-    public int? Place => null;
-
     /// <summary>Its numerator.</summary>
     public int Top => IsFirst ? Pair.FirstTop : Pair.SecondTop;
 
@@ -79,9 +89,6 @@ public readonly record struct FractionChange(FractionPair Pair, bool IsFirst, in
 /// <param name="IsAlone">Whether the whole parts are in it, or there are none.</param>
 public readonly record struct FractionResult(int Top, int Bottom, bool IsDifference, bool HasWholes, bool IsAlone) : IDecisionContext
 {
-    /// <inheritdoc/>
-    public int? Place => null;
-
     /// <summary>The largest number that divides both parts.</summary>
     public int Common => (int)BigInteger.GreatestCommonDivisor(Top, Bottom);
 

@@ -114,16 +114,16 @@ public static class FractionDecisions
     };
 
     /// <summary>Which common denominator?</summary>
-    public static readonly Decision<FractionPair, CommonBottom> Common = new("fractions.common", "Which denominator do both get?", CommonBottom.Least)
+    public static readonly Decision<FractionPair, CommonBottom, (int Bottom, int For)> Common = new("fractions.common", "Which denominator do both get?", CommonBottom.Least)
     {
-        [CommonBottom.Least] = new("least", "takes the least common denominator"),
-        [CommonBottom.Product] = new("product", "takes the product of the denominators"),
-        [CommonBottom.Sum] = new("sum", "takes the sum of the denominators"),
-        [CommonBottom.Larger] = new("larger", "takes the larger denominator"),
-        [CommonBottom.Smaller] = new("smaller", "takes the smaller denominator"),
-        [CommonBottom.LargestDivisor] = new("largest-divisor", "takes the largest number that divides both denominators") { Needs = p => p.Common > 1 },
-        [CommonBottom.TwiceLarger] = new("twice-larger", "takes twice the larger denominator"),
-        [CommonBottom.ProductBelowOnly] = new("product-below-only", "writes the product of the denominators and multiplies the numerators as for the least common one") { Needs = p => p.Common > 1 },
+        [CommonBottom.Least] = new("least", "takes the least common denominator", p => Both(p.Least)),
+        [CommonBottom.Product] = new("product", "takes the product of the denominators", p => Both(p.FirstBottom * p.SecondBottom)),
+        [CommonBottom.Sum] = new("sum", "takes the sum of the denominators", p => Both(p.FirstBottom + p.SecondBottom)),
+        [CommonBottom.Larger] = new("larger", "takes the larger denominator", p => Both(Math.Max(p.FirstBottom, p.SecondBottom))),
+        [CommonBottom.Smaller] = new("smaller", "takes the smaller denominator", p => Both(Math.Min(p.FirstBottom, p.SecondBottom))),
+        [CommonBottom.LargestDivisor] = new("largest-divisor", "takes the largest number that divides both denominators", p => p.Common > 1 ? Both(p.Common) : null),
+        [CommonBottom.TwiceLarger] = new("twice-larger", "takes twice the larger denominator", p => Both(2 * Math.Max(p.FirstBottom, p.SecondBottom))),
+        [CommonBottom.ProductBelowOnly] = new("product-below-only", "writes the product of the denominators and multiplies the numerators as for the least common one", p => (p.FirstBottom * p.SecondBottom, p.Least)),
         TaughtIn = (_, school) => school.Of(School.Fractions) == FractionSchool.ProductOfDenominators ? CommonBottom.Product : CommonBottom.Least,
         Kinds = Pairs,
         ShowsIn = WorkFields.Lines,
@@ -131,18 +131,18 @@ public static class FractionDecisions
     };
 
     /// <summary>What becomes of the numerator?</summary>
-    public static readonly Decision<FractionChange, TopChange> Change = new("fractions.new-top", "What becomes of the numerator when the denominator changes?", TopChange.Multiplied)
+    public static readonly Decision<FractionChange, TopChange, long> Change = new("fractions.new-top", "What becomes of the numerator when the denominator changes?", TopChange.Multiplied)
     {
-        [TopChange.Multiplied] = new("multiplied", "multiplies the numerator by what the denominator was multiplied by"),
-        [TopChange.Left] = new("left", "leaves the numerator as it is") { Needs = c => c.By != 1, SlipIn = c => c.By == 1 ? 0 : 2 },
-        [TopChange.MultiplierAdded] = new("multiplier-added", "adds to the numerator what the denominator was multiplied by") { SlipIn = c => c.By == 1 ? 0 : 0.3 },
-        [TopChange.DifferenceAdded] = new("difference-added", "adds to the numerator what was added to the denominator"),
-        [TopChange.MultiplierAlone] = new("multiplier-alone", "writes what the denominator was multiplied by as the numerator"),
-        [TopChange.OthersMultiplier] = new("others-multiplier", "multiplies the numerator by the other fraction’s multiplier") { Needs = c => c.By != c.OtherBy },
-        [TopChange.OwnBottom] = new("own-bottom", "multiplies the numerator by its own denominator"),
-        [TopChange.NewBottom] = new("new-bottom", "multiplies the numerator by the new denominator"),
-        [TopChange.OthersTop] = new("others-top", "multiplies by the other numerator"),
-        [TopChange.OthersBottom] = new("others-bottom", "multiplies the numerator by the other denominator") { Needs = c => c.By != c.OtherBottom },
+        [TopChange.Multiplied] = new("multiplied", "multiplies the numerator by what the denominator was multiplied by", c => (long)c.Top * c.By),
+        [TopChange.Left] = new("left", "leaves the numerator as it is", c => c.Top) { SlipIn = c => c.By == 1 ? 0 : 2 },
+        [TopChange.MultiplierAdded] = new("multiplier-added", "adds to the numerator what the denominator was multiplied by", c => c.Changes ? c.Top + c.By : c.Top) { SlipIn = c => c.By == 1 ? 0 : 0.3 },
+        [TopChange.DifferenceAdded] = new("difference-added", "adds to the numerator what was added to the denominator", c => Math.Max(0, c.Top + c.To - c.Bottom)),
+        [TopChange.MultiplierAlone] = new("multiplier-alone", "writes what the denominator was multiplied by as the numerator", c => c.Changes ? c.By : c.Top),
+        [TopChange.OthersMultiplier] = new("others-multiplier", "multiplies the numerator by the other fraction’s multiplier", c => (long)c.Top * c.OtherBy),
+        [TopChange.OwnBottom] = new("own-bottom", "multiplies the numerator by its own denominator", c => c.Changes ? (long)c.Top * c.Bottom : c.Top),
+        [TopChange.NewBottom] = new("new-bottom", "multiplies the numerator by the new denominator", c => c.Changes ? (long)c.Top * c.To : c.Top),
+        [TopChange.OthersTop] = new("others-top", "multiplies by the other numerator", c => (long)c.Top * c.OtherTop),
+        [TopChange.OthersBottom] = new("others-bottom", "multiplies the numerator by the other denominator", c => (long)c.Top * c.OtherBottom),
         Kinds = Changes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.BothPartsAlike,
@@ -158,13 +158,13 @@ public static class FractionDecisions
     };
 
     /// <summary>What is done with the numerators?</summary>
-    public static readonly Decision<FractionPair, TopsTogether> Tops = new("fractions.tops", "What is done with the numerators?", TopsTogether.AsSet)
+    public static readonly Decision<FractionPair, TopsTogether, long> Tops = new("fractions.tops", "What is done with the numerators?", TopsTogether.AsSet)
     {
-        [TopsTogether.AsSet] = new("as-set", "puts the numerators together as the sign says"),
-        [TopsTogether.Add] = new("add", "adds the numerators") { Needs = p => p.IsDifference, SlipIn = p => p.IsDifference ? 0.7 : 0 },
-        [TopsTogether.Subtract] = new("subtract", "takes the smaller numerator from the larger") { Needs = p => !p.IsDifference, SlipIn = p => p.IsDifference ? 0 : 0.7 },
-        [TopsTogether.Multiply] = new("multiply", "multiplies the numerators"),
-        [TopsTogether.LargerStays] = new("larger-stays", "keeps the larger numerator"),
+        [TopsTogether.AsSet] = new("as-set", "puts the numerators together as the sign says", p => p.IsDifference ? Math.Abs(p.FirstTop - p.SecondTop) : p.FirstTop + p.SecondTop),
+        [TopsTogether.Add] = new("add", "adds the numerators", p => p.FirstTop + p.SecondTop) { SlipIn = p => p.IsDifference ? 0.7 : 0 },
+        [TopsTogether.Subtract] = new("subtract", "takes the smaller numerator from the larger", p => Math.Abs(p.FirstTop - p.SecondTop)) { SlipIn = p => p.IsDifference ? 0 : 0.7 },
+        [TopsTogether.Multiply] = new("multiply", "multiplies the numerators", p => (long)p.FirstTop * p.SecondTop),
+        [TopsTogether.LargerStays] = new("larger-stays", "keeps the larger numerator", p => Math.Max(p.FirstTop, p.SecondTop)),
         Kinds = Pairs,
         Idea = Ideas.PartsOfOneSize,
     };
@@ -178,49 +178,49 @@ public static class FractionDecisions
     };
 
     /// <summary>What becomes of two equal denominators?</summary>
-    public static readonly Decision<FractionPair, EqualBottoms> Bottoms = new("fractions.bottoms", "What becomes of the denominator when the numerators are put together?", EqualBottoms.Kept)
+    public static readonly Decision<FractionPair, EqualBottoms, long> Bottoms = new("fractions.bottoms", "What becomes of the denominator when the numerators are put together?", EqualBottoms.Kept)
     {
-        [EqualBottoms.Kept] = new("kept", "keeps the denominator"),
-        [EqualBottoms.Added] = new("added", "adds the denominators") { Slip = 1 },
-        [EqualBottoms.Multiplied] = new("multiplied", "multiplies the denominators"),
-        [EqualBottoms.Apart] = new("apart", "takes the denominators from each other"),
+        [EqualBottoms.Kept] = new("kept", "keeps the denominator", p => p.FirstBottom),
+        [EqualBottoms.Added] = new("added", "adds the denominators", p => p.FirstBottom + p.SecondBottom) { Slip = 1 },
+        [EqualBottoms.Multiplied] = new("multiplied", "multiplies the denominators", p => (long)p.FirstBottom * p.SecondBottom),
+        [EqualBottoms.Apart] = new("apart", "takes the denominators from each other", p => p.IsLike ? null : Math.Abs(p.FirstBottom - p.SecondBottom)),
         Kinds = Pairs,
         Idea = Ideas.BottomNamesThePart,
     };
 
     /// <summary>How is it brought to lowest terms?</summary>
-    public static readonly Decision<FractionResult, LowestTerms> Lowest = new("fractions.lowest", "Does a number divide both parts?", LowestTerms.ByCommon)
+    public static readonly Decision<FractionResult, LowestTerms, Fraction> Lowest = new("fractions.lowest", "Does a number divide both parts?", LowestTerms.ByCommon)
     {
-        [LowestTerms.ByCommon] = new("by-common", "brings it to lowest terms"),
-        [LowestTerms.NotAtAll] = new("not-at-all", "leaves it as it is") { Slip = 3 },
-        [LowestTerms.TopOnly] = new("top-only", "divides only the numerator"),
-        [LowestTerms.BottomOnly] = new("bottom-only", "divides only the denominator"),
-        [LowestTerms.HalvedOnce] = new("halved-once", "halves both parts once"),
-        [LowestTerms.HalvedOnly] = new("halved-only", "halves both parts as long as they are even, and no more"),
-        [LowestTerms.ByOnePrimeOnce] = new("by-one-prime-once", "divides both parts once, by one prime number"),
-        [LowestTerms.ByTakingAway] = new("by-taking-away", "takes the number that divides both away from both"),
-        [LowestTerms.DigitsCancelled] = new("digits-cancelled", "strikes out a digit that stands in both"),
+        [LowestTerms.ByCommon] = new("by-common", "brings it to lowest terms", r => new(r.Top / r.Common, r.Bottom / r.Common)),
+        [LowestTerms.NotAtAll] = new("not-at-all", "leaves it as it is", r => new(r.Top, r.Bottom)) { Slip = 3 },
+        [LowestTerms.TopOnly] = new("top-only", "divides only the numerator", r => new(r.Top / r.Common, r.Bottom)),
+        [LowestTerms.BottomOnly] = new("bottom-only", "divides only the denominator", r => new(r.Top, r.Bottom / r.Common)),
+        [LowestTerms.HalvedOnce] = new("halved-once", "halves both parts once", r => r.AreEven ? new(r.Top / 2, r.Bottom / 2) : new(r.Top, r.Bottom)),
+        [LowestTerms.HalvedOnly] = new("halved-only", "halves both parts as long as they are even, and no more", Halved),
+        [LowestTerms.ByOnePrimeOnce] = new("by-one-prime-once", "divides both parts once, by one prime number", ByOnePrime),
+        [LowestTerms.ByTakingAway] = new("by-taking-away", "takes the number that divides both away from both", r => r.Top > r.Common && r.Bottom > r.Common ? new(r.Top - r.Common, r.Bottom - r.Common) : new(r.Top, r.Bottom)),
+        [LowestTerms.DigitsCancelled] = new("digits-cancelled", "strikes out a digit that stands in both", r => r.Top >= 10 && r.Bottom >= 10 && r.Top % 10 == r.Bottom % 10 ? new(r.Top / 10, r.Bottom / 10) : new(r.Top, r.Bottom)),
         Kinds = Results,
         Idea = Ideas.DividingBothParts,
     };
 
     /// <summary>What becomes of a fraction over one?</summary>
-    public static readonly Decision<FractionResult, OverOne> Over = new("fractions.over-one", "Is it one or more?", OverOne.Mixed)
+    public static readonly Decision<FractionResult, OverOne, MixedParts> Over = new("fractions.over-one", "Is it one or more?", OverOne.Mixed)
     {
-        [OverOne.Mixed] = new("mixed", "takes the wholes out"),
-        [OverOne.Stays] = new("stays", "leaves it as a fraction over one") { Slip = 3 },
-        [OverOne.TurnedOver] = new("turned-over", "turns it over"),
-        [OverOne.RestAlone] = new("rest-alone", "writes only what is left over"),
-        [OverOne.WholeAlone] = new("whole-alone", "writes only the wholes"),
-        [OverOne.Exchanged] = new("exchanged", "exchanges the wholes and what is left"),
-        [OverOne.RestOverTop] = new("rest-over-top", "writes what is left over the old numerator"),
-        [OverOne.RestOverWhole] = new("rest-over-whole", "writes what is left over the wholes"),
-        [OverOne.DigitsSplit] = new("digits-split", "splits the digits of the numerator"),
-        [OverOne.OneTakenOut] = new("one-taken-out", "takes one whole out, whatever there is"),
-        [OverOne.BottomOverRest] = new("bottom-over-rest", "writes the denominator over what is left"),
-        [OverOne.OneBesideAll] = new("one-beside-all", "writes 1 before the fraction and leaves it"),
-        [OverOne.WholesBesideAll] = new("wholes-beside-all", "writes the wholes before the fraction and leaves it"),
-        [OverOne.OneMore] = new("one-more", "takes one whole too many out"),
+        [OverOne.Mixed] = new("mixed", "takes the wholes out", r => new(r.Quotient, r.Rest, r.Bottom)),
+        [OverOne.Stays] = new("stays", "leaves it as a fraction over one", r => r.Bottom > 1 ? new(0, r.Top, r.Bottom) : null) { Slip = 3 },
+        [OverOne.TurnedOver] = new("turned-over", "turns it over", r => r.Bottom > 1 && r.Top != r.Bottom ? new(0, r.Bottom, r.Top) : null),
+        [OverOne.RestAlone] = new("rest-alone", "writes only what is left over", r => r.Rest > 0 ? new(0, r.Rest, r.Bottom) : null),
+        [OverOne.WholeAlone] = new("whole-alone", "writes only the wholes", r => new(r.Quotient, 0, r.Bottom)),
+        [OverOne.Exchanged] = new("exchanged", "exchanges the wholes and what is left", r => r.Rest > 0 ? new(r.Rest, r.Quotient, r.Bottom) : null),
+        [OverOne.RestOverTop] = new("rest-over-top", "writes what is left over the old numerator", r => new(r.Quotient, r.Rest, r.Top)),
+        [OverOne.RestOverWhole] = new("rest-over-whole", "writes what is left over the wholes", r => new(r.Quotient, r.Rest, r.Quotient)),
+        [OverOne.DigitsSplit] = new("digits-split", "splits the digits of the numerator", r => r.Top >= 10 && r.Bottom > 1 ? new(r.Top / 10, r.Top % 10, r.Bottom) : null),
+        [OverOne.OneTakenOut] = new("one-taken-out", "takes one whole out, whatever there is", r => r.Bottom > 1 ? new(1, r.Top - r.Bottom, r.Bottom) : null),
+        [OverOne.BottomOverRest] = new("bottom-over-rest", "writes the denominator over what is left", r => r.Rest > 0 ? new(r.Quotient, r.Bottom, r.Rest) : null),
+        [OverOne.OneBesideAll] = new("one-beside-all", "writes 1 before the fraction and leaves it", r => r.Rest > 0 ? new(1, r.Top, r.Bottom) : null),
+        [OverOne.WholesBesideAll] = new("wholes-beside-all", "writes the wholes before the fraction and leaves it", r => r.Rest > 0 ? new(r.Quotient, r.Top, r.Bottom) : null),
+        [OverOne.OneMore] = new("one-more", "takes one whole too many out", r => new(r.Quotient + 1, r.Rest, r.Bottom)),
         Kinds = Results,
         Idea = Ideas.WholesInAFraction,
     };
@@ -232,6 +232,22 @@ public static class FractionDecisions
         Does = n => $"takes {n} wholes out",
         Kinds = Results,
     };
+
+    private static (int Bottom, int For)? Both(int bottom) => (bottom, bottom);
+
+    private static Fraction? Halved(FractionResult r)
+    {
+        var (top, bottom) = (r.Top, r.Bottom);
+        while (top % 2 == 0 && bottom % 2 == 0) (top, bottom) = (top / 2, bottom / 2);
+        return new Fraction(top, bottom);
+    }
+
+    private static Fraction? ByOnePrime(FractionResult r)
+    {
+        var prime = 2;
+        while (r.Common % prime != 0) prime++;
+        return new Fraction(r.Top / prime, r.Bottom / prime);
+    }
 
     /// <summary>All of them, in the order in which they come up.</summary>
     public static IReadOnlyList<Decision> All { get; } = [Way, Recipe, Common, Change, NewTop, Tops, TopsSize, Bottoms, Lowest, Over, Taken];

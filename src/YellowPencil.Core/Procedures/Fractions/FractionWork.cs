@@ -4,7 +4,9 @@ using YellowPencil.Core.Notation;
 namespace YellowPencil.Core.Procedures.Fractions;
 
 /// <summary>A fraction on the way: its parts as they stand there.</summary>
-internal readonly record struct Fraction(long Top, long Bottom)
+/// <param name="Top">The numerator.</param>
+/// <param name="Bottom">The denominator.</param>
+public readonly record struct Fraction(long Top, long Bottom)
 {
     /// <summary>As it is written.</summary>
     public string Text => $"{Top}/{Bottom}";
@@ -38,19 +40,7 @@ internal readonly struct FractionWork(MethodRun run)
                 break;
         }
 
-        var (product, least) = (pair.FirstBottom * pair.SecondBottom, pair.FirstBottom / pair.Common * pair.SecondBottom);
-        var way = run.Ask(FractionDecisions.Common, pair);
-        var common = way switch
-        {
-            CommonBottom.Product or CommonBottom.ProductBelowOnly => product,
-            CommonBottom.Sum => pair.FirstBottom + pair.SecondBottom,
-            CommonBottom.Larger => Math.Max(pair.FirstBottom, pair.SecondBottom),
-            CommonBottom.Smaller => Math.Min(pair.FirstBottom, pair.SecondBottom),
-            CommonBottom.LargestDivisor => pair.Common,
-            CommonBottom.TwiceLarger => 2 * Math.Max(pair.FirstBottom, pair.SecondBottom),
-            _ => least,
-        };
-        var made = way == CommonBottom.ProductBelowOnly ? least : common;
+        var (common, made) = run.Do(FractionDecisions.Common, pair);
         var changed = Changed(new FractionChange(pair, IsFirst: true, common, made));
         return (changed, Changed(new FractionChange(pair, IsFirst: false, common, made)));
     }
@@ -59,22 +49,10 @@ internal readonly struct FractionWork(MethodRun run)
     public Fraction Together(Fraction first, Fraction second, bool isDifference, bool hasWholes, bool wereChanged)
     {
         var pair = PairOf(first, second, isDifference, hasWholes) with { WereChanged = wereChanged };
-        var top = run.Ask(FractionDecisions.Tops, pair) switch
-        {
-            TopsTogether.Add => first.Top + second.Top,
-            TopsTogether.Subtract => Math.Abs(first.Top - second.Top),
-            TopsTogether.Multiply => first.Top * second.Top,
-            TopsTogether.LargerStays => Math.Max(first.Top, second.Top),
-            _ => isDifference ? Minus(first.Top, second.Top) : Plus(first.Top, second.Top),
-        };
+        var way = run.Ask(FractionDecisions.Tops, pair);
+        var top = way != TopsTogether.AsSet ? FractionDecisions.Tops.Result(way, pair, run.School) : isDifference ? Minus(first.Top, second.Top) : Plus(first.Top, second.Top);
         if (top < Fraction.Most) top = run.Value(FractionDecisions.TopsSize, pair, (int)top, Fraction.Most);
-        var bottom = run.Ask(FractionDecisions.Bottoms, pair) switch
-        {
-            EqualBottoms.Added => first.Bottom + second.Bottom,
-            EqualBottoms.Multiplied => first.Bottom * second.Bottom,
-            EqualBottoms.Apart when first.Bottom != second.Bottom => Math.Abs(first.Bottom - second.Bottom),
-            _ => first.Bottom,
-        };
+        var bottom = run.Do(FractionDecisions.Bottoms, pair);
         return new Fraction(top, bottom);
     }
 
@@ -83,27 +61,7 @@ internal readonly struct FractionWork(MethodRun run)
     {
         if (parts.Top == 0 || parts.Bottom == 0) return parts;
         var result = ResultOf(parts, isDifference, hasWholes, isAlone);
-        var common = (long)BigInteger.GreatestCommonDivisor(parts.Top, parts.Bottom);
-        if (common == 1) return parts;
-        var (top, bottom) = (parts.Top, parts.Bottom);
-        switch (run.Ask(FractionDecisions.Lowest, result))
-        {
-            case LowestTerms.NotAtAll: return parts;
-            case LowestTerms.TopOnly: return parts with { Top = top / common };
-            case LowestTerms.BottomOnly: return parts with { Bottom = bottom / common };
-            case LowestTerms.HalvedOnce: return result.AreEven ? new Fraction(top / 2, bottom / 2) : parts;
-            case LowestTerms.HalvedOnly:
-                while (top % 2 == 0 && bottom % 2 == 0) (top, bottom) = (top / 2, bottom / 2);
-                return new Fraction(top, bottom);
-            case LowestTerms.ByOnePrimeOnce:
-                var prime = 2L;
-                while (common % prime != 0) prime++;
-                return new Fraction(top / prime, bottom / prime);
-            case LowestTerms.ByTakingAway: return top > common && bottom > common ? new Fraction(top - common, bottom - common) : parts;
-            case LowestTerms.DigitsCancelled when top >= 10 && bottom >= 10 && top % 10 == bottom % 10: return new Fraction(top / 10, bottom / 10);
-            case LowestTerms.DigitsCancelled: return parts;
-            default: return new Fraction(top / common, bottom / common);
-        }
+        return result.Common == 1 ? parts : run.Do(FractionDecisions.Lowest, result);
     }
 
     /// <summary>Writes a fraction that came out as the answer, the wholes taken out as the student does it.</summary>
@@ -130,25 +88,9 @@ internal readonly struct FractionWork(MethodRun run)
     {
         var result = ResultOf(parts, isDifference, hasWholes, isAlone: true);
         var way = run.Ask(FractionDecisions.Over, result);
-        var (whole, rest) = (parts.Top / parts.Bottom, parts.Top % parts.Bottom);
-        if (way == OverOne.Mixed && whole < Fraction.Most) whole = run.Value(FractionDecisions.Taken, result, (int)whole, Fraction.Most);
-        return way switch
-        {
-            OverOne.Stays when parts.Bottom > 1 => (0, parts),
-            OverOne.TurnedOver when parts.Top != parts.Bottom && parts.Bottom > 1 => (0, new Fraction(parts.Bottom, parts.Top)),
-            OverOne.RestAlone when rest > 0 => (0, new Fraction(rest, parts.Bottom)),
-            OverOne.WholeAlone => (whole, new Fraction(0, parts.Bottom)),
-            OverOne.Exchanged when rest > 0 => (rest, new Fraction(whole, parts.Bottom)),
-            OverOne.RestOverTop => (whole, new Fraction(rest, parts.Top)),
-            OverOne.RestOverWhole => (whole, new Fraction(rest, whole)),
-            OverOne.DigitsSplit when parts.Top >= 10 && parts.Bottom > 1 => (parts.Top / 10, new Fraction(parts.Top % 10, parts.Bottom)),
-            OverOne.OneTakenOut when parts.Bottom > 1 => (1, new Fraction(parts.Top - parts.Bottom, parts.Bottom)),
-            OverOne.OneBesideAll when rest > 0 => (1, parts),
-            OverOne.WholesBesideAll when rest > 0 => (whole, parts),
-            OverOne.OneMore => (whole + 1, new Fraction(rest, parts.Bottom)),
-            OverOne.BottomOverRest when rest > 0 => (whole, new Fraction(parts.Bottom, rest)),
-            _ => (whole, new Fraction(rest, parts.Bottom)),
-        };
+        var written = FractionDecisions.Over.Result(way, result, run.School);
+        if (way == OverOne.Mixed && written.Whole < Fraction.Most) written = written with { Whole = run.Value(FractionDecisions.Taken, result, (int)written.Whole, Fraction.Most) };
+        return (written.Whole, new Fraction(written.Top, written.Bottom));
     }
 
     /// <summary>Writes a number of a whole part and a fraction as the answer; parts of nothing are left out.</summary>
@@ -197,19 +139,8 @@ internal readonly struct FractionWork(MethodRun run)
 
     private Fraction Changed(FractionChange change)
     {
-        var by = run.Ask(FractionDecisions.Change, change) switch
-        {
-            TopChange.Left => change.Top,
-            TopChange.MultiplierAdded => change.Changes ? change.Top + change.By : change.Top,
-            TopChange.DifferenceAdded => Math.Max(0, change.Top + change.To - change.Bottom),
-            TopChange.MultiplierAlone => change.Changes ? change.By : change.Top,
-            TopChange.OthersMultiplier => (long)change.Top * change.OtherBy,
-            TopChange.OwnBottom => change.Changes ? (long)change.Top * change.Bottom : change.Top,
-            TopChange.NewBottom => change.Changes ? (long)change.Top * change.To : change.Top,
-            TopChange.OthersTop => (long)change.Top * change.OtherTop,
-            TopChange.OthersBottom => (long)change.Top * change.OtherBottom,
-            _ => Times(change.Top, change.By),
-        };
+        var way = run.Ask(FractionDecisions.Change, change);
+        var by = way == TopChange.Multiplied ? Times(change.Top, change.By) : FractionDecisions.Change.Result(way, change, run.School);
         if (by < Fraction.Most && change.Changes) by = run.Value(FractionDecisions.NewTop, change, (int)by, Fraction.Most);
         return new Fraction(by, change.To);
     }

@@ -50,8 +50,14 @@ public readonly record struct SignedContext : IDecisionContext
     /// <summary>The second number without its sign.</summary>
     public int SecondSize { get; init; }
 
-    /// <inheritdoc/>
-    public int? Place => null;
+    /// <summary>Whether nothing is left of them.</summary>
+    public bool ComesToNothing { get; init; }
+
+    /// <summary>The sign of the larger without its sign, and of both where they have the same.</summary>
+    public bool SignOfLarger => HaveSameSign || FirstIsLarger ? FirstCountsNegative : SecondCountsNegative;
+
+    /// <summary>The sign of the smaller.</summary>
+    public bool SignOfSmaller => HaveSameSign || !FirstIsLarger ? FirstCountsNegative : SecondCountsNegative;
 
     /// <summary>Whether something is taken away.</summary>
     public bool IsMinus => Operation == PairOperation.Minus;
@@ -125,32 +131,35 @@ public static class IntegerDecisions
     };
 
     /// <summary>Are the magnitudes added?</summary>
-    public static readonly Decision<SignedContext, Magnitudes> Sizes = new("integers.magnitudes", "Are the numbers put together or taken from each other?", Magnitudes.BySigns)
+    public static readonly Decision<SignedContext, Magnitudes, bool> Sizes = new("integers.magnitudes", "Are the numbers put together or taken from each other?", Magnitudes.BySigns)
     {
-        [Magnitudes.BySigns] = new("by-signs", "puts equal signs together and lets different ones cancel"),
-        [Magnitudes.Add] = new("add", "adds the numbers without their signs") { SlipIn = c => c.HaveSameSign ? 0 : 0.7 },
-        [Magnitudes.Subtract] = new("subtract", "takes the smaller from the larger without their signs") { SlipIn = c => c.HaveSameSign ? 0.7 : 0 },
+        [Magnitudes.BySigns] = new("by-signs", "puts equal signs together and lets different ones cancel", c => c.HaveSameSign),
+        [Magnitudes.Add] = new("add", "adds the numbers without their signs", _ => true) { SlipIn = c => c.HaveSameSign ? 0 : 0.7, Needs = c => c.FirstSize > 0 && c.SecondSize > 0 },
+        [Magnitudes.Subtract] = new("subtract", "takes the smaller from the larger without their signs", _ => false) { SlipIn = c => c.HaveSameSign ? 0.7 : 0, Needs = c => c.FirstSize > 0 && c.SecondSize > 0 },
         Kinds = Kinds,
         Idea = Ideas.OppositesCancel,
         IsTold = true,
     };
 
     /// <summary>Which sign does the sum get?</summary>
-    public static readonly Decision<SignedContext, SumSign> OfSum = new("integers.sum-sign", "Which sign does the answer get?", SumSign.ByRule)
+    public static readonly Decision<SignedContext, SumSign, bool> OfSum = new("integers.sum-sign", "Which sign does the answer get?", SumSign.ByRule)
     {
-        [SumSign.ByRule] = new("by-rule", "gives the sign of those that are left"),
-        [SumSign.Positive] = new("positive", "writes no minus sign"),
-        [SumSign.Negative] = new("negative", "writes a minus sign"),
-        [SumSign.AsFirst] = new("as-first", "keeps the sign of the first number"),
-        [SumSign.AsSecond] = new("as-second", "keeps the sign of the second number"),
-        [SumSign.OfSmaller] = new("of-smaller", "takes the sign of the smaller number"),
-        [SumSign.ByProductRule] = new("by-product-rule", "takes the rule of signs of products"),
-        [SumSign.Opposite] = new("opposite", "takes the opposite sign") { Slip = 2 },
-        [SumSign.NegativeIfAny] = new("negative-if-any", "writes a minus sign if there is any"),
+        [SumSign.ByRule] = new("by-rule", "gives the sign of those that are left", c => c.SignOfLarger),
+        [SumSign.Positive] = new("positive", "writes no minus sign", c => Signed(c, false)),
+        [SumSign.Negative] = new("negative", "writes a minus sign", c => Signed(c, true)),
+        [SumSign.AsFirst] = new("as-first", "keeps the sign of the first number", c => Signed(c, c.FirstCountsNegative)),
+        [SumSign.AsSecond] = new("as-second", "keeps the sign of the second number", c => Signed(c, c.SecondCountsNegative)),
+        [SumSign.OfSmaller] = new("of-smaller", "takes the sign of the smaller number", c => Signed(c, c.SignOfSmaller)),
+        [SumSign.ByProductRule] = new("by-product-rule", "takes the rule of signs of products", c => Signed(c, !c.HaveSameSign)),
+        [SumSign.Opposite] = new("opposite", "takes the opposite sign", c => Signed(c, !c.SignOfLarger)) { Slip = 2 },
+        [SumSign.NegativeIfAny] = new("negative-if-any", "writes a minus sign if there is any", c => Signed(c, c.FirstCountsNegative || c.SecondCountsNegative)),
         Kinds = Kinds,
         Idea = Ideas.OppositesCancel,
         IsTold = true,
     };
+
+    // Nothing has no sign.
+    private static bool? Signed(SignedContext c, bool isNegative) => c.ComesToNothing ? null : isNegative;
 
     private static bool IsScaling(SignedContext c) => c.Operation is PairOperation.Times or PairOperation.DividedBy;
 

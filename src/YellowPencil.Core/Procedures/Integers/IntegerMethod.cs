@@ -119,25 +119,8 @@ public sealed class IntegerMethod : Method
             run.Page.Pass($"{(firstIsNegative ? "-" : "")}{BigInteger.Abs(pair.First)} {(takesAway ? "-" : "+")} {BigInteger.Abs(pair.Second)}", isWritten: context.SecondIsNegative);
 
         context = context with { FirstCountsNegative = firstIsNegative, SecondCountsNegative = takesAway, HaveSameSign = firstIsNegative == takesAway };
-        var adds = run.Ask(IntegerDecisions.Sizes, context) switch
-        {
-            Magnitudes.Add => true,
-            Magnitudes.Subtract => false,
-            _ => context.HaveSameSign,
-        };
-        var ofLeft = context.HaveSameSign || context.FirstIsLarger ? firstIsNegative : takesAway;
-        isNegative = run.Ask(IntegerDecisions.OfSum, context) switch
-        {
-            SumSign.Positive => false,
-            SumSign.Negative => true,
-            SumSign.AsFirst => firstIsNegative,
-            SumSign.AsSecond => takesAway,
-            SumSign.OfSmaller => context.HaveSameSign || !context.FirstIsLarger ? firstIsNegative : takesAway,
-            SumSign.ByProductRule => !context.HaveSameSign,
-            SumSign.NegativeIfAny => firstIsNegative || takesAway,
-            SumSign.Opposite => !ofLeft,
-            _ => ofLeft,
-        };
+        var adds = run.Do(IntegerDecisions.Sizes, context);
+        isNegative = run.Do(IntegerDecisions.OfSum, context with { ComesToNothing = !adds && BigInteger.Abs(pair.First) == BigInteger.Abs(pair.Second) });
         var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
         var digits = adds ? WholeNumbers.Plus(run, first, second, LargestInHead) : WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), LargestInHead);
         if (first > 999 || second > 999) return digits;

@@ -14,9 +14,6 @@ public enum ProductSign { ByRule, Positive, Negative, AsFirst, AsSecond, OfLarge
 /// <param name="IsQuotient">Whether it is a division.</param>
 public readonly record struct SignsContext(bool FirstIsNegative, bool SecondIsNegative, bool FirstIsLarger, bool IsQuotient) : IDecisionContext
 {
-    /// <inheritdoc/>
-    public int? Place => null;
-
     /// <summary>Whether both signs are minus.</summary>
     public bool AreBothNegative => FirstIsNegative && SecondIsNegative;
 
@@ -28,16 +25,16 @@ public readonly record struct SignsContext(bool FirstIsNegative, bool SecondIsNe
 public static class SignDecisions
 {
     /// <summary>Which sign does the answer get?</summary>
-    public static readonly Decision<SignsContext, ProductSign> OfProduct = new("integers.product-sign", "Which sign does the answer get?", ProductSign.ByRule)
+    public static readonly Decision<SignsContext, ProductSign, bool> OfProduct = new("integers.product-sign", "Which sign does the answer get?", ProductSign.ByRule)
     {
-        [ProductSign.ByRule] = new("by-rule", "gives the sign by the rule"),
-        [ProductSign.Positive] = new("positive", "writes no minus sign"),
-        [ProductSign.Negative] = new("negative", "writes a minus sign"),
-        [ProductSign.AsFirst] = new("as-first", "keeps the sign of the first number"),
-        [ProductSign.AsSecond] = new("as-second", "keeps the sign of the second number"),
-        [ProductSign.OfLarger] = new("of-larger", "takes the sign of the larger number"),
-        [ProductSign.Opposite] = new("opposite", "takes the opposite sign") { Slip = 3 },
-        [ProductSign.NegativeIfAny] = new("negative-if-any", "writes a minus sign if there is any"),
+        [ProductSign.ByRule] = new("by-rule", "gives the sign by the rule", c => c.AreDifferent),
+        [ProductSign.Positive] = new("positive", "writes no minus sign", _ => false),
+        [ProductSign.Negative] = new("negative", "writes a minus sign", _ => true),
+        [ProductSign.AsFirst] = new("as-first", "keeps the sign of the first number", c => c.FirstIsNegative),
+        [ProductSign.AsSecond] = new("as-second", "keeps the sign of the second number", c => c.SecondIsNegative),
+        [ProductSign.OfLarger] = new("of-larger", "takes the sign of the larger number", c => c.FirstIsLarger ? c.FirstIsNegative : c.SecondIsNegative),
+        [ProductSign.Opposite] = new("opposite", "takes the opposite sign", c => !c.AreDifferent) { Slip = 3 },
+        [ProductSign.NegativeIfAny] = new("negative-if-any", "writes a minus sign if there is any", _ => true),
         Kinds = [
             new("always", "always", _ => true), new("both", "when both numbers are negative", c => c.AreBothNegative), new("different", "when the signs are different", c => c.AreDifferent),
             new("first", "when only the first number is negative", c => c.FirstIsNegative && !c.SecondIsNegative), new("second", "when only the second number is negative", c => !c.FirstIsNegative && c.SecondIsNegative),
@@ -64,16 +61,7 @@ public static class SignDecisions
     internal static bool IsNegative(MethodRun run, SignsContext context)
     {
         if (!context.FirstIsNegative && !context.SecondIsNegative) return false;
-        var isNegative = run.Ask(OfProduct, context) switch
-        {
-            ProductSign.Positive => false,
-            ProductSign.Negative or ProductSign.NegativeIfAny => true,
-            ProductSign.AsFirst => context.FirstIsNegative,
-            ProductSign.AsSecond => context.SecondIsNegative,
-            ProductSign.OfLarger => context.FirstIsLarger ? context.FirstIsNegative : context.SecondIsNegative,
-            ProductSign.Opposite => !context.AreDifferent,
-            _ => context.AreDifferent,
-        };
+        var isNegative = run.Do(OfProduct, context);
         run.Page.Write(WorkFields.Sign, null, isNegative ? "-" : "+");
         return isNegative;
     }

@@ -102,39 +102,20 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
         Pass(run, whole, parts);
         if (parts.Bottom > 0 && parts.Top > 0)
         {
-            var way = run.Ask(MixedDecisions.Over, new FractionResult(Fraction.Seen(parts.Top), Fraction.Seen(parts.Bottom), isDifference, HasWholes: true, IsAlone: isOne));
-            var wholes = parts.Top / parts.Bottom;
+            var seen = new FractionResult(Fraction.Seen(parts.Top), Fraction.Seen(parts.Bottom), isDifference, HasWholes: true, IsAlone: isOne);
+            var way = run.Ask(MixedDecisions.Over, seen);
+            var (wholes, top) = MixedDecisions.Over.Result(way, seen, run.School);
+            whole += wholes;
             switch (way)
             {
-                case FractionOver.LeftAsItCame:
+                case FractionOver.LeftAsItCame or FractionOver.CountedButLeft:
                     AppendOver(run, whole, parts, isNegative);
                     return;
-                case FractionOver.Left:
+                case FractionOver.Left or FractionOver.AtTen when top == parts.Top:
                     AppendOver(run, whole, parts.Top % parts.Bottom == 0 ? parts : work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false), isNegative);
                     return;
-                case FractionOver.CarriedBelowOne:
-                    whole++;
-                    break;
-                case FractionOver.OneMore:
-                    whole++;
-                    break;
-                case FractionOver.AtTen when isDifference || parts.Top < 10:
-                    AppendOver(run, whole, parts.Top % parts.Bottom == 0 ? parts : work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false), isNegative);
-                    return;
-                case FractionOver.AtTen:
-                    (whole, parts) = (whole + parts.Top / 10, parts with { Top = parts.Top % 10 });
-                    break;
-                case FractionOver.CountedButLeft:
-                    AppendOver(run, whole + wholes, parts, isNegative);
-                    return;
-                case FractionOver.Lost:
-                    parts = parts with { Top = parts.Top % parts.Bottom };
-                    break;
-                case FractionOver.TopToTheWholes:
-                    (whole, parts) = (whole + parts.Top, parts with { Top = 0 });
-                    break;
                 default:
-                    (whole, parts) = (whole + wholes, parts with { Top = parts.Top % parts.Bottom });
+                    parts = parts with { Top = top };
                     break;
             }
 
@@ -181,24 +162,9 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
 
     private void Rename(MixedContext seen, ref long whole, ref Fraction first, Fraction second, ref long otherWhole)
     {
-        // One whole is enough, but for a second fraction that is itself over one.
-        var needed = Math.Max(1, (second.Top - first.Top + first.Bottom - 1) / first.Bottom);
-        var left = run.Ask(MixedDecisions.Left, seen);
-        whole = Math.Max(0, left switch { WholeLeft.Unchanged or WholeLeft.SecondOneLess => whole, WholeLeft.TwoLess => whole - 2, WholeLeft.OneMore => whole + 1, _ => whole - needed });
-        if (left == WholeLeft.SecondOneLess) otherWhole = Math.Max(0, otherWhole - 1);
-        first = first with
-        {
-            Top = run.Ask(MixedDecisions.Filled, seen) switch
-            {
-                TopFilled.TenMore => first.Top + 10,
-                TopFilled.TwiceBottomMore => first.Top + 2 * first.Bottom,
-                TopFilled.BottomOfSecondLess => Math.Max(0, first.Bottom - first.Top),
-                TopFilled.OneMore => first.Top + 1,
-                TopFilled.BottomInstead => first.Bottom,
-                TopFilled.TopOfSecondMore => first.Top + second.Top,
-                _ => first.Top + needed * first.Bottom,
-            },
-        };
+        seen = seen with { Wholes = (whole, otherWhole), Fractions = FractionWork.PairOf(first, second, true, true) };
+        (whole, otherWhole) = run.Do(MixedDecisions.Left, seen);
+        first = first with { Top = run.Do(MixedDecisions.Filled, seen) };
     }
 
     private long Meanwhile(long whole, Fraction before, Fraction after, bool isFirst)
@@ -208,16 +174,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
         return run.Ask(MixedDecisions.Meanwhile, seen) == WholesMeanwhile.Multiplied ? whole * (after.Bottom / before.Bottom) : whole;
     }
 
-    private long Wholes(long one, long other) => run.Ask(MixedDecisions.Wholes, context) switch
-    {
-        WholesTogether.Add => one + other,
-        WholesTogether.Subtract => Math.Abs(one - other),
-        WholesTogether.Multiply => one * other,
-        WholesTogether.LargerStays => Math.Max(one, other),
-        WholesTogether.FirstStays => one,
-        WholesTogether.LeftOutBesideLone when context.HasLoneFraction => 0,
-        _ => IsDifference ? Math.Abs(one - other) : one + other,
-    };
+    private long Wholes(long one, long other) => run.Do(MixedDecisions.Wholes, context with { Wholes = (one, other) });
 
     private void Pass(long whole, Fraction first, long otherWhole, Fraction second)
     {

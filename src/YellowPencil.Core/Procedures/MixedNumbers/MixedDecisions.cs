@@ -43,17 +43,20 @@ public enum NoFraction { RenameAWhole, CopyOther, LeaveOut, WriteOneLess }
 /// <param name="SecondHasFraction">Whether the second has a fraction.</param>
 public readonly record struct MixedContext(int FirstWhole, int SecondWhole, bool IsDifference, bool FirstHasFraction, bool SecondHasFraction) : IDecisionContext
 {
-    /// <inheritdoc/>
-    public int? Place => null;
-
     /// <summary>Whether a fraction stands without a whole.</summary>
     public bool HasLoneFraction => (FirstWhole == 0 && FirstHasFraction) || (SecondWhole == 0 && SecondHasFraction);
 
     /// <summary>Whether a whole number stands without a fraction.</summary>
     public bool HasLoneWhole => !FirstHasFraction || !SecondHasFraction;
 
+    /// <summary>The wholes as they stand now, the first and the second.</summary>
+    public (long First, long Second) Wholes { get; init; }
+
     /// <summary>The fractions, where they come together.</summary>
     public FractionPair Fractions { get; init; }
+
+    /// <summary>How many wholes are renamed: one is enough, but for a second fraction that is itself over one.</summary>
+    public int Needed => Math.Max(1, (Fractions.SecondTop - Fractions.FirstTop + Fractions.FirstBottom - 1) / Math.Max(1, Fractions.FirstBottom));
 
     /// <summary>Whether the first fraction is too small to take the second away.</summary>
     public bool IsTooSmall => IsDifference && Fractions.FirstIsSmaller;
@@ -67,9 +70,6 @@ public readonly record struct MixedContext(int FirstWhole, int SecondWhole, bool
 /// <param name="IsDifference">Whether the second is taken away.</param>
 public readonly record struct OneMixed(int Whole, int Top, int Bottom, bool IsFirst, bool IsDifference) : IDecisionContext
 {
-    /// <inheritdoc/>
-    public int? Place => null;
-
     /// <summary>Whether it has no fraction of its own.</summary>
     public bool IsLoneWhole => Top == 0;
 }
@@ -111,19 +111,19 @@ public static class MixedDecisions
     };
 
     /// <summary>What does the numerator become?</summary>
-    public static readonly Decision<OneMixed, MadeImproper> Improper = new("mixed-numbers.improper", "How many parts are in the whole number and the fraction together?", MadeImproper.WholeTimesBottomPlusTop)
+    public static readonly Decision<OneMixed, MadeImproper, long> Improper = new("mixed-numbers.improper", "How many parts are in the whole number and the fraction together?", MadeImproper.WholeTimesBottomPlusTop)
     {
-        [MadeImproper.WholeTimesBottomPlusTop] = new("whole-times-bottom-plus-top", "multiplies the whole by the denominator and adds the numerator"),
-        [MadeImproper.MinusTop] = new("minus-top", "multiplies the whole by the denominator and takes the numerator away"),
-        [MadeImproper.WholeTimesTop] = new("whole-times-top", "multiplies the whole by the numerator"),
-        [MadeImproper.WholeTimesTopPlusBottom] = new("whole-times-top-plus-bottom", "multiplies the whole by the numerator and adds the denominator"),
-        [MadeImproper.WholePlusTop] = new("whole-plus-top", "adds whole and numerator") { Slip = 0.5 },
-        [MadeImproper.WholeTimesBottom] = new("whole-times-bottom", "multiplies the whole by the denominator and leaves the numerator out") { Slip = 1 },
-        [MadeImproper.TopOnly] = new("top-only", "leaves the whole out"),
-        [MadeImproper.WholePlusBottomPlusTop] = new("whole-plus-bottom-plus-top", "adds whole, denominator and numerator"),
-        [MadeImproper.SideBySide] = new("side-by-side", "writes whole and numerator side by side"),
-        [MadeImproper.WholePlusTopTimesBottom] = new("whole-plus-top-times-bottom", "adds whole and numerator and multiplies by the denominator"),
-        [MadeImproper.WholeLessOne] = new("whole-less-one", "takes one whole too few"),
+        [MadeImproper.WholeTimesBottomPlusTop] = new("whole-times-bottom-plus-top", "multiplies the whole by the denominator and adds the numerator", c => (long)c.Whole * c.Bottom + c.Top),
+        [MadeImproper.MinusTop] = new("minus-top", "multiplies the whole by the denominator and takes the numerator away", c => Math.Max(0, (long)c.Whole * c.Bottom - c.Top)),
+        [MadeImproper.WholeTimesTop] = new("whole-times-top", "multiplies the whole by the numerator", c => (long)c.Whole * c.Top),
+        [MadeImproper.WholeTimesTopPlusBottom] = new("whole-times-top-plus-bottom", "multiplies the whole by the numerator and adds the denominator", c => (long)c.Whole * c.Top + c.Bottom),
+        [MadeImproper.WholePlusTop] = new("whole-plus-top", "adds whole and numerator", c => c.Whole + c.Top) { Slip = 0.5 },
+        [MadeImproper.WholeTimesBottom] = new("whole-times-bottom", "multiplies the whole by the denominator and leaves the numerator out", c => (long)c.Whole * c.Bottom) { Slip = 1 },
+        [MadeImproper.TopOnly] = new("top-only", "leaves the whole out", c => c.Top),
+        [MadeImproper.WholePlusBottomPlusTop] = new("whole-plus-bottom-plus-top", "adds whole, denominator and numerator", c => c.Whole + c.Bottom + c.Top),
+        [MadeImproper.SideBySide] = new("side-by-side", "writes whole and numerator side by side", c => c.Whole * (c.Top < 10 ? 10L : c.Top < 100 ? 100 : 1000) + c.Top),
+        [MadeImproper.WholePlusTopTimesBottom] = new("whole-plus-top-times-bottom", "adds whole and numerator and multiplies by the denominator", c => ((long)c.Whole + c.Top) * c.Bottom),
+        [MadeImproper.WholeLessOne] = new("whole-less-one", "takes one whole too few", c => (c.Whole - 1L) * c.Bottom + c.Top),
         Kinds = Ones,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.MixedIsASum,
@@ -148,12 +148,12 @@ public static class MixedDecisions
     };
 
     /// <summary>What does a whole number without a fraction become?</summary>
-    public static readonly Decision<OneMixed, LoneWhole> Lone = new("mixed-numbers.lone-whole", "What does a whole number become beside a fraction?", LoneWhole.OverTheBottom)
+    public static readonly Decision<OneMixed, LoneWhole, long> Lone = new("mixed-numbers.lone-whole", "What does a whole number become beside a fraction?", LoneWhole.OverTheBottom)
     {
-        [LoneWhole.OverTheBottom] = new("over-the-bottom", "writes the whole number over the denominator of the other"),
-        [LoneWhole.AsTop] = new("as-top", "puts the whole number over that denominator unchanged"),
-        [LoneWhole.BottomOverBottom] = new("bottom-over-bottom", "writes one whole only"),
-        [LoneWhole.LeftOut] = new("left-out", "leaves the whole number out"),
+        [LoneWhole.OverTheBottom] = new("over-the-bottom", "writes the whole number over the denominator of the other", c => (long)c.Whole * c.Bottom),
+        [LoneWhole.AsTop] = new("as-top", "puts the whole number over that denominator unchanged", c => c.Whole),
+        [LoneWhole.BottomOverBottom] = new("bottom-over-bottom", "writes one whole only", c => c.Bottom),
+        [LoneWhole.LeftOut] = new("left-out", "leaves the whole number out", _ => 0),
         Kinds = Ones,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.MixedIsASum,
@@ -195,28 +195,28 @@ public static class MixedDecisions
     };
 
     /// <summary>What is left of the whole?</summary>
-    public static readonly Decision<MixedContext, WholeLeft> Left = new("mixed-numbers.whole-left", "What is left of the wholes when one was {renamed}?", WholeLeft.OneLess)
+    public static readonly Decision<MixedContext, WholeLeft, (long First, long Second)> Left = new("mixed-numbers.whole-left", "What is left of the wholes when one was {renamed}?", WholeLeft.OneLess)
     {
-        [WholeLeft.OneLess] = new("one-less", "makes the whole one less"),
-        [WholeLeft.Unchanged] = new("unchanged", "leaves the whole as it is") { Slip = 3 },
-        [WholeLeft.TwoLess] = new("two-less", "makes the whole two less"),
-        [WholeLeft.SecondOneLess] = new("second-one-less", "makes the second whole one less"),
-        [WholeLeft.OneMore] = new("one-more", "makes the whole one more"),
+        [WholeLeft.OneLess] = new("one-less", "makes the whole one less", c => (Math.Max(0, c.Wholes.First - c.Needed), c.Wholes.Second)),
+        [WholeLeft.Unchanged] = new("unchanged", "leaves the whole as it is", c => c.Wholes) { Slip = 3 },
+        [WholeLeft.TwoLess] = new("two-less", "makes the whole two less", c => (Math.Max(0, c.Wholes.First - 2), c.Wholes.Second)),
+        [WholeLeft.SecondOneLess] = new("second-one-less", "makes the second whole one less", c => (c.Wholes.First, Math.Max(0, c.Wholes.Second - 1))),
+        [WholeLeft.OneMore] = new("one-more", "makes the whole one more", c => (c.Wholes.First + 1, c.Wholes.Second)),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.WholeIsAllParts,
     };
 
     /// <summary>What does the numerator become?</summary>
-    public static readonly Decision<MixedContext, TopFilled> Filled = new("mixed-numbers.top-filled", "How many parts does the {renamed} whole give?", TopFilled.BottomMore)
+    public static readonly Decision<MixedContext, TopFilled, long> Filled = new("mixed-numbers.top-filled", "How many parts does the {renamed} whole give?", TopFilled.BottomMore)
     {
-        [TopFilled.BottomMore] = new("bottom-more", "adds the denominator to the numerator"),
-        [TopFilled.TenMore] = new("ten-more", "adds ten to the numerator") { Slip = 1 },
-        [TopFilled.OneMore] = new("one-more", "adds one to the numerator"),
-        [TopFilled.BottomInstead] = new("bottom-instead", "writes the denominator as the numerator"),
-        [TopFilled.TopOfSecondMore] = new("top-of-second-more", "adds the second numerator"),
-        [TopFilled.TwiceBottomMore] = new("twice-bottom-more", "adds the denominator twice"),
-        [TopFilled.BottomOfSecondLess] = new("bottom-of-second-less", "takes the numerator from the denominator"),
+        [TopFilled.BottomMore] = new("bottom-more", "adds the denominator to the numerator", c => c.Fractions.FirstTop + (long)c.Needed * c.Fractions.FirstBottom),
+        [TopFilled.TenMore] = new("ten-more", "adds ten to the numerator", c => c.Fractions.FirstTop + 10) { Slip = 1 },
+        [TopFilled.OneMore] = new("one-more", "adds one to the numerator", c => c.Fractions.FirstTop + 1),
+        [TopFilled.BottomInstead] = new("bottom-instead", "writes the denominator as the numerator", c => c.Fractions.FirstBottom),
+        [TopFilled.TopOfSecondMore] = new("top-of-second-more", "adds the second numerator", c => c.Fractions.FirstTop + c.Fractions.SecondTop),
+        [TopFilled.TwiceBottomMore] = new("twice-bottom-more", "adds the denominator twice", c => c.Fractions.FirstTop + 2L * c.Fractions.FirstBottom),
+        [TopFilled.BottomOfSecondLess] = new("bottom-of-second-less", "takes the numerator from the denominator", c => Math.Max(0, c.Fractions.FirstBottom - c.Fractions.FirstTop)),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.WholeIsAllParts,
@@ -235,17 +235,17 @@ public static class MixedDecisions
     };
 
     /// <summary>What becomes of a fraction over one?</summary>
-    public static readonly Decision<FractionResult, FractionOver> Over = new("mixed-numbers.fraction-over", "Is the fraction beside the wholes one or more?", FractionOver.Carried)
+    public static readonly Decision<FractionResult, FractionOver, (long Wholes, long Top)> Over = new("mixed-numbers.fraction-over", "Is the fraction beside the wholes one or more?", FractionOver.Carried)
     {
-        [FractionOver.Carried] = new("carried", "carries its wholes"),
-        [FractionOver.Left] = new("left", "leaves a fraction over one beside the wholes") { SlipIn = r => r.IsImproper ? 2 : 0, Needs = r => r.IsImproper },
-        [FractionOver.Lost] = new("lost", "takes the wholes out of the fraction and does not add them") { SlipIn = r => r.IsImproper ? 2 : 0, Needs = r => r.IsImproper },
-        [FractionOver.AtTen] = new("at-ten", "carries when the numerator reaches ten, the tens") { Needs = r => !r.IsDifference && (r.IsImproper || r.Top >= 10) },
-        [FractionOver.CountedButLeft] = new("counted-but-left", "adds the wholes and leaves the fraction over one as well") { Needs = r => r.IsImproper },
-        [FractionOver.LeftAsItCame] = new("left-as-it-came", "writes the columns as they come") { Needs = r => r.IsImproper },
-        [FractionOver.TopToTheWholes] = new("top-to-the-wholes", "adds the numerator to the wholes") { Needs = r => r.IsImproper },
-        [FractionOver.CarriedBelowOne] = new("carried-below-one", "carries a whole though the fraction is below one") { Needs = r => !r.IsImproper },
-        [FractionOver.OneMore] = new("one-more", "carries one whole and leaves the numerator") { Needs = r => r.IsImproper },
+        [FractionOver.Carried] = new("carried", "carries its wholes", r => (r.Quotient, r.Rest)),
+        [FractionOver.Left] = new("left", "leaves a fraction over one beside the wholes", r => (0, r.Top)) { SlipIn = r => r.IsImproper ? 2 : 0, Needs = r => r.IsImproper },
+        [FractionOver.Lost] = new("lost", "takes the wholes out of the fraction and does not add them", r => (0, r.Rest)) { SlipIn = r => r.IsImproper ? 2 : 0, Needs = r => r.IsImproper },
+        [FractionOver.AtTen] = new("at-ten", "carries when the numerator reaches ten, the tens", r => r.IsDifference || r.Top < 10 ? (0, r.Top) : (r.Top / 10, r.Top % 10)) { Needs = r => !r.IsDifference && (r.IsImproper || r.Top >= 10) },
+        [FractionOver.CountedButLeft] = new("counted-but-left", "adds the wholes and leaves the fraction over one as well", r => (r.Quotient, r.Top)) { Needs = r => r.IsImproper },
+        [FractionOver.LeftAsItCame] = new("left-as-it-came", "writes the columns as they come", r => (0, r.Top)) { Needs = r => r.IsImproper },
+        [FractionOver.TopToTheWholes] = new("top-to-the-wholes", "adds the numerator to the wholes", r => (r.Top, 0)) { Needs = r => r.IsImproper },
+        [FractionOver.CarriedBelowOne] = new("carried-below-one", "carries a whole though the fraction is below one", r => (1, r.Top)) { Needs = r => !r.IsImproper },
+        [FractionOver.OneMore] = new("one-more", "carries one whole and leaves the numerator", r => (1, r.Top)) { Needs = r => r.IsImproper },
         Kinds = [
             new("always", "always", _ => true), new("plus", "in sums", r => !r.IsDifference), new("minus", "in differences", r => r.IsDifference), new("whole", "when it is a whole number", r => r.IsWhole), new("not-whole", "when it is no whole number", r => !r.IsWhole),
         ],
@@ -253,15 +253,15 @@ public static class MixedDecisions
     };
 
     /// <summary>What is done with the wholes?</summary>
-    public static readonly Decision<MixedContext, WholesTogether> Wholes = new("mixed-numbers.wholes", "What is done with the wholes?", WholesTogether.AsSet)
+    public static readonly Decision<MixedContext, WholesTogether, long> Wholes = new("mixed-numbers.wholes", "What is done with the wholes?", WholesTogether.AsSet)
     {
-        [WholesTogether.AsSet] = new("as-set", "puts the wholes together as the sign says"),
-        [WholesTogether.Add] = new("add", "adds the wholes") { Needs = c => c.IsDifference },
-        [WholesTogether.Subtract] = new("subtract", "takes the smaller whole from the larger") { Needs = c => !c.IsDifference },
-        [WholesTogether.Multiply] = new("multiply", "multiplies the wholes"),
-        [WholesTogether.LargerStays] = new("larger-stays", "keeps the larger whole"),
-        [WholesTogether.LeftOutBesideLone] = new("left-out-beside-lone", "leaves a whole out that has no partner") { Needs = c => c.HasLoneFraction },
-        [WholesTogether.FirstStays] = new("first-stays", "keeps the first whole"),
+        [WholesTogether.AsSet] = new("as-set", "puts the wholes together as the sign says", c => c.IsDifference ? Math.Abs(c.Wholes.First - c.Wholes.Second) : c.Wholes.First + c.Wholes.Second),
+        [WholesTogether.Add] = new("add", "adds the wholes", c => c.Wholes.First + c.Wholes.Second),
+        [WholesTogether.Subtract] = new("subtract", "takes the smaller whole from the larger", c => Math.Abs(c.Wholes.First - c.Wholes.Second)),
+        [WholesTogether.Multiply] = new("multiply", "multiplies the wholes", c => c.Wholes.First * c.Wholes.Second),
+        [WholesTogether.LargerStays] = new("larger-stays", "keeps the larger whole", c => Math.Max(c.Wholes.First, c.Wholes.Second)),
+        [WholesTogether.LeftOutBesideLone] = new("left-out-beside-lone", "leaves a whole out that has no partner", c => c.HasLoneFraction ? 0 : null),
+        [WholesTogether.FirstStays] = new("first-stays", "keeps the first whole", c => c.Wholes.First),
         Kinds = Kinds,
         Idea = Ideas.WholesCountToo,
     };

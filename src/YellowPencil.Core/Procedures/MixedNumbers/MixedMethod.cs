@@ -74,32 +74,14 @@ public sealed class MixedMethod : Method
         var bottom = number.HasFraction ? number.Bottom : Math.Max(1, other.Bottom);
         var context = new OneMixed((int)number.Whole, (int)number.Top, (int)bottom, isFirst, isDifference);
         if (!number.HasFraction)
-            return run.Ask(MixedDecisions.Lone, context) switch
-            {
-                LoneWhole.AsTop => new Fraction(number.Whole, bottom),
-                LoneWhole.BottomOverBottom => new Fraction(bottom, bottom),
-                LoneWhole.LeftOut => new Fraction(0, bottom),
-                _ => new Fraction(number.Whole * bottom, bottom),
-            };
+            return new Fraction(run.Do(MixedDecisions.Lone, context), bottom);
         if (number.Whole == 0) return new Fraction(number.Top, number.Bottom);
-        var (whole, top) = (number.Whole, number.Top);
-        var made = run.Ask(MixedDecisions.Improper, context) switch
-        {
-            MadeImproper.MinusTop => Math.Max(0, whole * bottom - top),
-            MadeImproper.WholeTimesTop => whole * top,
-            MadeImproper.WholeTimesTopPlusBottom => whole * top + bottom,
-            MadeImproper.WholePlusTop => whole + top,
-            MadeImproper.WholeTimesBottom => whole * bottom,
-            MadeImproper.TopOnly => top,
-            MadeImproper.WholePlusBottomPlusTop => whole + bottom + top,
-            MadeImproper.SideBySide => whole * (top < 10 ? 10 : top < 100 ? 100 : 1000) + top,
-            MadeImproper.WholePlusTopTimesBottom => (whole + top) * bottom,
-            MadeImproper.WholeLessOne => (whole - 1) * bottom + top,
-            _ => (long)WholeNumbers.Sum(run, WholeNumbers.Product(run, whole, bottom), top),
-        };
+        var way = run.Ask(MixedDecisions.Improper, context);
+        var made = way == MadeImproper.WholeTimesBottomPlusTop
+            ? (long)WholeNumbers.Sum(run, WholeNumbers.Product(run, number.Whole, bottom), number.Top)
+            : MixedDecisions.Improper.Result(way, context, run.School);
         if (made < Fraction.Most) made = run.Value(MixedDecisions.ImproperTop, context, (int)made, Fraction.Most);
         if (bottom < Fraction.Most) bottom = Math.Max(1, run.Value(MixedDecisions.ImproperBottom, context, (int)bottom, Fraction.Most));
         return new Fraction(made, bottom);
     }
-
 }

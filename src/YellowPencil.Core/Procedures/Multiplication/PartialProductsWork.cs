@@ -17,7 +17,7 @@ internal readonly ref struct PartialProductsWork(MethodRun run, ReadOnlySpan<int
     public int PutTogether(Span<int> answer)
     {
         if (count == 1) return Copy(0, answer);
-        var together = run.Ask(MultiplicationDecisions.Together, new RowsContext(count));
+        var together = run.Ask(MultiplicationDecisions.Together, new RowsContext(count, AreRagged()));
         switch (together)
         {
             case RowsTogether.LastOnly:
@@ -33,6 +33,13 @@ internal readonly ref struct PartialProductsWork(MethodRun run, ReadOnlySpan<int
             default:
                 return Sum(together == RowsTogether.LeftEnds, answer);
         }
+    }
+
+    private bool AreRagged()
+    {
+        for (var row = 1; row < count; row++)
+            if (Row(row).Length != Row(0).Length) return true;
+        return false;
     }
 
     private int Sum(bool toLeft, Span<int> answer)

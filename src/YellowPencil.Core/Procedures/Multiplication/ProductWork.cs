@@ -56,7 +56,7 @@ internal ref struct ProductWork
         var rows = run.Take(multiplier.Length * width);
         for (var row = 0; row < multiplier.Length; row++)
         {
-            var context = new RowContext(row, multiplier.Length, multiplier[row], rowsWritten);
+            var context = Row(row);
             var way = run.Ask(MultiplicationDecisions.Row, context);
             if (way == RowWay.Stop) break;
             if (way != RowWay.LeaveOut) WriteRow(context, way, rows.Slice(rowsWritten * width, width));
@@ -73,14 +73,14 @@ internal ref struct ProductWork
     public Span<int> WorkRow()
     {
         var answer = run.Take(3 * top.Length);
-        WorkRow(new RowContext(0, 1, multiplier[0], 0), RowWay.Work);
+        WorkRow(Row(0), RowWay.Work);
         return answer[..Digits.Flatten(cells, answer)];
     }
 
     private void WriteRow(RowContext context, RowWay way, Span<int> row)
     {
         run.Page.Line = rowsWritten;
-        var zeros = multiplier.Length == 1 ? 0 : PlaceholdersOf(context);
+        var zeros = multiplier.Length == 1 ? 0 : run.Do(MultiplicationDecisions.Placeholder, context);
         row[..zeros].Clear();
         cells.Fill(-1);
         switch (way)
@@ -129,17 +129,6 @@ internal ref struct ProductWork
             if (cells[column] >= 0) run.Page.Write(WorkFields.Cells, column, cells[column]);
     }
 
-    private readonly int PlaceholdersOf(RowContext context) => run.Ask(MultiplicationDecisions.Placeholder, context) switch
-    {
-        Placeholders.None => 0,
-        Placeholders.One => 1,
-        Placeholders.OneMore => context.Row + 1,
-        Placeholders.ByRowsWritten => rowsWritten,
-        Placeholders.TwoForEach => 2 * context.Row,
-        Placeholders.OneFewer => Math.Max(0, context.Row - 1),
-        _ => context.Row,
-    };
-
     private void WorkRow(RowContext context, RowWay way)
     {
         carries.Clear();
@@ -179,7 +168,7 @@ internal ref struct ProductWork
         var total = context.CarryIn > 0 || context.Standing > 0 || context.Carries > 0 ? WithCarry(context, way, step) : Product(context, way);
         total = run.Value(MultiplicationDecisions.ComesTo, context with { Total = total }, total);
         context = context with { Total = total };
-        var (written, carry) = total < 10 ? (total, 0) : context.IsLast ? (LastOf(context), 0) : TenOf(context);
+        var (written, carry) = total < 10 ? (total, 0) : context.IsLast ? (run.Do(MultiplicationDecisions.Last, context), 0) : run.Do(MultiplicationDecisions.Ten, context);
         cells[column] = run.Value(MultiplicationDecisions.Written, context, written);
         if (!context.IsLast) CarryOn(context, run.Value(MultiplicationDecisions.Carried, context, carry, most: 99), step);
     }
@@ -226,58 +215,11 @@ internal ref struct ProductWork
     private readonly int Product(ProductContext context, DigitProduct way)
     {
         var (digit, by) = (context.Top, context.Multiplier);
-        switch (way)
-        {
-            case DigitProduct.OtherFactor:
-                return Math.Max(digit, by);
-            case DigitProduct.Add:
-                return run.Recall(new NumberFact(FactKind.Plus, by, digit), context.Column);
-            case DigitProduct.CopyTop:
-                return digit;
-            case DigitProduct.CopyMultiplier:
-                return by;
-            case DigitProduct.One:
-                return 1;
-            case DigitProduct.Nothing:
-                return 0;
-            case DigitProduct.Difference:
-                return Math.Abs(digit - by);
-            case DigitProduct.TopTwice:
-                return 2 * digit;
-            case DigitProduct.SideBySide:
-                return 10 * by + digit;
-            default:
-                break;
-        }
-
+        if (way == DigitProduct.Add) return run.Recall(new NumberFact(FactKind.Plus, by, digit), context.Column);
+        if (way != DigitProduct.Multiply) return MultiplicationDecisions.Product.Result(way, context, run.School);
         var product = run.Recall(new NumberFact(FactKind.Times, by, digit), context.Column);
         if (digit < 2 || by < 2) return product;
-        return Math.Max(0, product + run.Ask(MultiplicationDecisions.Count, context with { Total = product }) switch
-        {
-            SkipCount.OneMultiplierTooFew => -by,
-            SkipCount.OneMultiplierTooMany => by,
-            SkipCount.OneTopTooFew => -digit,
-            SkipCount.OneTopTooMany => digit,
-            _ => 0,
-        });
-    }
-
-    /// <summary>What is written of a product of ten or more, and what is carried.</summary>
-    private readonly (int Written, int Carry) TenOf(ProductContext context)
-    {
-        var total = context.Total;
-        return run.Ask(MultiplicationDecisions.Ten, context) switch
-        {
-            ProductTen.WriteBoth => (total, 0),
-            ProductTen.WriteOnesCarryNothing => (total % 10, 0),
-            ProductTen.WriteTensCarryOnes => (total / 10, total % 10),
-            ProductTen.WriteOnesCarryOne => (total % 10, 1),
-            ProductTen.WriteTensCarryNothing => (total / 10, 0),
-            ProductTen.WriteBothAndCarry => (total, total / 10),
-            ProductTen.WriteZeroCarryTens => (0, total / 10),
-            ProductTen.WriteLessTenCarryOne => (total - 10, 1),
-            _ => (total % 10, total / 10),
-        };
+        return run.Do(MultiplicationDecisions.Count, context with { Total = product });
     }
 
     private void CarryOn(ProductContext context, int carry, int step)
@@ -291,17 +233,7 @@ internal ref struct ProductWork
         run.Page.Write(multiplier.Length == 1 ? (MarkKind)WorkFields.Carries : WorkFields.Rows.Carry, into, carry);
     }
 
-    private readonly int LastOf(ProductContext context)
-    {
-        var total = context.Total;
-        return run.Ask(MultiplicationDecisions.Last, context) switch
-        {
-            LastProduct.WriteOnesOnly => total % 10,
-            LastProduct.WriteTensOnly => total / 10,
-            LastProduct.TurnedRound => total % 10 * 10 + total / 10,
-            _ => total,
-        };
-    }
+    private readonly RowContext Row(int row) => new(row, multiplier.Length, multiplier[row], rowsWritten) { Top = RowContext.Pack(top), TopLength = top.Length, Multiplier = RowContext.Pack(multiplier) };
 
     private readonly ProductContext Context(int row, int column, int worked, RowWay way) => new()
     {
@@ -325,6 +257,7 @@ internal ref struct ProductWork
         Standing = standing[column],
         Total = 0,
         Carries = carriesMade,
+        AllCarries = allCarries,
         Worked = worked,
         DigitsLeft = top.Length - 1 - worked,
     };

@@ -8,9 +8,6 @@ namespace YellowPencil.Core.Procedures.Outer;
 /// <param name="Task">The task.</param>
 public readonly record struct TaskContext(ItemTask Task) : IDecisionContext
 {
-    /// <inheritdoc/>
-    public int? Place => null;
-
     /// <summary>The first number.</summary>
     public DecimalNumber First => Task.Numbers[0];
 
@@ -60,9 +57,6 @@ public sealed class WorkedAnswer(ItemTask task, string answer)
 public readonly record struct AnswerContext(WorkedAnswer Worked) : IDecisionContext
 {
     private static readonly SearchValues<char> InNumbers = SearchValues.Create("0123456789.-");
-
-    /// <inheritdoc/>
-    public int? Place => null;
 
     /// <summary>The task as set.</summary>
     public ItemTask Task => Worked.Task;

@@ -1,4 +1,6 @@
+using System.Numerics;
 using YellowPencil.Core.Knowledge;
+using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working.Fields;
 
 namespace YellowPencil.Core.Procedures.Polynomials;
@@ -34,9 +36,6 @@ public enum LeftTerms { Stay, JoinedAtHighest, JoinedPowersAdded, LetterAndNumbe
 /// <param name="IsNegative">Whether the term has a minus.</param>
 public readonly record struct BracketTerm(int Group, int At, bool IsTakenAway, bool IsNegative) : IDecisionContext
 {
-    /// <inheritdoc/>
-    public int? Place => null;
-
     /// <summary>Whether a bracket before this one was taken away.</summary>
     public bool IsAfterMinus { get; init; }
 
@@ -66,13 +65,16 @@ public enum TermsFrom { Sum, Difference, Bracket, Brackets, Conjugate, Square }
 /// <param name="First">The number of the first.</param>
 /// <param name="Second">The number of the second.</param>
 /// <param name="Power">Their power.</param>
-public readonly record struct LikePair(int First, int Second, int Power) : IDecisionContext
+public readonly record struct LikePair(long First, long Second, int Power) : IDecisionContext
 {
-    /// <inheritdoc/>
-    public int? Place => null;
-
     /// <summary>Out of what the terms came.</summary>
     public TermsFrom From { get; init; }
+
+    /// <summary>The power of the first, which can have come to another one on the way.</summary>
+    public int FirstPower { get; init; }
+
+    /// <summary>Both without their signs added, and the smaller taken from the larger.</summary>
+    public (long Sum, long Apart) Sizes => (Math.Abs(First) + Math.Abs(Second), Math.Abs(Math.Abs(First) - Math.Abs(Second)));
 
     /// <summary>Whether both have the same sign.</summary>
     public bool HaveSameSign => First < 0 == Second < 0;
@@ -85,11 +87,7 @@ public readonly record struct LikePair(int First, int Second, int Power) : IDeci
 /// <param name="Number">Its number.</param>
 /// <param name="Power">Its power.</param>
 /// <param name="Count">How many terms were put together to it.</param>
-public readonly record struct TermLeft(int Number, int Power, int Count) : IDecisionContext
-{
-    /// <inheritdoc/>
-    public int? Place => null;
-}
+public readonly record struct TermLeft(int Number, int Power, int Count) : IDecisionContext;
 
 /// <summary>The terms that are left, at the end.</summary>
 /// <param name="Count">How many there are.</param>
@@ -99,9 +97,6 @@ public readonly record struct TermsLeft(int Count, bool HasNumber, bool HasLette
 {
     /// <summary>Out of what the terms came.</summary>
     public TermsFrom From { get; init; }
-
-    /// <inheritdoc/>
-    public int? Place => null;
 }
 
 /// <summary>The decisions about sums and differences of polynomials.</summary>
@@ -153,26 +148,26 @@ public static class PolynomialDecisions
     };
 
     /// <summary>What do like terms become?</summary>
-    public static readonly Decision<LikePair, LikeTerms> Like = new("polynomials.like-terms", "What do two like terms come to?", LikeTerms.Sum)
+    public static readonly Decision<LikePair, LikeTerms, PolyTerm> Like = new("polynomials.like-terms", "What do two like terms come to?", LikeTerms.Sum)
     {
-        [LikeTerms.Sum] = new("sum", "puts the numbers together with their signs"),
-        [LikeTerms.SizesAddedFirstSign] = new("sizes-added-first-sign", "adds the sizes and keeps the first sign") { SlipIn = c => c.HaveSameSign ? 0 : 1 },
-        [LikeTerms.SizesApartMinus] = new("sizes-apart-minus", "takes the sizes from each other and writes a minus"),
-        [LikeTerms.SizesApartPlus] = new("sizes-apart-plus", "takes the sizes from each other and writes no minus"),
-        [LikeTerms.SizesApartFirstSign] = new("sizes-apart-first-sign", "takes the sizes from each other and keeps the first sign"),
-        [LikeTerms.SizesApartSecondSign] = new("sizes-apart-second-sign", "takes the sizes from each other and keeps the second sign"),
-        [LikeTerms.SizesAddedPlus] = new("sizes-added-plus", "adds the sizes and writes no minus"),
-        [LikeTerms.Product] = new("product", "multiplies the numbers"),
-        [LikeTerms.ProductPowersAdded] = new("product-powers-added", "multiplies the terms, powers added"),
-        [LikeTerms.ProductMinusIfAny] = new("product-minus-if-any", "multiplies the terms, with a minus if there is any"),
-        [LikeTerms.SumPowersAdded] = new("sum-powers-added", "adds the numbers and the powers"),
-        [LikeTerms.FirstStays] = new("first-stays", "keeps the first term"),
-        [LikeTerms.FirstLessSecond] = new("first-less-second", "takes the second from the first"),
-        [LikeTerms.SecondLessFirst] = new("second-less-first", "takes the first from the second"),
-        [LikeTerms.SizesAddedMinus] = new("sizes-added-minus", "adds the sizes and writes a minus"),
-        [LikeTerms.SecondStays] = new("second-stays", "keeps the second term"),
-        [LikeTerms.LargerStays] = new("larger-stays", "keeps the larger term"),
-        [LikeTerms.SumWithoutLetter] = new("sum-without-letter", "puts the numbers together and takes the letter away"),
+        [LikeTerms.Sum] = new("sum", "puts the numbers together with their signs", c => Term(c, c.First + c.Second)),
+        [LikeTerms.SizesAddedFirstSign] = new("sizes-added-first-sign", "adds the sizes and keeps the first sign", c => Term(c, c.First < 0 ? -c.Sizes.Sum : c.Sizes.Sum)) { SlipIn = c => c.HaveSameSign ? 0 : 1 },
+        [LikeTerms.SizesApartMinus] = new("sizes-apart-minus", "takes the sizes from each other and writes a minus", c => Term(c, -c.Sizes.Apart)),
+        [LikeTerms.SizesApartPlus] = new("sizes-apart-plus", "takes the sizes from each other and writes no minus", c => Term(c, c.Sizes.Apart)),
+        [LikeTerms.SizesApartFirstSign] = new("sizes-apart-first-sign", "takes the sizes from each other and keeps the first sign", c => Term(c, c.First < 0 ? -c.Sizes.Apart : c.Sizes.Apart)),
+        [LikeTerms.SizesApartSecondSign] = new("sizes-apart-second-sign", "takes the sizes from each other and keeps the second sign", c => Term(c, c.Second < 0 ? -c.Sizes.Apart : c.Sizes.Apart)),
+        [LikeTerms.SizesAddedPlus] = new("sizes-added-plus", "adds the sizes and writes no minus", c => Term(c, c.Sizes.Sum)),
+        [LikeTerms.Product] = new("product", "multiplies the numbers", c => Term(c, (BigInteger)c.First * c.Second)),
+        [LikeTerms.ProductPowersAdded] = new("product-powers-added", "multiplies the terms, powers added", c => Term(c, (BigInteger)c.First * c.Second, 2 * c.FirstPower)),
+        [LikeTerms.ProductMinusIfAny] = new("product-minus-if-any", "multiplies the terms, with a minus if there is any", c => Term(c, (c.First < 0 || c.Second < 0 ? -1 : 1) * BigInteger.Abs((BigInteger)c.First * c.Second), 2 * c.FirstPower)),
+        [LikeTerms.SumPowersAdded] = new("sum-powers-added", "adds the numbers and the powers", c => Term(c, c.First + c.Second, c.FirstPower + c.Power)),
+        [LikeTerms.FirstStays] = new("first-stays", "keeps the first term", c => Term(c, c.First)),
+        [LikeTerms.FirstLessSecond] = new("first-less-second", "takes the second from the first", c => Term(c, c.First - c.Second)),
+        [LikeTerms.SecondLessFirst] = new("second-less-first", "takes the first from the second", c => Term(c, c.Second - c.First)),
+        [LikeTerms.SizesAddedMinus] = new("sizes-added-minus", "adds the sizes and writes a minus", c => Term(c, -c.Sizes.Sum)),
+        [LikeTerms.SecondStays] = new("second-stays", "keeps the second term", c => Term(c, c.Second, c.Power)),
+        [LikeTerms.LargerStays] = new("larger-stays", "keeps the larger term", c => Math.Abs(c.First) >= Math.Abs(c.Second) ? Term(c, c.First) : Term(c, c.Second, c.Power)),
+        [LikeTerms.SumWithoutLetter] = new("sum-without-letter", "puts the numbers together and takes the letter away", c => Term(c, c.First + c.Second, 0)),
         Kinds = [
             new("always", "always", _ => true),
             new("same-sign", "where both have the same sign", c => c.HaveSameSign),
@@ -255,6 +250,9 @@ public static class PolynomialDecisions
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.OnlyLikeTerms,
     };
+
+    // Nothing of a letter is nothing, whatever its power.
+    private static PolyTerm? Term(LikePair c, BigInteger number, int? power = null) => new PolyTerm(number, number.IsZero ? c.FirstPower : Math.Min(PolynomialText.MostPower, power ?? c.FirstPower));
 
     /// <summary>Those about like terms, for methods that come to a sum.</summary>
     public static IReadOnlyList<Decision> Collecting { get; } = [Bare, Like, Gone, Alone, One, Left];

@@ -76,6 +76,9 @@ internal static class Collecting
 {
     private const int MostSeen = 100_000;
 
+    /// <summary>Larger numbers are put together as taught only.</summary>
+    private const long MostWorked = 1_000_000_000_000_000;
+
     /// <summary>Puts the terms together and writes the answer.</summary>
     /// <param name="run">The run.</param>
     /// <param name="terms">The terms.</param>
@@ -157,33 +160,13 @@ internal static class Collecting
 
     private static PolyTerm Together(MethodRun run, PolyTerm first, PolyTerm second, TermsFrom from, ref bool hasAddedPowers)
     {
-        var (a, b) = (first.Number, second.Number);
-        var (larger, smaller) = (BigInteger.Max(BigInteger.Abs(a), BigInteger.Abs(b)), BigInteger.Min(BigInteger.Abs(a), BigInteger.Abs(b)));
-        var apart = larger - smaller;
-        var way = run.Ask(PolynomialDecisions.Like, new LikePair(Seen(a), Seen(b), second.Power) { From = from });
+        var pair = new LikePair(Long(first.Number), Long(second.Number), second.Power) { From = from, FirstPower = first.Power };
+        var way = run.Ask(PolynomialDecisions.Like, pair);
         hasAddedPowers = way == LikeTerms.SumPowersAdded;
-        return way switch
-        {
-            LikeTerms.FirstLessSecond => first with { Number = a - b },
-            LikeTerms.SecondLessFirst => first with { Number = b - a },
-            LikeTerms.SizesAddedMinus => first with { Number = -(larger + smaller) },
-            LikeTerms.SumWithoutLetter => new PolyTerm(a + b, 0),
-            LikeTerms.SecondStays => second,
-            LikeTerms.LargerStays => BigInteger.Abs(a) >= BigInteger.Abs(b) ? first : second,
-            LikeTerms.SizesAddedFirstSign => first with { Number = a.Sign < 0 ? -(larger + smaller) : larger + smaller },
-            LikeTerms.SizesAddedPlus => first with { Number = larger + smaller },
-            LikeTerms.SizesApartMinus => first with { Number = -apart },
-            LikeTerms.SizesApartPlus => first with { Number = apart },
-            LikeTerms.SizesApartFirstSign => first with { Number = a.Sign < 0 ? -apart : apart },
-            LikeTerms.SizesApartSecondSign => first with { Number = b.Sign < 0 ? -apart : apart },
-            LikeTerms.Product => first with { Number = a * b },
-            LikeTerms.ProductPowersAdded => new PolyTerm(a * b, Math.Min(PolynomialText.MostPower, 2 * first.Power)),
-            LikeTerms.ProductMinusIfAny => new PolyTerm(a.Sign < 0 || b.Sign < 0 ? -(larger * smaller) : larger * smaller, Math.Min(PolynomialText.MostPower, 2 * first.Power)),
-            LikeTerms.SumPowersAdded => new PolyTerm(a + b, Math.Min(PolynomialText.MostPower, first.Power + second.Power)),
-            LikeTerms.FirstStays => first,
-            _ => first with { Number = Sum(run, a, b) },
-        };
+        return way == LikeTerms.Sum ? first with { Number = Sum(run, first.Number, second.Number) } : PolynomialDecisions.Like.Result(way, pair, run.School);
     }
+
+    private static long Long(BigInteger number) => (long)BigInteger.Max(-MostWorked, BigInteger.Min(MostWorked, number));
 
     private static BigInteger Sum(MethodRun run, BigInteger a, BigInteger b)
     {

@@ -1,3 +1,5 @@
+using System.Numerics;
+using YellowPencil.Core.Notation;
 using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Working;
 using YellowPencil.Core.Working.Fields;
@@ -41,8 +43,14 @@ public enum RootRounded { HalfUp, CutOff, AlwaysUp, ToHalf, ToWhole, NotAtAll }
 /// <param name="IsDecimal">Whether the number under the root has a point.</param>
 public readonly record struct RootContext(int Number, int Lower, int Tail, bool IsDecimal) : IDecisionContext
 {
-    /// <inheritdoc/>
-    public int? Place => null;
+    /// <summary>The part of the way between the roots; 0 before it is known.</summary>
+    public Rational Part { get; init; }
+
+    /// <summary>The estimate before it is rounded; 0 before it is known.</summary>
+    public Rational Estimate { get; init; }
+
+    /// <summary>To how many places it is to be rounded.</summary>
+    public int Places { get; init; }
 
     /// <summary>The lower square.</summary>
     public int LowerSquare => Lower * Lower;
@@ -98,7 +106,7 @@ public static class RootDecisions
     public static readonly Decision<RootContext, SquareKnown> Known = new("roots.squares", "What is the square of a number?", SquareKnown.AsIs)
     {
         [SquareKnown.AsIs] = new("as-is", "knows the squares"),
-        [SquareKnown.PartByPart] = new("part-by-part", "squares tens and ones apart"),
+        [SquareKnown.PartByPart] = new("part-by-part", "squares tens and ones apart") { Needs = c => c.Lower > 9 },
         [SquareKnown.Doubled] = new("doubled", "doubles instead of squaring"),
         Kinds = [new("always", "always", _ => true)],
         ShowsIn = WorkFields.Lines,
@@ -125,7 +133,7 @@ public static class RootDecisions
         [RootWay.LowerRoot] = new("lower-root", "writes the lower root"),
         [RootWay.UpperRoot] = new("upper-root", "writes the upper root"),
         [RootWay.HalfOfNumber] = new("half-of-number", "takes half of the number"),
-        [RootWay.NearestRootAdded] = new("nearest-root-added", "adds the distance to the nearest root"),
+        [RootWay.NearestRootAdded] = new("nearest-root-added", "adds the distance to the nearest root") { Needs = c => c.IsNearerUpper },
         [RootWay.GapAsTenths] = new("gap-as-tenths", "writes the distance as tenths"),
         [RootWay.GapAppended] = new("gap-appended", "writes the distance behind the point"),
         [RootWay.QuarterOfNumber] = new("quarter-of-number", "takes a quarter of the number"),
@@ -194,11 +202,11 @@ public static class RootDecisions
     };
 
     /// <summary>How is it divided?</summary>
-    public static readonly Decision<RootContext, GapDivided> Divided = new("roots.division", "What does the fraction come to as a decimal?", GapDivided.AsSet)
+    public static readonly Decision<RootContext, GapDivided, Rational> Divided = new("roots.division", "What does the fraction come to as a decimal?", GapDivided.AsSet)
     {
-        [GapDivided.AsSet] = new("as-set", "divides the fraction out"),
-        [GapDivided.UpsideDown] = new("upside-down", "divides upside down"),
-        [GapDivided.ZeroLeftOut] = new("zero-left-out", "leaves out the zero behind the point"),
+        [GapDivided.AsSet] = new("as-set", "divides the fraction out", c => c.Part),
+        [GapDivided.UpsideDown] = new("upside-down", "divides upside down", c => c.Part.IsZero ? null : Rational.Whole(1) / c.Part),
+        [GapDivided.ZeroLeftOut] = new("zero-left-out", "leaves out the zero behind the point", c => c.Part < new Rational(1, 10) ? c.Part * Rational.Whole(10) : null),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.PartOfTheWay,
@@ -215,17 +223,23 @@ public static class RootDecisions
     };
 
     /// <summary>How is it rounded?</summary>
-    public static readonly Decision<RootContext, RootRounded> Round = new("roots.rounding", "How is the estimate rounded?", RootRounded.HalfUp)
+    public static readonly Decision<RootContext, RootRounded, Rational> Round = new("roots.rounding", "How is the estimate rounded?", RootRounded.HalfUp)
     {
-        [RootRounded.HalfUp] = new("half-up", "rounds to the place"),
-        [RootRounded.CutOff] = new("cut-off", "cuts off instead of rounding") { Needs = c => c.Tail >= 50, SlipIn = c => c.Tail >= 50 ? 3 : 0 },
-        [RootRounded.AlwaysUp] = new("always-up", "always rounds up") { Needs = c => c.Tail is >= 10 and < 50 },
-        [RootRounded.ToHalf] = new("to-half", "rounds to the nearest half"),
-        [RootRounded.ToWhole] = new("to-whole", "rounds to a whole number"),
-        [RootRounded.NotAtAll] = new("not-at-all", "does not round"),
+        [RootRounded.HalfUp] = new("half-up", "rounds to the place", c => RootTask.Rounded(c.Estimate, c.Places)),
+        [RootRounded.CutOff] = new("cut-off", "cuts off instead of rounding", c => RootTask.CutOff(c.Estimate, c.Places)) { SlipIn = c => c.Tail >= 50 ? 3 : 0 },
+        [RootRounded.AlwaysUp] = new("always-up", "always rounds up", Up),
+        [RootRounded.ToHalf] = new("to-half", "rounds to the nearest half", c => RootTask.Rounded(c.Estimate * Rational.Whole(2), 0) / Rational.Whole(2)),
+        [RootRounded.ToWhole] = new("to-whole", "rounds to a whole number", c => RootTask.Rounded(c.Estimate, 0)),
+        [RootRounded.NotAtAll] = new("not-at-all", "does not round", c => c.Estimate),
         Kinds = Kinds,
         Idea = Ideas.RoundedOnce,
     };
+
+    private static Rational? Up(RootContext c)
+    {
+        var lower = RootTask.CutOff(c.Estimate, c.Places);
+        return lower == c.Estimate ? lower : lower + new Rational(1, BigInteger.Pow(10, c.Places));
+    }
 
     /// <summary>All of them, in the order in which they come up.</summary>
     public static IReadOnlyList<Decision> All { get; } = [Under, Known, Around, Way, Top, GapIs, Bottom, BottomIs, From, Divided, End, Round];

@@ -152,12 +152,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
         else Divide(Rational.Whole(start), top / bottom);
     }
 
-    private void Divide(Rational start, Rational fraction) => EndDivision(start + run.Ask(RootDecisions.Divided, Seen(task.Radicand, -1)) switch
-    {
-        GapDivided.UpsideDown when !fraction.IsZero => Rational.Whole(1) / fraction,
-        GapDivided.ZeroLeftOut when fraction < new Rational(1, 10) => fraction * Rational.Whole(10),
-        _ => fraction,
-    });
+    private void Divide(Rational start, Rational fraction) => EndDivision(start + run.Do(RootDecisions.Divided, Seen(task.Radicand, -1) with { Part = fraction }));
 
     // The division is carried one place further than is asked for, and rounded from there. Somebody may round there already; where that changes what comes out, it is a mistake.
     private void EndDivision(Rational exact)
@@ -178,19 +173,9 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
 
     private void Finish(Rational cut, int tail)
     {
-        var places = task.Places;
-        switch (run.Ask(RootDecisions.Round, Seen(task.Radicand, tail)))
-        {
-            case RootRounded.CutOff: Append(RootTask.CutOff(cut, places), places); return;
-            case RootRounded.AlwaysUp:
-                var lower = RootTask.CutOff(cut, places);
-                Append(lower == cut ? cut : lower + new Rational(1, BigInteger.Pow(10, places)), places);
-                return;
-            case RootRounded.ToHalf: Append(RootTask.Rounded(cut * Rational.Whole(2), 0) / Rational.Whole(2), 1); return;
-            case RootRounded.ToWhole: Append(RootTask.Rounded(cut, 0), 0); return;
-            case RootRounded.NotAtAll: Append(cut, places + 1); return;
-            default: Append(RootTask.Rounded(cut, places), places); return;
-        }
+        var seen = Seen(task.Radicand, tail) with { Estimate = cut, Places = task.Places };
+        var way = run.Ask(RootDecisions.Round, seen);
+        Append(RootDecisions.Round.Result(way, seen, run.School), way switch { RootRounded.NotAtAll => task.Places + 1, RootRounded.ToHalf => 1, RootRounded.ToWhole => 0, _ => task.Places });
     }
 
     // By trying: a number is named by how near the squares are, squared, and mended by one in its last place until the number lies between two; the nearer is kept.

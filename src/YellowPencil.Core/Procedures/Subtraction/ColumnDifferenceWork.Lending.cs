@@ -74,40 +74,15 @@ internal ref partial struct ColumnDifferenceWork
             if (top[between] == 0) passed++;
         var digit = top[lender];
         var lending = Lending(lender, context, passed);
-        var value = run.Ask(SubtractionDecisions.LenderValue, lending) switch
-        {
-            LenderLeft.OneLess => digit - 1,
-            LenderLeft.TwoLess => digit - 2,
-            LenderLeft.OneMore => digit + 1,
-            LenderLeft.Ten => 10,
-            LenderLeft.Nine => 9,
-            LenderLeft.Zero => 0,
-            LenderLeft.OneLessForEachColumn => digit - (lender - receiver),
-            _ => digit,
-        };
-        value = run.Value(SubtractionDecisions.LenderBecomes, lending, Math.Max(0, value), most: 99);
+        var value = run.Value(SubtractionDecisions.LenderBecomes, lending, Math.Max(0, run.Do(SubtractionDecisions.LenderValue, lending)), most: 99);
         if (value != digit) Rewrite(lender, value);
 
         for (var between = lender - 1; between > receiver; between--)
         {
             if (top[between] != 0) continue;
-            switch (run.Ask(SubtractionDecisions.PassedZero, Lending(between, context, passed)))
-            {
-                case PassedZeroLeft.Nine:
-                    Rewrite(between, 9, by: 10);
-                    break;
-                case PassedZeroLeft.Ten:
-                    Rewrite(between, 10);
-                    break;
-                case PassedZeroLeft.One:
-                    Rewrite(between, 1);
-                    break;
-                case PassedZeroLeft.Eight:
-                    Rewrite(between, 8);
-                    break;
-                default:
-                    break;
-            }
+            var becomes = run.Do(SubtractionDecisions.PassedZero, Lending(between, context, passed));
+            if (becomes == 9) Rewrite(between, 9, by: 10);
+            else if (becomes > 0) Rewrite(between, becomes);
         }
     }
 

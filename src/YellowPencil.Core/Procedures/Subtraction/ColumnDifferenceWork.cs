@@ -49,15 +49,7 @@ internal ref partial struct ColumnDifferenceWork
     private void WorkColumn(int column)
     {
         if (top[column] != topAsSet[column] || top[column] == 0)
-        {
-            top[column] = run.Ask(SubtractionDecisions.TopRead, Context(column)) switch
-            {
-                TopDigit.AsSet => topAsSet[column],
-                TopDigit.ZeroAsTen when top[column] == 0 => 10,
-                TopDigit.ZeroAsNine when top[column] == 0 => 9,
-                _ => top[column],
-            };
-        }
+            top[column] = run.Do(SubtractionDecisions.TopRead, Context(column));
 
         var context = Context(column);
         if (context.BelowIsBlank)
@@ -111,32 +103,14 @@ internal ref partial struct ColumnDifferenceWork
     private readonly void WorkOpenColumn(ColumnContext context)
     {
         var column = context.Column - smallestPlace;
-        switch (run.Ask(SubtractionDecisions.OpenColumn, context))
+        var made = run.Ask(SubtractionDecisions.OpenColumn, context);
+        var written = made switch
         {
-            case OpenColumnWay.CopyTop:
-                WriteCell(column, run.Value(SubtractionDecisions.Written, context, top[column]));
-                break;
-            case OpenColumnWay.OneMore:
-                WriteCell(column, top[column] + 1);
-                break;
-            case OpenColumnWay.WriteNine:
-                WriteCell(column, 9);
-                break;
-            case OpenColumnWay.CopyAsSet:
-                WriteCell(column, topAsSet[column]);
-                break;
-            case OpenColumnWay.WriteZero:
-                WriteCell(column, 0);
-                break;
-            case OpenColumnWay.OneLess:
-                WriteCell(column, Math.Max(0, top[column] - 1));
-                break;
-            case OpenColumnWay.TakeBottomDigitAgain:
-                WriteCell(column, Math.Abs(run.Recall(Difference(top[column], bottom[highestBottom]), smallestPlace + column)));
-                break;
-            default:
-                break;
-        }
+            OpenColumnWay.CopyTop => run.Value(SubtractionDecisions.Written, context, top[column]),
+            OpenColumnWay.TakeBottomDigitAgain => Math.Abs(run.Recall(Difference(top[column], context.LastBelow), smallestPlace + column)),
+            _ => SubtractionDecisions.OpenColumn.Result(made, context, run.School),
+        };
+        if (written >= 0) WriteCell(column, written);
     }
 
     private void Rename(ColumnContext context)
@@ -163,17 +137,7 @@ internal ref partial struct ColumnDifferenceWork
             Lend(context);
         }
 
-        var receiver = run.Ask(SubtractionDecisions.Receiver, context);
-        var raised = receiver switch
-        {
-            ReceiverGets.TenMore => top[column] + 10,
-            ReceiverGets.OneMore => top[column] + 1,
-            ReceiverGets.BecomesTen => 10,
-            ReceiverGets.NineMore => top[column] + 9,
-            ReceiverGets.ElevenMore => top[column] + 11,
-            _ => top[column],
-        };
-        raised = run.Value(SubtractionDecisions.ReceiverBecomes, context, raised, most: 99);
+        var raised = run.Value(SubtractionDecisions.ReceiverBecomes, context, run.Do(SubtractionDecisions.Receiver, context), most: 99);
         if (raised != top[column]) Rewrite(column, raised);
         renames++;
         WriteDifference(column, wasRaised: raised >= 10);
@@ -186,12 +150,7 @@ internal ref partial struct ColumnDifferenceWork
         var smaller = Math.Min(top[column], bottom[column]);
         var value = run.Recall(Difference(larger, smaller), smallestPlace + column);
         var context = new DifferenceContext(smallestPlace + column, larger, smaller, wasRaised);
-        value += run.Ask(SubtractionDecisions.Count, context) switch
-        {
-            DifferenceCount.OneTooMany => 1,
-            DifferenceCount.OneTooFew when value > 0 => -1,
-            _ => 0,
-        };
+        value = Math.Max(0, value + run.Do(SubtractionDecisions.Count, context));
         if (run.IsOpen(SubtractionDecisions.Written)) value = run.Value(SubtractionDecisions.Written, Context(column), value);
         else run.PassOver();
         if (value > 9)
@@ -234,6 +193,9 @@ internal ref partial struct ColumnDifferenceWork
         var zeros = 0;
         while (column + 1 + zeros < top.Length && top[column + 1 + zeros] == 0) zeros++;
         var hasNext = column + 1 < top.Length;
+        var more = 0;
+        for (var beyond = column + 2 + zeros; beyond < top.Length; beyond++)
+            if (top[beyond] > 0) more++;
         return new ColumnContext
         {
             Column = smallestPlace + column,
@@ -247,6 +209,8 @@ internal ref partial struct ColumnDifferenceWork
             NextTop = hasNext ? top[column + 1] : -1,
             NextBottom = hasNext ? bottom[column + 1] : -1,
             ZerosNext = zeros,
+            MoreThatCanLend = more,
+            LastBelow = bottom[highestBottom],
             SomebodyCanLend = column + 1 + zeros < top.Length,
         };
     }

@@ -4,11 +4,7 @@ namespace YellowPencil.Core.Procedures.Subtraction;
 /// <param name="TopLength">Digits of the top number.</param>
 /// <param name="BottomLength">Digits of the bottom number.</param>
 /// <param name="NeedsRenaming">Whether some column has the smaller digit on top.</param>
-public readonly record struct ItemContext(int TopLength, int BottomLength, bool NeedsRenaming) : IDecisionContext
-{
-    /// <inheritdoc/>
-    public int? Place => null;
-}
+public readonly record struct ItemContext(int TopLength, int BottomLength, bool NeedsRenaming) : IDecisionContext;
 
 /// <summary>One column when its turn comes.</summary>
 public readonly record struct ColumnContext : IDecisionContext
@@ -45,6 +41,12 @@ public readonly record struct ColumnContext : IDecisionContext
 
     /// <summary>The zeros standing in the top number from the next column on to the left.</summary>
     public required int ZerosNext { get; init; }
+
+    /// <summary>How many top digits beyond the nearest that is not zero are not zero either.</summary>
+    public required int MoreThatCanLend { get; init; }
+
+    /// <summary>The leftmost bottom digit.</summary>
+    public required int LastBelow { get; init; }
 
     /// <summary>Whether some top digit to the left is not zero.</summary>
     public required bool SomebodyCanLend { get; init; }

@@ -129,12 +129,12 @@ public static class SubtractionDecisions
     };
 
     /// <summary>Which value of the top digit is used?</summary>
-    public static readonly Decision<ColumnContext, TopDigit> TopRead = new("subtraction.top-read", "Which top value counts?", TopDigit.NewValue)
+    public static readonly Decision<ColumnContext, TopDigit, int> TopRead = new("subtraction.top-read", "Which top value counts?", TopDigit.NewValue)
     {
-        [TopDigit.NewValue] = new("new-value", "uses the new top value") { Says = c => $"The {Place.Name(c.Column)} now have {c.Top}." },
-        [TopDigit.AsSet] = new("as-set", "uses the struck-out top digit") { SlipIn = c => c.HasLent ? 1 : 0, Says = c => $"Uses the old {c.TopAsSet} again.", Needs = c => c.Top != c.TopAsSet },
-        [TopDigit.ZeroAsTen] = new("zero-as-ten", "counts a 0 on top as 10") { Says = _ => "Counts the 0 on top as 10.", Needs = c => c.Top == 0 },
-        [TopDigit.ZeroAsNine] = new("zero-as-nine", "counts a 0 on top as 9") { Says = _ => "Counts the 0 on top as 9.", Needs = c => c.Top == 0 },
+        [TopDigit.NewValue] = new("new-value", "uses the new top value", c => c.Top) { Says = c => $"The {Place.Name(c.Column)} now have {c.Top}." },
+        [TopDigit.AsSet] = new("as-set", "uses the struck-out top digit", c => c.TopAsSet) { SlipIn = c => c.HasLent ? 1 : 0, Says = c => $"Uses the old {c.TopAsSet} again." },
+        [TopDigit.ZeroAsTen] = new("zero-as-ten", "counts a 0 on top as 10", c => c.Top == 0 ? 10 : null) { Says = _ => "Counts the 0 on top as 10." },
+        [TopDigit.ZeroAsNine] = new("zero-as-nine", "counts a 0 on top as 9", c => c.Top == 0 ? 9 : null) { Says = _ => "Counts the 0 on top as 9." },
         Kinds = ColumnKinds,
         Properties = Properties,
         Idea = Ideas.ZeroIsANumber,
@@ -166,16 +166,16 @@ public static class SubtractionDecisions
     };
 
     /// <summary>What is left where there is nothing below?</summary>
-    public static readonly Decision<ColumnContext, OpenColumnWay> OpenColumn = new("subtraction.open-column", "What is left where there is nothing below?", OpenColumnWay.CopyTop)
+    public static readonly Decision<ColumnContext, OpenColumnWay, int> OpenColumn = new("subtraction.open-column", "What is left where there is nothing below?", OpenColumnWay.CopyTop)
     {
-        [OpenColumnWay.CopyTop] = new("copy-top", "copies the top value") { Says = c => $"{Head(c)}: nothing to take away, {c.Top} stays." },
-        [OpenColumnWay.CopyAsSet] = new("copy-as-set", "copies the struck-out digit") { Needs = c => c.Top != c.TopAsSet, SlipIn = c => c.HasLent ? 0.5 : 0, Says = c => $"{Head(c)}: copies the old {c.TopAsSet}, though {c.Top} is left." },
-        [OpenColumnWay.LeaveBlank] = new("leave-blank", "leaves the column blank") { Slip = 0.5, Says = c => $"{Head(c)}: writes nothing, as there is nothing below." },
-        [OpenColumnWay.WriteZero] = new("write-zero", "writes 0") { Needs = c => c.Top > 0, Says = c => $"{Head(c)}: writes 0, as there is nothing below." },
-        [OpenColumnWay.OneLess] = new("one-less", "writes one less than the top value") { Needs = c => c.Top > 0, Says = c => $"{Head(c)}: writes one less than {c.Top}." },
-        [OpenColumnWay.TakeBottomDigitAgain] = new("take-bottom-digit-again", "takes the last bottom digit away again") { Says = c => $"{Head(c)}: takes the last bottom digit away once more." },
-        [OpenColumnWay.OneMore] = new("one-more", "writes one more than the top value") { Says = c => $"{Head(c)}: writes one more than {c.Top}." },
-        [OpenColumnWay.WriteNine] = new("write-nine", "writes 9") { Needs = c => c.Top != 9 },
+        [OpenColumnWay.CopyTop] = new("copy-top", "copies the top value", c => c.Top) { Says = c => $"{Head(c)}: nothing to take away, {c.Top} stays." },
+        [OpenColumnWay.CopyAsSet] = new("copy-as-set", "copies the struck-out digit", c => c.TopAsSet) { SlipIn = c => c.HasLent ? 0.5 : 0, Says = c => $"{Head(c)}: copies the old {c.TopAsSet}, though {c.Top} is left." },
+        [OpenColumnWay.LeaveBlank] = new("leave-blank", "leaves the column blank", _ => -1) { Slip = 0.5, Says = c => $"{Head(c)}: writes nothing, as there is nothing below." },
+        [OpenColumnWay.WriteZero] = new("write-zero", "writes 0", _ => 0) { Says = c => $"{Head(c)}: writes 0, as there is nothing below." },
+        [OpenColumnWay.OneLess] = new("one-less", "writes one less than the top value", c => Math.Max(0, c.Top - 1)) { Says = c => $"{Head(c)}: writes one less than {c.Top}." },
+        [OpenColumnWay.TakeBottomDigitAgain] = new("take-bottom-digit-again", "takes the last bottom digit away again", c => Math.Abs(c.Top - c.LastBelow)) { Says = c => $"{Head(c)}: takes the last bottom digit away once more." },
+        [OpenColumnWay.OneMore] = new("one-more", "writes one more than the top value", c => c.Top + 1) { Says = c => $"{Head(c)}: writes one more than {c.Top}." },
+        [OpenColumnWay.WriteNine] = new("write-nine", "writes 9", _ => 9),
         Head = c => Head(c),
         Kinds = ColumnKinds,
         Properties = Properties,
@@ -188,17 +188,17 @@ public static class SubtractionDecisions
     public static readonly Decision<ColumnContext, LenderChosen> Lender = new("subtraction.lender", "Who lends?", LenderChosen.NearestNotZero)
     {
         [LenderChosen.NearestNotZero] = new("nearest-not-zero", "takes one from the nearest digit that is not zero") { Says = NearestLends },
-        [LenderChosen.LeftmostDigit] = new("leftmost-digit", "takes one from the leftmost digit") { Needs = c => c.ColumnsLeft > 1 + c.ZerosNext, Says = _ => "Takes one from the leftmost digit." },
+        [LenderChosen.LeftmostDigit] = new("leftmost-digit", "takes one from the leftmost digit") { Says = _ => "Takes one from the leftmost digit.", Needs = c => c.MoreThatCanLend > 0 },
         [LenderChosen.Nobody] = new("nobody", "gives ten that nobody lends") { Says = _ => "Takes a ten without anybody lending it." },
         [LenderChosen.OneBeyond] = new("one-beyond", "takes one from the digit after the next") { Says = _ => "Passes over the next digit and takes from the one after it." },
         [LenderChosen.ZeroBecomesNine] = new("zero-becomes-nine", "turns a zero next door into 9 though nobody lends") { Needs = c => c.NextIsZero, Says = _ => "Turns the zero next door into 9; nobody lends." },
         [LenderChosen.ZeroBecomesTen] = new("zero-becomes-ten", "turns a zero next door into 10 though nobody lends") { Needs = c => c.NextIsZero, Says = _ => "Turns the zero next door into 10; nobody lends." },
         [LenderChosen.ZeroStays] = new("zero-stays", "takes from a zero next door, which stays") { Needs = c => c.NextIsZero, Says = _ => "Takes from the zero next door, which stays 0." },
         [LenderChosen.BottomDigit] = new("bottom-digit", "makes the bottom digit next door one less"),
-        [LenderChosen.EveryDigitLeft] = new("every-digit-left", "makes every digit to the left one less"),
+        [LenderChosen.EveryDigitLeft] = new("every-digit-left", "makes every digit to the left one less") { Needs = c => c.NextIsZero || c.MoreThatCanLend > 0 },
         [LenderChosen.RightNeighbour] = new("right-neighbour", "takes one from the digit to the right"),
         [LenderChosen.NearestZerosBeyondNine] = new("nearest-zeros-beyond-nine", "takes one from the nearest digit and turns every zero further left into 9") { Needs = c => c.ColumnsLeft > 1 + c.ZerosNext },
-        [LenderChosen.EveryDigitLeftZerosNine] = new("every-digit-left-zeros-nine", "makes every digit to the left one less and every zero there 9"),
+        [LenderChosen.EveryDigitLeftZerosNine] = new("every-digit-left-zeros-nine", "makes every digit to the left one less and every zero there 9") { Needs = c => c.ColumnsLeft > 1 + c.ZerosNext },
         [LenderChosen.NearestLargerThanBelow] = new("nearest-larger-than-below", "takes one from the nearest digit that is larger than the one below it"),
         [LenderChosen.OneBeyondOrNearest] = new("one-beyond-or-nearest", "takes one from the digit after the next, or next door where that has nothing"),
         [LenderChosen.NearestAndNext] = new("nearest-and-next", "takes one from the nearest digit and from the one beyond it"),
@@ -212,16 +212,16 @@ public static class SubtractionDecisions
     };
 
     /// <summary>What does the lender become?</summary>
-    public static readonly Decision<LendingContext, LenderLeft> LenderValue = new("subtraction.lender-value", "What does the lender become?", LenderLeft.OneLess)
+    public static readonly Decision<LendingContext, LenderLeft, int> LenderValue = new("subtraction.lender-value", "What does the lender become?", LenderLeft.OneLess)
     {
-        [LenderLeft.OneLess] = new("one-less", "makes the lender one less") { Says = c => $"Strike {c.Digit} in the {Place.Name(c.Column)}: {c.Digit switch { 1 => "nothing is", 2 => "1 is", _ => $"{c.Digit - 1} are" }} left." },
-        [LenderLeft.Unchanged] = new("unchanged", "leaves the lender as it was") { Slip = 6, Says = c => $"The {Place.Name(c.Column)} stay at {c.Digit}, though they lend." },
-        [LenderLeft.TwoLess] = new("two-less", "makes the lender two less") { Needs = c => c.Digit > 1, Slip = 0.2, Says = c => $"Makes {c.Digit} in the {Place.Name(c.Column)} two less." },
-        [LenderLeft.OneMore] = new("one-more", "makes the lender one more") { Says = c => $"Makes {c.Digit} in the {Place.Name(c.Column)} one more." },
-        [LenderLeft.Ten] = new("ten", "turns the lender into 10") { Says = c => $"Turns {c.Digit} in the {Place.Name(c.Column)} into 10." },
-        [LenderLeft.Nine] = new("nine", "turns the lender into 9") { Needs = c => c.Digit != 10, Says = c => $"Turns {c.Digit} in the {Place.Name(c.Column)} into 9." },
-        [LenderLeft.OneLessForEachColumn] = new("one-less-for-each-column", "takes one from the lender for each column passed") { Needs = c => c.FromReceiver > 0, Says = c => $"Takes one from {c.Digit} in the {Place.Name(c.Column)} for each column passed." },
-        [LenderLeft.Zero] = new("zero", "turns the lender into 0") { Needs = c => c.Digit != 1, Says = c => $"Turns {c.Digit} in the {Place.Name(c.Column)} into 0." },
+        [LenderLeft.OneLess] = new("one-less", "makes the lender one less", c => c.Digit - 1) { Says = c => $"Strike {c.Digit} in the {Place.Name(c.Column)}: {c.Digit switch { 1 => "nothing is", 2 => "1 is", _ => $"{c.Digit - 1} are" }} left." },
+        [LenderLeft.Unchanged] = new("unchanged", "leaves the lender as it was", c => c.Digit) { Slip = 6, Says = c => $"The {Place.Name(c.Column)} stay at {c.Digit}, though they lend." },
+        [LenderLeft.TwoLess] = new("two-less", "makes the lender two less", c => c.Digit > 1 ? c.Digit - 2 : null) { Slip = 0.2, Says = c => $"Makes {c.Digit} in the {Place.Name(c.Column)} two less." },
+        [LenderLeft.OneMore] = new("one-more", "makes the lender one more", c => c.Digit + 1) { Says = c => $"Makes {c.Digit} in the {Place.Name(c.Column)} one more." },
+        [LenderLeft.Ten] = new("ten", "turns the lender into 10", _ => 10) { Says = c => $"Turns {c.Digit} in the {Place.Name(c.Column)} into 10." },
+        [LenderLeft.Nine] = new("nine", "turns the lender into 9", _ => 9) { Says = c => $"Turns {c.Digit} in the {Place.Name(c.Column)} into 9." },
+        [LenderLeft.OneLessForEachColumn] = new("one-less-for-each-column", "takes one from the lender for each column passed", c => Math.Max(0, c.Digit - c.FromReceiver - 1)) { Says = c => $"Takes one from {c.Digit} in the {Place.Name(c.Column)} for each column passed." },
+        [LenderLeft.Zero] = new("zero", "turns the lender into 0", _ => 0) { Says = c => $"Turns {c.Digit} in the {Place.Name(c.Column)} into 0." },
         ShowsIn = WorkFields.Rewritten,
         Kinds = LendingKinds,
         Idea = Ideas.LenderPays,
@@ -229,13 +229,13 @@ public static class SubtractionDecisions
     };
 
     /// <summary>What does a zero between lender and receiver become?</summary>
-    public static readonly Decision<LendingContext, PassedZeroLeft> PassedZero = new("subtraction.passed-zero", "What does a zero in between become?", PassedZeroLeft.Nine)
+    public static readonly Decision<LendingContext, PassedZeroLeft, int> PassedZero = new("subtraction.passed-zero", "What does a zero in between become?", PassedZeroLeft.Nine)
     {
-        [PassedZeroLeft.Nine] = new("nine", "turns a passed zero into 9") { Says = c => $"The 0 in the {Place.Name(c.Column)} becomes 10, lends one, and 9 are left." },
-        [PassedZeroLeft.Zero] = new("zero", "leaves a passed zero as it is") { Slip = 0.7, Says = c => $"The 0 in the {Place.Name(c.Column)} is left as it is." },
-        [PassedZeroLeft.Ten] = new("ten", "turns a passed zero into 10") { Slip = 0.7, Says = c => $"The 0 in the {Place.Name(c.Column)} becomes 10 and stays so." },
-        [PassedZeroLeft.Eight] = new("eight", "turns a passed zero into 8") { Says = c => $"The 0 in the {Place.Name(c.Column)} becomes 8." },
-        [PassedZeroLeft.One] = new("one", "turns a passed zero into 1") { Says = c => $"The 0 in the {Place.Name(c.Column)} becomes 1." },
+        [PassedZeroLeft.Nine] = new("nine", "turns a passed zero into 9", _ => 9) { Says = c => $"The 0 in the {Place.Name(c.Column)} becomes 10, lends one, and 9 are left." },
+        [PassedZeroLeft.Zero] = new("zero", "leaves a passed zero as it is", _ => 0) { Slip = 0.7, Says = c => $"The 0 in the {Place.Name(c.Column)} is left as it is." },
+        [PassedZeroLeft.Ten] = new("ten", "turns a passed zero into 10", _ => 10) { Slip = 0.7, Says = c => $"The 0 in the {Place.Name(c.Column)} becomes 10 and stays so." },
+        [PassedZeroLeft.Eight] = new("eight", "turns a passed zero into 8", _ => 8) { Says = c => $"The 0 in the {Place.Name(c.Column)} becomes 8." },
+        [PassedZeroLeft.One] = new("one", "turns a passed zero into 1", _ => 1) { Says = c => $"The 0 in the {Place.Name(c.Column)} becomes 1." },
         ShowsIn = WorkFields.Rewritten,
         Kinds = [
             .. LendingKinds,
@@ -247,14 +247,14 @@ public static class SubtractionDecisions
     };
 
     /// <summary>What does the short column become?</summary>
-    public static readonly Decision<ColumnContext, ReceiverGets> Receiver = new("subtraction.receiver", "What does the short column become?", ReceiverGets.TenMore)
+    public static readonly Decision<ColumnContext, ReceiverGets, int> Receiver = new("subtraction.receiver", "What does the short column become?", ReceiverGets.TenMore)
     {
-        [ReceiverGets.TenMore] = new("ten-more", "gives ten to the short digit") { Says = c => $"One {Place.UnitName(c.Column + 1)} is ten {Place.Name(c.Column)}: {c.Top} becomes {c.Top + 10}." },
-        [ReceiverGets.OneMore] = new("one-more", "gives one to the short digit") { Says = c => $"Adds one instead of ten: {c.Top} becomes {c.Top + 1}." },
-        [ReceiverGets.BecomesTen] = new("becomes-ten", "writes 10 in place of the short digit") { Says = c => $"Writes 10 in place of {c.Top}." },
-        [ReceiverGets.Unchanged] = new("unchanged", "gives nothing to the short digit") { Says = c => $"Leaves {c.Top} as it is, though one was taken next door." },
-        [ReceiverGets.NineMore] = new("nine-more", "gives nine to the short digit") { Says = c => $"Adds nine instead of ten: {c.Top} becomes {c.Top + 9}." },
-        [ReceiverGets.ElevenMore] = new("eleven-more", "gives eleven to the short digit") { Says = c => $"Adds eleven instead of ten: {c.Top} becomes {c.Top + 11}." },
+        [ReceiverGets.TenMore] = new("ten-more", "gives ten to the short digit", c => c.Top + 10) { Says = c => $"One {Place.UnitName(c.Column + 1)} is ten {Place.Name(c.Column)}: {c.Top} becomes {c.Top + 10}." },
+        [ReceiverGets.OneMore] = new("one-more", "gives one to the short digit", c => c.Top + 1) { Says = c => $"Adds one instead of ten: {c.Top} becomes {c.Top + 1}." },
+        [ReceiverGets.BecomesTen] = new("becomes-ten", "writes 10 in place of the short digit", _ => 10) { Says = c => $"Writes 10 in place of {c.Top}." },
+        [ReceiverGets.Unchanged] = new("unchanged", "gives nothing to the short digit", c => c.Top) { Says = c => $"Leaves {c.Top} as it is, though one was taken next door." },
+        [ReceiverGets.NineMore] = new("nine-more", "gives nine to the short digit", c => c.Top + 9) { Says = c => $"Adds nine instead of ten: {c.Top} becomes {c.Top + 9}." },
+        [ReceiverGets.ElevenMore] = new("eleven-more", "gives eleven to the short digit", c => c.Top + 11) { Says = c => $"Adds eleven instead of ten: {c.Top} becomes {c.Top + 11}." },
         ShowsIn = WorkFields.Rewritten,
         Kinds = ColumnKinds,
         Properties = Properties,
@@ -286,11 +286,11 @@ public static class SubtractionDecisions
     };
 
     /// <summary>How is the difference counted?</summary>
-    public static readonly Decision<DifferenceContext, DifferenceCount> Count = new("subtraction.count", "How many are left?", DifferenceCount.Exact)
+    public static readonly Decision<DifferenceContext, DifferenceCount, int> Count = new("subtraction.count", "How many are left?", DifferenceCount.Exact)
     {
-        [DifferenceCount.Exact] = new("exact", "counts right") { Says = c => $"{c.Top} − {c.Bottom}." },
-        [DifferenceCount.OneTooMany] = new("one-too-many", "comes out one too large") { Says = c => $"{c.Top} − {c.Bottom}, counted one too many." },
-        [DifferenceCount.OneTooFew] = new("one-too-few", "comes out one too small") { Says = c => $"{c.Top} − {c.Bottom}, counted one too few." },
+        [DifferenceCount.Exact] = new("exact", "counts right", _ => 0) { Says = c => $"{c.Top} − {c.Bottom}." },
+        [DifferenceCount.OneTooMany] = new("one-too-many", "comes out one too large", _ => 1) { Says = c => $"{c.Top} − {c.Bottom}, counted one too many." },
+        [DifferenceCount.OneTooFew] = new("one-too-few", "comes out one too small", c => c.Top > c.Bottom ? -1 : null) { Says = c => $"{c.Top} − {c.Bottom}, counted one too few." },
         Kinds = [
             new("always", "in every column", c => c.Bottom > 0),
             new("raised", "when ten was given", c => c.WasRaised),
