@@ -35,7 +35,7 @@ internal static class BugsCommand
         json.WriteString("idea", bug.Idea.Statement.In(word));
         json.WriteStartObject("example");
         json.WriteString("task", example.Task.Text);
-        if (example.Task.Form is { } form) json.WriteString("form", form);
+        example.Task.Asked.Write(json);
         json.WriteString("right", example.Task.RightAnswer);
         json.WriteString("answer", example.Answer);
         json.WriteEndObject();

@@ -17,7 +17,7 @@ try
     if (builder.Configuration.GetConnectionString("Pencil") is not { Length: > 0 } connection) return Stop("no database is named", "set ConnectionStrings__Pencil (docs/operating.md)");
     builder.AddCore(connection);
     if (areAccountsMeant) return await AccountCommands.RunAsync(args, builder.Build().Services, Console.Out, Console.Error);
-    builder.Services.AddPages();
+    builder.Services.AddPages(builder.Configuration);
     builder.Services.Configure<ForwardedHeadersOptions>(options => options.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto);
 
     var app = builder.Build();

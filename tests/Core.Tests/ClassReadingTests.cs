@@ -2,6 +2,7 @@ using System.Text.Json;
 using Shouldly;
 using Xunit;
 using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
 using YellowPencil.Core.Probes;
 using YellowPencil.Core.Working;
 
@@ -85,5 +86,20 @@ public class ClassReadingTests
         var none = Read();
         (none.Students, none.Rules.Count, none.Items.Count, none.LookAgain.Count).ShouldBe((0, 0, 0, 0));
         ClassWriter.Text(none).ShouldStartWith("0 students");
+    }
+
+    [Fact]
+    public void What_is_asked_for_is_part_of_what_an_item_is()
+    {
+        static ItemTask Over(string? numbers) => TaskText.TryParse("factor x^2 + 8x + 4", new Asked(Over: numbers)).Value!;
+        Over("integers").ShouldBe(Over(null));
+        Over("reals").ShouldNotBe(Over("integers"));
+        TaskText.TryParse("sqrt(31)", new Asked(To: "0.01")).Value.ShouldNotBe(TaskText.TryParse("sqrt(31)", new Asked(To: "0.1")).Value);
+
+        var sheet = new WorkedSheet { Student = "K-1", Items = [WorkedItem.Of("1", Over("reals")) with { Answer = "prime" }, WorkedItem.Of("2", Over("integers")) with { Answer = "prime" }] };
+        var line = ClassLine.Parse(ClassLine.Of(SheetDiagnosis.Read(sheet)).Write());
+        var items = new ClassReading([line]).Items;
+        items.Select(i => (i.Task.Asked.Over, i.Right, i.Wrong)).ShouldBe([("reals", 0, 1), (null, 1, 0)]);
+        ItemList.TryParse(ItemList.Written(items[0].Task), null, out _)[0].Task.ShouldBe(items[0].Task);
     }
 }

@@ -61,6 +61,7 @@ public sealed class PencilApp : WebApplicationFactory<Program>
         builder.UseSetting("ConnectionStrings:Pencil", ConnectionString);
         builder.UseSetting("Migrate", "true");
         builder.UseSetting("Demo", "true");
+        builder.UseSetting("WarmUp", "false");
         foreach (var (name, value) in settings) builder.UseSetting(name, value);
     }
 }

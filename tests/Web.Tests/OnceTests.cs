@@ -78,6 +78,30 @@ public sealed class OnceTests(PencilApp app) : PageTests(app), IClassFixture<Pen
     }
 
     [Fact]
+    public async Task A_form_without_a_key_is_done_in_whole_or_not_at_all()
+    {
+        var (visitor, code, page) = await PageAsync();
+        using var _ = visitor;
+        var of = $"(select id from students where code = '{code}')";
+        await App.SqlAsync($"create function refuse() returns trigger language plpgsql as 'begin raise exception ''the disk is full''; end'; create trigger refuse before update on pages for each row when (new.id = '{page}') execute function refuse()");
+        try
+        {
+            await visitor.GetAsync($"/students/{code}/edit");
+            await visitor.PostAsync($"/students/{code}/edit?handler=ThrowAway", ("once", ""));
+            visitor.Last!.StatusCode.ShouldBe(HttpStatusCode.InternalServerError);
+            (await CountAsync($"select count(*) from students where id = {of} and removal_id is not null")).ShouldBe(0);
+            (await CountAsync("select count(*) from removals where code = '" + code + "'")).ShouldBe(0);
+        }
+        finally
+        {
+            await App.SqlAsync("drop function refuse() cascade");
+        }
+
+        await visitor.PostAsync($"/students/{code}/edit?handler=ThrowAway", ("once", ""));
+        (await CountAsync($"select count(*) from pages where id = '{page}' and removal_id is not null")).ShouldBe(1);
+    }
+
+    [Fact]
     public async Task A_NUL_in_an_address_or_a_form_gets_a_page_and_not_a_fault()
     {
         using var visitor = await new Visitor(App).SignInAsync();

@@ -23,7 +23,7 @@ internal sealed class ExamplePool(Family family)
     private const int Size = 600;
 
     private readonly IReadOnlyList<Bug> bugs = Catalogue.DeclaredFor(family);
-    private readonly IReadOnlyList<ItemTask> tasks = [.. ItemPool.Of(family, Size, seed: 5).OrderBy(t => t.Form is not null).ThenBy(Raggedness).ThenBy(t => t.Text.Length).ThenBy(t => t.Text, StringComparer.Ordinal)];
+    private readonly IReadOnlyList<ItemTask> tasks = [.. ItemPool.Of(family, Size, seed: 5).OrderBy(t => t.Asked != default).ThenBy(Raggedness).ThenBy(t => t.Text.Length).ThenBy(t => t.Text, StringComparer.Ordinal)];
     private readonly ConcurrentDictionary<int, string[]> answers = new();
 
     /// <summary>The example of a bug.</summary>

@@ -51,7 +51,7 @@ public static class SheetDiagnosis
 
         // In an order of their own, so that not even the rounding of a sum depends on how the items stand on the page.
         var answered = sheet.Items.Where(i => i.IsAnswered)
-            .OrderBy(i => $"{i.Task.Text} {i.Task.Form} = {i.Answer}", StringComparer.Ordinal).ThenBy(i => i.Id, StringComparer.Ordinal);
+            .OrderBy(i => $"{i.Task.Text} {i.Task.Asked.Words} = {i.Answer}", StringComparer.Ordinal).ThenBy(i => i.Id, StringComparer.Ordinal);
         foreach (var item in answered)
             evidence.AddRange(ItemEvidence.Of(item, evidence.Count, [.. schools.Select(s => s.School)]));
         var bugs = bugsOf(families).Where(b => schools.Any(s => b.CanShowIn(s.School))).ToList();

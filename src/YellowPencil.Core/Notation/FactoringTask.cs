@@ -12,14 +12,14 @@ public sealed class FactoringTask : ItemTask
     public const int Most = 9_999;
 
     internal FactoringTask(int a, int b, int c, char letter, FactorsOver over = FactorsOver.Integers)
-        : base($"factor {PolynomialText.Write([.. new[] { new PolyTerm(a, 2), new PolyTerm(b, 1), new PolyTerm(c, 0) }.Where(t => !t.Number.IsZero)], letter)}", Family.Factoring)
+        : base($"factor {PolynomialText.Write([.. new[] { new PolyTerm(a, 2), new PolyTerm(b, 1), new PolyTerm(c, 0) }.Where(t => !t.Number.IsZero)], letter)}", Family.Factoring, new Asked(Over: over switch { FactorsOver.Reals => "reals", FactorsOver.Complex => "complex", _ => null }))
     {
         (A, B, C, Letter, Over, StandsThere) = (a, b, c, letter, over, Text);
         RightAnswer = RightFrom(new FactoringStage());
     }
 
     private FactoringTask(FactoringTask task, FactoringStage stage, string line)
-        : base(task.Text, Family.Factoring)
+        : base(task.Text, Family.Factoring, task.Asked)
     {
         (A, B, C, Letter, Over, Stage, StandsThere) = (stage.A ?? task.A, stage.B ?? task.B, stage.C ?? task.C, task.Letter, task.Over, stage, line);
         RightAnswer = RightFrom(stage);

@@ -27,13 +27,13 @@ public enum Verdict
 }
 
 /// <summary>What was set as one item: the text, its exact answer, and how an answer to it is read.</summary>
-public abstract class ItemTask
+public abstract class ItemTask : IEquatable<ItemTask>
 {
-    private protected ItemTask(string text, Family family, string? form = null)
+    private protected ItemTask(string text, Family family, Asked asked = default)
     {
         Text = text;
         Family = family;
-        Form = form;
+        Asked = asked;
     }
 
     /// <summary>The task in the grammar of the worked-sheet format.</summary>
@@ -45,8 +45,8 @@ public abstract class ItemTask
     /// <summary>The family of methods that the task calls for.</summary>
     public Family Family { get; }
 
-    /// <summary>The form of answer asked for, as the worked-sheet format names it; null for the usual one of the family.</summary>
-    public string? Form { get; }
+    /// <summary>What is asked for, in the words of the worked-sheet format; nothing where it is what the family usually asks for.</summary>
+    public Asked Asked { get; }
 
     /// <summary>
     /// About how many steps the taught method takes: what a reading of the item costs grows with it. The limits of a sheet are in these steps.
@@ -63,6 +63,15 @@ public abstract class ItemTask
     internal OtherReading?[] OtherReadings => otherReadings ??= new OtherReading?[OtherReading.Most];
 
     private OtherReading?[]? otherReadings;
+
+    /// <summary>Two tasks are the same item where the same is asked of the same numbers, from where the work stands.</summary>
+    public bool Equals(ItemTask? other) => other is not null && Text == other.Text && Asked == other.Asked && Family == other.Family && StandsThere == other.StandsThere;
+
+    /// <inheritdoc/>
+    public override bool Equals(object? obj) => Equals(obj as ItemTask);
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => HashCode.Combine(Text, Asked);
 
     /// <summary>The exact answer in its canonical spelling.</summary>
     public abstract string RightAnswer { get; }

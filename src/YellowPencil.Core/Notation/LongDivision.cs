@@ -23,7 +23,7 @@ public sealed class LongDivision : ItemTask
     public const int MostDivisorDigits = 9;
 
     private LongDivision(WholeNumber dividend, WholeNumber divisor, QuotientForm form, string rightAnswer)
-        : base($"{dividend.Text} / {divisor.Text}", Family.Division, form switch { QuotientForm.WithFraction => "fraction", QuotientForm.AsDecimal => "decimal", _ => null })
+        : base($"{dividend.Text} / {divisor.Text}", Family.Division, new Asked(Form: form switch { QuotientForm.WithFraction => "fraction", QuotientForm.AsDecimal => "decimal", _ => null }))
     {
         Dividend = dividend;
         Divisor = divisor;

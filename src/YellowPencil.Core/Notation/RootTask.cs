@@ -12,7 +12,7 @@ public sealed class RootTask : ItemTask
     public const int UsualPlaces = 1;
 
     internal RootTask(DecimalNumber number, int places, MixedNumber? mixed = null, Rational? estimate = null, string? line = null)
-        : base($"sqrt({number.Text})", Family.Roots)
+        : base($"sqrt({number.Text})", Family.Roots, new Asked(To: places == UsualPlaces ? null : DecimalNumber.Written(BigInteger.One, places)))
     {
         (Number, Places, Mixed, Estimate, StandsThere) = (number, places, mixed, estimate, line ?? Text);
         Radicand = new Rational(number.Unscaled, BigInteger.Pow(10, number.Places));

@@ -51,7 +51,7 @@ public sealed record ClassLine(string Student, Outcome Outcome, IReadOnlyList<He
         var task = item.Item.Task;
         var answer = item.Verdict is Verdict.Wrong or Verdict.Unfinished ? task.Canonical(item.Item.Answer!) : null;
         var foretelling = answer is null ? [] : telling.Where(e => e.Predictions.GetValueOrDefault(item.Item.Id) == answer).Select(e => e.Hypothesis.RuleIds);
-        return new ClassCell(item.Item.Id, task.Text, task.Form, item.Verdict, item.Cause, answer, [.. foretelling]);
+        return new ClassCell(item.Item.Id, task.Text, task.Asked.Form, item.Verdict, item.Cause, answer, [.. foretelling]) { Over = task.Asked.Over, To = task.Asked.To };
     }
 }
 
@@ -70,4 +70,15 @@ public sealed record HeldRule(string Rule, double Probability, int Shown, int Ch
 /// <param name="Cause">Why it is wrong; null where it is not.</param>
 /// <param name="Wrong">The answer where it is wrong or not finished, spelled as the format spells answers; else null.</param>
 /// <param name="Rules">The rules of the explanations that foretell this wrong answer, each explanation once.</param>
-public sealed record ClassCell(string Id, string Task, string? Form, Verdict Verdict, Cause? Cause, string? Wrong, IReadOnlyList<IReadOnlyList<string>> Rules);
+public sealed record ClassCell(string Id, string Task, string? Form, Verdict Verdict, Cause? Cause, string? Wrong, IReadOnlyList<IReadOnlyList<string>> Rules)
+{
+    /// <summary>The numbers over which it was to be factored, or null.</summary>
+    public string? Over { get; init; }
+
+    /// <summary>The place to which it was to be estimated, or null.</summary>
+    public string? To { get; init; }
+
+    /// <summary>What was asked for.</summary>
+    [JsonIgnore]
+    public Asked Asked => new(Form, Over, To);
+}

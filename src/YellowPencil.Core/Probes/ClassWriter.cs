@@ -40,7 +40,7 @@ public static class ClassWriter
         {
             json.WriteStartObject();
             json.WriteString("task", item.Task.Text);
-            if (item.Task.Form is { } form) json.WriteString("form", form);
+            item.Task.Asked.Write(json);
             json.WriteNumber("right", item.Right);
             json.WriteNumber("wrong", item.Wrong);
             json.WriteNumber("blank", item.Blank);

@@ -21,22 +21,20 @@ public static class ParallelForm
     {
         var run = new MethodRun();
         var pools = tasks.Select(t => t.Family).Distinct().ToDictionary(f => f, f => ItemPool.Of(f, PoolSize, seed));
-        var used = tasks.Select(Name).ToHashSet();
+        var used = tasks.ToHashSet();
         var parallel = new List<ItemTask>();
         foreach (var task in tasks)
         {
             var shows = SheetCoverage.Showing(task, run);
-            var open = pools[task.Family].Where(t => t.Form == task.Form && !used.Contains(Name(t))).ToList();
+            var open = pools[task.Family].Where(t => t.Asked == task.Asked && !used.Contains(t)).ToList();
             var found = open.OrderBy(t => Distance(Shape(t), Shape(task))).ThenBy(t => SheetWish.IsRegrouped(t) != SheetWish.IsRegrouped(task)).Take(MostCompared)
                 .OrderBy(t => Distance(Shape(t), Shape(task))).ThenBy(t => Unlike(SheetCoverage.Showing(t, run), shows)).ThenBy(t => t.Text, StringComparer.Ordinal).FirstOrDefault() ?? task;
-            used.Add(Name(found));
+            used.Add(found);
             parallel.Add(found);
         }
 
         return parallel;
     }
-
-    private static string Name(ItemTask task) => $"{task.Text} {task.Form}";
 
     /// <summary>The lengths of the numbers before and behind the point, with the signs between.</summary>
     private static string Shape(ItemTask task) => string.Concat(task.Text.Select(c => char.IsAsciiDigit(c) ? '0' : c));

@@ -61,7 +61,7 @@ public static class RuleHistory
     /// <param name="pages">What was read of each page, the oldest first.</param>
     public static IReadOnlyList<RuleLine> Of(IReadOnlyList<ClassLine> pages)
     {
-        var tasks = pages.Select(page => page.Cells.Where(c => c.Verdict is Verdict.Right or Verdict.Wrong or Verdict.Unfinished).Select(c => (Cell: c, Task: TaskText.TryParse(c.Task, c.Form).Value)).ToList()).ToList();
+        var tasks = pages.Select(page => page.Cells.Where(c => c.Verdict is Verdict.Right or Verdict.Wrong or Verdict.Unfinished).Select(c => (Cell: c, Task: TaskText.TryParse(c.Task, c.Asked).Value)).ToList()).ToList();
         var rules = pages.SelectMany(p => p.Rules).Select(r => r.Rule).Distinct().Where(rule => Hypothesis.Parse(rule) is not null).ToList();
         var run = new MethodRun();
         var stands = rules.ToDictionary(rule => rule, rule => (IReadOnlyList<RuleOnPage>)[.. pages.Select((page, at) => OnPage(at, rule, page, tasks[at], run)).Where(p => p.Shows > 0)]);

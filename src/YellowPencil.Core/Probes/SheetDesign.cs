@@ -84,7 +84,7 @@ public static class SheetDesign
 
     // The usual form of answer where there are such items.
     private static IEnumerable<ItemTask> OfOneForm(IEnumerable<ItemTask> tasks) =>
-        tasks.GroupBy(t => t.Form).OrderBy(g => g.Key is not null).ThenByDescending(g => g.Count()).ThenBy(g => g.Key, StringComparer.Ordinal).FirstOrDefault() ?? Enumerable.Empty<ItemTask>();
+        tasks.GroupBy(t => t.Asked).OrderBy(g => g.Key != default).ThenByDescending(g => g.Count()).ThenBy(g => g.Key.Words, StringComparer.Ordinal).FirstOrDefault() ?? Enumerable.Empty<ItemTask>();
 
     /// <summary>The steps of an item: long items tell more, but not in proportion, and tire.</summary>
     private static int Steps(ItemTask task)

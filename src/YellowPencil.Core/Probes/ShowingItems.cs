@@ -70,7 +70,7 @@ internal static class StudentSize
     public static IEnumerable<ItemTask> New(Reading reading, IEnumerable<ItemTask> pool)
     {
         var asked = reading.Sheet.Items.Select(i => i.Task.Text).ToHashSet();
-        return pool.Where(t => t.Form is null && !asked.Contains(t.Text));
+        return pool.Where(t => t.Asked == default && !asked.Contains(t.Text));
     }
 
     /// <summary>Says of a task whether its numbers are no longer than the longest on the page, and no more of them stand together.</summary>

@@ -15,12 +15,12 @@ public static class ItemPool
         ArgumentOutOfRangeException.ThrowIfNegativeOrZero(count);
         ArgumentOutOfRangeException.ThrowIfGreaterThan(count, 5_000);
         var items = Method.Of(family).Items(seed);
-        var seen = new HashSet<string>();
+        var seen = new HashSet<ItemTask>();
         var pool = new List<ItemTask>(count);
         while (pool.Count < count)
         {
             var task = items();
-            if (seen.Add($"{task.Text} {task.Form}")) pool.Add(task);
+            if (seen.Add(task)) pool.Add(task);
         }
 
         return pool;

@@ -58,7 +58,7 @@ internal sealed class PlanItems
         able = [.. able.OrderBy(w => w.Pooled.Steps).ThenBy(w => w.Item.Task.Text.Length).ThenBy(w => w.Item.Task.Text, StringComparer.Ordinal)];
 
         // Another form of answer is asked for only where the rule needs it.
-        if (able.Count(w => w.Item.Shows && w.Item.Task.Form is null) >= Needed) able.RemoveAll(w => w.Item.Task.Form is not null);
+        if (able.Count(w => w.Item.Shows && w.Item.Task.Asked == default) >= Needed) able.RemoveAll(w => w.Item.Task.Asked != default);
         var items = able;
         for (var digits = Math.Max(2, level); digits < LongestNumber; digits++)
         {

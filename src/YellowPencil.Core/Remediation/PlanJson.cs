@@ -76,8 +76,7 @@ public static class PlanJson
         public override PlanItem Read(ref Utf8JsonReader reader, Type type, JsonSerializerOptions options)
         {
             using var item = JsonDocument.ParseValue(ref reader);
-            var form = item.RootElement.TryGetProperty("form", out var asked) ? asked.GetString() : null;
-            var task = TaskText.TryParse(item.RootElement.GetProperty("task").GetString()!, form);
+            var task = TaskText.TryParse(item.RootElement.GetProperty("task").GetString()!, Asked.Read(item.RootElement));
             return new PlanItem(task.Value ?? throw new JsonException(task.Fault.Message), item.RootElement.GetProperty("oldRule").GetString()!);
         }
 
@@ -85,7 +84,7 @@ public static class PlanJson
         {
             json.WriteStartObject();
             json.WriteString("task", item.Task.Text);
-            if (item.Task.Form is { } form) json.WriteString("form", form);
+            item.Task.Asked.Write(json);
             json.WriteString("right", item.Right);
             json.WriteString("oldRule", item.OldAnswer);
             json.WriteEndObject();

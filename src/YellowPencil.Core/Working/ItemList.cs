@@ -11,9 +11,6 @@ public static partial class ItemList
     /// <summary>The most items of one page.</summary>
     public const int MaxOnOnePage = 60;
 
-    /// <summary>What stands behind a division whose answer is asked for in another form, with the name of the form.</summary>
-    private static readonly (string Words, string Form)[] Forms = [("as a decimal", "decimal"), ("as a fraction", "fraction")];
-
     /// <summary>The items, numbered from 1; empty lines are passed over.</summary>
     /// <param name="text">The lines.</param>
     /// <param name="families">The families that a page takes in, whose answers are checked too; null for all that can be read, with any answer.</param>
@@ -31,7 +28,7 @@ public static partial class ItemList
             var task = TryParseTask(written, families, out var fault);
             if (task is not null && families is not null && answer is not null) fault = AnswerFault(answer);
             if (fault is not null) found.Add($"Line {number}, “{line.Trim()}”: {fault}");
-            else items.Add(new WorkedItem { Id = (items.Count + 1).ToString(), Task = task!, TaskAsWritten = WithoutForm(written).Task, Form = WithoutForm(written).Form, Answer = answer });
+            else items.Add(WorkedItem.Of((items.Count + 1).ToString(), task!) with { TaskAsWritten = WithoutAsked(written).Task, Answer = answer });
         }
 
         if (items.Count == 0 && found.Count == 0) found.Add("There is no item yet: write at least one, such as 604 - 278.");
@@ -42,10 +39,10 @@ public static partial class ItemList
     }
 
     /// <summary>A task as one line of a list.</summary>
-    public static string Written(ItemTask task) => Written(task.Text, task.Form);
+    public static string Written(ItemTask task) => Written(task.Text, task.Asked);
 
-    /// <summary>A task as somebody wrote it, with the form that was asked for.</summary>
-    public static string Written(string task, string? form) => task + string.Concat(Forms.Where(f => f.Form == form).Select(f => " " + f.Words));
+    /// <summary>A task as somebody wrote it, with what was asked for.</summary>
+    public static string Written(string task, Asked asked) => $"{task} {asked.Words}".TrimEnd();
 
     /// <summary>Reads one task as somebody writes it.</summary>
     /// <param name="text">The task, without number and answer.</param>
@@ -53,8 +50,8 @@ public static partial class ItemList
     /// <param name="fault">What is wrong and what to do, in sentences; null when the task was read.</param>
     public static ItemTask? TryParseTask(string text, IReadOnlyCollection<Family>? families, out string? fault)
     {
-        (text, var form) = WithoutForm(text);
-        var task = TaskText.TryParse(text.Contains('/') ? text : SpaceInNumber().Replace(text, ""), form);
+        (text, var asked) = WithoutAsked(text);
+        var task = TaskText.TryParse(text.Contains('/') ? text : SpaceInNumber().Replace(text, ""), asked);
         fault = !task.Succeeded ? $"{task.Fault}."
             : families is null ? null
             : !families.Contains(task.Value.Family) ? $"this page takes {string.Join(" and ", families.Select(f => f.Name()))} only, so far."
@@ -64,12 +61,8 @@ public static partial class ItemList
         return fault is null ? task.Value : null;
     }
 
-    private static (string Task, string? Form) WithoutForm(string text)
-    {
-        foreach (var (words, form) in Forms)
-            if (text.EndsWith(words, StringComparison.OrdinalIgnoreCase)) return (text[..^words.Length].TrimEnd(), form);
-        return (text, null);
-    }
+    private static (string Task, Asked Asked) WithoutAsked(string text) =>
+        AskedBehind().Match(text) is { Success: true } behind && Asked.TryRead(behind.Value.ToLowerInvariant()) is { } asked ? (text[..behind.Index].TrimEnd(), asked) : (text, default);
 
     // "2. 523 − 168", "1) 604 - 278 = 474", "3\t604 - 278\t474": a number in front and a table's columns are not part of the task.
     private static (string Task, string? Answer) Sides(string line)
@@ -103,6 +96,9 @@ public static partial class ItemList
             ? answer.Any(char.IsAsciiDigit) ? null : $"the answer “{answer}” has no digit: write the digits, ? where it cannot be read, or nothing where it is blank."
             : $"the answer “{answer}” holds “{strange}”: write digits only, ? where the whole answer cannot be read, or nothing where it is blank.";
     }
+
+    [GeneratedRegex(@"\b(as a|over the|to) [a-z0-9.]+$", RegexOptions.IgnoreCase)]
+    private static partial Regex AskedBehind();
 
     [GeneratedRegex(@"^\(?\d{1,3}(\)\s*|\.\s+)(?=\S)")]
     private static partial Regex Numbering();

@@ -54,7 +54,7 @@ public static class SheetWriter
 
     private static void WritePredict(Utf8JsonWriter json, SetItem set)
     {
-        if (set.Form is null && set.Over is null && set.To is null)
+        if (set.Asked == default)
         {
             json.WriteStringValue(set.TaskAsWritten);
             return;
@@ -68,9 +68,7 @@ public static class SheetWriter
     private static void WriteSet(Utf8JsonWriter json, SetItem set)
     {
         json.WriteString("task", set.TaskAsWritten);
-        if (set.Form is not null) json.WriteString("form", set.Form);
-        if (set.Over is not null) json.WriteString("over", set.Over);
-        if (set.To is not null) json.WriteString("to", set.To);
+        set.Asked.Write(json);
     }
 }
 

@@ -58,11 +58,14 @@ public record SetItem
     /// <summary>The place to estimate to, where the grammar names one.</summary>
     public string? To { get; init; }
 
+    /// <summary>What is asked for, as it is written.</summary>
+    public Asked Asked => new(Form, Over, To);
+
     /// <summary>What the reading of it costs: the steps of the task, and in long tasks as many again as there are steps that could have gone wrong.</summary>
     public virtual int Effort => Task.Steps + (int)Math.Min(int.MaxValue / 4, (long)Task.Steps * Task.Steps / 500);
 
     /// <summary>A task as it is set.</summary>
-    public static SetItem Of(ItemTask task) => new() { Task = task, TaskAsWritten = task.Text, Form = task.Form };
+    public static SetItem Of(ItemTask task) => new() { Task = task, TaskAsWritten = task.Text, Form = task.Asked.Form, Over = task.Asked.Over, To = task.Asked.To };
 }
 
 /// <summary>One item with what the student wrote.</summary>
@@ -87,7 +90,10 @@ public sealed record WorkedItem : SetItem
     public override int Effort => base.Effort * (1 + 2 * (Work.Get(WorkFields.Lines)?.Count ?? 0));
 
     /// <summary>A task as it is set, with nothing written yet.</summary>
-    public static WorkedItem Of(string id, ItemTask task) => new() { Id = id, Task = task, TaskAsWritten = task.Text, Form = task.Form };
+    public static WorkedItem Of(string id, ItemTask task) => new() { Id = id, Task = task, TaskAsWritten = task.Text, Form = task.Asked.Form, Over = task.Asked.Over, To = task.Asked.To };
+
+    /// <summary>The same work on another task.</summary>
+    public WorkedItem Asking(ItemTask task) => this with { Task = task, TaskAsWritten = task.Text, Form = task.Asked.Form, Over = task.Asked.Over, To = task.Asked.To };
 
     /// <summary>Whether there is an answer that can be read.</summary>
     public bool IsAnswered => !string.IsNullOrWhiteSpace(Answer) && Answer.Trim() != "?";

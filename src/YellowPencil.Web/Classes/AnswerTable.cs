@@ -71,7 +71,7 @@ public sealed class AnswerTable
         using (var csv = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n", InjectionOptions = InjectionOptions.Escape, InjectionCharacters = ['=', '@', '\t', '\r'], InjectionEscapeCharacter = '\'' }))
         {
             csv.WriteField("student");
-            foreach (var item in board.Items) csv.WriteField(ItemList.Written(item.TaskAsWritten, item.Form));
+            foreach (var item in board.Items) csv.WriteField(ItemList.Written(item.TaskAsWritten, item.Asked));
             csv.NextRecord();
             foreach (var row in board.Rows)
             {
@@ -162,7 +162,7 @@ public sealed class AnswerTable
     private WorkedItem? ItemOf(string field)
     {
         if (board.Items.FirstOrDefault(i => i.Id == field.TrimEnd('.', ')')) is { } numbered) return numbered;
-        return field.Length > 0 && ItemList.TryParseTask(field.TrimEnd('=', ' '), null, out _) is { } task ? board.Items.FirstOrDefault(i => i.Task.Text == task.Text && i.Task.Form == task.Form) : null;
+        return field.Length > 0 && ItemList.TryParseTask(field.TrimEnd('=', ' '), null, out _) is { } task ? board.Items.FirstOrDefault(i => i.Task.Equals(task)) : null;
     }
 
     private static bool LooksLikeCode(string text) => text.Length > 0 && char.IsLetter(text[0]) && Services.StudentFiles.IsCode(text);
@@ -204,7 +204,7 @@ public sealed class AnswerTable
         foreach (var (item, element) in sheet.Items.Zip(json.RootElement.GetProperty("items").EnumerateArray()))
         {
             if (item.Answer is null && item.Work.IsEmpty) continue;
-            var found = row.Sheet.Items.FirstOrDefault(i => i.Task.Text == item.Task.Text && i.Task.Form == item.Task.Form);
+            var found = row.Sheet.Items.FirstOrDefault(i => i.Task.Equals(item.Task));
             if (found is null) faults.Add(new($"{where} ({row.Student.Code})", $"item {item.Id}", $"{Signs.Printed(item.Task.Text)} is not on this sheet", "items of this sheet only"));
             else if (item.Answer is { } answer && AnswerCheck.Read(answer, out var what, out var instead) is null) faults.Add(new($"{where} ({row.Student.Code})", Name(found), what, instead));
             else cells.Add(new(row.Page.Id, found.Id, item.Answer, element.TryGetProperty("work", out var work) ? work.Clone() : null));

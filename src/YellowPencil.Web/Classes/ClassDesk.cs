@@ -112,7 +112,7 @@ public sealed class ClassDesk(PencilContext data, TimeProvider clock)
         ClassId = schoolClass.Id,
         Title = title,
         WrittenOn = writtenOn,
-        Items = string.Join('\n', items.Select(i => ItemList.Written(i.TaskAsWritten, i.Form))),
+        Items = string.Join('\n', items.Select(i => ItemList.Written(i.TaskAsWritten, i.Asked))),
         CreatedAt = at,
     };
 

@@ -8,9 +8,9 @@ using YellowPencil.Web.Accounts;
 namespace YellowPencil.Web.Forms;
 
 /// <summary>
-/// Takes each form in once. A form carries a key; what it does happens in one transaction with keeping that key, so that a double
-/// click, a reload or a repeated request leads where the first one led and makes nothing a second time. A form that comes back with a
-/// message keeps nothing, and can be sent again.
+/// Takes each form in whole and once. Whatever a form does is done in one transaction: all of it or nothing. A form with a key keeps that key in the same
+/// transaction, so that a double click, a reload or a repeated request leads where the first one led and makes nothing a second time; one that comes back
+/// with a message keeps nothing, and can be sent again.
 /// </summary>
 public sealed class OnceFilter(PencilContext data, CurrentSpecialist who, TimeProvider clock, ITempDataDictionaryFactory temp) : IAsyncPageFilter
 {
@@ -27,13 +27,20 @@ public sealed class OnceFilter(PencilContext data, CurrentSpecialist who, TimePr
     public async Task OnPageHandlerExecutionAsync(PageHandlerExecutingContext context, PageHandlerExecutionDelegate next)
     {
         var request = context.HttpContext.Request;
-        if (!HttpMethods.IsPost(request.Method) || who.Id is not { } owner || !request.HasFormContentType || !Guid.TryParse(request.Form[Field], out var key))
+        if (!HttpMethods.IsPost(request.Method))
         {
             await next();
             return;
         }
 
         await using var transaction = await data.Database.BeginTransactionAsync();
+        if (who.Id is not { } owner || !request.HasFormContentType || !Guid.TryParse(request.Form[Field], out var key))
+        {
+            // What is written down of a refused sign-in is kept as well: only an exception undoes it.
+            if ((await next()) is { Exception: null } or { ExceptionHandled: true }) await transaction.CommitAsync();
+            return;
+        }
+
         var isFirst = await data.Database.ExecuteSqlAsync(
             $"insert into sent_forms (id, owner_id, address, at) values ({key}, {owner}, '', {clock.GetUtcNow()}) on conflict do nothing") == 1;
         if (!isFirst)

@@ -103,6 +103,6 @@ public sealed class PdfFiles
     {
         paper.Heading(title, 150);
         paper.Say("", says);
-        paper.Items([.. items.Zip(ShowModel.Blanks(plan, items), (item, picture) => (item.Task.Form is { } form ? $"as a {form}" : "", picture.Sketch()))]);
+        paper.Items([.. items.Zip(ShowModel.Blanks(plan, items), (item, picture) => (item.Task.Asked.Words, picture.Sketch()))]);
     }
 }

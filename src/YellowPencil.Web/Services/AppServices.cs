@@ -51,7 +51,7 @@ internal static class AppServices
     }
 
     /// <summary>The pages, their cookies and forms, and what runs beside them.</summary>
-    public static void AddPages(this IServiceCollection services)
+    public static void AddPages(this IServiceCollection services, IConfiguration configuration)
     {
         services.ConfigureApplicationCookie(BrowserCookie.Configure);
         services.AddAntiforgery(options =>
@@ -76,7 +76,7 @@ internal static class AppServices
             options.Conventions.AddPageRoute("/Classes/Edit", Addresses.AddClass);
         }).AddMvcOptions(options => options.Filters.AddService<OnceFilter>());
         services.AddSingleton<ReadingAhead>();
-        services.AddHostedService<EngineWarmUp>();
+        if (configuration.GetValue("WarmUp", true)) services.AddHostedService<EngineWarmUp>();
         services.AddHostedService<Eraser>();
         services.AddJobServer();
     }

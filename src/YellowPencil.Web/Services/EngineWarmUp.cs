@@ -1,6 +1,7 @@
 using Npgsql;
 using YellowPencil.Core.Bugs;
 using YellowPencil.Core.Inference;
+using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Probes;
 using YellowPencil.Core.Procedures;
 using YellowPencil.Core.Working;
@@ -8,13 +9,13 @@ using YellowPencil.Core.Working;
 namespace YellowPencil.Web.Services;
 
 /// <summary>
-/// Reads made-up pages once after the start, so that the platform has compiled the engine before the first specialist types:
-/// the margin must not lag behind the hand on a cold server. Then reads ahead the pages that specialists will open.
+/// Reads a few made-up pages once after the start, so that the platform has loaded the engine before the first specialist types: the margin must not lag
+/// behind the hand on a cold server. Then reads ahead the pages that specialists will open. The setting WarmUp=false leaves both out.
 /// </summary>
 internal sealed class EngineWarmUp(ReadingAhead ahead, ILogger<EngineWarmUp> log) : BackgroundService
 {
-    private const int Pages = 8;
-    private const int Items = 12;
+    private const int Pages = 2;
+    private const int Items = 8;
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
@@ -37,8 +38,7 @@ internal sealed class EngineWarmUp(ReadingAhead ahead, ILogger<EngineWarmUp> log
 
     private static void Compile(CancellationToken stoppingToken)
     {
-        _ = EngineVersion.Current;
-        foreach (var family in Method.Families)
+        foreach (var family in PageLayout.Families)
         {
             var items = Method.Of(family).Items(seed: 7);
             var tasks = Enumerable.Range(0, Items).Select(_ => items()).ToList();

@@ -45,7 +45,7 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
     /// <summary>The same page, held until the transaction of the request ends, so that no autosave comes in between.</summary>
     public async Task<StudentPage?> HoldAsync(Guid id)
     {
-        await data.Database.ExecuteSqlAsync($"select 1 from pages where id = {id} for update");
+        await data.Database.ExecuteSqlAsync($"select 1 from pages where id = {id} and owner_id = {who.Id} for update");
         return await FindAsync(id);
     }
 
@@ -83,7 +83,7 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
     public async Task EditAsync(StudentPage page, string title, DateOnly? writtenOn, IReadOnlyDictionary<string, ItemTask> kept, IReadOnlyList<WorkedItem> added)
     {
         var sheet = StoredSheet(page);
-        var items = sheet.Items.Where(i => kept.ContainsKey(i.Id)).Select(i => IsSame(kept[i.Id], i.Task) ? i : i with { Task = kept[i.Id], TaskAsWritten = kept[i.Id].Text, Form = kept[i.Id].Form }).ToList();
+        var items = sheet.Items.Where(i => kept.ContainsKey(i.Id)).Select(i => i.Task.Equals(kept[i.Id]) ? i : i.Asking(kept[i.Id])).ToList();
         var changed = items.Where(i => !sheet.Items.Contains(i)).Select(i => i.Id).ToList();
         foreach (var item in added)
         {
@@ -110,8 +110,6 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
         await data.SaveChangesAsync();
         await data.Readings.Where(r => r.PageId == page.Id && r.PageVersion == page.Version).ExecuteUpdateAsync(set => set.SetProperty(r => r.IsPassing, false));
     }
-
-    private static bool IsSame(ItemTask one, ItemTask other) => one.Text == other.Text && one.Form == other.Form;
 
     /// <summary>Writes into the log that a student's file was looked at.</summary>
     public async Task LogLookAsync(Guid studentId, string what)

@@ -72,9 +72,9 @@ public sealed class StudentIdeas(PencilContext data, RuleNaming names, IMemoryCa
         return standings;
     }
 
-    private IReadOnlySet<MissingIdea> NeedsOf(ClassCell cell) => needs.GetOrCreate($"ideas {cell.Task} {cell.Form}", entry =>
+    private IReadOnlySet<MissingIdea> NeedsOf(ClassCell cell) => needs.GetOrCreate($"ideas {cell.Task} {cell.Asked.Words}", entry =>
     {
         entry.Size = 1;
-        return TaskText.TryParse(cell.Task, cell.Form).Value is { } task ? new IdeaNeeds(task.Family).Of(task) : new HashSet<MissingIdea>();
+        return TaskText.TryParse(cell.Task, cell.Asked).Value is { } task ? new IdeaNeeds(task.Family).Of(task) : new HashSet<MissingIdea>();
     })!;
 }

@@ -163,7 +163,7 @@ internal static class PlainRules
         return a % 10 == 0 || b % 10 == 0 ? null : answer(a, Digits(b)).ToString(CultureInfo.InvariantCulture);
     }
 
-    private static Func<ItemTask, string?> Quotient(Func<long, long, string?> answer) => task => task.Form is null ? answer(Wholes(task)[0], Wholes(task)[1]) : null;
+    private static Func<ItemTask, string?> Quotient(Func<long, long, string?> answer) => task => task.Asked == default ? answer(Wholes(task)[0], Wholes(task)[1]) : null;
 
     private static string WithoutZeros(long a, long b)
     {

@@ -21,11 +21,8 @@ public class EngineVersionTests
     }
 
     [Fact]
-    public void It_is_the_same_every_time()
-    {
-        EngineVersion.Current.ShouldBe(EngineVersion.Current);
-        EngineVersion.Current.Length.ShouldBe(16);
-    }
+    public void It_is_that_of_the_engine() =>
+        EngineVersion.Current.ShouldBe(EngineVersion.Measure(), "the engine reads otherwise than before: put the other text into EngineVersion.cs, so that kept readings are made anew");
 
     [Fact]
     public void A_bug_less_a_changed_number_or_another_behaviour_changes_it()

@@ -23,7 +23,7 @@ public class OwnRulesTests
         var (asked, foretold, missed) = (0, 0, new List<string>());
         foreach (var (_, name, answer) in OwnRules.All.Where(r => r.Family == family))
         {
-            var pool = ItemPool.Of(family, 600, seed: 17).Where(t => t.Form is null && answer(t) is not null).ToList();
+            var pool = ItemPool.Of(family, 600, seed: 17).Where(t => t.Asked == default && answer(t) is not null).ToList();
             var shows = pool.Where(t => t.Canonical(answer(t)!) != t.RightAnswer).ToList();
             shows.Count.ShouldBeGreaterThan(Shown + Fresh, name);
             var page = shows.Take(Shown).Concat(pool.Except(shows).Take(OnPage - Shown)).ToList();

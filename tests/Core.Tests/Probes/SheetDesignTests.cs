@@ -23,7 +23,7 @@ public class SheetDesignTests
 
     [Theory]
     [MemberData(nameof(Families))]
-    public void A_sheet_keeps_to_one_form_of_answer(Family family) => SheetDesign.Of(family, 30, seed: 11).Select(t => t.Form).Distinct().Count().ShouldBe(1);
+    public void A_sheet_keeps_to_one_form_of_answer(Family family) => SheetDesign.Of(family, 30, seed: 11).Select(t => t.Asked).Distinct().Count().ShouldBe(1);
 
     [Fact]
     public void Differences_begin_with_two_digits_and_one_place_that_is_too_small()

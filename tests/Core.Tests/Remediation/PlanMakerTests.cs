@@ -44,7 +44,7 @@ public class PlanMakerTests
             if (!item.Shows) run.Chances.ShouldBe(0, item.Task.Text);
         }
 
-        items.Select(i => $"{i.Task.Text} {i.Task.Form}").ShouldBeUnique();
+        items.Select(i => $"{i.Task.Text} {i.Task.Asked.Words}").ShouldBeUnique();
 
         // The example goes through the step that the rule gets wrong, and is told.
         Method.Run(plan.Example.Task, run, set);

@@ -1,6 +1,6 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
 using YellowPencil.Core.Knowledge;
+using YellowPencil.Core.Notation;
 using YellowPencil.Core.Working;
 using YellowPencil.Core.Working.Fields;
 

@@ -43,5 +43,5 @@ public abstract class PlanPaper(PlanDesk plans, PageDesk pages, CurrentSpecialis
         [.. items.Select((item, i) => new KeyLine($"{i + 1}", item.Written, item.RightWritten, item.Shows ? [(item.OldWritten, "the old rule come back")] : []))];
 
     /// <summary>The name of an item on paper.</summary>
-    protected static string Name(int number, PlanItem item) => item.Task.Form is { } form ? $"{number} as a {form}" : $"{number}";
+    protected static string Name(int number, PlanItem item) => $"{number} {item.Task.Asked.Words}".TrimEnd();
 }

@@ -40,7 +40,7 @@ public sealed class EditModel(PageDesk pages, Removals removals) : PageModel
         StudentPage = await pages.FindAsync(id);
         if (StudentPage is null) return NotFound();
         (PageTitle, WrittenOn) = (StudentPage.Title, StudentPage.WrittenOn);
-        Lines = [.. PageDesk.StoredSheet(StudentPage).Items.Select(i => Line(i, ItemList.Written(i.TaskAsWritten, i.Form)))];
+        Lines = [.. PageDesk.StoredSheet(StudentPage).Items.Select(i => Line(i, ItemList.Written(i.TaskAsWritten, i.Asked)))];
         return Page();
     }
 
@@ -51,7 +51,7 @@ public sealed class EditModel(PageDesk pages, Removals removals) : PageModel
         if (StudentPage is null) return NotFound();
         var items = PageDesk.StoredSheet(StudentPage).Items;
         // An item that the form did not know, as one that was asked meanwhile, stays as it is; one that was emptied goes.
-        Lines = [.. items.Select(i => Line(i, Request.Form.TryGetValue($"task.{i.Id}", out var task) ? task.ToString().Trim() : ItemList.Written(i.TaskAsWritten, i.Form)))];
+        Lines = [.. items.Select(i => Line(i, Request.Form.TryGetValue($"task.{i.Id}", out var task) ? task.ToString().Trim() : ItemList.Written(i.TaskAsWritten, i.Asked)))];
         var faults = new List<string>();
         var kept = new Dictionary<string, ItemTask>();
         foreach (var line in Lines.Where(l => l.Task.Length > 0))

@@ -67,15 +67,15 @@ public sealed record PaperView(PaperWish Wish, string Title, IReadOnlyList<strin
 
     /// <summary>Puts a sheet on paper.</summary>
     public static PaperView Of(PaperWish wish, string title, IEnumerable<string> codes, IReadOnlyList<WorkedItem> items, School? school = null) => new(
-        wish, title, [.. codes], [new PaperPart("", [.. items.Select(i => new PaperItem($"{i.Id}{Form(i.Form)}", PagePicture.WithRoom(i.Task, school)))])], KeyOf(items),
+        wish, title, [.. codes], [new PaperPart("", [.. items.Select(i => new PaperItem($"{i.Id}{Behind(i.Asked)}", PagePicture.WithRoom(i.Task, school)))])], KeyOf(items),
         KeySays: "Not for the student. Beside the right answer stand answers that rules of the catalogue lead to; one such answer is no finding yet.");
 
-    private static string Form(string? form) => form is null ? "" : $" as a {form}";
+    private static string Behind(Asked asked) => asked == default ? "" : " " + asked.Words;
 
     private static List<KeyLine> KeyOf(IReadOnlyList<WorkedItem> items) =>
     [
         .. items.Zip(new SheetCoverage([.. items.Select(i => i.Task)]).Telling, (item, telling) => new KeyLine(
-            item.Id, Signs.Printed(item.TaskAsWritten) + Form(item.Form), Signs.Printed(item.Task.RightAnswer), [.. telling.Take(MostTelling).Select(t => (Signs.Printed(t.Answer), Tells(t)))])),
+            item.Id, Signs.Printed(item.TaskAsWritten) + Behind(item.Asked), Signs.Printed(item.Task.RightAnswer), [.. telling.Take(MostTelling).Select(t => (Signs.Printed(t.Answer), Tells(t)))])),
     ];
 
     private static string Tells(TellingAnswer answer) =>
