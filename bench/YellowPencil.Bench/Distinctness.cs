@@ -1,6 +1,5 @@
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
 
 namespace YellowPencil.Bench;
 
@@ -13,7 +12,7 @@ internal static class Distinctness
     {
         Console.WriteLine("| family | declared | of its parts | silent on all items | pairs with the same answers, own | with those of parts | least items told apart |");
         Console.WriteLine("|---|---|---|---|---|---|---|");
-        foreach (var family in Method.Families)
+        foreach (var family in FamilyList.All)
         {
             var pool = ItemPool.Of(family, Items, seed: 11);
             var run = new MethodRun();
@@ -32,10 +31,10 @@ internal static class Distinctness
                     else inherited.Add($"{shown[b].Bug.Id} = {shown[a].Bug.Id}");
                 }
 
-            Console.WriteLine($"| {family.Name()} | {Catalogue.DeclaredFor(family).Count} | {answers.Count - Catalogue.DeclaredFor(family).Count} | {silent.Count} | {own.Count} | {inherited.Count} | {least} |");
-            foreach (var id in silent.Where(id => id.StartsWith(family.Name() + ".", StringComparison.Ordinal))) Console.Error.WriteLine($"  silent: {id}");
+            Console.WriteLine($"| {family.Name} | {Catalogue.DeclaredFor(family).Count} | {answers.Count - Catalogue.DeclaredFor(family).Count} | {silent.Count} | {own.Count} | {inherited.Count} | {least} |");
+            foreach (var id in silent.Where(id => id.StartsWith(family.Name + ".", StringComparison.Ordinal))) Console.Error.WriteLine($"  silent: {id}");
             foreach (var pair in own) Console.Error.WriteLine($"  same: {pair}");
-            foreach (var pair in inherited.Where(p => p.Contains(" = " + family.Name()) || p.StartsWith(family.Name() + ".", StringComparison.Ordinal))) Console.Error.WriteLine($"  same as a part's: {pair}");
+            foreach (var pair in inherited.Where(p => p.Contains(" = " + family.Name) || p.StartsWith(family.Name + ".", StringComparison.Ordinal))) Console.Error.WriteLine($"  same as a part's: {pair}");
             var few = answers.Where(a => a.Bug.Family == family).Select(a => (a.Bug.Id, Shown: a.Answers.Zip(right).Count(p => p.First != p.Second))).Where(a => a.Shown is > 0 and < 5);
             foreach (var (id, count) in few) Console.Error.WriteLine($"  shows on {count} only: {id}");
 

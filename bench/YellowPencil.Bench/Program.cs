@@ -1,12 +1,13 @@
 using System.Diagnostics;
 using BenchmarkDotNet.Running;
 using YellowPencil.Bench;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 
 // Usage: report [folder of students] (writes docs/recovery.md) | speed [family] | benchmark | memory [sheets] | distinct | catalogue (writes docs/bugs.md; run it at the root of the project)
 switch (args.FirstOrDefault())
@@ -15,7 +16,7 @@ switch (args.FirstOrDefault())
         File.WriteAllText("docs/recovery.md", RecoveryReport.Write(args.Length > 1 ? args[1] : null));
         return 0;
     case "speed":
-        Speed(args.Length > 1 && FamilyNames.TryParse(args[1], out var timed) ? [timed] : Method.Families);
+        Speed(args.Length > 1 && FamilyList.TryParse(args[1], out var timed) ? [timed] : FamilyList.All);
         return 0;
     case "benchmark":
         BenchmarkRunner.Run<ReadingBenchmarks>(args: args[1..]);
@@ -37,7 +38,7 @@ switch (args.FirstOrDefault())
 // Different small sheets of all families, one after the other: the heap after each tenth of them.
 static void Memory(int sheets)
 {
-    var pools = Method.Families.Select(f => ItemPool.Of(f, 200, seed: 9)).ToList();
+    var pools = FamilyList.All.Select(f => ItemPool.Of(f, 200, seed: 9)).ToList();
     var random = new Random(9);
     for (var i = 1; i <= sheets; i++)
     {
@@ -61,7 +62,7 @@ static void Speed(IReadOnlyList<Family> families)
             var bytes = GC.GetAllocatedBytesForCurrentThread();
             const int runs = 400_000;
             for (var i = 0; i < runs; i++) Method.Run(pool[i % pool.Count], run, DeviationSet.Taught);
-            if (round == 2) Console.WriteLine($"{family.Name()}: {runs / clock.Elapsed.TotalSeconds:0} runs a second, {(GC.GetAllocatedBytesForCurrentThread() - bytes) / runs} bytes a run");
+            if (round == 2) Console.WriteLine($"{family.Name}: {runs / clock.Elapsed.TotalSeconds:0} runs a second, {(GC.GetAllocatedBytesForCurrentThread() - bytes) / runs} bytes a run");
         }
     }
 
@@ -88,7 +89,7 @@ static void Time(Family family, string what, IReadOnlyList<ItemTask> tasks)
     }
 
     times.Sort();
-    Console.WriteLine($"{family.Name()}: {what} read in {times[times.Count / 2]:0.0} ms (median of {times.Count} students), {times[^1]:0.0} ms at the most");
+    Console.WriteLine($"{family.Name}: {what} read in {times[times.Count / 2]:0.0} ms (median of {times.Count} students), {times[^1]:0.0} ms at the most");
 }
 
 // Numbers of eight digits, as far as the family has them.
@@ -96,15 +97,15 @@ static List<ItemTask> LongItems(Family family, Random random)
 {
     return [.. Enumerable.Range(0, 15).Select(_ => TaskText.TryParse(Text()).Value!)];
 
-    string Text() => family switch
+    string Text() => family.Name switch
     {
-        Family.Addition => $"{Long()} + {Long()} + {Long()}",
-        Family.Subtraction => $"{Long() + 100_000_000} - {Long()}",
-        Family.Multiplication => $"{Long()} * {Long()}",
-        Family.Division => $"{Long()} / {random.Next(11, 99)}",
-        Family.DecimalSums => $"{Decimal(Long() + 100_000_000, 3)} - {Decimal(Long(), 4)}",
-        Family.DecimalProducts => $"{Decimal(Long(), 3)} * -{Decimal(Long(), 4)}",
-        Family.DecimalDivision => $"{Decimal(Long() / 8 * 8L * 25, 5)} / {Decimal(25 * (1 << random.Next(3)), 2)}",
+        "addition" => $"{Long()} + {Long()} + {Long()}",
+        "subtraction" => $"{Long() + 100_000_000} - {Long()}",
+        "multiplication" => $"{Long()} * {Long()}",
+        "division" => $"{Long()} / {random.Next(11, 99)}",
+        "decimal-sums" => $"{Decimal(Long() + 100_000_000, 3)} - {Decimal(Long(), 4)}",
+        "decimal-products" => $"{Decimal(Long(), 3)} * -{Decimal(Long(), 4)}",
+        "decimal-division" => $"{Decimal(Long() / 8 * 8L * 25, 5)} / {Decimal(25 * (1 << random.Next(3)), 2)}",
         _ => $"-{Long()} - {Long()}",
     };
 

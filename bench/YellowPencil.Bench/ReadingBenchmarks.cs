@@ -2,12 +2,11 @@ using BenchmarkDotNet.Attributes;
 using BenchmarkDotNet.Configs;
 using BenchmarkDotNet.Jobs;
 using BenchmarkDotNet.Toolchains.InProcess.Emit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Bench;
 
@@ -20,10 +19,10 @@ public class ReadingBenchmarks
 
     /// <summary>The family of the sheet.</summary>
     [ParamsSource(nameof(Families))]
-    public Family Family { get; set; }
+    public Family Family { get; set; } = FamilyList.Addition;
 
     /// <summary>Every family.</summary>
-    public static IEnumerable<Family> Families => Method.Families;
+    public static IEnumerable<Family> Families => FamilyList.All;
 
     /// <summary>A student with one bug of the middle of the catalogue, now and then not followed, and with slips.</summary>
     [GlobalSetup]

@@ -1,10 +1,9 @@
 using System.Diagnostics;
 using System.Globalization;
 using System.Text;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
 
 namespace YellowPencil.Bench;
 
@@ -63,40 +62,40 @@ internal static class RecoveryReport
     {
         text.Append("## Students that the program made up\n\nOne bug each, 15 items. \"Exact posterior\" knows that there is one bug of the family, and how often it is followed and slipped from: nobody can do better. \"Most items matched\" is the reading that a table of bugs gives.\n\n");
         text.Append("| family | sheet | named | within class | foretold | exact posterior | most items matched | calibration error |\n|---|---|---|---|---|---|---|---|\n");
-        foreach (var family in Method.Families)
+        foreach (var family in FamilyList.All)
             foreach (var setting in new[] { Plain, Hard })
             {
                 var t = new RecoveryStudy(family, Catalogue.DeclaredFor(family), 2, items: 15).Run(setting);
-                text.Append(CultureInfo.InvariantCulture, $"| {family.Name()} | {(setting.Designed ? "designed, always followed, 5 % slips" : "any, followed 9 times in 10, 5 % slips")} | {Share(t.Exact, t.Students)} | {Share(t.WithinClass, t.Students)} ");
+                text.Append(CultureInfo.InvariantCulture, $"| {family.Name} | {(setting.Designed ? "designed, always followed, 5 % slips" : "any, followed 9 times in 10, 5 % slips")} | {Share(t.Exact, t.Students)} | {Share(t.WithinClass, t.Students)} ");
                 text.Append(CultureInfo.InvariantCulture, $"| {Share(t.FreshPredicted, t.FreshWrong)} | {Share(t.ExactPredicted, t.FreshWrong)} | {Share(t.PlainPredicted, t.FreshWrong)} | {t.CalibrationError:0.000} |\n");
-                Console.Error.WriteLine($"{family.Name()}: {string.Join(", ", t.Missed.OrderByDescending(m => m.Value).Take(6).Select(m => m.Key))}");
+                Console.Error.WriteLine($"{family.Name}: {string.Join(", ", t.Missed.OrderByDescending(m => m.Value).Take(6).Select(m => m.Key))}");
             }
 
         text.Append("\nTwo bugs at once, designed sheets:\n\n| family | within class | foretold | most items matched |\n|---|---|---|---|\n");
-        foreach (var family in Method.Families)
+        foreach (var family in FamilyList.All)
         {
             var t = new RecoveryStudy(family, Catalogue.DeclaredFor(family), 1, items: 15).RunPairs(Plain, 60);
-            text.Append(CultureInfo.InvariantCulture, $"| {family.Name()} | {Share(t.WithinClass, t.Students)} | {Share(t.FreshPredicted, t.FreshWrong)} | {Share(t.PlainPredicted, t.FreshWrong)} |\n");
+            text.Append(CultureInfo.InvariantCulture, $"| {family.Name} | {Share(t.WithinClass, t.Students)} | {Share(t.FreshPredicted, t.FreshWrong)} | {Share(t.PlainPredicted, t.FreshWrong)} |\n");
         }
     }
 
     private static void Sound(StringBuilder text)
     {
         text.Append("\nSound students with slips on one item in twenty, any sheet:\n\n| family | called buggy | called sound |\n|---|---|---|\n");
-        foreach (var family in Method.Families)
+        foreach (var family in FamilyList.All)
         {
             var (buggy, sound) = new RecoveryStudy(family, [], 0, items: 15).SoundStudents(Hard, 100);
-            text.Append(CultureInfo.InvariantCulture, $"| {family.Name()} | {buggy:0.000} | {sound:0.000} |\n");
+            text.Append(CultureInfo.InvariantCulture, $"| {family.Name} | {buggy:0.000} | {sound:0.000} |\n");
         }
     }
 
     private static void LeftOut(StringBuilder text)
     {
         text.Append("\nThe student's own bug taken out of the catalogue:\n\n| family | foretold |\n|---|---|\n");
-        foreach (var family in Method.Families)
+        foreach (var family in FamilyList.All)
         {
             var (wrong, foretold) = new RecoveryStudy(family, Catalogue.DeclaredFor(family), 1, items: 15).LeftOut(new Setting(1, 0.03, Designed: true, Marks: false), 1);
-            text.Append(CultureInfo.InvariantCulture, $"| {family.Name()} | {Share(foretold, wrong)} |\n");
+            text.Append(CultureInfo.InvariantCulture, $"| {family.Name} | {Share(foretold, wrong)} |\n");
         }
     }
 

@@ -1,9 +1,9 @@
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Bench;
 

@@ -1,8 +1,9 @@
 using System.Text.Json;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Bench;
 
@@ -16,7 +17,7 @@ internal sealed record Stranger(WorkedSheet Sheet, string Kind, int Common, IRea
 {
     /// <summary>The students of a folder, one file a family and one student a line, of the families that are read.</summary>
     public static List<Stranger> ReadAll(string folder) =>
-        [.. Directory.GetFiles(folder, "*.ndjson").Where(f => FamilyNames.TryParse(Path.GetFileNameWithoutExtension(f), out var family) && Core.Procedures.Method.Families.Contains(family)).Order(StringComparer.Ordinal)
+        [.. Directory.GetFiles(folder, "*.ndjson").Where(f => FamilyList.TryParse(Path.GetFileNameWithoutExtension(f), out var family) && FamilyList.All.Contains(family)).Order(StringComparer.Ordinal)
             .SelectMany(File.ReadLines).Select(Read).OfType<Stranger>()];
 
     /// <summary>The same student, of whom only the answers are seen.</summary>

@@ -1,7 +1,8 @@
 using System.CommandLine;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
 
 namespace YellowPencil.Cli;
 
@@ -27,7 +28,7 @@ internal static class BugsCommand
         var example = BugExample.Of(bug);
         json.WriteStartObject();
         json.WriteString("id", bug.Id);
-        json.WriteString("family", bug.Family.Name());
+        json.WriteString("family", bug.Family.Name);
         json.WriteString("name", bug.Name.In(word));
         json.WriteString("text", bug.Text.In(word));
         json.WriteString("decision", bug.Decision.Id);

@@ -1,7 +1,8 @@
 using System.CommandLine;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Cli;
 

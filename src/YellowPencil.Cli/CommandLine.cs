@@ -1,7 +1,7 @@
 using System.CommandLine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Cli;
 
@@ -83,11 +83,9 @@ public static class CommandLine
 
     internal static Family FamilyInProduct(string name)
     {
-        if (!FamilyNames.TryParse(name, out var family))
-            throw new UnusableInput($"--family: there is no family \"{name}\"; the families are {string.Join(", ", Enum.GetValues<Family>().Select(f => f.Name()))}");
-        return Method.Families.Contains(family)
+        return FamilyList.TryParse(name, out var family)
             ? family
-            : throw new UnusableInput($"--family: {name} is not in the product yet; so far there is {string.Join(", ", Method.Families.Select(f => f.Name()))}");
+            : throw new UnusableInput($"--family: there is no family \"{name}\"; the families are {string.Join(", ", FamilyList.All.Select(f => f.Name))}");
     }
 
     /// <summary>Text for people without what a terminal would take for a command: control characters come from sheets that somebody else wrote.</summary>

@@ -1,8 +1,9 @@
 using System.CommandLine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Cli;
 
@@ -38,7 +39,7 @@ internal static class DesignCommand
     private static string? WhatCannotShow(IReadOnlyList<ItemTask> tasks)
     {
         var coverage = new SheetCoverage(tasks);
-        var parts = Method.Of(tasks[0].Family).Parts.Select(p => p.Family).Distinct().Where(part => !coverage.PartsThatShow.Contains(part)).Select(p => p.Title()).ToList();
+        var parts = TaughtFamily.Of(tasks[0].Family).Parts.Select(p => FamilyList.Named(p.Family)).Distinct().Where(part => !coverage.PartsThatShow.Contains(part)).Select(p => p.Title).ToList();
         List<string> said = [];
         if (coverage.Never.Count > 0) said.Add($"{coverage.Never.Count} of {coverage.Bugs.Count} rules cannot show on this sheet: {string.Join(", ", coverage.Never.Take(MostNamed).Select(b => b.Id))}{(coverage.Never.Count > MostNamed ? $" and {coverage.Never.Count - MostNamed} more" : "")}");
         if (parts.Count > 0) said.Add($"no rule of {string.Join(", ", parts)} can show here: design a sheet of that family");

@@ -1,8 +1,10 @@
 using System.CommandLine;
 using System.Threading.Tasks.Dataflow;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Cli;
 

@@ -1,11 +1,11 @@
 using System.CommandLine;
 using System.Text.Json;
+using YellowPencil.Core.Asking;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Remediation;
-using YellowPencil.Core.Remediation.Scripts;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Teaching;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Cli;
 
@@ -76,7 +76,7 @@ internal static class PlanCommand
 
     private static string NoPlan(Reading reading) => reading.Outcome is Outcome.Bug or Outcome.NotToldApart
         ? !reading.BestBug!.Hypothesis.Bugs.All(b => TeachingScripts.Families.Contains(b.Family))
-            ? $"Plans are made for the number families so far: {string.Join(", ", TeachingScripts.Families.Select(f => f.Title()))}. {reading.BestBug!.Text.In(ClassroomWord.Rename)}"
+            ? $"Plans are made for the number families so far: {string.Join(", ", TeachingScripts.Families.Select(f => f.Title))}. {reading.BestBug!.Text.In(ClassroomWord.Rename)}"
             : $"The rule that was found points to no idea that could be taught: let the student talk an item through. {reading.BestBug!.Text.In(ClassroomWord.Rename)}"
         : $"{ReadingText.Say(reading.Outcome)} {ReadingText.AskNext(NextItems.For(reading))}".TrimEnd();
 

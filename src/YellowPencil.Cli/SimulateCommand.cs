@@ -1,8 +1,9 @@
 using System.CommandLine;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Cli;
 

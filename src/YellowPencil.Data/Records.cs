@@ -1,5 +1,8 @@
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Data;
 
@@ -49,7 +52,7 @@ public sealed class Student : IOwned, IRemovable
     public string School { get; set; } = "";
 
     /// <summary>How the classroom speaks and works.</summary>
-    public Classroom Classroom => new(Word, Core.Working.School.Parse(School));
+    public Classroom Classroom => new(Word, Core.Pages.School.Parse(School));
 
     /// <summary>When the file was opened.</summary>
     public DateTimeOffset CreatedAt { get; set; }
@@ -274,7 +277,7 @@ public sealed class Plan : IOwned, IRemovable
     public string School { get; set; } = "";
 
     /// <summary>How the classroom spoke and worked at the time.</summary>
-    public Classroom Classroom => new(Word, Core.Working.School.Parse(School));
+    public Classroom Classroom => new(Word, Core.Pages.School.Parse(School));
 
     /// <summary>The longest top number, in digits.</summary>
     public int MostDigits { get; set; }

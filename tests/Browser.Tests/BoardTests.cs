@@ -2,6 +2,7 @@ using OpenQA.Selenium;
 using OpenQA.Selenium.Interactions;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Engine;
 using K = OpenQA.Selenium.Keys;
 
 namespace YellowPencil.Browser.Tests;

@@ -1,6 +1,7 @@
 using OpenQA.Selenium;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Engine;
 using K = OpenQA.Selenium.Keys;
 
 namespace YellowPencil.Browser.Tests;

@@ -1,10 +1,10 @@
 using System.Text.Json;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Core.Tests;
 

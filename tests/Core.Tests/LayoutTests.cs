@@ -1,9 +1,10 @@
 using Xunit;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Tests;
 
@@ -15,7 +16,7 @@ public class LayoutTests
     [MemberData(nameof(Families))]
     public void What_a_page_holds_goes_into_squares_and_comes_back(Family family)
     {
-        var next = Method.Of(family).Items(seed: 3);
+        var next = TaughtFamily.Of(family).Items(seed: 3);
         var run = new MethodRun { Recording = true };
         for (var i = 0; i < 300; i++)
         {
@@ -38,7 +39,7 @@ public class LayoutTests
     [MemberData(nameof(Families))]
     public void No_two_things_stand_in_one_square(Family family)
     {
-        var next = Method.Of(family).Items(seed: 5);
+        var next = TaughtFamily.Of(family).Items(seed: 5);
         for (var i = 0; i < 100; i++)
         {
             var layout = PageLayout.Of(next());

@@ -1,11 +1,12 @@
 using CsCheck;
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Models;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Tests;
 
@@ -17,7 +18,7 @@ public class ModelTests
         var task = TaskText.TryParse(text, form).Value!;
         var run = new MethodRun { Recording = true };
         Method.Run(task, run, bug is null ? DeviationSet.Taught : Catalogue.Find(bug)!.Alone);
-        return (ItemModel.At(task, run.Page.Marks, run.Page.Answer.ToString())!, run);
+        return (TaughtFamily.Of(task.Family).ModelAt(task, run.Page.Marks, run.Page.Answer.ToString())!, run);
     }
 
     private static T End<T>(string text, string? bug = null)
@@ -85,7 +86,7 @@ public class ModelTests
         var task = TaskText.TryParse("857 / 24").Value!;
         var run = new MethodRun { Recording = true };
         Method.Run(task, run, DeviationSet.Taught);
-        var seen = Enumerable.Range(0, run.Page.Marks.Count + 1).Select(n => (MultiplesLadder)ItemModel.At(task, [.. run.Page.Marks.Take(n)], null)!).Select(l => ((int)l.Amount, l.Chosen, l.Disagreement)).Distinct();
+        var seen = Enumerable.Range(0, run.Page.Marks.Count + 1).Select(n => (MultiplesLadder)TaughtFamily.Of(task.Family).ModelAt(task, [.. run.Page.Marks.Take(n)], null)!).Select(l => ((int)l.Amount, l.Chosen, l.Disagreement)).Distinct();
         seen.ShouldBe([(85, null, ""), (85, 3, ""), (137, null, ""), (137, 5, "")]);
     }
 
@@ -115,30 +116,32 @@ public class ModelTests
     [Fact]
     public void Numbers_too_long_for_a_picture_have_none()
     {
-        ItemModel.At(TaskText.TryParse("123456789012 - 5").Value!, [], null).ShouldBeNull();
-        ItemModel.At(TaskText.TryParse("-700 - -12").Value!, [], null).ShouldBeNull();
-        ItemModel.At(TaskText.TryParse("12345 * 67").Value!, [], null).ShouldBeNull();
+        At(TaskText.TryParse("123456789012 - 5").Value!).ShouldBeNull();
+        At(TaskText.TryParse("-700 - -12").Value!).ShouldBeNull();
+        At(TaskText.TryParse("12345 * 67").Value!).ShouldBeNull();
+
+        static ItemModel? At(ItemTask task) => TaughtFamily.Of(task.Family).ModelAt(task, [], null);
     }
 
     [Theory]
-    [InlineData(Family.Addition)]
-    [InlineData(Family.Subtraction)]
-    [InlineData(Family.Multiplication)]
-    [InlineData(Family.Division)]
-    [InlineData(Family.DecimalSums)]
-    [InlineData(Family.DecimalProducts)]
-    [InlineData(Family.DecimalDivision)]
-    [InlineData(Family.Integers)]
-    public void The_taught_method_never_disagrees_with_the_amounts(Family family)
+    [InlineData("addition")]
+    [InlineData("subtraction")]
+    [InlineData("multiplication")]
+    [InlineData("division")]
+    [InlineData("decimal-sums")]
+    [InlineData("decimal-products")]
+    [InlineData("decimal-division")]
+    [InlineData("integers")]
+    public void The_taught_method_never_disagrees_with_the_amounts(string family)
     {
         var run = new MethodRun { Recording = true };
         var modelled = 0;
-        foreach (var task in ItemPool.Of(family, 300, 11))
+        foreach (var task in ItemPool.Of(FamilyList.Named(family), 300, 11))
         {
             Method.Run(task, run, DeviationSet.Taught);
             for (var count = 0; count <= run.Page.Marks.Count; count++)
             {
-                var model = ItemModel.At(task, [.. run.Page.Marks.Take(count)], count == run.Page.Marks.Count ? run.Page.Answer.ToString() : null);
+                var model = TaughtFamily.Of(task.Family).ModelAt(task, [.. run.Page.Marks.Take(count)], count == run.Page.Marks.Count ? run.Page.Answer.ToString() : null);
                 if (model is null) break;
                 model.Disagreement.ShouldBe("", $"{task.Text} after {count} marks");
                 modelled++;

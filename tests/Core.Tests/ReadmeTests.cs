@@ -2,7 +2,7 @@ using System.Diagnostics;
 using System.Text.RegularExpressions;
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Format;
 
 namespace YellowPencil.Core.Tests;
 

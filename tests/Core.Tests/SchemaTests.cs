@@ -3,9 +3,11 @@ using Json.Schema;
 using Shouldly;
 using Xunit;
 using YellowPencil.Cli;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Tests;
 
@@ -17,7 +19,7 @@ public class SchemaTests
     private static readonly JsonSchema Bug = Schema("bug");
     private static readonly JsonSchema Plan = Schema("plan");
 
-    public static TheoryData<string> Families => [.. Method.Families.Select(f => f.Name())];
+    public static TheoryData<string> Families => [.. FamilyList.All.Select(f => f.Name)];
 
     private static JsonSchema Schema(string name)
     {

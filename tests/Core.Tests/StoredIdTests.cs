@@ -1,11 +1,12 @@
 using System.Text;
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Tests;
 
@@ -28,14 +29,14 @@ public class StoredIdTests
     private static string Ids()
     {
         var text = new StringBuilder();
-        foreach (var family in Method.Families) text.Append($"family {family.Name()}\n");
+        foreach (var family in FamilyList.All) text.Append($"family {family.Name}\n");
         foreach (var question in School.All) text.Append($"school {question.Name}: {string.Join(' ', question.Values)}\n");
         text.Append($"outcome {string.Join(' ', Spelling.All<Outcome>())}\n");
         text.Append($"verdict {string.Join(' ', Spelling.All<Verdict>())}\n");
         text.Append($"cause {string.Join(' ', Spelling.All<Cause>())}\n");
         text.Append($"stand {string.Join(' ', Spelling.All<Stand>())}\n");
         var lines = new Lines(text);
-        foreach (var decision in Method.Families.SelectMany(f => Method.Of(f).Decisions).Distinct().OrderBy(d => d.Id, StringComparer.Ordinal)) decision.Accept(lines);
+        foreach (var decision in FamilyList.All.SelectMany(f => TaughtFamily.Of(f).Decisions).Distinct().OrderBy(d => d.Id, StringComparer.Ordinal)) decision.Accept(lines);
         foreach (var bug in Catalogue.All) text.Append($"bug {bug.Id}\n");
         return text.ToString();
     }

@@ -5,11 +5,13 @@ using AngleSharp.Html.Parser;
 using Microsoft.AspNetCore.Html;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Families.Subtraction;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
 using YellowPencil.Web.Drawing;
 
 namespace YellowPencil.Web.Tests;

@@ -1,6 +1,6 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Notation;
+using YellowPencil.Core.Format;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Printing;
 

@@ -1,6 +1,7 @@
 using System.Net;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Engine;
 using YellowPencil.Tests.Shared;
 
 namespace YellowPencil.Web.Tests;

@@ -1,5 +1,5 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Inference;
 

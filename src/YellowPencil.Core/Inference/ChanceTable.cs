@@ -1,4 +1,5 @@
-using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
 
 namespace YellowPencil.Core.Inference;
 

@@ -1,5 +1,8 @@
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Procedures.Outer;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Parts.Copying;
 
 namespace YellowPencil.Core.Inference;
 
@@ -250,7 +253,7 @@ internal sealed class StudentTrees
     {
         var own = default(PathEnd);
         var looking = new Looking(decider => Work(item, decider), (context, way) => item.IsLast && !item.HasMarks ? own with { IsMet = item.IsWritten(context.Worked.Written((AnswerWritten)way)) } : null);
-        foreach (var point in Method.Of(item.Task.Family).Decisions) point.Accept(looking);
+        foreach (var point in TaughtFamily.Of(item.Task.Family).Decisions) point.Accept(looking);
         looking.End(own = Work(item, looking));
         return looking.ThatComeUp;
     }

@@ -1,9 +1,9 @@
 using System.Reflection;
 using System.Security.Cryptography;
 using System.Text;
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Inference;
 
@@ -40,7 +40,7 @@ public static class EngineVersion
     {
         var text = new StringBuilder();
         var run = new MethodRun();
-        foreach (var family in Method.Families)
+        foreach (var family in FamilyList.All)
         {
             var items = ItemPool.Of(family, ItemsPerBug, seed: 9);
             var bugs = Catalogue.Of(family);

@@ -1,5 +1,4 @@
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Engine;
 
 namespace YellowPencil.Core.Inference;
 

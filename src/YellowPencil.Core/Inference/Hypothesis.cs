@@ -1,6 +1,6 @@
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Inference;
 

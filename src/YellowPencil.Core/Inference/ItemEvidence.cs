@@ -1,7 +1,8 @@
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Inference;
 
@@ -14,7 +15,7 @@ internal sealed class ItemEvidence
     private const int PartsOfField = 8;
 
     private readonly List<(WorkField Field, object Value)> seen;
-    private readonly Method method;
+    private readonly TaughtFamily method;
     private readonly string? line;
     private readonly string? otherSpelling;
     private readonly Dictionary<string, bool> says = [];
@@ -27,12 +28,12 @@ internal sealed class ItemEvidence
         IsCopied = Task != from;
         Row = row;
         this.line = line;
-        method = Method.Of(Task.Family);
+        method = TaughtFamily.Of(Task.Family);
         otherSpelling = line is null ? Task.OtherSpelling(Task.Canonical(item.Answer!)) : null;
         Answer = line ?? (Task.IsMoreThanAsked(item.Answer!) ? Task.RightAnswer : Task.Canonical(item.Answer!));
 
         // Marks stand beside the whole item: they are compared once, where the answer is.
-        seen = line is not null ? [] : [.. Method.Of(item.Task.Family).AllFields.Where(f => f != WorkFields.Lines && item.Work.Has(f)).Select(f => (f, item.Work.ValueOf(f)!))];
+        seen = line is not null ? [] : [.. FamilyList.FieldsOf(item.Task.Family).Where(f => f != WorkFields.Lines && item.Work.Has(f)).Select(f => (f, item.Work.ValueOf(f)!))];
         if (line is null)
         {
             Taught = Task.RightAnswer;
@@ -104,7 +105,7 @@ internal sealed class ItemEvidence
     public static IEnumerable<ItemEvidence> Of(WorkedItem item, int index, IReadOnlyList<School> schools)
     {
         var from = item.Task;
-        var method = Method.Of(from.Family);
+        var method = TaughtFamily.Of(from.Family);
         var lines = item.Work.Get(WorkFields.Lines) ?? [];
         var stops = new List<(int Row, string Part, ItemTask Task)>();
         var reached = from;
@@ -133,7 +134,7 @@ internal sealed class ItemEvidence
 
     private static bool IsTheAnswer(WorkedItem item, string line)
     {
-        var method = Method.Of(item.Task.Family);
+        var method = TaughtFamily.Of(item.Task.Family);
         return method.StatementsOf(line).LastOrDefault() is { } last && method.IsSameLine(last, item.Answer!);
     }
 

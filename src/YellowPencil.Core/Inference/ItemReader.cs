@@ -1,8 +1,10 @@
 using System.Numerics;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Inference;
 
@@ -76,7 +78,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         if (!item.IsLast) return WrongLine(item, wrong.Name, wrong.TaughtText, text);
         var shows = wrong.Decision?.ShowsIn ?? WorkFields.Cells;
         if (wrong.Place is null && shows.Field is PlaceField) return new WrongStep(wrong.Name, shows.Field, null, FirstPlace(item), item.Task.RightAnswer, item.Item.Answer!, text);
-        var elsewhere = Method.Of(item.Task.Family).AllFields.Where(f => f != shows.Field && f != WorkFields.Cells);
+        var elsewhere = FamilyList.FieldsOf(item.Task.Family).Where(f => f != shows.Field && f != WorkFields.Cells);
         (WorkField Field, Spot At)? unrecorded = null;
         var spots = Spots(shows.Field, wrong).OrderBy(s => s.At.Line).ThenBy(s => s.At.Part != shows.Part)
             .Concat(Spots(WorkFields.Cells, wrong))
@@ -153,7 +155,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         if (right is null || written is null) return null;
         var places = Enumerable.Range(-Math.Max(right.Places, written.Places), Math.Max(right.Places, written.Places) + Math.Max(right.Length, written.Length));
         var differing = places.Where(p => Math.Max(0, right.Digit(p)) != Math.Max(0, written.Digit(p))).Select(p => (int?)p);
-        return item.Task.Family is Family.Division or Family.DecimalDivision ? differing.LastOrDefault() : differing.FirstOrDefault();
+        return TaughtFamily.Of(item.Task.Family).DigitsCome == DigitOrder.LargestFirst ? differing.LastOrDefault() : differing.FirstOrDefault();
 
         static DecimalNumber? NumberIn(string answer) => DecimalNumber.TryParse(answer.Split(' ')[0]).Value;
     }

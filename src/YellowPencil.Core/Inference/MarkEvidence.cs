@@ -1,4 +1,5 @@
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Inference;
 

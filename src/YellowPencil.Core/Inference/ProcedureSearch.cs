@@ -1,5 +1,5 @@
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Inference;
 

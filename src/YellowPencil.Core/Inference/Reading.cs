@@ -1,9 +1,7 @@
 using System.Text.Json.Serialization;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Inference;
 

@@ -1,7 +1,7 @@
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Inference;
 
@@ -45,8 +45,8 @@ public static class SheetDiagnosis
     internal static Reading Read(WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf, CancellationToken cancellation = default)
     {
         var families = sheet.Items.Select(i => i.Task.Family).Distinct().Order().ToList();
-        var shown = sheet.Items.Where(i => i.IsAnswered).Select(i => Method.Of(i.Task.Family).SchoolShown(i)).OfType<(SchoolQuestion, int)>();
-        var schools = School.Possible(sheet.Methods, families.SelectMany(f => Method.Of(f).SchoolQuestions), shown);
+        var shown = sheet.Items.Where(i => i.IsAnswered).Select(i => TaughtFamily.Of(i.Task.Family).SchoolShown(i)).OfType<(SchoolQuestion, int)>();
+        var schools = School.Possible(sheet.Methods, families.SelectMany(f => TaughtFamily.Of(f).SchoolQuestions), shown);
         var evidence = new List<ItemEvidence>();
 
         // In an order of their own, so that not even the rounding of a sum depends on how the items stand on the page.
@@ -254,9 +254,9 @@ public static class SheetDiagnosis
     private static string OriginOf(Bug bug, SheetLikelihood sheet)
     {
         var places = sheet.Items.Where(item => item.Task.Family != bug.Family && sheet.Listed.OnTaughtWay(bug, item) > 0)
-            .SelectMany(item => Method.Of(item.Task.Family).Parts.Where(p => p.Family == bug.Family)).Select(p => p.Where).Distinct().ToList();
-        if (sheet.Items.Any(item => Method.Of(item.Task.Family).Inside.Contains(bug.Family) && sheet.Listed.OnTaughtWay(bug, item) > 0)) places.Add("in numbers inside the working");
-        return places.Count == 0 ? "" : $"It is a bug of {bug.Family.Title()} and shows here {string.Join(" and ", places)}.";
+            .SelectMany(item => TaughtFamily.Of(item.Task.Family).Parts.Where(p => p.Family == bug.Family.Name)).Select(p => p.Where).Distinct().ToList();
+        if (sheet.Items.Any(item => TaughtFamily.Of(item.Task.Family).Inside.Contains(bug.Family.Name) && sheet.Listed.OnTaughtWay(bug, item) > 0)) places.Add("in numbers inside the working");
+        return places.Count == 0 ? "" : $"It is a bug of {bug.Family.Title} and shows here {string.Join(" and ", places)}.";
     }
 
     private static Stand StandOf(ItemEvidence item, ItemLikelihood likelihood, bool isSound)

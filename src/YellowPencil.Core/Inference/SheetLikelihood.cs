@@ -1,6 +1,8 @@
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Inference;
 
@@ -55,7 +57,7 @@ internal sealed class SheetLikelihood
         Listed = new ChanceTable<Bug>(items, [.. catalogue, .. instead, .. inside ?? []], b => b.Deviations, Sound.Deviations, run);
         this.inside = [.. inside ?? []];
         ListedCount = catalogue.Count;
-        Points = [.. items.Select(i => i.Task.Family).Distinct().SelectMany(f => Method.Of(f).Decisions).Distinct()];
+        Points = [.. items.Select(i => i.Task.Family).Distinct().SelectMany(f => TaughtFamily.Of(f).Decisions).Distinct()];
         unlistedPrior = [.. Enum.GetValues<RuleLength>().Select(l => Priors.UnlistedOf(l) / Math.Max(1, Points.Sum(p => p.CountOf(l))))];
         taughtRoughly = [.. items.Select(item => new ItemLikelihood([RoughSlip(Followed(Sound, item))], item.Taught))];
         efforts = [.. items.Select(EffortOf)];

@@ -1,6 +1,7 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Inference;
 
@@ -48,7 +49,7 @@ public sealed class SimulatedStudent(Hypothesis hypothesis, double consistency, 
     private Work PageOf(ItemTask task)
     {
         var marks = run.Page.Marks.ToLookup(m => m.Field);
-        var method = Method.Of(task.Family);
-        return Work.Of(run.Page.Marks, [.. method.AllFields.Where(f => (method.Fields.Contains(f) || marks.Contains(f)) && f.IsWorthRecording([.. marks[f]]))]);
+        var method = TaughtFamily.Of(task.Family);
+        return Work.Of(run.Page.Marks, [.. FamilyList.FieldsOf(task.Family).Where(f => (method.Fields.Contains(f) || marks.Contains(f)) && f.IsWorthRecording([.. marks[f]]))]);
     }
 }

@@ -1,7 +1,8 @@
 using System.Buffers;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Inference;
 
@@ -26,10 +27,10 @@ internal sealed class SlipReach
         target = item.Answer;
         this.trace = trace;
         reached = trace.Page.Answer.ToString();
-        var family = item.Task.Family;
-        isQuotient = family is Family.Division or Family.DecimalDivision && IsNumber(target) && Digits(reached).StartsWith(QuotientBefore(int.MaxValue), StringComparison.Ordinal);
+        var order = TaughtFamily.Of(item.Task.Family).DigitsCome;
+        isQuotient = order == DigitOrder.LargestFirst && IsNumber(target) && Digits(reached).StartsWith(QuotientBefore(int.MaxValue), StringComparison.Ordinal);
         isFromRight = IsNumber(target) && IsNumber(reached) && !trace.InConflict
-            && family is Family.Addition or Family.Subtraction or Family.Multiplication or Family.DecimalSums or Family.DecimalProducts;
+            && order == DigitOrder.SmallestFirst;
         lowestDue = isFromRight ? LowestDifference(reached, target) : null;
     }
 

@@ -1,4 +1,6 @@
-using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Inference;
 
@@ -7,6 +9,6 @@ internal static class UnlistedRules
 {
     /// <summary>The rule of an id; null where there is none.</summary>
     public static UnlistedDeviation? Find(string id) => id.Split('/') is [var point, var kind, var made]
-        ? Method.Families.SelectMany(f => Method.Of(f).Decisions).FirstOrDefault(p => p.Id == point)?.FindDeviation(kind, made)
+        ? FamilyList.All.SelectMany(f => TaughtFamily.Of(f).Decisions).FirstOrDefault(p => p.Id == point)?.FindDeviation(kind, made)
         : null;
 }

@@ -1,4 +1,4 @@
-using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Engine;
 
 namespace YellowPencil.Core.Inference;
 

@@ -1,6 +1,7 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Inference;
 

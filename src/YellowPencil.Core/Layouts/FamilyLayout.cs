@@ -1,21 +1,10 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Layouts;
 
 /// <summary>How the items of a family stand on squared paper. A new family is one more of these.</summary>
 internal abstract class FamilyLayout
 {
-    private static readonly IReadOnlyList<FamilyLayout> All =
-    [
-        new AdditionLayout(), new SubtractionLayout(), new MultiplicationLayout(), new DivisionLayout(),
-        new DecimalSumLayout(), new DecimalProductLayout(), new DecimalDivisionLayout(), new IntegerLayout(),
-    ];
-
-    /// <summary>The family.</summary>
-    public abstract Family Family { get; }
-
     /// <summary>Lays an item out, with every square in which something could be written.</summary>
     public abstract Paper Lay(ItemTask task, School school);
 
@@ -30,12 +19,4 @@ internal abstract class FamilyLayout
 
     /// <summary>The marks of a field as the format has them, from what stands in the squares.</summary>
     public virtual IEnumerable<Mark> Recorded(WorkField field, IEnumerable<Mark> marks, Squares squares, Strip answer) => marks;
-
-    /// <summary>The layout of a family.</summary>
-    /// <exception cref="ArgumentOutOfRangeException">The family has none yet.</exception>
-    public static FamilyLayout Of(Family family) =>
-        All.FirstOrDefault(l => l.Family == family) ?? throw new ArgumentOutOfRangeException(nameof(family), $"no layout for {family.Name()} yet");
-
-    /// <summary>The families that can be laid out.</summary>
-    public static IReadOnlyList<Family> Families { get; } = [.. All.Select(l => l.Family)];
 }

@@ -1,4 +1,6 @@
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Layouts;
 

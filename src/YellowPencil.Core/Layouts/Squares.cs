@@ -1,4 +1,4 @@
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Core.Layouts;
 

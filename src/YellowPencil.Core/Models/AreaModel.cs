@@ -1,7 +1,6 @@
 using System.Numerics;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Models;
 

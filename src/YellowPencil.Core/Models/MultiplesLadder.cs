@@ -1,7 +1,7 @@
 using System.Numerics;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Models;
 
@@ -65,11 +65,11 @@ public sealed record MultiplesLadder : ItemModel
     }
 
     /// <summary>The ladder of a division of decimals, as both numbers are rewritten; null where the divisor is too long.</summary>
-    public static MultiplesLadder? Of(DecimalQuotient task, IReadOnlyList<Mark> marks)
+    public static MultiplesLadder? OfDecimals(DecimalNumber dividendAsSet, DecimalNumber divisorAsSet, IReadOnlyList<Mark> marks)
     {
         string? Scaled(MarkKind part) => marks.Where(m => m.Field == WorkFields.Scaled && m.At.Part == part.Part).Select(m => m.Text).LastOrDefault();
-        var divisor = Digits(Scaled(WorkFields.Scaled.Divisor) ?? task.Divisor.Text);
-        var dividend = string.Concat((Scaled(WorkFields.Scaled.Dividend) ?? task.Dividend.Text).Where(c => char.IsAsciiDigit(c) || c == '.'));
+        var divisor = Digits(Scaled(WorkFields.Scaled.Divisor) ?? divisorAsSet.Text);
+        var dividend = string.Concat((Scaled(WorkFields.Scaled.Dividend) ?? dividendAsSet.Text).Where(c => char.IsAsciiDigit(c) || c == '.'));
         return divisor.IsZero || !dividend.Any(char.IsAsciiDigit) ? null : Of(dividend, divisor, marks);
     }
 

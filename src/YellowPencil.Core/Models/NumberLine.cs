@@ -1,4 +1,5 @@
 using System.Numerics;
+using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Core.Models;
@@ -41,12 +42,12 @@ public sealed record NumberLine : ItemModel
     private string Way { get; init; } = "";
 
     /// <summary>The line of an item; null where the numbers lie too far out.</summary>
-    public static NumberLine? Of(SignedPair pair, string? answer)
+    public static NumberLine? Of(BigInteger one, PairOperation operation, BigInteger other, BigInteger result, string? answer)
     {
-        if (!int.TryParse(pair.RightAnswer, out var right) || new[] { pair.First, pair.Second, right }.Any(n => BigInteger.Abs(n) > Farthest)) return null;
-        var (first, second) = ((int)pair.First, (int)pair.Second);
+        if (new[] { one, other, result }.Any(n => BigInteger.Abs(n) > Farthest)) return null;
+        var (first, second, right) = ((int)one, (int)other, (int)result);
         int? written = int.TryParse(Signs.Plain(answer ?? "").Replace(" ", ""), out var value) && Math.Abs(value) <= Farthest ? value : null;
-        return pair.Operation switch
+        return operation switch
         {
             PairOperation.Plus => Line(first, [new(first, right)], $"From {Signed(first)}, {Steps(second)}.", right),
             PairOperation.Minus => Line(first, [new(first, right)], $"From {Signed(first)}, taking {Signed(second)} away goes {Steps(-second)}.", right),

@@ -1,6 +1,5 @@
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Models;
 

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Numerics;
 using System.Text.RegularExpressions;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Notation;
 

@@ -1,4 +1,6 @@
 using System.Numerics;
+using YellowPencil.Core.Families.Factoring;
+using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Notation;
 
@@ -117,7 +119,7 @@ public static class NumberSentence
     public static Rational? RootOf(Rational squared)
     {
         if (squared.Sign < 0 || squared.Top > MostUnderRoot || squared.Bottom > MostUnderRoot) return null;
-        var (above, below) = (RootTask.Root(squared.Top), RootTask.Root(squared.Bottom));
+        var (above, below) = (Exact.Root(squared.Top), Exact.Root(squared.Bottom));
         return above * above == squared.Top && below * below == squared.Bottom ? new Rational(above, below) : null;
     }
 }

@@ -1,3 +1,5 @@
+using YellowPencil.Core.Layouts;
+
 namespace YellowPencil.Core.Notation;
 
 /// <summary>The signs of arithmetic in the spellings in which people type them.</summary>

@@ -1,5 +1,6 @@
 using System.Numerics;
 using System.Text.RegularExpressions;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Notation;
 
@@ -110,7 +111,7 @@ public readonly partial record struct SurdEnd(Rational Plain, Rational Times, Bi
             }
 
         // What is left has two prime factors at the most.
-        var root = (long)RootTask.Root(rest);
+        var root = (long)Exact.Root(rest);
         return root * root == rest ? (outside * root, inside) : (outside, inside * rest);
     }
 

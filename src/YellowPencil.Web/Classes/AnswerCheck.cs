@@ -1,6 +1,7 @@
 using System.Text.RegularExpressions;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Web.Classes;
 

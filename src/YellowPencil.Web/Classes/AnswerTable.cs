@@ -2,8 +2,9 @@ using System.Globalization;
 using System.Text.Json;
 using CsvHelper;
 using CsvHelper.Configuration;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Classes;

@@ -2,7 +2,6 @@ using System.Text.Json;
 using Hangfire;
 using Microsoft.AspNetCore.Antiforgery;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
 using YellowPencil.Data;
 using YellowPencil.Web.Services;
 

@@ -1,8 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Telling;
 using YellowPencil.Data;
 using YellowPencil.Web.Services;
 

@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 using YellowPencil.Data;
 using YellowPencil.Web.Services;
 

@@ -1,6 +1,6 @@
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
+using YellowPencil.Core.Telling;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Classes;

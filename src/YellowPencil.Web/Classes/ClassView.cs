@@ -1,6 +1,8 @@
+using YellowPencil.Core.Engine;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Telling;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Classes;

@@ -1,9 +1,12 @@
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Models;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Procedures.DecimalSums;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Parts.DecimalColumns;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Web.Drawing;
 
@@ -103,21 +106,21 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
     {
         var run = new MethodRun { Recording = true };
         Method.Run(task, run, student, declined, slip);
-        var columns = new List<List<ReplayFrame>> { new() { new("The item as it was set.", PagePicture.Blank(task, classroom.School), false, ItemModel.At(task, [], null)) } };
-        var told = Telling.InOrder(run.Steps, task.Family, classroom.School);
+        var columns = new List<List<ReplayFrame>> { new() { new("The item as it was set.", PagePicture.Blank(task, classroom.School), false, TaughtFamily.Of(task.Family).ModelAt(task, [], null)) } };
+        var told = ToldSteps.InOrder(run.Steps, task.Family, classroom.School);
         var pointFrom = run.Page.Answer.Contains('.') && told.Count > 0 && told[^1].Decision != DecimalSumDecisions.Point ? told.Index().FirstOrDefault(s => s.Item.Decision == DecimalSumDecisions.Point, (int.MaxValue, null!)).Index : int.MaxValue;
         for (var i = 0; i < told.Count; i++)
         {
             var step = told[i];
             var marks = i + 1 < told.Count ? told[i + 1].MarksBefore : run.Page.Marks.Count;
             var from = i > 0 ? told[i - 1].Number + 1 : 0;
-            if (run.Steps.Skip(from).Take(step.Number + 1 - from).Any(s => Telling.BeginsPart(s, task.Family))) columns.Add([]);
+            if (run.Steps.Skip(from).Take(step.Number + 1 - from).Any(s => ToldSteps.BeginsPart(s, task.Family))) columns.Add([]);
             var picture = PagePicture.Of(task, run, marks, classroom.School);
-            columns[^1].Add(new ReplayFrame(Telling.TextOf(step, classroom), i >= pointFrom ? picture.WithPoint() : picture, step.Cause != StepCause.AsTaught, ItemModel.At(task, [.. run.Page.Marks.Take(marks)], null)));
+            columns[^1].Add(new ReplayFrame(ToldSteps.TextOf(step, classroom), i >= pointFrom ? picture.WithPoint() : picture, step.Cause != StepCause.AsTaught, TaughtFamily.Of(task.Family).ModelAt(task, [.. run.Page.Marks.Take(marks)], null)));
         }
 
         var answer = run.Page.Answer.Length > 0 ? $"The answer: {run.Page.Answer}.{(PagePicture.ZerosInFront(run).Count > 0 ? " A zero in front is not written." : "")}" : "No answer is written.";
-        columns.Add([new ReplayFrame(answer.Replace('-', '−'), PagePicture.Of(task, run, school: classroom.School), false, ItemModel.At(task, run.Page.Marks, run.Page.Answer.ToString()))]);
+        columns.Add([new ReplayFrame(answer.Replace('-', '−'), PagePicture.Of(task, run, school: classroom.School), false, TaughtFamily.Of(task.Family).ModelAt(task, run.Page.Marks, run.Page.Answer.ToString()))]);
         return columns;
     }
 }

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Text;
 using System.Text.Encodings.Web;
 using Microsoft.AspNetCore.Html;
+using YellowPencil.Core.Engine;
 using YellowPencil.Core.Models;
 using YellowPencil.Core.Notation;
 

@@ -1,12 +1,14 @@
 using Microsoft.AspNetCore.Html;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Procedures.DecimalSums;
-using YellowPencil.Core.Procedures.Multiplication;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts.DecimalColumns;
+using YellowPencil.Core.Parts.Products;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Web.Drawing;
 
@@ -73,7 +75,7 @@ public sealed class PagePicture
         var run = new MethodRun { Recording = true };
         Method.Run(task, run, DeviationSet.Taught);
         if (open == 0) return Of(task, run, school: school);
-        var told = Telling.InOrder(run.Steps, task.Family, school ?? School.Usual);
+        var told = ToldSteps.InOrder(run.Steps, task.Family, school ?? School.Usual);
         var layout = PageLayout.Of(task, school);
         var marks = told.Count <= open ? 0 : told[^open].MarksBefore;
         var picture = new PagePicture(task, layout, layout.Put(run.Page.Marks.Take(marks), _ => true)) { HasRoom = true };

@@ -1,5 +1,7 @@
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Web.Drawing;
 

@@ -1,7 +1,9 @@
 using System.Globalization;
 using System.Text.Json;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Drawing;

@@ -1,6 +1,8 @@
 using Microsoft.AspNetCore.Html;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Layouts;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Printing;
 

@@ -1,3 +1,4 @@
+using YellowPencil.Core.Layouts;
 using YellowPencil.Web.Drawing;
 
 namespace YellowPencil.Web.Printing;

@@ -1,6 +1,7 @@
 using System.Text;
 using PdfSharp.Fonts;
-using YellowPencil.Core.Remediation;
+using YellowPencil.Core.Layouts;
+using YellowPencil.Core.Teaching;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Pages.Plans;
 using YellowPencil.Web.Pages.Sheets;

@@ -1,5 +1,6 @@
 using PdfSharp.Drawing;
 using PdfSharp.Pdf;
+using YellowPencil.Core.Notation;
 using YellowPencil.Web.Drawing;
 
 namespace YellowPencil.Web.Printing;

@@ -1,3 +1,7 @@
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Knowledge;
+using YellowPencil.Core.Telling;
+
 namespace YellowPencil.Web.Services;
 
 /// <summary>The addresses of the pages. A student's code stands only behind /students/, where no fixed word stands beside it.</summary>

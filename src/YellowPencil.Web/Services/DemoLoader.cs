@@ -1,10 +1,12 @@
 using Microsoft.AspNetCore.Identity;
 using Microsoft.EntityFrameworkCore;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
+using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Services;
@@ -124,7 +126,7 @@ internal static class DemoStudents
     private static IReadOnlyList<WorkedItem> Answers(params string[] lines) => ItemList.TryParse(string.Join('\n', lines), null, out _);
 
     private static IReadOnlyList<WorkedItem> Designed(int count) =>
-        [.. SheetDesign.Of(Family.Subtraction, count, seed: 7).Select((t, i) => WorkedItem.Of((i + 1).ToString(), t))];
+        [.. SheetDesign.Of(FamilyList.Subtraction, count, seed: 7).Select((t, i) => WorkedItem.Of((i + 1).ToString(), t))];
 
     private static IReadOnlyList<WorkedItem> Simulated(string[] bugs, double consistency, double slips, int seed) => Simulated(bugs, consistency, slips, seed, Ordinary);
 

@@ -1,5 +1,5 @@
 using Microsoft.EntityFrameworkCore;
-using YellowPencil.Core.Notation;
+using YellowPencil.Core.Engine;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Services;

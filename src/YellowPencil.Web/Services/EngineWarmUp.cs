@@ -1,10 +1,10 @@
 using Npgsql;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Web.Services;
 
@@ -40,7 +40,7 @@ internal sealed class EngineWarmUp(ReadingAhead ahead, ILogger<EngineWarmUp> log
     {
         foreach (var family in PageLayout.Families)
         {
-            var items = Method.Of(family).Items(seed: 7);
+            var items = TaughtFamily.Of(family).Items(seed: 7);
             var tasks = Enumerable.Range(0, Items).Select(_ => items()).ToList();
             var bugs = Catalogue.Of(family);
             for (var i = 0; i < Pages; i++)

@@ -1,10 +1,8 @@
 using System.Globalization;
 using Microsoft.EntityFrameworkCore;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
 using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
 

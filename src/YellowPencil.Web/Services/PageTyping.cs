@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Pages;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Services;

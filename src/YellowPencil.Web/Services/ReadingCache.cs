@@ -1,6 +1,7 @@
 using Microsoft.Extensions.Caching.Memory;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Web.Services;
 

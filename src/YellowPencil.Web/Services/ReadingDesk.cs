@@ -1,9 +1,11 @@
 using Microsoft.EntityFrameworkCore;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Engine;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Remediation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Teaching;
+using YellowPencil.Core.Telling;
 using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
 

@@ -1,5 +1,5 @@
 using Microsoft.EntityFrameworkCore;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Data;

@@ -1,7 +1,8 @@
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Web.Services;
 
@@ -23,7 +24,7 @@ internal static class SheetApi
         var coverage = new SheetCoverage([.. items.Select(i => i.Task)]);
         return Results.Json(new
         {
-            text = $"Of {coverage.Bugs.Count} listed rules of {string.Join(" and ", items.Select(i => i.Task.Family).Distinct().Select(f => f.Title().ToLowerInvariant()))}, {coverage.Often.Count} can be held on these {items.Count} items."
+            text = $"Of {coverage.Bugs.Count} listed rules of {string.Join(" and ", items.Select(i => i.Task.Family).Distinct().Select(f => f.Title.ToLowerInvariant()))}, {coverage.Often.Count} can be held on these {items.Count} items."
                 + (faults.Count > 0 ? $" Not read yet: {string.Join(" ", faults.Take(3))}" : ""),
             once = new { text = $"{coverage.Once.Count} show on one item only: enough to ask further, not to hold", names = Names(coverage.Once) },
             never = new { text = $"{coverage.Never.Count} cannot show", names = Names(coverage.Never) },

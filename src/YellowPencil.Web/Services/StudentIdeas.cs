@@ -1,11 +1,13 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Caching.Memory;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Remediation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Teaching;
+using YellowPencil.Core.Telling;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Services;

@@ -1,7 +1,7 @@
 using System.Text.Json;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
 using YellowPencil.Web.Drawing;
 
 namespace YellowPencil.Web.Services;

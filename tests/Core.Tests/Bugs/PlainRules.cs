@@ -1,6 +1,12 @@
 using System.Globalization;
 using System.Numerics;
+using YellowPencil.Core.Families.Equations;
+using YellowPencil.Core.Families.Expanding;
+using YellowPencil.Core.Families.Roots;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts.Columns;
+using YellowPencil.Core.Parts.Fractions;
 
 namespace YellowPencil.Core.Tests.Bugs;
 

@@ -1,8 +1,7 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
 
 namespace YellowPencil.Core.Tests.Bugs;
 

@@ -1,8 +1,8 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 
 namespace YellowPencil.Core.Tests.Bugs;
 

@@ -2,13 +2,14 @@ using System.Diagnostics;
 using CsCheck;
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Core.Tests.Inference;
 
@@ -21,7 +22,7 @@ public class AnyTextTests
         TaskText.TryParse("958 / 4", "fraction").Value!, TaskText.TryParse("958 / 4", "decimal").Value!,
     ];
 
-    public static TheoryData<Family> Families => [.. Method.Families];
+    public static TheoryData<Family> Families => [.. FamilyList.All];
 
     // Half of the texts are made of the signs that answers are made of.
     private static Gen<string> Text => Gen.OneOf(Gen.String, Gen.Char["0123456789.,- r/x()+"].Array[0, 8].Select(c => new string(c)));
@@ -75,7 +76,7 @@ public class AnyTextTests
         {
             Method.Run(task, run, DeviationSet.Taught);
             var answer = run.Page.Answer.ToString();
-            var fields = Method.Of(family).Fields.Where(f => f != WorkFields.Lines && run.Page.Marks.Any(m => m.Field == f)).ToArray();
+            var fields = TaughtFamily.Of(family).Fields.Where(f => f != WorkFields.Lines && run.Page.Marks.Any(m => m.Field == f)).ToArray();
             if (fields.Length == 0) continue;
             var marks = run.Page.Marks.ToList();
             Seen(marks).MarkMatches(run.Page.Marks).ShouldAllBe(m => m.Off == 0, task.Text);

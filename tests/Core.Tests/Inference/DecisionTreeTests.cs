@@ -1,24 +1,24 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Tests.Inference;
 
 /// <summary>A rule that is followed on recorded ways comes to what a student comes to who has it.</summary>
 public class DecisionTreeTests
 {
-    public static TheoryData<Family> Families => [.. Method.Families];
+    public static TheoryData<Family> Families => [.. FamilyList.All];
 
     [Theory]
     [MemberData(nameof(Families))]
     public void Following_a_rule_is_having_it(Family family)
     {
         var rules = new EveryLength(7);
-        foreach (var point in Method.Of(family).Decisions) point.Accept(rules);
+        foreach (var point in TaughtFamily.Of(family).Decisions) point.Accept(rules);
         rules.Found.Count.ShouldBeGreaterThan(60);
         foreach (var bugs in new Bug[][] { [], [Catalogue.DeclaredFor(family)[3]] })
             foreach (var wrong in new[] { false, true }) Compare(family, rules.Found, new Hypothesis(bugs, [], []), wrong);

@@ -1,6 +1,6 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
 
 namespace YellowPencil.Core.Tests.Inference;

@@ -1,10 +1,11 @@
 using System.Text.Json;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Core.Tests.Inference;
 

@@ -1,10 +1,12 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Parts.Beside;
 
 namespace YellowPencil.Core.Tests.Inference;
 
@@ -71,13 +73,13 @@ public class NumbersInsideTests
     [Fact]
     public void Nobody_looks_for_new_rules_there_and_the_list_of_the_family_stays_its_own()
     {
-        foreach (var family in new[] { Family.Fractions, Family.MixedNumbers, Family.Polynomials, Family.Expanding, Family.Equations })
+        foreach (var family in new[] { FamilyList.Fractions, FamilyList.MixedNumbers, FamilyList.Polynomials, FamilyList.Expanding, FamilyList.Equations })
         {
-            Catalogue.Inside(family).Select(b => b.Family).Distinct().ShouldBe([Family.Addition, Family.Subtraction, Family.Multiplication]);
-            Method.Of(family).Decisions.Intersect(WholeNumbers.Decisions).ShouldBeEmpty();
+            Catalogue.Inside(family).Select(b => b.Family).Distinct().ShouldBe([FamilyList.Addition, FamilyList.Subtraction, FamilyList.Multiplication]);
+            TaughtFamily.Of(family).Decisions.Intersect(WholeNumbers.Decisions).ShouldBeEmpty();
             Catalogue.Of(family).Intersect(Catalogue.Inside(family)).ShouldBeEmpty();
         }
 
-        Catalogue.Inside(Family.Subtraction).ShouldBeEmpty();
+        Catalogue.Inside(FamilyList.Subtraction).ShouldBeEmpty();
     }
 }

@@ -1,12 +1,10 @@
 using CsCheck;
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Core.Tests.Inference;
 
@@ -15,11 +13,11 @@ public class OrderTests
 {
     private static readonly IReadOnlyList<WorkedSheet> Sheets =
     [
-        .. Method.Families.SelectMany(family => Enumerable.Range(0, 4).Select(seed =>
+        .. FamilyList.All.SelectMany(family => Enumerable.Range(0, 4).Select(seed =>
         {
             var bugs = Catalogue.Of(family);
             var hand = new SimulatedStudent(Hypothesis.Of(bugs[seed * 7 % bugs.Count], bugs[(seed * 11 + 3) % bugs.Count]), 0.8, 0.15, seed);
-            return new WorkedSheet { Student = $"{family.Name()}-{seed}", Items = [.. ItemPool.Of(family, 12, seed).Select((task, i) => hand.Write($"{i}", task))] };
+            return new WorkedSheet { Student = $"{family.Name}-{seed}", Items = [.. ItemPool.Of(family, 12, seed).Select((task, i) => hand.Write($"{i}", task))] };
         })),
     ];
 

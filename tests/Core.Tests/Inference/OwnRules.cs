@@ -1,6 +1,14 @@
 using System.Globalization;
 using System.Numerics;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Families.Equations;
+using YellowPencil.Core.Families.Expanding;
+using YellowPencil.Core.Families.Factoring;
+using YellowPencil.Core.Families.Polynomials;
+using YellowPencil.Core.Families.Roots;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts.Fractions;
 
 namespace YellowPencil.Core.Tests.Inference;
 
@@ -13,55 +21,55 @@ internal static class OwnRules
     /// <summary>All of them by family and name.</summary>
     public static readonly IReadOnlyList<(Family Family, string Name, Func<ItemTask, string?> Answer)> All =
     [
-        Rule(Family.Fractions, "one whole and the numerator as it was", Fractions((n, d) => n > d && n % d != 0 ? $"1 {n}/{d}" : MixedNumber.Canonical(n, d))),
-        Rule(Family.Fractions, "one whole too many", Fractions((n, d) => n > d && n % d != 0 ? $"{n / d + 1} {n % d}/{d}" : MixedNumber.Canonical(n, d))),
-        Rule(Family.Fractions, "only what is left of a fraction over one", Fractions((n, d) => n > d && n % d != 0 ? $"{n % d}/{d}" : MixedNumber.Canonical(n, d))),
-        Rule(Family.Fractions, "numerators over the product where one denominator goes into the other", Pairs((a, b, sign, c, d) =>
+        Rule(FamilyList.Fractions, "one whole and the numerator as it was", Fractions((n, d) => n > d && n % d != 0 ? $"1 {n}/{d}" : MixedNumber.Canonical(n, d))),
+        Rule(FamilyList.Fractions, "one whole too many", Fractions((n, d) => n > d && n % d != 0 ? $"{n / d + 1} {n % d}/{d}" : MixedNumber.Canonical(n, d))),
+        Rule(FamilyList.Fractions, "only what is left of a fraction over one", Fractions((n, d) => n > d && n % d != 0 ? $"{n % d}/{d}" : MixedNumber.Canonical(n, d))),
+        Rule(FamilyList.Fractions, "numerators over the product where one denominator goes into the other", Pairs((a, b, sign, c, d) =>
             b != d && (b % d == 0 || d % b == 0) ? MixedNumber.Canonical(Math.Abs(a + sign * c), b * d) : MixedNumber.Canonical(a * d + sign * c * b, b * d))),
-        Rule(Family.Fractions, "unlike fractions are always added", Pairs((a, b, sign, c, d) => b == d ? MixedNumber.Canonical(a + sign * c, b) : MixedNumber.Canonical(a * d + c * b, b * d))),
+        Rule(FamilyList.Fractions, "unlike fractions are always added", Pairs((a, b, sign, c, d) => b == d ? MixedNumber.Canonical(a + sign * c, b) : MixedNumber.Canonical(a * d + c * b, b * d))),
 
-        Rule(Family.MixedNumbers, "fractions are always added", Mixed((w, x, v, y, d, sign) => Columns(w + sign * v, x + y, d))),
-        Rule(Family.MixedNumbers, "no fraction where the first is too small", Mixed((w, x, v, y, d, sign) => sign < 0 && x < y ? $"{w - v}" : Right(w, x, v, y, d, sign))),
-        Rule(Family.MixedNumbers, "a whole less in every difference", Mixed((w, x, v, y, d, sign) => sign < 0 && x >= y && w > v ? Columns(w - v - 1, x - y, d) : Right(w, x, v, y, d, sign))),
-        Rule(Family.MixedNumbers, "renamed from the second whole", Mixed((w, x, v, y, d, sign) => sign < 0 && x < y && v > 0 ? Columns(w - v + 1, x + d - y, d) : Right(w, x, v, y, d, sign))),
+        Rule(FamilyList.MixedNumbers, "fractions are always added", Mixed((w, x, v, y, d, sign) => Columns(w + sign * v, x + y, d))),
+        Rule(FamilyList.MixedNumbers, "no fraction where the first is too small", Mixed((w, x, v, y, d, sign) => sign < 0 && x < y ? $"{w - v}" : Right(w, x, v, y, d, sign))),
+        Rule(FamilyList.MixedNumbers, "a whole less in every difference", Mixed((w, x, v, y, d, sign) => sign < 0 && x >= y && w > v ? Columns(w - v - 1, x - y, d) : Right(w, x, v, y, d, sign))),
+        Rule(FamilyList.MixedNumbers, "renamed from the second whole", Mixed((w, x, v, y, d, sign) => sign < 0 && x < y && v > 0 ? Columns(w - v + 1, x + d - y, d) : Right(w, x, v, y, d, sign))),
 
-        Rule(Family.Polynomials, "the third bracket is left out", Terms((groups, _) => Sum(groups.Take(2)))),
-        Rule(Family.Polynomials, "plain numbers are left out", Terms((groups, _) => Sum(groups).Where(t => t.Power > 0))),
-        Rule(Family.Polynomials, "the minus turns plus signs only", Terms((groups, _) => Sum(groups.Select(g => new TermGroup(false, [.. g.Terms.Select(t => g.IsTakenAway && t.Number.Sign > 0 ? t.Turned : t)]))))),
-        Rule(Family.Polynomials, "the minus turns the last term only", Terms((groups, _) => Sum(groups.Select(g => new TermGroup(false, [.. g.Terms.Select((t, i) => g.IsTakenAway && i == g.Terms.Count - 1 ? t.Turned : t)]))))),
-        Rule(Family.Polynomials, "every answer without a minus", Terms((groups, _) => Sum(groups).Select(t => t with { Number = BigInteger.Abs(t.Number) }))),
+        Rule(FamilyList.Polynomials, "the third bracket is left out", Terms((groups, _) => Sum(groups.Take(2)))),
+        Rule(FamilyList.Polynomials, "plain numbers are left out", Terms((groups, _) => Sum(groups).Where(t => t.Power > 0))),
+        Rule(FamilyList.Polynomials, "the minus turns plus signs only", Terms((groups, _) => Sum(groups.Select(g => new TermGroup(false, [.. g.Terms.Select(t => g.IsTakenAway && t.Number.Sign > 0 ? t.Turned : t)]))))),
+        Rule(FamilyList.Polynomials, "the minus turns the last term only", Terms((groups, _) => Sum(groups.Select(g => new TermGroup(false, [.. g.Terms.Select((t, i) => g.IsTakenAway && i == g.Terms.Count - 1 ? t.Turned : t)]))))),
+        Rule(FamilyList.Polynomials, "every answer without a minus", Terms((groups, _) => Sum(groups).Select(t => t with { Number = BigInteger.Abs(t.Number) }))),
 
-        Rule(Family.Expanding, "the last number is always plus", Products((p, q) => Products(p, q).Select((t, i) => i == 3 ? t with { Number = BigInteger.Abs(t.Number) } : t))),
-        Rule(Family.Expanding, "inner taken from outer", Products((p, q) => Products(p, q).Select((t, i) => i == 2 ? t.Turned : t))),
-        Rule(Family.Expanding, "the letter twice is twice the letter", Products((p, q) => Products(p, q).Select(t => t.Power == 2 ? new PolyTerm(2 * t.Number, 1) : t))),
-        Rule(Family.Expanding, "sum and product change places", Products((p, q) => p.Count == 2 && q.Count == 2 && p[0].Number.IsOne && q[0].Number.IsOne && p[0].Power == 1 && q[0].Power == 1
+        Rule(FamilyList.Expanding, "the last number is always plus", Products((p, q) => Products(p, q).Select((t, i) => i == 3 ? t with { Number = BigInteger.Abs(t.Number) } : t))),
+        Rule(FamilyList.Expanding, "inner taken from outer", Products((p, q) => Products(p, q).Select((t, i) => i == 2 ? t.Turned : t))),
+        Rule(FamilyList.Expanding, "the letter twice is twice the letter", Products((p, q) => Products(p, q).Select(t => t.Power == 2 ? new PolyTerm(2 * t.Number, 1) : t))),
+        Rule(FamilyList.Expanding, "sum and product change places", Products((p, q) => p.Count == 2 && q.Count == 2 && p[0].Number.IsOne && q[0].Number.IsOne && p[0].Power == 1 && q[0].Power == 1
             ? [new PolyTerm(1, 2), new PolyTerm(p[1].Number * q[1].Number, 1), new PolyTerm(p[1].Number + q[1].Number, 0)] : Products(p, q))),
-        Rule(Family.Expanding, "the square of the number stands in the middle too", Products((p, q) => p.SequenceEqual(q) && p[0].Power == 1 && p[1].Power == 0
+        Rule(FamilyList.Expanding, "the square of the number stands in the middle too", Products((p, q) => p.SequenceEqual(q) && p[0].Power == 1 && p[1].Power == 0
             ? [new PolyTerm(p[0].Number * p[0].Number, 2), new PolyTerm(p[1].Number * BigInteger.Abs(p[1].Number), 1), new PolyTerm(p[1].Number * p[1].Number, 0)] : Products(p, q))),
 
-        Rule(Family.Factoring, "half of the middle twice", Quadratics((a, b, c, x) => a == 1 && b != 0 && b % 2 == 0 && c > 0 ? Brackets(x, (1, b / 2), (1, b / 2)) : null)),
-        Rule(Family.Factoring, "middle and last number as they stand", Quadratics((a, b, c, x) => a == 1 && b != 0 && c != 0 ? Brackets(x, (1, b), (1, c)) : null)),
-        Rule(Family.Factoring, "the letter out of two terms", Quadratics((a, b, c, x) => a == 1 && b != 0 && c != 0 ? $"{x}{Brackets(x, (1, b))} {(c < 0 ? "-" : "+")} {Math.Abs(c)}" : null)),
+        Rule(FamilyList.Factoring, "half of the middle twice", Quadratics((a, b, c, x) => a == 1 && b != 0 && b % 2 == 0 && c > 0 ? Brackets(x, (1, b / 2), (1, b / 2)) : null)),
+        Rule(FamilyList.Factoring, "middle and last number as they stand", Quadratics((a, b, c, x) => a == 1 && b != 0 && c != 0 ? Brackets(x, (1, b), (1, c)) : null)),
+        Rule(FamilyList.Factoring, "the letter out of two terms", Quadratics((a, b, c, x) => a == 1 && b != 0 && c != 0 ? $"{x}{Brackets(x, (1, b))} {(c < 0 ? "-" : "+")} {Math.Abs(c)}" : null)),
 
-        Rule(Family.Roots, "the distance over the number", Root((n, low) => low + (n - low * low) / n)),
-        Rule(Family.Roots, "over twice the lower root", Root((n, low) => low + (n - low * low) / (2 * low))),
-        Rule(Family.Roots, "half of the distance is added", Root((n, low) => low + (n - low * low) / 2)),
-        Rule(Family.Roots, "a tenth too much", Root((n, low) => low + (n - low * low) / (2 * low + 1) + 0.1m)),
+        Rule(FamilyList.Roots, "the distance over the number", Root((n, low) => low + (n - low * low) / n)),
+        Rule(FamilyList.Roots, "over twice the lower root", Root((n, low) => low + (n - low * low) / (2 * low))),
+        Rule(FamilyList.Roots, "half of the distance is added", Root((n, low) => low + (n - low * low) / 2)),
+        Rule(FamilyList.Roots, "a tenth too much", Root((n, low) => low + (n - low * low) / (2 * low + 1) + 0.1m)),
 
-        Rule(Family.Equations, "the fraction is left as it came", Sides((a, b, c, d) => (d - b, a - c), inLowest: false)),
-        Rule(Family.Equations, "answers have no minus", Sides((a, b, c, d) => (Math.Abs(d - b), Math.Abs(a - c)))),
-        Rule(Family.Equations, "the right is divided by the number of the left", Sides((a, b, c, d) => c == 0 && b != 0 ? (d, a * b) : (d - b, a - c))),
-        Rule(Family.Equations, "letters of the right are taken for numbers", Sides((a, b, c, d) => (d - b - c, a))),
+        Rule(FamilyList.Equations, "the fraction is left as it came", Sides((a, b, c, d) => (d - b, a - c), inLowest: false)),
+        Rule(FamilyList.Equations, "answers have no minus", Sides((a, b, c, d) => (Math.Abs(d - b), Math.Abs(a - c)))),
+        Rule(FamilyList.Equations, "the right is divided by the number of the left", Sides((a, b, c, d) => c == 0 && b != 0 ? (d, a * b) : (d - b, a - c))),
+        Rule(FamilyList.Equations, "letters of the right are taken for numbers", Sides((a, b, c, d) => (d - b - c, a))),
 
-        Rule(Family.Addition, "the first and the last number only", Numbers(n => n[0] + n[^1])),
-        Rule(Family.Addition, "the first two numbers only", Numbers(n => n[0] + n[1])),
-        Rule(Family.Subtraction, "nine where the digits are the same", Columns((top, bottom) => top == bottom ? 9 : null)),
-        Rule(Family.Subtraction, "nothing where the top digit is too small", Columns((top, bottom) => top < bottom ? 0 : null)),
-        Rule(Family.Multiplication, "both rows by the tens", Numbers(n => n[1] > 9 ? $"{n[1]}".Select((_, i) => n[0] * long.Parse($"{n[1]}"[..1]) * (long)Math.Pow(10, i)).Sum() : n[0] * n[1])),
-        Rule(Family.DecimalProducts, "places of the longer number", Places((a, b) => Math.Max(a, b))),
-        Rule(Family.DecimalProducts, "one place, whatever stands there", Places((a, b) => 1)),
-        Rule(Family.Integers, "sizes added where numbers are multiplied", Signed((a, sign, b) => sign == '*' ? Math.Sign(a) * Math.Sign(b) * (Math.Abs(a) + Math.Abs(b)) : null)),
-        Rule(Family.Integers, "the sign of the second in sums", Signed((a, sign, b) => sign == '+' && a * b < 0 ? Math.Sign(b) * Math.Abs(Math.Abs(a) - Math.Abs(b)) : null)),
+        Rule(FamilyList.Addition, "the first and the last number only", Numbers(n => n[0] + n[^1])),
+        Rule(FamilyList.Addition, "the first two numbers only", Numbers(n => n[0] + n[1])),
+        Rule(FamilyList.Subtraction, "nine where the digits are the same", Columns((top, bottom) => top == bottom ? 9 : null)),
+        Rule(FamilyList.Subtraction, "nothing where the top digit is too small", Columns((top, bottom) => top < bottom ? 0 : null)),
+        Rule(FamilyList.Multiplication, "both rows by the tens", Numbers(n => n[1] > 9 ? $"{n[1]}".Select((_, i) => n[0] * long.Parse($"{n[1]}"[..1]) * (long)Math.Pow(10, i)).Sum() : n[0] * n[1])),
+        Rule(FamilyList.DecimalProducts, "places of the longer number", Places((a, b) => Math.Max(a, b))),
+        Rule(FamilyList.DecimalProducts, "one place, whatever stands there", Places((a, b) => 1)),
+        Rule(FamilyList.Integers, "sizes added where numbers are multiplied", Signed((a, sign, b) => sign == '*' ? Math.Sign(a) * Math.Sign(b) * (Math.Abs(a) + Math.Abs(b)) : null)),
+        Rule(FamilyList.Integers, "the sign of the second in sums", Signed((a, sign, b) => sign == '+' && a * b < 0 ? Math.Sign(b) * Math.Abs(Math.Abs(a) - Math.Abs(b)) : null)),
     ];
 
     private static (Family, string, Func<ItemTask, string?>) Rule(Family family, string name, Func<ItemTask, string?> answer) => (family, name, answer);

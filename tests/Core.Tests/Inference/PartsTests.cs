@@ -1,11 +1,12 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Families.Subtraction;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Tests.Inference;
 
@@ -61,7 +62,7 @@ public class PartsTests
     {
         var ways = 0;
         var student = new Hypothesis([Catalogue.Find("decimal-division.zeros-not-appended-after-point")!, Catalogue.Find("division.digit-too-small")!], [], []);
-        foreach (var task in ItemPool.Of(Family.DecimalDivision, 200, seed: 3))
+        foreach (var task in ItemPool.Of(FamilyList.DecimalDivision, 200, seed: 3))
         {
             ways = 0;
             WayEnumeration.Visit(task, Run, student.Deviations, _ => ways++);
@@ -238,7 +239,7 @@ public class PartsTests
     [Fact]
     public void A_simulated_student_is_the_same_for_the_same_seed_and_slips_at_the_rate()
     {
-        var tasks = ItemPool.Of(Family.Subtraction, 400, seed: 8);
+        var tasks = ItemPool.Of(FamilyList.Subtraction, 400, seed: 8);
         string[] Write(int seed)
         {
             var student = new SimulatedStudent(Hypothesis.Sound, 1, 0.1, seed);

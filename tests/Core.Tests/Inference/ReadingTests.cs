@@ -2,12 +2,14 @@ using System.Text.Json;
 using CsCheck;
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Families.Subtraction;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Core.Tests.Inference;
 
@@ -139,10 +141,10 @@ public class ReadingTests
     [Fact]
     public void A_designed_sheet_separates_every_pair_of_bugs_and_a_third_is_ordinary()
     {
-        var tasks = SheetDesign.Of(Family.Subtraction, 15, seed: 7);
+        var tasks = SheetDesign.Of(FamilyList.Subtraction, 15, seed: 7);
         tasks.Select(t => t.Text).ShouldBeUnique();
         var run = new MethodRun();
-        var signatures = Catalogue.Of(Family.Subtraction).Select(b => string.Join('|', tasks.Select(t =>
+        var signatures = Catalogue.Of(FamilyList.Subtraction).Select(b => string.Join('|', tasks.Select(t =>
         {
             Method.Run(t, run, b.Alone);
             return run.Page.Answer.ToString();
@@ -174,7 +176,7 @@ public class ReadingTests
         root.GetProperty("predictions")[0].GetProperty("answer").GetString().ShouldBe("452");
     }
 
-    public static TheoryData<Family> Families => [.. Method.Families];
+    public static TheoryData<Family> Families => [.. FamilyList.All];
 
     [Theory]
     [MemberData(nameof(Families))]

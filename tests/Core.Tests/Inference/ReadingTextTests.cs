@@ -1,11 +1,13 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Core.Tests.Inference;
 
@@ -52,7 +54,7 @@ public class ReadingTextTests
     [Fact]
     public void Every_rule_of_the_catalogue_makes_a_headline_that_begins_with_the_student()
     {
-        var texts = Method.Families.SelectMany(Catalogue.DeclaredFor).Select(b => b.Text).ToList();
+        var texts = FamilyList.All.SelectMany(Catalogue.DeclaredFor).Select(b => b.Text).ToList();
         texts.Where(t => !ReadingText.BeginsWithDoing(t)).Select(t => t.Split(' ')[0]).Distinct().Order()
             .ShouldBe(["A", "Every", "In", "Products", "Sums", "The", "Where", "With"]);
     }

@@ -1,9 +1,11 @@
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Core.Tests.Inference;
 
@@ -30,7 +32,7 @@ public class SeenOnceTests
         (division.Verdict, division.Cause).ShouldBe((Verdict.Wrong, Cause.Slip));
         division.FirstWrongStep!.Text.ShouldStartWith("This once: ");
         reading.SeenOnce.ShouldNotBeEmpty();
-        NextItems.For(reading).Select(n => n.Task.Family).ShouldBe([Family.DecimalSums, Family.Division, Family.Division], ignoreOrder: true);
+        NextItems.For(reading).Select(n => n.Task.Family).ShouldBe([FamilyList.DecimalSums, FamilyList.Division, FamilyList.Division], ignoreOrder: true);
     }
 
     [Fact]

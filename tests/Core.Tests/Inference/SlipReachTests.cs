@@ -1,17 +1,16 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Tests.Inference;
 
 /// <summary>The slips that are looked for against all that there are.</summary>
 public class SlipReachTests
 {
-    public static TheoryData<Family> Families => [.. Method.Families];
+    public static TheoryData<Family> Families => [.. FamilyList.All];
 
     [Theory]
     [MemberData(nameof(Families))]

@@ -1,10 +1,10 @@
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Tests.Inference;
 
@@ -89,5 +89,5 @@ public class StretchTests
     [InlineData("-7 - 4", "-7 - -4", false)]
     [InlineData("9 * -6", "-6 * 9", true)]
     [InlineData("-24 / 6", "6 / -24", false)]
-    public void Lines_that_say_the_same_are_known(string one, string other, bool same) => Method.Of(Family.Integers).IsSameLine(one, other).ShouldBe(same);
+    public void Lines_that_say_the_same_are_known(string one, string other, bool same) => TaughtFamily.Of(FamilyList.Integers).IsSameLine(one, other).ShouldBe(same);
 }

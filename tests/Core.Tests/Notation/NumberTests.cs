@@ -2,7 +2,11 @@ using System.Numerics;
 using CsCheck;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Families.Division;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Parts.Divisions;
 
 namespace YellowPencil.Core.Tests.Notation;
 
@@ -134,8 +138,8 @@ public class NumberTests
     [Fact]
     public void Every_family_has_a_name_for_a_sentence()
     {
-        foreach (var family in Enum.GetValues<Family>()) family.Title().ShouldNotBeEmpty();
-        Family.DecimalSums.Title().ShouldBe("sums and differences of decimals");
-        Family.Division.Title().ShouldBe("long division");
+        foreach (var family in FamilyList.All) family.Title.ShouldNotBeEmpty();
+        FamilyList.DecimalSums.Title.ShouldBe("sums and differences of decimals");
+        FamilyList.Division.Title.ShouldBe("long division");
     }
 }

@@ -1,7 +1,9 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Tests.Probes;
 
@@ -61,14 +63,14 @@ public class SheetCoverageTests
         new SheetWish(digits, zeros, regroups).Allows(TaskText.TryParse(task).Value!).ShouldBe(allowed);
 
     [Theory]
-    [InlineData(Family.Addition)]
-    [InlineData(Family.Subtraction)]
-    [InlineData(Family.Multiplication)]
-    [InlineData(Family.DecimalSums)]
-    public void A_sheet_is_designed_as_wished(Family family)
+    [InlineData("addition")]
+    [InlineData("subtraction")]
+    [InlineData("multiplication")]
+    [InlineData("decimal-sums")]
+    public void A_sheet_is_designed_as_wished(string family)
     {
         var wish = new SheetWish(3, Zeros: false);
-        var tasks = SheetDesign.Of(family, 12, 3, wish);
+        var tasks = SheetDesign.Of(FamilyList.Named(family), 12, 3, wish);
         tasks.Count.ShouldBe(12);
         tasks.ShouldAllBe(t => wish.Allows(t));
         tasks.Select(t => t.Text).ShouldBeUnique();
@@ -77,8 +79,8 @@ public class SheetCoverageTests
     [Fact]
     public void Families_take_turns_on_a_mixed_sheet()
     {
-        var tasks = SheetDesign.Of([Family.Addition, Family.Division, Family.Integers], 8, 3);
-        tasks.Select(t => t.Family).ShouldBe([Family.Addition, Family.Division, Family.Integers, Family.Addition, Family.Division, Family.Integers, Family.Addition, Family.Division]);
+        var tasks = SheetDesign.Of([FamilyList.Addition, FamilyList.Division, FamilyList.Integers], 8, 3);
+        tasks.Select(t => t.Family).ShouldBe([FamilyList.Addition, FamilyList.Division, FamilyList.Integers, FamilyList.Addition, FamilyList.Division, FamilyList.Integers, FamilyList.Addition, FamilyList.Division]);
     }
 
     [Fact]

@@ -1,16 +1,16 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Tests.Probes;
 
 /// <summary>What a designed sheet begins with and keeps to.</summary>
 public class SheetDesignTests
 {
-    public static TheoryData<Family> Families => [.. Method.Families];
+    public static TheoryData<Family> Families => [.. FamilyList.All];
 
     [Theory]
     [MemberData(nameof(Families))]
@@ -30,7 +30,7 @@ public class SheetDesignTests
     {
         for (var seed = 1; seed <= 8; seed++)
         {
-            var first = SheetDesign.Of(Family.Subtraction, 9, seed)[0];
+            var first = SheetDesign.Of(FamilyList.Subtraction, 9, seed)[0];
             first.Numbers[0].Length.ShouldBe(2);
             var (top, bottom) = (first.Numbers[0], first.Numbers[1]);
             (top.Digit(0) < bottom.Digit(0)).ShouldBeTrue(first.Text);
@@ -43,7 +43,7 @@ public class SheetDesignTests
         var small = new SheetCoverage([.. new[] { "-4 + 7", "-3 - 5", "2 - -6" }.Select(t => TaskText.TryParse(t).Value!)]);
         small.PartsThatShow.ShouldBeEmpty();
         var large = new SheetCoverage([.. new[] { "-48 + 95", "-37 + -58" }.Select(t => TaskText.TryParse(t).Value!)]);
-        large.PartsThatShow.ShouldBe([Family.Addition, Family.Subtraction], ignoreOrder: true);
+        large.PartsThatShow.ShouldBe([FamilyList.Addition, FamilyList.Subtraction], ignoreOrder: true);
     }
 
     [Fact]

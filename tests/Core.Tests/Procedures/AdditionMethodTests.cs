@@ -2,12 +2,12 @@ using System.Numerics;
 using CsCheck;
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Procedures.Addition;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts.Sums;
 
 namespace YellowPencil.Core.Tests.Procedures;
 
@@ -80,8 +80,8 @@ public class AdditionMethodTests
     [Fact]
     public void A_bug_that_is_never_followed_changes_nothing()
     {
-        foreach (var bug in Catalogue.Of(Family.Addition))
-            foreach (var task in ItemPool.Of(Family.Addition, 60, seed: 4))
+        foreach (var bug in Catalogue.Of(FamilyList.Addition))
+            foreach (var task in ItemPool.Of(FamilyList.Addition, 60, seed: 4))
             {
                 var run = new MethodRun();
                 Method.Run(task, run, bug.Alone, declined: ulong.MaxValue);
@@ -94,7 +94,7 @@ public class AdditionMethodTests
     {
         var run = new MethodRun();
         foreach (var unlisted in AdditionDecisions.All.SelectMany(p => p.AllDeviations()))
-            foreach (var task in ItemPool.Of(Family.Addition, 30, seed: 2))
+            foreach (var task in ItemPool.Of(FamilyList.Addition, 30, seed: 2))
             {
                 Method.Run(task, run, new DeviationSet([[unlisted.Deviation]]));
                 foreach (var sign in run.Page.Answer) char.IsAsciiDigit(sign).ShouldBeTrue(unlisted.Id);
@@ -125,6 +125,6 @@ public class AdditionMethodTests
     {
         var worked = typeof(AdditionMethodTests).GetMethod(nameof(A_bug_gives_the_answer_worked_by_hand))!
             .GetCustomAttributes(typeof(InlineDataAttribute), false).Cast<InlineDataAttribute>().Select(d => "addition." + d.Data[1]).ToHashSet();
-        Catalogue.Of(Family.Addition).Select(b => b.Id).Where(id => !worked.Contains(id)).ShouldBeEmpty();
+        Catalogue.Of(FamilyList.Addition).Select(b => b.Id).Where(id => !worked.Contains(id)).ShouldBeEmpty();
     }
 }

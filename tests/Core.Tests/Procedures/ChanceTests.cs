@@ -1,8 +1,9 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Tests.Procedures;
 
@@ -11,7 +12,7 @@ public class ChanceTests
 {
     private const int Items = 40;
 
-    public static TheoryData<Family> Families => [.. Method.Families];
+    public static TheoryData<Family> Families => [.. FamilyList.All];
 
     [Theory]
     [MemberData(nameof(Families))]
@@ -49,7 +50,7 @@ public class ChanceTests
     public void No_two_choices_at_one_step_are_told_in_the_same_words(Family family)
     {
         var listening = new Listening();
-        foreach (var decision in Method.Of(family).Decisions) decision.Accept(listening);
+        foreach (var decision in TaughtFamily.Of(family).Decisions) decision.Accept(listening);
         var run = new MethodRun();
         foreach (var task in ItemPool.Of(family, Items, seed: 22))
             foreach (var bug in Catalogue.DeclaredFor(family).Prepend(null))

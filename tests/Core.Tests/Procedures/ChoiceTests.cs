@@ -1,8 +1,9 @@
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
 
 namespace YellowPencil.Core.Tests.Procedures;
 

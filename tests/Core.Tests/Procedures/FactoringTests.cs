@@ -1,12 +1,11 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Procedures.Factoring;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Tests.Procedures;
 
@@ -37,7 +36,7 @@ public class FactoringTests
     [Fact]
     public void Ten_thousand_quadratics_have_the_same_factors_in_all_three_schools()
     {
-        var next = Method.Of(Family.Factoring).Items(5);
+        var next = TaughtFamily.Of(FamilyList.Factoring).Items(5);
         var run = new MethodRun();
         for (var i = 0; i < 10_000; i++)
         {
@@ -172,7 +171,7 @@ public class FactoringTests
     public void The_working_shows_the_school(string work, string? school)
     {
         var (item, _) = Compared("factor 6x^2 + x - 12", work, Schools[0], WorkFields.Box);
-        var shown = Method.Of(Family.Factoring).SchoolShown(item);
+        var shown = TaughtFamily.Of(FamilyList.Factoring).SchoolShown(item);
         (shown is { } answer ? School.Factoring.Values[answer.Answer] : null).ShouldBe(school);
     }
 

@@ -2,12 +2,13 @@ using System.Numerics;
 using CsCheck;
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Inference;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Tests.Procedures;
 
@@ -16,12 +17,12 @@ public class FamilyTests
 {
     private static readonly string Folder = Path.Combine(AppContext.BaseDirectory, "HandWorked");
 
-    public static TheoryData<Family> Families => [.. Method.Families];
+    public static TheoryData<Family> Families => [.. FamilyList.All];
 
     /// <summary>The schools of a family that write different answers, lines or marks.</summary>
     private static List<School> SchoolsOf(Family family)
     {
-        IEnumerable<SchoolQuestion> asked = [.. Method.Of(family).SchoolQuestions, .. family == Family.Expanding ? (SchoolQuestion[])[School.Binomials] : []];
+        IEnumerable<SchoolQuestion> asked = [.. TaughtFamily.Of(family).SchoolQuestions, .. family == FamilyList.Expanding ? (SchoolQuestion[])[School.Binomials] : []];
         return [.. asked.Aggregate((IEnumerable<School>)[School.Usual], (schools, question) => schools.SelectMany(s => question.Values.Select((_, answer) => s.With(question, answer))))];
     }
 
@@ -53,7 +54,7 @@ public class FamilyTests
     {
         var run = new MethodRun();
         var item = TaskText.TryParse(task, form).Value!;
-        Method.Run(item, run, Catalogue.Find($"{family.Name()}.{bug}")!.Alone);
+        Method.Run(item, run, Catalogue.Find($"{family.Name}.{bug}")!.Alone);
         run.Page.Answer.ToString().ShouldBe(answer);
         run.Page.Answer.ToString().ShouldNotBe(item.RightAnswer);
     }
@@ -61,7 +62,7 @@ public class FamilyTests
     [Fact]
     public void Every_bug_has_an_answer_worked_by_hand()
     {
-        var worked = Lines().Select(l => $"{l.Family.Name()}.{l.Cells[0]}").ToHashSet();
+        var worked = Lines().Select(l => $"{l.Family.Name}.{l.Cells[0]}").ToHashSet();
         Directory.GetFiles(Folder, "*.txt").SelectMany(file => Catalogue.DeclaredFor(FamilyOf(file))).Select(b => b.Id).Where(id => !worked.Contains(id)).ShouldBeEmpty();
     }
 
@@ -73,7 +74,7 @@ public class FamilyTests
         var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(item.Task, run, DeviationSet.Taught);
         run.Page.Answer.ToString().ShouldBe(item.Answer);
-        var recorded = Method.Of(family).Fields.Where(item.Work.Has).ToArray();
+        var recorded = TaughtFamily.Of(family).Fields.Where(item.Work.Has).ToArray();
         recorded.ShouldNotBeEmpty();
         Written(WithoutCarries(Work.Of(run.Page.Marks, recorded))).ShouldBe(Written(item.Work));
 
@@ -89,7 +90,7 @@ public class FamilyTests
     [MemberData(nameof(Families))]
     public void Ten_items_of_a_family_stand_worked_by_hand(Family family)
     {
-        if (family is Family.Addition or Family.Subtraction) return; // theirs stand in their own tests
+        if (family == FamilyList.Addition || family == FamilyList.Subtraction) return; // theirs stand in their own tests
         Sheet(family).Items.Count.ShouldBe(10);
     }
 
@@ -177,7 +178,7 @@ public class FamilyTests
     public void Every_unlisted_deviation_ends_with_an_answer_or_a_blank(Family family)
     {
         var run = new MethodRun { Page = { KeepsMarks = true } };
-        foreach (var unlisted in Method.Of(family).Decisions.SelectMany(p => p.AllDeviations()))
+        foreach (var unlisted in TaughtFamily.Of(family).Decisions.SelectMany(p => p.AllDeviations()))
             foreach (var (task, school) in ItemPool.Of(family, 12, seed: 2).SelectMany(task => SchoolsOf(family).Select(school => (task, school))))
             {
                 Method.Run(task, run, new DeviationSet(school, [[unlisted.Deviation]]));
@@ -192,7 +193,7 @@ public class FamilyTests
     public void Any_rules_together_end_with_an_answer_or_a_blank(Family family)
     {
         var random = new Random(3);
-        var unlisted = Method.Of(family).Decisions.SelectMany(p => p.AllDeviations()).ToList();
+        var unlisted = TaughtFamily.Of(family).Decisions.SelectMany(p => p.AllDeviations()).ToList();
         var bugs = Catalogue.Of(family);
         var pool = ItemPool.Of(family, 100, seed: 15);
         var schools = SchoolsOf(family);
@@ -252,10 +253,10 @@ public class FamilyTests
     }
 
     private static WorkedSheet Sheet(Family family) =>
-        SheetReader.TryRead(File.ReadAllText(Path.Combine(Folder, family.Name() + ".json")), out var fault) ?? throw new InvalidOperationException(fault!.ToString());
+        SheetReader.TryRead(File.ReadAllText(Path.Combine(Folder, family.Name + ".json")), out var fault) ?? throw new InvalidOperationException(fault!.ToString());
 
-    private static Family FamilyOf(string file) => FamilyNames.TryParse(Path.GetFileNameWithoutExtension(file), out var family) ? family : throw new InvalidOperationException(file);
+    private static TaughtFamily FamilyOf(string file) => FamilyList.TryParse(Path.GetFileNameWithoutExtension(file), out var family) ? family : throw new InvalidOperationException(file);
 
-    private static IEnumerable<(Family Family, string[] Cells)> Lines() => Directory.GetFiles(Folder, "*.txt").Order()
+    private static IEnumerable<(TaughtFamily Family, string[] Cells)> Lines() => Directory.GetFiles(Folder, "*.txt").Order()
         .SelectMany(file => File.ReadAllLines(file).Select(line => (FamilyOf(file), line.Split(" | ", StringSplitOptions.TrimEntries))));
 }

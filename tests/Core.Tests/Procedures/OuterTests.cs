@@ -1,9 +1,10 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Procedures.Addition;
-using YellowPencil.Core.Procedures.Outer;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Parts.Copying;
+using YellowPencil.Core.Parts.Sums;
 
 namespace YellowPencil.Core.Tests.Procedures;
 

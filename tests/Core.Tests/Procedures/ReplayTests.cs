@@ -1,9 +1,11 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Procedures.Subtraction;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Core.Tests.Procedures;
 
@@ -14,7 +16,7 @@ public class ReplayTests
     {
         var run = new MethodRun { Recording = true };
         Method.Run(TaskText.TryParse(task).Value!, run, new DeviationSet([.. bugs.Select(b => Catalogue.Find("subtraction." + b)!.Deviations)]));
-        return [.. run.Steps.Where(s => Telling.IsToldAloud(s, Family.Subtraction)).Select(s => s.MadeText.In(ClassroomWord.Borrow))];
+        return [.. run.Steps.Where(s => ToldSteps.IsToldAloud(s, FamilyList.Subtraction)).Select(s => s.MadeText.In(ClassroomWord.Borrow))];
     }
 
     [Fact]
@@ -99,8 +101,8 @@ public class ReplayTests
     [Fact]
     public void Every_choice_of_every_decision_can_be_said()
     {
-        foreach (var family in Method.Families)
-            foreach (var unlisted in Method.Of(family).Decisions.SelectMany(p => p.AllDeviations()))
+        foreach (var family in FamilyList.All)
+            foreach (var unlisted in TaughtFamily.Of(family).Decisions.SelectMany(p => p.AllDeviations()))
             {
                 unlisted.Text.Length.ShouldBeGreaterThan(8);
                 char.IsUpper(unlisted.Text.In(ClassroomWord.Regroup)[0]).ShouldBeTrue(unlisted.Text);
@@ -118,7 +120,7 @@ public class ReplayTests
     {
         var recorded = new MethodRun { Recording = true };
         var plain = new MethodRun();
-        foreach (var family in Method.Families)
+        foreach (var family in FamilyList.All)
             foreach (var bug in Catalogue.Of(family))
                 foreach (var task in ItemPool.Of(family, 8, seed: 9))
                 {

@@ -1,11 +1,11 @@
 using System.Globalization;
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Tests.Procedures;
 
@@ -77,7 +77,7 @@ public sealed class RootTests
     public void The_working_shows_the_school(string work, string? school)
     {
         var sheet = $$"""{"format":"yellow-pencil.worked-sheet","version":1,"student":"R","items":[{"id":"1","task":"sqrt(31)","answer":"5.6","work":{{work}}}]}""";
-        var shown = Method.Of(Family.Roots).SchoolShown(SheetReader.TryRead(sheet, out _)!.Items[0]);
+        var shown = TaughtFamily.Of(FamilyList.Roots).SchoolShown(SheetReader.TryRead(sheet, out _)!.Items[0]);
         (shown is { } answer ? School.Roots.Values[answer.Answer] : null).ShouldBe(school);
     }
 

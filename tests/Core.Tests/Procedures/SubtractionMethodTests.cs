@@ -2,12 +2,12 @@ using System.Numerics;
 using CsCheck;
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Procedures.Subtraction;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Families.Subtraction;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts.Differences;
 
 namespace YellowPencil.Core.Tests.Procedures;
 
@@ -215,7 +215,7 @@ public class SubtractionMethodTests
     {
         var run = new MethodRun();
         foreach (var unlisted in SubtractionDecisions.All.SelectMany(p => p.AllDeviations()))
-            foreach (var task in ItemPool.Of(Family.Subtraction, 40, seed: 2))
+            foreach (var task in ItemPool.Of(FamilyList.Subtraction, 40, seed: 2))
             {
                 Method.Run(task, run, new DeviationSet([[unlisted.Deviation]]));
                 foreach (var sign in run.Page.Answer) char.IsAsciiDigit(sign).ShouldBeTrue(unlisted.Id);
@@ -258,7 +258,7 @@ public class SubtractionMethodTests
     {
         var worked = typeof(SubtractionMethodTests).GetMethod(nameof(A_bug_gives_the_answer_worked_by_hand))!
             .GetCustomAttributes(typeof(InlineDataAttribute), false).Cast<InlineDataAttribute>().Select(d => "subtraction." + d.Data[1]).ToHashSet();
-        Catalogue.Of(Family.Subtraction).Select(b => b.Id).Where(id => !worked.Contains(id)).ShouldBeEmpty();
+        Catalogue.Of(FamilyList.Subtraction).Select(b => b.Id).Where(id => !worked.Contains(id)).ShouldBeEmpty();
     }
 
     [Fact]

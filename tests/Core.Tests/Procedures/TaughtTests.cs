@@ -1,8 +1,11 @@
 using System.Numerics;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Tests.Procedures;
 
@@ -97,7 +100,7 @@ public class TaughtTests
         hand =>
         {
             var addends = Enumerable.Range(0, 2 + hand.Below(4)).Select(_ => hand.Whole()).ToList();
-            return (string.Join($"{hand.Space}+{hand.Space}", addends.Select(a => a.Text)), null, Family.Addition, addends.Aggregate(BigInteger.Zero, (sum, a) => sum + a.Unscaled).ToString());
+            return (string.Join($"{hand.Space}+{hand.Space}", addends.Select(a => a.Text)), null, FamilyList.Addition, addends.Aggregate(BigInteger.Zero, (sum, a) => sum + a.Unscaled).ToString());
         },
         seed: 1);
 
@@ -106,7 +109,7 @@ public class TaughtTests
         hand =>
         {
             var (first, second) = (hand.Whole(), hand.Whole());
-            return (first.Text + hand.Space + hand.Minus + hand.Space + second.Text, null, Family.Subtraction, (first.Unscaled - second.Unscaled).ToString());
+            return (first.Text + hand.Space + hand.Minus + hand.Space + second.Text, null, FamilyList.Subtraction, (first.Unscaled - second.Unscaled).ToString());
         },
         seed: 2);
 
@@ -115,7 +118,7 @@ public class TaughtTests
         hand =>
         {
             var (first, second) = (hand.Whole(4), hand.Whole(3));
-            return (first.Text + hand.Space + hand.Times + hand.Space + second.Text, null, Family.Multiplication, (first.Unscaled * second.Unscaled).ToString());
+            return (first.Text + hand.Space + hand.Times + hand.Space + second.Text, null, FamilyList.Multiplication, (first.Unscaled * second.Unscaled).ToString());
         },
         seed: 3);
 
@@ -137,7 +140,7 @@ public class TaughtTests
                 "fraction" => quotient.IsZero ? fraction : $"{quotient} {fraction}",
                 _ => $"{quotient} r {rest}",
             };
-            return (first.Text + hand.DividedBy + second.Text, form, Family.Division, answer);
+            return (first.Text + hand.DividedBy + second.Text, form, FamilyList.Division, answer);
         },
         seed: 4);
 
@@ -151,7 +154,7 @@ public class TaughtTests
             var places = numbers.Max(n => n.Places);
             var values = numbers.ConvertAll(n => n.At(places));
             var answer = isDifference ? values[0] - values[1] : values.Aggregate(BigInteger.Zero, (sum, v) => sum + v);
-            return (string.Join(hand.Space + (isDifference ? hand.Minus : "+") + hand.Space, numbers.Select(n => n.Text)), null, Family.DecimalSums, Exact(answer, places));
+            return (string.Join(hand.Space + (isDifference ? hand.Minus : "+") + hand.Space, numbers.Select(n => n.Text)), null, FamilyList.DecimalSums, Exact(answer, places));
         },
         seed: 5);
 
@@ -161,7 +164,7 @@ public class TaughtTests
         {
             var (first, second) = (hand.Signed(hand.Decimal()), hand.Signed(hand.Decimal(3)));
             if (!first.Text.Contains('.') && !second.Text.Contains('.')) return null;
-            return (first.Text + hand.Space + hand.Times + hand.Space + hand.InBrackets(second), null, Family.DecimalProducts, Exact(first.Unscaled * second.Unscaled, first.Places + second.Places));
+            return (first.Text + hand.Space + hand.Times + hand.Space + hand.InBrackets(second), null, FamilyList.DecimalProducts, Exact(first.Unscaled * second.Unscaled, first.Places + second.Places));
         },
         seed: 6);
 
@@ -173,7 +176,7 @@ public class TaughtTests
             if (second.Unscaled.IsZero || (!first.Text.Contains('.') && !second.Text.Contains('.'))) return null;
             var (dividend, divisor) = (first.At(8) * 1000, second.At(8));
             if (!(dividend % divisor).IsZero) return null;
-            return (first.Text + hand.DividedBy + hand.InBrackets(second), null, Family.DecimalDivision, Exact(dividend / divisor, 3));
+            return (first.Text + hand.DividedBy + hand.InBrackets(second), null, FamilyList.DecimalDivision, Exact(dividend / divisor, 3));
         },
         seed: 7);
 
@@ -187,7 +190,7 @@ public class TaughtTests
             var way = hand.Below(4);
             if (way == 3 && (b.IsZero || !(a % b).IsZero)) return null;
             var (sign, answer) = way switch { 0 => (hand.Space + "+" + hand.Space, a + b), 1 => (hand.Space + hand.Minus + hand.Space, a - b), 2 => (hand.Space + hand.Times + hand.Space, a * b), _ => (hand.DividedBy, a / b) };
-            return (first.Text + sign + hand.InBrackets(second), null, Family.Integers, answer.ToString());
+            return (first.Text + sign + hand.InBrackets(second), null, FamilyList.Integers, answer.ToString());
         },
         seed: 8);
 

@@ -1,13 +1,13 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Remediation;
-using YellowPencil.Core.Remediation.Scripts;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Teaching;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Core.Tests.Remediation;
 
@@ -136,7 +136,7 @@ public sealed class ClassroomTests
     {
         var run = new MethodRun { Recording = true };
         Method.Run(TaskText.TryParse("4.56 + 3.7", null).Value!, run, DeviationSet.Taught);
-        string[] Told(int answer) => [.. Telling.InOrder(run.Steps, Family.DecimalSums, School.Usual.With(School.DecimalPoint, answer)).Select(s => s.Name)];
+        string[] Told(int answer) => [.. ToldSteps.InOrder(run.Steps, FamilyList.DecimalSums, School.Usual.With(School.DecimalPoint, answer)).Select(s => s.Name)];
         Told(1)[^1].ShouldBe("decimal-sums.point");
         Told(0).Index().First(s => s.Item == "decimal-sums.point").Index.ShouldBe(1); // after the points are lined up
         Told(0).Order().ShouldBe(Told(1).Order());

@@ -1,10 +1,11 @@
 using System.Text.RegularExpressions;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Remediation;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Teaching;
 
 namespace YellowPencil.Core.Tests.Remediation;
 

@@ -1,13 +1,13 @@
 using System.Text.Json;
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Remediation;
-using YellowPencil.Core.Remediation.Scripts;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts.Differences;
+using YellowPencil.Core.Teaching;
 
 namespace YellowPencil.Core.Tests.Remediation;
 
@@ -67,7 +67,7 @@ public class PlanMakerTests
         {
             var run = new MethodRun { Recording = true };
             Method.Run(item.Task, run, DeviationSet.Taught);
-            run.Steps.ShouldNotContain(s => s.Decision == Core.Procedures.Subtraction.SubtractionDecisions.PassedZero, item.Task.Text);
+            run.Steps.ShouldNotContain(s => s.Decision == SubtractionDecisions.PassedZero, item.Task.Text);
         }
     }
 

@@ -1,12 +1,14 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Families.Subtraction;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Remediation;
-using YellowPencil.Core.Remediation.Scripts;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Teaching;
 
 namespace YellowPencil.Core.Tests.Remediation;
 
@@ -15,7 +17,7 @@ public class ScriptTests
 {
     public static TheoryData<string> Ideas => [.. TeachingScripts.All.Select(Key)];
 
-    private static string Key(TeachingScript script) => script.OnlyIn is { } family ? $"{script.Idea.Id} in {family.Name()}" : script.Idea.Id;
+    private static string Key(TeachingScript script) => script.OnlyIn is { } family ? $"{script.Idea.Id} in {family.Name}" : script.Idea.Id;
 
     private static TeachingScript Script(string idea) => TeachingScripts.All.Single(s => Key(s) == idea);
 
@@ -77,8 +79,8 @@ public class ScriptTests
         TeachingScripts.All.Where(s => s.OnlyIn is null).Select(s => s.Idea).ShouldBe(IdeaMap.All);
         TeachingScripts.All.Select(s => s.Idea).Distinct().ShouldBe(IdeaMap.All);
         foreach (var bug in Catalogue.All.Where(b => TeachingScripts.Families.Contains(b.Family))) TeachingScripts.For(bug.Idea, bug.Family).Idea.ShouldBe(bug.Idea);
-        foreach (var own in TeachingScripts.All.Where(s => s.OnlyIn is not null)) Catalogue.DeclaredFor(own.OnlyIn!.Value).ShouldContain(b => b.Idea == own.Idea, own.Aim);
-        foreach (var family in TeachingScripts.Families) TeachingScripts.CheckOf(family).ShouldEndWith(".");
+        foreach (var own in TeachingScripts.All.Where(s => s.OnlyIn is not null)) Catalogue.DeclaredFor(own.OnlyIn!).ShouldContain(b => b.Idea == own.Idea, own.Aim);
+        foreach (var family in TeachingScripts.Families) TaughtFamily.Of(family).Check!.ShouldEndWith(".");
     }
 
     [Fact]
@@ -140,8 +142,8 @@ public class ScriptTests
 
         static List<string> Caption(string task)
         {
-            var run = new Core.Procedures.MethodRun { Recording = true };
-            Core.Procedures.Method.Run(Core.Notation.TaskText.TryParse(task).Value!, run, Core.Procedures.DeviationSet.Taught);
+            var run = new MethodRun { Recording = true };
+            Method.Run(TaskText.TryParse(task).Value!, run, DeviationSet.Taught);
             return [.. run.Steps.Select(s => s.MadeText)];
         }
     }

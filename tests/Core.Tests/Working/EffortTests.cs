@@ -1,9 +1,9 @@
 using System.Diagnostics;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Tests.Working;
 

@@ -1,11 +1,11 @@
 using System.Text.Json;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Tests.Working;
 
@@ -116,8 +116,8 @@ public class FieldTests
     {
         var item = WorkedItem.Of("1", TaskText.TryParse(task).Value!) with { Answer = answer, Work = Read(work) };
         var evidence = ItemEvidence.Whole(item);
-        var sheet = new SheetLikelihood([evidence], [.. bugs.Select(b => YellowPencil.Core.Bugs.Catalogue.Find(b)!)], []);
-        var candidate = sheet.Rough(new Hypothesis([.. bugs.Select(b => YellowPencil.Core.Bugs.Catalogue.Find(b)!)], [], []));
+        var sheet = new SheetLikelihood([evidence], [.. bugs.Select(b => Catalogue.Find(b)!)], []);
+        var candidate = sheet.Rough(new Hypothesis([.. bugs.Select(b => Catalogue.Find(b)!)], [], []));
         candidate.Probability = 1;
         return new ItemReader(sheet, [candidate]).Read([item])[0].FirstWrongStep!;
     }

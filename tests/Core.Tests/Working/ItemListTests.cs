@@ -1,14 +1,15 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Tests.Working;
 
 /// <summary>Items as people write them.</summary>
 public class ItemListTests
 {
-    private static readonly IReadOnlyCollection<Family> Subtraction = [Family.Subtraction];
+    private static readonly IReadOnlyCollection<Family> Subtraction = [FamilyList.Subtraction];
 
     [Theory]
     [InlineData("604 - 278", "604 - 278", null)]
@@ -55,7 +56,7 @@ public class ItemListTests
     [InlineData("4.6 * 3.7 = 17.02", "4.6 * 3.7", null, "17.02")]
     public void Every_family_is_taken_with_the_form_that_was_asked_for(string line, string task, string? form, string answer)
     {
-        var items = ItemList.TryParse(line, YellowPencil.Core.Layouts.PageLayout.Families, out var faults);
+        var items = ItemList.TryParse(line, PageLayout.Families, out var faults);
         faults.ShouldBeEmpty();
         (items[0].TaskAsWritten, items[0].Form, items[0].Answer).ShouldBe((task, form, answer));
         ItemList.TryParse(ItemList.Written(items[0].Task), null, out _)[0].Task.RightAnswer.ShouldBe(items[0].Task.RightAnswer);
@@ -73,9 +74,9 @@ public class ItemListTests
     public void A_page_of_numbers_that_are_too_long_is_refused_before_it_is_kept()
     {
         var lines = string.Join('\n', Enumerable.Repeat("987654321098765432109876543210 - 123456789012345678901234567890", 60));
-        ItemList.TryParse(lines, [Family.Subtraction], out var faults);
+        ItemList.TryParse(lines, [FamilyList.Subtraction], out var faults);
         faults.ShouldBe(["The numbers are too long to be read on one page: take shorter ones, or fewer items."]);
-        ItemList.TryParse(string.Join('\n', Enumerable.Repeat("98765 - 12345", 60)), [Family.Subtraction], out faults);
+        ItemList.TryParse(string.Join('\n', Enumerable.Repeat("98765 - 12345", 60)), [FamilyList.Subtraction], out faults);
         faults.ShouldBeEmpty();
     }
 }

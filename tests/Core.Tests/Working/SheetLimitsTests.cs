@@ -1,8 +1,8 @@
 using System.Text.Json;
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Tests.Working;
 

@@ -3,8 +3,8 @@ using CsCheck;
 using Json.Schema;
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Tests.Working;
 

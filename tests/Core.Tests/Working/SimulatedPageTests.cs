@@ -1,11 +1,13 @@
 using Shouldly;
 using Xunit;
-using YellowPencil.Core.Bugs;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Families.Division;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Procedures;
-using YellowPencil.Core.Working;
-using YellowPencil.Core.Working.Fields;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Parts.Divisions;
 
 namespace YellowPencil.Core.Tests.Working;
 
@@ -101,11 +103,11 @@ public class SimulatedPageTests
     public void Every_mark_that_a_method_leaves_is_in_one_of_its_fields()
     {
         var run = new MethodRun { Page = { KeepsMarks = true } };
-        foreach (var family in Method.Families.Where(f => f is not (Family.DecimalProducts or Family.DecimalDivision)))
+        foreach (var family in FamilyList.All.Where(f => f != FamilyList.DecimalProducts && f != FamilyList.DecimalDivision))
             foreach (var task in ItemPool.Of(family, 30, seed: 3))
             {
                 Method.Run(task, run, DeviationSet.Taught);
-                run.Page.Marks.Select(m => m.Field).Where(f => f != WorkFields.Order && !Method.Of(family).Fields.Contains(f)).ShouldBeEmpty(task.Text);
+                run.Page.Marks.Select(m => m.Field).Where(f => f != WorkFields.Order && !TaughtFamily.Of(family).Fields.Contains(f)).ShouldBeEmpty(task.Text);
             }
     }
 }

@@ -1,5 +1,5 @@
-using YellowPencil.Core.Remediation;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Teaching;
 using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Pages.Sheets;

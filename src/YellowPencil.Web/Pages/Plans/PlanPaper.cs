@@ -1,7 +1,8 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using YellowPencil.Core.Remediation;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Layouts;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Teaching;
 using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Pages.Sheets;
 using YellowPencil.Web.Printing;

@@ -1,7 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using YellowPencil.Core.Remediation;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Teaching;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Printing;
 using YellowPencil.Web.Services;

@@ -1,9 +1,10 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Web.Pages.Sheets;
 
@@ -21,8 +22,8 @@ public sealed record DesignWish(string[]? Family = null, int? Designed = null, i
     {
         get
         {
-            List<Family> named = [.. (Family ?? []).Select(name => FamilyNames.TryParse(name, out var family) ? family : (Family?)null).OfType<Family>().Where(BeginModel.Families.Contains).Distinct()];
-            return named.Count > 0 ? named : [Core.Notation.Family.Subtraction];
+            List<Family> named = [.. (Family ?? []).Select(name => FamilyList.TryParse(name, out var family) ? family : (Family?)null).OfType<Family>().Where(BeginModel.Families.Contains).Distinct()];
+            return named.Count > 0 ? named : [FamilyList.Subtraction];
         }
     }
 

@@ -1,7 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Pages;
 using YellowPencil.Data;
 using YellowPencil.Web.Services;
 

@@ -1,6 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using YellowPencil.Core.Remediation;
+using YellowPencil.Core.Teaching;
 using YellowPencil.Data;
 using YellowPencil.Web.Services;
 

@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Inference;
+using YellowPencil.Core.Models;
 using YellowPencil.Data;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Services;

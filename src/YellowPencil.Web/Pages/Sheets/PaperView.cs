@@ -1,6 +1,8 @@
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Printing;
 

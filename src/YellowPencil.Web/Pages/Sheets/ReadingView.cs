@@ -1,10 +1,14 @@
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Engine;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
-using YellowPencil.Core.Probes;
-using YellowPencil.Core.Remediation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Teaching;
+using YellowPencil.Core.Telling;
 using YellowPencil.Data;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Services;
+using Decision = YellowPencil.Data.Decision;
 
 namespace YellowPencil.Web.Pages.Sheets;
 

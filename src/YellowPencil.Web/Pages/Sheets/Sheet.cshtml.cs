@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Layouts;
 using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Printing;

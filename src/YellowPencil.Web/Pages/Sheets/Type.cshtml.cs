@@ -1,6 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using YellowPencil.Core.Working;
+using YellowPencil.Core.Pages;
 using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Drawing;

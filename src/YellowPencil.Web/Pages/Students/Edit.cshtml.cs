@@ -1,4 +1,5 @@
 using Microsoft.AspNetCore.Mvc;
+using YellowPencil.Core.Pages;
 using YellowPencil.Data;
 using YellowPencil.Web.Services;
 

@@ -1,0 +1,12 @@
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+
+namespace YellowPencil.Core.Families.DecimalProducts;
+
+/// <summary><c>-2.4 * 0.15</c></summary>
+internal sealed class DecimalProductGrammar() : CalculationGrammar(DecimalProductFamily.Instance)
+{
+    public override bool Claims(Calculation calculation) => calculation is { HasPoint: true, Sign: '*' };
+
+    public override Parsed<ItemTask> Read(Calculation calculation, Asked asked) => Parsed<ItemTask>.Of(new DecimalProduct(calculation.First, calculation.Second));
+}

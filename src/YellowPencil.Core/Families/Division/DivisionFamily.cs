@@ -1,0 +1,203 @@
+using System.Numerics;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families.Multiplication;
+using YellowPencil.Core.Families.Subtraction;
+using YellowPencil.Core.Layouts;
+using YellowPencil.Core.Models;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Parts.Columns;
+using YellowPencil.Core.Parts.Differences;
+using YellowPencil.Core.Parts.Divisions;
+using YellowPencil.Core.Parts.Fractions;
+using YellowPencil.Core.Parts.Products;
+
+namespace YellowPencil.Core.Families.Division;
+
+/// <summary>Long division of whole numbers.</summary>
+public sealed class DivisionFamily() : TaughtFamily("division", "long division")
+{
+    /// <summary>The family.</summary>
+    public static readonly DivisionFamily Instance = new();
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Bug> Bugs => DivisionBugs.All;
+
+    /// <inheritdoc/>
+    internal override TaskGrammar Grammar { get; } = new DivisionGrammar();
+
+    /// <inheritdoc/>
+    internal override FamilyLayout Layout { get; } = new DivisionLayout();
+
+    /// <inheritdoc/>
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => MultiplesLadder.Of(task.Numbers[0].Text, task.Numbers[1].Unscaled, marks);
+
+    /// <inheritdoc/>
+    public override string Check => "Multiply the answer by the divisor and add what is left: the number that was shared must come out.";
+
+    /// <inheritdoc/>
+    public override DigitOrder DigitsCome => DigitOrder.LargestFirst;
+
+    /// <summary>Products and differences inside a division are only told where they go another way.</summary>
+    public override IReadOnlyCollection<Decision> PassedOver { get; } = [.. SubtractionDecisions.InColumns, .. MultiplicationDecisions.InRows];
+
+    /// <summary>What every method that divides uses, and where in it.</summary>
+    internal static readonly IReadOnlyList<Part> InnerParts =
+    [
+        new("subtraction", "in the subtractions inside the division"),
+        new("multiplication", "in the products inside the division"),
+    ];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Part> Parts => InnerParts;
+
+    /// <inheritdoc/>
+    protected override IReadOnlyList<Decision> OwnDecisions => DivisionDecisions.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cycles];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Instead { get; } = ["multiplication", "subtraction"];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new DivisionItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run)
+    {
+        var division = (LongDivision)task;
+        var context = new DivisionContext(division.Dividend.Length, division.Divisor.Length, division.AnswerForm, IsSymmetric(division.Dividend));
+        switch (run.Ask(DivisionDecisions.Way, context))
+        {
+            case DivisionWay.Multiply:
+                MultiplicationFamily.InRows(run, division.Dividend, division.Divisor);
+                return;
+            case DivisionWay.DigitsApart when context.DivisorLength == 2 && context.DividendLength > 1:
+                DigitsApart(run, division);
+                return;
+            case DivisionWay.Subtract:
+                SubtractionFamily.InColumns(run, division.Dividend, division.Divisor);
+                return;
+            default:
+                break;
+        }
+
+        var fromRight = context.DividendLength > 1 && run.Ask(DivisionDecisions.Direction, context) == DivisionDirection.FromRight;
+        var divisor = DivisorFor(run, context, (long)division.Divisor.Value);
+        var digits = run.Take(context.DividendLength);
+        for (var i = 0; i < digits.Length; i++) digits[i] = division.Dividend.Digit(fromRight ? i : digits.Length - 1 - i);
+        var asksDecimal = division.AnswerForm == QuotientForm.AsDecimal;
+        var work = new DivisionWork(run, digits, digits.Length, divisor, asksDecimal, asksDecimal ? MostAppended(division.RightAnswer) : 3, takesFirstTogether: !fromRight);
+        work.Work();
+        if (fromRight) work.Quotient[..work.Written].Reverse();
+        WriteAnswer(run, division, work);
+    }
+
+    /// <summary>The last digit divided by the last digit of the divisor, and what stands before it by the first; what is left of the last is the remainder.</summary>
+    private static void DigitsApart(MethodRun run, LongDivision division)
+    {
+        var digits = run.Take(division.Dividend.Length);
+        for (var i = 0; i < digits.Length; i++) digits[i] = division.Dividend.Digit(digits.Length - 1 - i);
+        var front = new DivisionWork(run, digits[..^1], digits.Length - 1, Math.Max(1, division.Divisor.Digit(1)), asksDecimal: false, mostAppended: 0);
+        front.Work();
+        front.Quotient[..front.Written].Reverse();
+        run.Page.AppendDecimal(front.Quotient[..front.Written], 0);
+        var (last, by) = (division.Dividend.Digit(0), division.Divisor.Digit(0));
+        run.Page.Append(SmallNumbers.Text(by == 0 ? 0 : last / by));
+        var rest = by == 0 ? 0 : last % by;
+        if (rest > 0 && division.AnswerForm == QuotientForm.WithRemainder) run.Page.AppendRemainder(rest);
+    }
+
+    private static bool IsSymmetric(WholeNumber number)
+    {
+        for (var place = 0; place < number.Length / 2; place++)
+            if (number.Digit(place) != number.Digit(number.Length - 1 - place)) return false;
+        return true;
+    }
+
+    /// <summary>The divisor that is divided by.</summary>
+    internal static long DivisorFor(MethodRun run, DivisionContext context, long divisor)
+    {
+        if (context.DivisorLength < 2) return divisor;
+        var first = divisor;
+        while (first >= 10) first /= 10;
+        var chosen = run.Ask(DivisionDecisions.Divisor, context) switch
+        {
+            DivisorRead.FirstDigit => first,
+            DivisorRead.LastDigit => divisor % 10,
+            DivisorRead.NearestTen => (divisor + 5) / 10 * 10,
+            _ => divisor,
+        };
+        return chosen == 0 ? divisor : chosen;
+    }
+
+    /// <summary>How many zeros a division to an exact decimal may need, with some to spare for those who are led astray.</summary>
+    internal static int MostAppended(string rightAnswer) => rightAnswer.IndexOf('.') is >= 0 and var point ? rightAnswer.Length - point + 1 : 3;
+
+    private static void WriteAnswer(MethodRun run, LongDivision division, DivisionWork work)
+    {
+        var digits = QuotientDigits(run, work, out var places);
+        var context = new RestContext(division.AnswerForm, work.Left, (long)division.Divisor.Value) { LastDigit = division.Dividend.Digit(0) };
+        var left = work.Left;
+        if (left is > 0 and < 1_000_000 && division.AnswerForm == QuotientForm.WithRemainder)
+        {
+            left = run.Value(DivisionDecisions.Left, context, (int)left, most: 9_999);
+            context = context with { Rest = left };
+        }
+
+        var written = left == 0 || work.IsCutOff ? RestWritten.Drop : run.Ask(DivisionDecisions.Written, context);
+        if (written is not (RestWritten.Drop or RestWritten.AsRemainder))
+        {
+            run.Page.Append(WithRest(DecimalNumber.Exact(Digits.Value(digits), places), written, left, division));
+            return;
+        }
+
+        run.Page.AppendDecimal(digits, places);
+        if (written == RestWritten.AsRemainder) run.Page.AppendRemainder(left);
+    }
+
+    /// <summary>The quotient with what is left, where the rest is not written behind an r, or not as it is.</summary>
+    private static string WithRest(string quotient, RestWritten written, BigInteger rest, LongDivision division)
+    {
+        var divisor = division.Divisor.Value;
+        return written switch
+        {
+            RestWritten.OverDivisor => Fraction(rest, divisor, reduced: true),
+            RestWritten.OverDivisorAsItStands => Fraction(rest, divisor, reduced: false),
+            RestWritten.AsNextDigit => DecimalNumber.Canonical(quotient + rest),
+            RestWritten.AsDecimal => DecimalNumber.Canonical(quotient.Contains('.') ? quotient + rest : $"{quotient}.{rest}"),
+            RestWritten.RoundUp => (BigInteger.TryParse(quotient, out var whole) ? whole + 1 : 0).ToString(),
+            RestWritten.OverTen => Fraction(rest, 10, reduced: false),
+            RestWritten.DivisorOverRest => Fraction(divisor, rest, reduced: false),
+            RestWritten.OverDividend => Fraction(rest, division.Dividend.Value, reduced: false),
+            RestWritten.OverQuotient => BigInteger.TryParse(quotient, out var under) && under > 0 ? Fraction(rest, under, reduced: false) : quotient,
+            RestWritten.WhatIsMissing => rest == divisor ? quotient : $"{quotient} r {BigInteger.Abs(divisor - rest)}",
+            RestWritten.RemainderIsDivisor => $"{quotient} r {divisor}",
+            RestWritten.AsExactDecimal => DecimalNumber.Quotient(division.Dividend.Value, divisor) ?? quotient,
+            _ => quotient,
+        };
+
+        string Fraction(BigInteger over, BigInteger under, bool reduced)
+        {
+            var common = reduced ? BigInteger.GreatestCommonDivisor(over, under) : BigInteger.One;
+            return LongDivision.MixedAsWritten(BigInteger.TryParse(quotient, out var q) ? q : 0, over / common, under / common);
+        }
+    }
+
+    /// <summary>The digits of the quotient, smallest place first; nothing written counts as 0.</summary>
+    /// <param name="run">The run.</param>
+    /// <param name="work">The division, done.</param>
+    /// <param name="places">How many of the digits stand after the point.</param>
+    internal static Span<int> QuotientDigits(MethodRun run, DivisionWork work, out int places)
+    {
+        var cells = work.Quotient[..work.Written];
+        var after = work.PointAt < 0 || work.PointAt > work.Written ? 0 : work.Written - work.PointAt;
+        cells.Reverse();
+        var digits = run.Take(7 * work.Written + 1, filledWith: 0);
+        places = Digits.Flatten(cells[..after], digits);
+        var count = places + Digits.Flatten(cells[after..], digits[places..]);
+        return digits[..Math.Max(1, count)];
+    }
+}

@@ -1,0 +1,283 @@
+using System.Numerics;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Parts.Beside;
+using YellowPencil.Core.Parts.SignRules;
+
+namespace YellowPencil.Core.Families.Equations;
+
+/// <summary>Linear equations: brackets multiplied out, sides collected, letters to the left, numbers to the right, divided.</summary>
+public sealed class EquationFamily() : TaughtFamily("equations", "equations")
+{
+    /// <summary>The family.</summary>
+    public static readonly EquationFamily Instance = new();
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Bug> Bugs => EquationBugs.All;
+
+    /// <inheritdoc/>
+    internal override TaskGrammar Grammar { get; } = new EquationGrammar();
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Part> Parts { get; } = [new("integers", "in the signs of products and quotients")];
+
+    /// <inheritdoc/>
+    protected override IReadOnlyList<Decision> OwnDecisions => EquationDecisions.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Inside => WholeNumbers.Inside;
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new EquationItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override IEnumerable<string> StatementsOf(string line) => [line];
+
+    /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => EquationTask.TryReadLine(line, ((EquationTask)task).Letter);
+
+    /// <inheritdoc/>
+    public override bool IsSameLine(string one, string other)
+    {
+        if (one.Trim() == other.Trim()) return true;
+        char? letter = null;
+        var first = EquationGrammar.TryRead(Signs.Plain(one), 0, ref letter, out _);
+        var second = EquationGrammar.TryRead(Signs.Plain(other), 0, ref letter, out _);
+        return first is not null && second is not null && IsSame(first.Left, second.Left) && IsSame(first.Right, second.Right);
+
+        static bool IsSame(IReadOnlyList<SideTerm> one, IReadOnlyList<SideTerm> other) =>
+            one.Count == other.Count && one.Select(t => EquationTask.Write([t], 'x')).Order(StringComparer.Ordinal).SequenceEqual(other.Select(t => EquationTask.Write([t], 'x')).Order(StringComparer.Ordinal));
+    }
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run) => new EquationWork(run, (EquationTask)task).Walk();
+}
+
+/// <summary>The steps of solving one equation.</summary>
+/// <param name="run">The run.</param>
+/// <param name="task">The equation.</param>
+internal readonly struct EquationWork(MethodRun run, EquationTask task)
+{
+    private const int MostSeen = 1_000_000;
+
+    private const int MostPlaces = 12;
+
+    /// <summary>Solves it.</summary>
+    public void Walk()
+    {
+        var (left, right) = (Turned(task.Left, true), Turned(task.Right, false));
+        if (left.Concat(right).Any(t => t.Bracket is not null))
+        {
+            (left, right) = (WithoutBrackets(left), WithoutBrackets(right));
+            Pass(left, right);
+        }
+
+        var (leftLetters, leftNumbers) = Collected(left, true);
+        var (rightLetters, rightNumbers) = Collected(right, false);
+        Pass(Side(leftLetters, leftNumbers), Side(rightLetters, rightNumbers));
+        Join(ref leftLetters, ref leftNumbers, true);
+        Join(ref rightLetters, ref rightNumbers, false);
+        Pass(Side(leftLetters, leftNumbers), Side(rightLetters, rightNumbers));
+        if (leftLetters.IsZero && !rightLetters.IsZero)
+        {
+            (leftLetters, leftNumbers, rightLetters, rightNumbers) = (rightLetters, rightNumbers, leftLetters, leftNumbers);
+            Pass(Side(leftLetters, leftNumbers), Side(rightLetters, rightNumbers));
+        }
+
+        if (!rightLetters.IsZero)
+        {
+            var areAlone = leftNumbers.IsZero && rightNumbers.IsZero && !leftLetters.IsZero;
+            var pair = Pair(leftLetters, rightLetters, true, true) with { AreAlone = areAlone };
+            var way = run.Ask(EquationDecisions.Letters, pair);
+            if (way == LettersMoved.Divided)
+            {
+                Write(rightLetters / leftLetters);
+                return;
+            }
+
+            var (letters, toRight) = way == LettersMoved.TakenFromLeft ? (Together(leftLetters, -rightLetters), default) : EquationDecisions.Letters.Result(way, pair, run.School);
+            (leftLetters, rightNumbers) = (letters, rightNumbers + toRight);
+            Pass(Side(leftLetters, leftNumbers), Side(default, rightNumbers));
+        }
+
+        if (leftLetters.IsZero)
+        {
+            Without(leftNumbers, rightNumbers);
+            return;
+        }
+
+        if (!leftNumbers.IsZero)
+        {
+            var pair = Pair(leftNumbers, rightNumbers, true, false) with { BeforeLetter = leftLetters };
+            var moved = run.Ask(EquationDecisions.Number, pair);
+            if (moved == NumberMoved.AfterDividing)
+            {
+                Write(rightNumbers / leftLetters - leftNumbers);
+                return;
+            }
+
+            if (moved == NumberMoved.DividedOnItsSide)
+            {
+                Write(rightNumbers - leftNumbers / leftLetters);
+                return;
+            }
+
+            rightNumbers = moved == NumberMoved.TakenFromRight ? Together(rightNumbers, -leftNumbers) : EquationDecisions.Number.Result(moved, pair, run.School);
+            Pass(Side(leftLetters, default), Side(default, rightNumbers));
+        }
+
+        Divide(leftLetters, rightNumbers);
+    }
+
+    // "7 - 3x": where the letter is brought to the front, the minus must go with it.
+    private List<SideTerm> Turned(IReadOnlyList<SideTerm> side, bool isLeft)
+    {
+        if (side is [{ HasLetter: false, Bracket: null, Number.Sign: > 0 } number, { HasLetter: true, Number.Sign: < 0 } letter]
+            && run.Ask(EquationDecisions.Order, Pair(number.Number, letter.Number, isLeft, false)) == SideOrder.NumbersExchanged)
+            return [letter with { Number = -letter.Number }, number with { Number = -number.Number }];
+        return [.. side];
+    }
+
+    private List<SideTerm> WithoutBrackets(List<SideTerm> side)
+    {
+        var terms = new List<SideTerm>();
+        for (var i = 0; i < side.Count; i++)
+        {
+            if (side[i].Bracket is not { } bracket)
+            {
+                terms.Add(side[i]);
+                continue;
+            }
+
+            var before = side[i].Number;
+            before = run.Do(EquationDecisions.Before, InBracket(before, bracket[0], 0, i));
+            for (var at = 0; at < bracket.Count; at++)
+            {
+                var term = bracket[at];
+                var seen = InBracket(before, term, at, i);
+                var way = run.Ask(EquationDecisions.Meets, seen);
+                if (way != MeetsTerm.LeftOut) terms.Add(term with { Number = way == MeetsTerm.Multiplied ? Times(before, term.Number) : EquationDecisions.Meets.Result(way, seen, run.School) });
+            }
+        }
+
+        return terms;
+    }
+
+    private static InBracket InBracket(Rational before, SideTerm term, int at, int behind) =>
+        new(Seen(before), Seen(term.Number), term.HasLetter, at, behind > 0) { Factor = before, Term = term.Number };
+
+    private Rational Times(Rational one, Rational other)
+    {
+        var (a, b) = (Rational.Abs(one), Rational.Abs(other));
+        var size = a.IsWhole && b.IsWhole ? Rational.Whole(WholeNumbers.Product(run, a.Top, b.Top)) : a * b;
+        return (one.Sign < 0 || other.Sign < 0) && SignDecisions.IsNegativeAside(run, new SignsContext(one.Sign < 0, other.Sign < 0, a > b, IsQuotient: false)) ? -size : size;
+    }
+
+    private (Rational Letters, Rational Numbers) Collected(List<SideTerm> side, bool isLeft) => (Sum(side, true, isLeft), Sum(side, false, isLeft));
+
+    private Rational Sum(List<SideTerm> side, bool haveLetter, bool isLeft)
+    {
+        var sum = default(Rational);
+        var isFirst = true;
+        foreach (var term in side.Where(t => t.HasLetter == haveLetter))
+        {
+            if (isFirst) sum = term.Number;
+            else
+            {
+                var pair = Pair(sum, term.Number, isLeft, haveLetter);
+                var way = run.Ask(EquationDecisions.Sum, pair);
+                sum = way == SideSum.WithSigns ? Together(sum, term.Number) : EquationDecisions.Sum.Result(way, pair, run.School);
+            }
+
+            isFirst = false;
+        }
+
+        return sum;
+    }
+
+    private Rational Together(Rational one, Rational other)
+    {
+        if (!one.IsWhole || !other.IsWhole || one.IsZero || other.IsZero) return one + other;
+        var (first, second) = (BigInteger.Abs(one.Top), BigInteger.Abs(other.Top));
+        var size = one.Sign == other.Sign ? WholeNumbers.Sum(run, first, second) : WholeNumbers.Difference(run, BigInteger.Max(first, second), BigInteger.Min(first, second));
+        return Rational.Whole((one + other).Sign < 0 ? -size : size);
+    }
+
+    private void Join(ref Rational letters, ref Rational numbers, bool isLeft)
+    {
+        if (letters.IsZero || numbers.IsZero) return;
+        switch (run.Ask(EquationDecisions.Join, Pair(letters, numbers, isLeft, false)))
+        {
+            case OneSide.Joined: (letters, numbers) = (letters + numbers, default); break;
+            case OneSide.JoinedAsNumber: (letters, numbers) = (default, letters + numbers); break;
+            default: break;
+        }
+    }
+
+    private void Divide(Rational letters, Rational numbers)
+    {
+        if (letters.IsOne)
+        {
+            Write(numbers);
+            return;
+        }
+
+        var (a, b) = (Rational.Abs(letters), Rational.Abs(numbers));
+        var isNegative = (letters.Sign < 0 || numbers.Sign < 0) && !numbers.IsZero && SignDecisions.IsNegativeAside(run, new SignsContext(numbers.Sign < 0, letters.Sign < 0, b > a, IsQuotient: true));
+        var pair = Pair(letters, numbers, true, true) with { IsNegative = isNegative };
+        var way = run.Ask(EquationDecisions.Divide, pair);
+        if (way == NumberBefore.NotInLowestTerms) run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{b.Text}/{a.Text}"));
+        else if (way is NumberBefore.RestBehindPoint or NumberBefore.OnePlace) WriteDecimal(EquationDecisions.Divide.Result(way, pair, run.School));
+        else Write(EquationDecisions.Divide.Result(way, pair, run.School));
+    }
+
+    private void WriteDecimal(Rational number) => run.Page.Append(task.Canonical($"{(number.Sign < 0 ? "-" : "")}{Exact.Written(Rational.Abs(number), MostPlaces)}"));
+
+    // No letter is left: what stands there is true or false.
+    private void Without(Rational left, Rational right)
+    {
+        Pass(Side(default, left), Side(default, right));
+        var isTrue = left == right;
+        var way = run.Ask(EquationDecisions.Gone, Pair(left, right, true, false));
+        run.Page.Append(way switch
+        {
+            NoLetterLeft.Zero => $"{task.Letter} = 0",
+            NoLetterLeft.TheNumber => $"{task.Letter} = {(right - left).Text}",
+            NoLetterLeft.None => EquationTask.NoNumber,
+            NoLetterLeft.All => EquationTask.EveryNumber,
+            NoLetterLeft.Exchanged => isTrue ? EquationTask.NoNumber : EquationTask.EveryNumber,
+            _ => isTrue ? EquationTask.EveryNumber : EquationTask.NoNumber,
+        });
+    }
+
+    private void Write(Rational number)
+    {
+        run.Page.Append($"{task.Letter} = {number.Text}");
+        if (run.Page.KeepsMarks) run.Page.Pass($"{task.Letter} = {number.Text}", isWritten: false);
+    }
+
+    private static List<SideTerm> Side(Rational letters, Rational numbers)
+    {
+        var side = new List<SideTerm>();
+        if (!letters.IsZero) side.Add(new SideTerm(letters, true));
+        if (!numbers.IsZero) side.Add(new SideTerm(numbers, false));
+        return side;
+    }
+
+    private void Pass(List<SideTerm> left, List<SideTerm> right)
+    {
+        if (!run.Page.KeepsMarks) return;
+        var line = $"{EquationTask.Write(left, task.Letter)} = {EquationTask.Write(right, task.Letter)}";
+        if (run.Page.Passed.Count == 0 ? line != task.Text["solve ".Length..] : run.Page.Passed[^1] != line) run.Page.Pass(line, isWritten: true);
+    }
+
+    private EquationPair Pair(Rational first, Rational second, bool isLeft, bool haveLetter) =>
+        new(Seen(first), Seen(second), isLeft, haveLetter) { One = first, Other = second, OnBothSides = task.OnBothSides, HadBrackets = task.HasBrackets };
+
+    private static int Seen(Rational number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number.IsWhole ? number.Top : number.Top / number.Bottom));
+}

@@ -1,0 +1,193 @@
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Knowledge;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts.SignRules;
+using YellowPencil.Core.Parts.Terms;
+
+namespace YellowPencil.Core.Families.Expanding;
+
+/// <summary>How a bracket is squared.</summary>
+public enum SquareWay { AsProduct, TermsSquaredPlus, TermsSquaredSignKept, Doubled, MiddlePlus, MiddleOnce, MiddleHalf, TermsSquaredMinus, MiddleIsLast, LastDoubled, LastNotSquared }
+
+/// <summary>How two brackets are multiplied.</summary>
+public enum BracketsWay { EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded, SumAndProductExchanged, OuterTwice, InnerTwice }
+
+/// <summary>Whether a product is made.</summary>
+public enum ProductMade { Made, LeftOut, OtherCopied, OtherCopiedWithSign, AddedWhereLike }
+
+/// <summary>What becomes of the numbers of two terms.</summary>
+public enum NumbersWay { Multiplied, Added, SizesAdded, FirstOnly, SecondOnly, LetterCountsAsOne }
+
+/// <summary>What becomes of the letters of two terms.</summary>
+public enum LettersWay { PowersAdded, LetterLost, PowerStays, PowersMultiplied, TwoOfTheLetter }
+
+/// <summary>Which sign a product of two terms gets, whatever their signs come to.</summary>
+public enum TermSign { AsDue, Plus, Minus, AsFirst, AsSecond, Turned }
+
+/// <summary>A product of two terms as the student sees it.</summary>
+/// <param name="First">The number of the first.</param>
+/// <param name="FirstPower">Its power.</param>
+/// <param name="Second">The number of the second.</param>
+/// <param name="SecondPower">Its power.</param>
+/// <param name="I">Which term of the first bracket, from 0.</param>
+/// <param name="J">Which term of the second bracket, from 0.</param>
+public readonly record struct TermProduct(int First, int FirstPower, int Second, int SecondPower, int I, int J) : IDecisionContext
+{
+    /// <summary>Whether a term stands before one bracket.</summary>
+    public bool IsBefore { get; init; }
+
+    /// <summary>Whether a bracket is squared.</summary>
+    public bool IsSquare { get; init; }
+
+    /// <summary>Whether both brackets differ in a sign only.</summary>
+    public bool IsConjugate { get; init; }
+
+    /// <summary>Whether the product has a minus, as it was worked out.</summary>
+    public bool IsNegative { get; init; }
+
+    /// <summary>A size with the sign that is due.</summary>
+    public long WithSign(long size) => First < 0 == Second < 0 ? size : -size;
+
+    /// <summary>Whether both terms have the letter.</summary>
+    public bool HaveLetters => FirstPower > 0 && SecondPower > 0;
+
+    /// <summary>Whether both are plain numbers.</summary>
+    public bool AreNumbers => FirstPower == 0 && SecondPower == 0;
+
+    /// <summary>Whether one of them only has the letter.</summary>
+    public bool AreMixed => !HaveLetters && !AreNumbers;
+
+    /// <summary>Whether both have a number that can be seen.</summary>
+    public bool HaveNumbers => Math.Abs(First) != 1 && Math.Abs(Second) != 1;
+}
+
+/// <summary>The decisions about multiplying out.</summary>
+public static class ExpandingDecisions
+{
+    private static readonly Kind<TermProduct>[] Kinds =
+    [
+        new("always", "always", _ => true),
+        new("before", "where a term stands before one bracket", c => c.IsBefore),
+        new("brackets", "where two brackets are multiplied", c => !c.IsBefore),
+        new("square", "in squares", c => c.IsSquare),
+        new("no-square", "where different brackets are multiplied", c => !c.IsBefore && !c.IsSquare),
+        new("conjugate", "in a sum times a difference", c => c.IsConjugate),
+        new("both-letters", "where both terms have the letter", c => c.HaveLetters),
+        new("both-numbers", "where both are plain numbers", c => c.AreNumbers),
+        new("mixed", "where one of them only has the letter", c => c.AreMixed),
+        new("letter-before-number", "where a letter meets a plain number", c => c.FirstPower > 0 && c.SecondPower == 0),
+        new("first-of-first", "in the first term of the bracket", c => c.J == 0),
+        new("later-terms", "in every term but the first", c => c.J > 0),
+        new("from-second", "in products of the second term", c => c.I > 0),
+        new("outer", "in the product of the outer terms", c => c is { I: 0, J: > 0 }),
+        new("inner", "in the product of the inner terms", c => c is { I: > 0, J: 0 }),
+        new("numbers-seen", "where both have a number that can be seen", c => c.HaveNumbers),
+        new("second-negative", "where the second has a minus", c => c.Second < 0),
+        new("both-negative", "where both have a minus", c => c is { First: < 0, Second: < 0 }),
+        new("first-negative", "where the first has a minus", c => c.First < 0),
+        new("different-signs", "where one of them has a minus", c => c.First < 0 != c.Second < 0),
+        new("last-of-last", "in the product of the last terms", c => c is { I: > 0, J: > 0 }),
+        new("middle", "in the products of outer and inner terms", c => !c.IsBefore && c.I != c.J),
+        new("after-minus", "in every term but the first, behind a minus", c => c is { J: > 0, First: < 0 }),
+    ];
+
+    /// <summary>How is a bracket squared?</summary>
+    public static readonly Decision<TermProduct, SquareWay> Square = new("expanding.square", "What is the square of a bracket?", SquareWay.AsProduct)
+    {
+        [SquareWay.AsProduct] = new("as-product", "multiplies the bracket by itself"),
+        [SquareWay.TermsSquaredPlus] = new("terms-squared-plus", "adds the squares of the terms") { Slip = 2 },
+        [SquareWay.TermsSquaredSignKept] = new("terms-squared-sign-kept", "squares the terms and keeps the sign between them"),
+        [SquareWay.Doubled] = new("doubled", "doubles the bracket"),
+        [SquareWay.MiddlePlus] = new("middle-plus", "writes a plus in the middle") { Needs = c => c.First < 0 != c.Second < 0 },
+        [SquareWay.MiddleOnce] = new("middle-once", "writes the middle product once"),
+        [SquareWay.MiddleHalf] = new("middle-half", "writes half of the middle"),
+        [SquareWay.TermsSquaredMinus] = new("terms-squared-minus", "takes the squares of the terms from each other"),
+        [SquareWay.MiddleIsLast] = new("middle-is-last", "writes the square of the number in the middle as well") { Needs = c => 2 * Math.Abs(c.First) != Math.Abs(c.Second) },
+        [SquareWay.LastDoubled] = new("last-doubled", "doubles the number instead of squaring it") { Needs = c => c.Second != 2 },
+        [SquareWay.LastNotSquared] = new("last-not-squared", "does not square the number") { Needs = c => c.Second != 1 },
+        Kinds = [new("always", "always", _ => true), new("difference", "in the square of a difference", c => c.First < 0 != c.Second < 0), new("sum", "in the square of a sum", c => c.First < 0 == c.Second < 0)],
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.SquareIsAProduct,
+    };
+
+    /// <summary>How are two brackets multiplied?</summary>
+    public static readonly Decision<TermProduct, BracketsWay> Brackets = new("expanding.brackets", "Which products do two brackets make?", BracketsWay.EveryPair)
+    {
+        [BracketsWay.EveryPair] = new("every-pair", "multiplies each term by each"),
+        [BracketsWay.FirstAndLast] = new("first-and-last", "multiplies first by first and last by last only"),
+        [BracketsWay.FirstDistributedSecondCopied] = new("first-distributed-second-copied", "multiplies the second bracket by the first term and copies the second"),
+        [BracketsWay.SumOfSquares] = new("sum-of-squares", "writes the sum of the squares"),
+        [BracketsWay.BracketsAdded] = new("brackets-added", "adds the brackets"),
+        [BracketsWay.SumAndProductExchanged] = new("sum-and-product-exchanged", "writes the product of the numbers in the middle and their sum at the end"),
+        [BracketsWay.OuterTwice] = new("outer-twice", "doubles the product of the outer terms and leaves the inner one out"),
+        [BracketsWay.InnerTwice] = new("inner-twice", "doubles the product of the inner terms and leaves the outer one out"),
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.EachTermByEach,
+    };
+
+    /// <summary>Is a product made?</summary>
+    public static readonly Decision<TermProduct, ProductMade, (long Number, int Power)> Made = new("expanding.product-made", "Is this product made?", ProductMade.Made)
+    {
+        [ProductMade.Made] = new("made", "makes every product", c => ((long)c.First * c.Second, c.FirstPower + c.SecondPower)),
+        [ProductMade.LeftOut] = new("left-out", "leaves a product out", _ => (0, 0)) { SlipIn = c => c.J > 0 || c.I > 0 ? 1 : 0 },
+        [ProductMade.OtherCopied] = new("other-copied", "copies the term of the bracket", c => (c.Second, c.SecondPower)),
+        [ProductMade.OtherCopiedWithSign] = new("other-copied-with-sign", "copies the term of the bracket with the sign before it", c => (c.First < 0 ? -c.Second : c.Second, c.SecondPower)),
+        [ProductMade.AddedWhereLike] = new("added-where-like", "adds to a like term and copies the others", c => (c.FirstPower == c.SecondPower ? c.First + c.Second : c.Second, c.SecondPower)),
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.EachTermByEach,
+    };
+
+    /// <summary>What becomes of the numbers?</summary>
+    public static readonly Decision<TermProduct, NumbersWay, long> Numbers = new("expanding.numbers", "What becomes of the numbers of two terms?", NumbersWay.Multiplied)
+    {
+        [NumbersWay.Multiplied] = new("multiplied", "multiplies the numbers", c => (long)c.First * c.Second),
+        [NumbersWay.Added] = new("added", "adds the numbers with their signs", c => c.First + c.Second),
+        [NumbersWay.SizesAdded] = new("sizes-added", "adds the sizes of the numbers", c => c.WithSign((long)Math.Abs(c.First) + Math.Abs(c.Second))) { Slip = 0.7 },
+        [NumbersWay.FirstOnly] = new("first-only", "writes the size of the first number only", c => c.WithSign(Math.Abs(c.First))),
+        [NumbersWay.SecondOnly] = new("second-only", "writes the size of the second number only", c => c.WithSign(Math.Abs(c.Second))),
+        [NumbersWay.LetterCountsAsOne] = new("letter-counts-as-one", "writes the plain number and passes over the one before the letter", c => c.AreMixed ? c.WithSign(Math.Abs(c.FirstPower == 0 ? c.First : c.Second)) : null),
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.NumbersTimesPowersPlus,
+    };
+
+    /// <summary>The size of the number as a number.</summary>
+    public static readonly ValueDecision<TermProduct> Size = new("expanding.size", "What do the numbers of two terms come to?")
+    {
+        Numbers = [new("first", "the first number", c => Math.Abs(c.First)), new("second", "the second number", c => Math.Abs(c.Second))],
+        Does = n => $"comes to {n} in the numbers",
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>Which sign does the product get?</summary>
+    public static readonly Decision<TermProduct, TermSign, bool> Sign = new("expanding.sign", "Which sign does this product get?", TermSign.AsDue)
+    {
+        [TermSign.AsDue] = new("as-due", "gives each product the sign of its terms", c => c.IsNegative),
+        [TermSign.Plus] = new("plus", "writes a plus", _ => false),
+        [TermSign.Minus] = new("minus", "writes a minus", _ => true),
+        [TermSign.AsFirst] = new("as-first", "keeps the sign of the first term", c => c.First < 0),
+        [TermSign.AsSecond] = new("as-second", "keeps the sign of the second term", c => c.Second < 0),
+        [TermSign.Turned] = new("turned", "turns the sign", c => !c.IsNegative),
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>What becomes of the letters?</summary>
+    public static readonly Decision<TermProduct, LettersWay, (int Power, int Times)> Letters = new("expanding.letters", "What becomes of the letters of two terms?", LettersWay.PowersAdded)
+    {
+        [LettersWay.PowersAdded] = new("powers-added", "adds the powers of the letter", c => (c.FirstPower + c.SecondPower, 1)),
+        [LettersWay.LetterLost] = new("letter-lost", "loses the letter", c => (Math.Min(c.FirstPower, c.SecondPower), 1)),
+        [LettersWay.PowerStays] = new("power-stays", "keeps one letter without raising its power", c => (Math.Max(c.FirstPower, c.SecondPower), 1)) { SlipIn = c => c.HaveLetters ? 1 : 0 },
+        [LettersWay.PowersMultiplied] = new("powers-multiplied", "multiplies the powers", c => c.HaveLetters ? (c.FirstPower * c.SecondPower, 1) : null),
+        [LettersWay.TwoOfTheLetter] = new("two-of-the-letter", "makes two of the letter where it meets itself", c => c.HaveLetters ? (Math.Max(c.FirstPower, c.SecondPower), 2) : null),
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.EachTermByEach,
+    };
+
+    /// <summary>All of them, in the order in which they come up.</summary>
+    public static IReadOnlyList<Decision> All { get; } = [Square, Brackets, Made, Numbers, Size, SignDecisions.OfProduct, Sign, Letters, .. PolynomialDecisions.Collecting];
+}

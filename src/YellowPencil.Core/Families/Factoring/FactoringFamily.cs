@@ -1,0 +1,62 @@
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+
+namespace YellowPencil.Core.Families.Factoring;
+
+/// <summary>Factoring quadratics, over the integers: what all terms have first, then two numbers by sum and product, then the first number divided out. Where that needs roots: half of the middle, and the gap on both sides of it.</summary>
+public sealed class FactoringFamily() : TaughtFamily("factoring", "factoring")
+{
+    /// <summary>The family.</summary>
+    public static readonly FactoringFamily Instance = new();
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Bug> Bugs => FactoringBugs.All;
+
+    /// <inheritdoc/>
+    internal override TaskGrammar Grammar { get; } = new FactoringGrammar();
+
+    /// <inheritdoc/>
+    protected override IReadOnlyList<Decision> OwnDecisions => FactoringDecisions.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Cross, WorkFields.Box, WorkFields.Tried, WorkFields.Gap];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.Factoring];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new FactoringItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override IEnumerable<string> StatementsOf(string line) => [line];
+
+    /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => ((FactoringTask)from).Behind(line);
+
+    /// <inheritdoc/>
+    public override bool IsSameLine(string one, string other) => FactoringLine.TryRead(one) is { } line ? line.Equals(FactoringLine.TryRead(other)) : Plain(one) == Plain(other);
+
+    /// <inheritdoc/>
+    public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item)
+    {
+        var work = item.Work;
+        if (work.Has(WorkFields.Cross) || work.Has(WorkFields.Box)) return (School.Factoring, (int)FactoringSchool.CrossAndBox);
+        if (work.Has(WorkFields.Tried)) return (School.Factoring, (int)FactoringSchool.TrialPairs);
+        var lines = work.Get(WorkFields.Lines) ?? [];
+        var letter = ((FactoringTask)item.Task).Letter;
+        return work.Has(WorkFields.Gap) || lines.Any(l => FactoringLine.TryRead(l, letter) is FactoringLine.Middle or FactoringLine.Squared or FactoringLine.Gap) ? (School.Factoring, (int)FactoringSchool.MiddleAndGap)
+            : lines.Any(l => FactoringLine.TryRead(l, letter) is FactoringLine.Split or FactoringLine.Numbers) ? (School.Factoring, (int)FactoringSchool.CrossAndBox)
+            : null;
+    }
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run)
+    {
+        var quadratic = (FactoringTask)task;
+        run.Page.Append(quadratic.Canonical(quadratic.NeedsRoots && quadratic.Stage?.Finished is null ? new GapWork(run, quadratic).Factor() : new FactoringWork(run, quadratic).Factor()));
+    }
+
+    private static string Plain(string line) => string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c)));
+}

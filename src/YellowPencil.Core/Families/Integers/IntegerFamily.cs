@@ -1,0 +1,157 @@
+using System.Numerics;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Layouts;
+using YellowPencil.Core.Models;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Parts.Beside;
+using YellowPencil.Core.Parts.Columns;
+using YellowPencil.Core.Parts.Differences;
+using YellowPencil.Core.Parts.Divisions;
+using YellowPencil.Core.Parts.Products;
+using YellowPencil.Core.Parts.SignRules;
+using YellowPencil.Core.Parts.Sums;
+
+namespace YellowPencil.Core.Families.Integers;
+
+/// <summary>
+/// The four operations on whole numbers with signs. The numbers without their signs are dealt with as facts, or by the written methods where
+/// they are large.
+/// </summary>
+public sealed class IntegerFamily() : TaughtFamily("integers", "numbers with signs")
+{
+    /// <summary>The family.</summary>
+    public static readonly IntegerFamily Instance = new();
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Bug> Bugs => IntegerBugs.All;
+
+    /// <inheritdoc/>
+    internal override TaskGrammar Grammar { get; } = new IntegerGrammar();
+
+    /// <inheritdoc/>
+    internal override FamilyLayout Layout { get; } = new IntegerLayout();
+
+    /// <inheritdoc/>
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => task is SignedPair pair ? NumberLine.Of(pair.First, pair.Operation, pair.Second, BigInteger.Parse(pair.RightAnswer), answer) : null;
+
+    /// <inheritdoc/>
+    public override string Check => "Show it on the number line: the way must end at the answer.";
+
+    /// <summary>Numbers up to here are added in the head, and taken from numbers below twice as much; larger ones digit by digit.</summary>
+    private const int LargestInHead = 10;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Part> Parts { get; } =
+    [
+        new("addition", "in the numbers without their signs"),
+        new("subtraction", "in the numbers without their signs"),
+        new("multiplication", "in the numbers without their signs"),
+        new("division", "in the numbers without their signs"),
+    ];
+
+    /// <inheritdoc/>
+    protected override IReadOnlyList<Decision> OwnDecisions { get; } =
+        [.. IntegerDecisions.All, .. AdditionDecisions.InColumns.Concat(SubtractionDecisions.InColumns).Concat(MultiplicationDecisions.InRows).Concat(DivisionDecisions.InCycles).Distinct()];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Sign];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new IntegerItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => SignedPair.TryRead(line) is { } pair && !pair.IsAsideOf((SignedPair)task) ? pair : null;
+
+    /// <inheritdoc/>
+    public override bool IsSameLine(string one, string other) =>
+        SignedPair.TryRead(one) is { } first && SignedPair.TryRead(other) is { } second && first.SaysTheSameAs(second);
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run)
+    {
+        var pair = (SignedPair)task;
+        var context = ContextOf(pair);
+        var way = run.Ask(IntegerDecisions.Way, context);
+        if (pair.Operation is PairOperation.Plus or PairOperation.Minus && way is SignedWay.AsSet)
+        {
+            Sum(run, pair, context);
+            return;
+        }
+
+        switch (way)
+        {
+            case SignedWay.Add:
+                Sum(run, pair, context with { Operation = PairOperation.Plus });
+                return;
+            case SignedWay.Subtract:
+                Sum(run, pair, context with { Operation = PairOperation.Minus });
+                return;
+            default:
+                break;
+        }
+
+        if (run.Page.KeepsMarks) run.Page.Pass(pair.Text, isWritten: false);
+        var divides = pair.Operation == PairOperation.DividedBy && way != SignedWay.Multiply;
+        var signs = new SignsContext(context.FirstIsNegative, context.SecondIsNegative, context.FirstIsLarger, divides);
+        var signFirst = SignDecisions.ComesFirst(run);
+        var isNegative = signFirst && SignDecisions.IsNegative(run, signs);
+        var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
+        var digits = way switch
+        {
+            SignedWay.SizesAdded => WholeNumbers.Plus(run, first, second, LargestInHead),
+            SignedWay.SizesApart => WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), LargestInHead),
+            _ => divides ? WholeNumbers.Quotient(run, first, second) : WholeNumbers.Times(run, first, second),
+        };
+        if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
+        run.Page.AppendDecimal(digits, 0, isNegative);
+    }
+
+    private static SignedContext ContextOf(SignedPair pair) => new()
+    {
+        FirstSize = (int)BigInteger.Min(BigInteger.Abs(pair.First), 9_999),
+        SecondSize = (int)BigInteger.Min(BigInteger.Abs(pair.Second), 9_999),
+        Operation = pair.Operation,
+        FirstIsNegative = pair.First.Sign < 0,
+        SecondIsNegative = pair.Second.Sign < 0,
+        FirstIsLarger = BigInteger.Abs(pair.First) > BigInteger.Abs(pair.Second),
+    };
+
+    private static void Sum(MethodRun run, SignedPair pair, SignedContext context) => run.Page.AppendDecimal(Sum(run, pair, context, out var isNegative), 0, isNegative);
+
+    /// <summary>The digits of a sum of two numbers with signs, for other methods that come to one.</summary>
+    internal static Span<int> Sum(MethodRun run, BigInteger first, BigInteger second, out bool isNegative)
+    {
+        var pair = SignedPair.Of(first, PairOperation.Plus, second);
+        return Sum(run, pair, ContextOf(pair), out isNegative);
+    }
+
+    private static Span<int> Sum(MethodRun run, SignedPair pair, SignedContext context, out bool isNegative)
+    {
+        var firstIsNegative = context.FirstIsNegative && run.Ask(IntegerDecisions.First, context) == FirstSign.Kept;
+        var takesAway = context.IsMinus;
+        if (context.SecondIsNegative)
+        {
+            if (run.Ask(IntegerDecisions.Meeting, context) == MeetingSigns.Joined) takesAway = !takesAway;
+        }
+
+        if (run.Page.KeepsMarks)
+            run.Page.Pass($"{(firstIsNegative ? "-" : "")}{BigInteger.Abs(pair.First)} {(takesAway ? "-" : "+")} {BigInteger.Abs(pair.Second)}", isWritten: context.SecondIsNegative);
+
+        context = context with { FirstCountsNegative = firstIsNegative, SecondCountsNegative = takesAway, HaveSameSign = firstIsNegative == takesAway };
+        var adds = run.Do(IntegerDecisions.Sizes, context);
+        isNegative = run.Do(IntegerDecisions.OfSum, context with { ComesToNothing = !adds && BigInteger.Abs(pair.First) == BigInteger.Abs(pair.Second) });
+        var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
+        var digits = adds ? WholeNumbers.Plus(run, first, second, LargestInHead) : WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), LargestInHead);
+        if (first > 999 || second > 999) return digits;
+        if (!run.IsOpen(IntegerDecisions.Size))
+        {
+            run.PassOver();
+            return digits;
+        }
+
+        var size = (int)BigInteger.Min(Digits.Value(digits), 99_999_999);
+        return run.Decide(IntegerDecisions.Size, context, size) is var decided && decided == size ? digits : WholeNumbers.DigitsOf(run, decided);
+    }
+}

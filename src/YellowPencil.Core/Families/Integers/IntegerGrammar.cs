@@ -1,0 +1,16 @@
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+
+namespace YellowPencil.Core.Families.Integers;
+
+/// <summary><c>-7 - -4</c>, <c>-6 * 9</c>, <c>-24 / 6</c>: one operation on two whole numbers, at least one of them with a minus sign.</summary>
+internal sealed class IntegerGrammar() : CalculationGrammar(IntegerFamily.Instance)
+{
+    public override bool Claims(Calculation calculation) => calculation is { HasSigns: true, HasPoint: false };
+
+    public override Parsed<ItemTask> Read(Calculation calculation, Asked asked)
+    {
+        if (calculation.Terms.Count > 2) return Parsed<ItemTask>.Failed("with signs, an item has two numbers", calculation.Terms[2].At);
+        return SignedPair.TryMake(calculation.First.Unscaled, SignedPair.Operations[calculation.Sign], calculation.Second.Unscaled).At(calculation.SecondAt);
+    }
+}

@@ -1,0 +1,196 @@
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Parts.Fractions;
+
+namespace YellowPencil.Core.Families.MixedNumbers;
+
+/// <summary>Mixed numbers worked in columns: the fractions get one denominator, a whole is renamed where the first fraction is too small, wholes and fractions are put together.</summary>
+/// <param name="run">The run.</param>
+/// <param name="work">The work on fractions.</param>
+/// <param name="context">What the student sees.</param>
+/// <param name="isNegative">Whether the answer gets a minus sign.</param>
+internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedContext context, bool isNegative)
+{
+    private bool IsDifference => context.IsDifference;
+
+    /// <summary>Works two numbers.</summary>
+    public void Walk(MixedNumber one, MixedNumber other, bool wereChanged)
+    {
+        var (whole, otherWhole) = (one.Whole, other.Whole);
+        if (!one.HasFraction || !other.HasFraction)
+        {
+            WalkBesideWhole(one, other);
+            return;
+        }
+
+        var (first, second) = (new Fraction(one.Top, one.Bottom), new Fraction(other.Top, other.Bottom));
+        var pair = FractionWork.PairOf(first, second, IsDifference, hasWholes: true);
+        var way = run.Ask(FractionDecisions.Way, pair);
+        if (FractionWork.Otherwise(way, first, second) is { } otherwise)
+        {
+            Finish(run, work, Wholes(whole, otherWhole), otherwise, IsDifference, isNegative);
+            return;
+        }
+
+        if (!pair.IsLike)
+        {
+            var recipe = run.Ask(FractionDecisions.Recipe, pair);
+            if (FractionWork.IsAcross(recipe))
+            {
+                Finish(run, work, Wholes(whole, otherWhole), work.Across(first, second, IsDifference, recipe), IsDifference, isNegative);
+                return;
+            }
+
+            if (recipe == FractionRecipe.ReducedAcrossFirst) (first, second) = FractionWork.Cancelled(first, second);
+            var alike = work.Alike(FractionWork.PairOf(first, second, IsDifference, hasWholes: true), recipe);
+            whole = Meanwhile(whole, first, alike.First, isFirst: true);
+            otherWhole = Meanwhile(otherWhole, second, alike.Second, isFirst: false);
+            (first, second) = alike;
+            wereChanged = true;
+            Pass(whole, first, otherWhole, second);
+        }
+
+        // Where wholes were changed on the way, the second number can have become the larger; where they were not, they are still in the first fraction.
+        if (IsDifference && whole < otherWhole)
+        {
+            if (whole + first.Top / first.Bottom >= otherWhole) (whole, first) = (whole + first.Top / first.Bottom, first with { Top = first.Top % first.Bottom });
+            else (whole, first, otherWhole, second) = (otherWhole, second, whole, first);
+        }
+
+        if (IsDifference)
+        {
+            var seen = context with { Fractions = FractionWork.PairOf(first, second, true, true) };
+            if (first.Top < second.Top)
+            {
+                switch (run.Ask(MixedDecisions.Small, seen))
+                {
+                    case FractionTooSmall.Rename:
+                        Rename(seen, ref whole, ref first, second, ref otherWhole);
+                        Pass(whole, first, otherWhole, second);
+                        break;
+                    case FractionTooSmall.WriteZero:
+                        (first, second) = (first with { Top = 0 }, second with { Top = 0 });
+                        break;
+                    case FractionTooSmall.CopySecond:
+                        (first, second) = (second, second with { Top = 0 });
+                        break;
+                    case FractionTooSmall.CopyFirst:
+                        second = second with { Top = 0 };
+                        break;
+                    case FractionTooSmall.AddInstead:
+                        Finish(run, work, Wholes(whole, otherWhole), new Fraction(first.Top + second.Top, first.Bottom), IsDifference, isNegative);
+                        return;
+                    default:
+                        break;
+                }
+            }
+            else if (whole > 0 && first.Top < first.Bottom && run.Ask(MixedDecisions.Needless, seen) is var needless && needless != NeedlessRenaming.None)
+            {
+                if (needless == NeedlessRenaming.Always) Rename(seen, ref whole, ref first, second, ref otherWhole);
+                else whole--;
+                Pass(whole, first, otherWhole, second);
+            }
+        }
+
+        var together = work.Together(first, second, IsDifference, hasWholes: true, wereChanged);
+        Finish(run, work, Wholes(whole, otherWhole), together, IsDifference, isNegative);
+    }
+
+    /// <summary>Finishes wholes with a fraction beside them.</summary>
+    public static void Finish(MethodRun run, FractionWork work, long whole, Fraction parts, bool isDifference, bool isNegative)
+    {
+        var isOne = whole == 0 && parts.Top > 0;
+        Pass(run, whole, parts);
+        if (parts.Bottom > 0 && parts.Top > 0)
+        {
+            var seen = new FractionResult(Fraction.Seen(parts.Top), Fraction.Seen(parts.Bottom), isDifference, HasWholes: true, IsAlone: isOne);
+            var way = run.Ask(MixedDecisions.Over, seen);
+            var (wholes, top) = MixedDecisions.Over.Result(way, seen, run.School);
+            whole += wholes;
+            switch (way)
+            {
+                case FractionOver.LeftAsItCame or FractionOver.CountedButLeft:
+                    AppendOver(run, whole, parts, isNegative);
+                    return;
+                case FractionOver.Left or FractionOver.AtTen when top == parts.Top:
+                    AppendOver(run, whole, parts.Top % parts.Bottom == 0 ? parts : work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false), isNegative);
+                    return;
+                default:
+                    parts = parts with { Top = top };
+                    break;
+            }
+
+            if (way != FractionOver.Carried || wholes > 0) Pass(run, whole, parts);
+        }
+
+        var lowest = work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false);
+        if (lowest.Bottom == 1 || lowest.Top >= lowest.Bottom) AppendOver(run, whole, lowest, isNegative);
+        else work.Append(whole, lowest, isNegative);
+    }
+
+    // A number without a fraction: in sums, and where it is the second, the fraction of the other stays; else a whole is renamed.
+    private void WalkBesideWhole(MixedNumber one, MixedNumber other)
+    {
+        var fraction = one.HasFraction ? new Fraction(one.Top, one.Bottom) : new Fraction(other.Top, Math.Max(1, other.Bottom));
+        var whole = one.Whole;
+        if (!IsDifference || !other.HasFraction)
+        {
+            Finish(run, work, Wholes(whole, other.Whole), fraction, IsDifference, isNegative);
+            return;
+        }
+
+        var first = new Fraction(0, fraction.Bottom);
+        var seen = context with { Fractions = FractionWork.PairOf(first, fraction, true, true) };
+        switch (run.Ask(MixedDecisions.Missing, seen))
+        {
+            case NoFraction.CopyOther:
+                Finish(run, work, Wholes(whole, other.Whole), fraction, IsDifference, isNegative);
+                return;
+            case NoFraction.LeaveOut:
+                Finish(run, work, Wholes(whole, other.Whole), fraction with { Top = 0 }, IsDifference, isNegative);
+                return;
+            case NoFraction.WriteOneLess:
+                Finish(run, work, Wholes(Math.Max(0, whole - 1), other.Whole), fraction, IsDifference, isNegative);
+                return;
+            default:
+                var otherWhole = other.Whole;
+                Rename(seen, ref whole, ref first, fraction, ref otherWhole);
+                Pass(whole, first, otherWhole, fraction);
+                Finish(run, work, Wholes(whole, otherWhole), work.Together(first, fraction, IsDifference, hasWholes: true, wereChanged: false), IsDifference, isNegative);
+                return;
+        }
+    }
+
+    private void Rename(MixedContext seen, ref long whole, ref Fraction first, Fraction second, ref long otherWhole)
+    {
+        seen = seen with { Wholes = (whole, otherWhole), Fractions = FractionWork.PairOf(first, second, true, true) };
+        (whole, otherWhole) = run.Do(MixedDecisions.Left, seen);
+        first = first with { Top = run.Do(MixedDecisions.Filled, seen) };
+    }
+
+    private long Meanwhile(long whole, Fraction before, Fraction after, bool isFirst)
+    {
+        if (whole == 0 || before.Bottom == after.Bottom || after.Bottom % before.Bottom != 0) return whole;
+        var seen = new OneMixed(Fraction.Seen(whole), Fraction.Seen(before.Top), Fraction.Seen(before.Bottom), isFirst, IsDifference);
+        return run.Ask(MixedDecisions.Meanwhile, seen) == WholesMeanwhile.Multiplied ? whole * (after.Bottom / before.Bottom) : whole;
+    }
+
+    private long Wholes(long one, long other) => run.Do(MixedDecisions.Wholes, context with { Wholes = (one, other) });
+
+    private void Pass(long whole, Fraction first, long otherWhole, Fraction second)
+    {
+        if (run.Page.KeepsMarks) run.Page.Pass($"{new MixedNumber(whole, first.Top, first.Bottom).Text} {(IsDifference ? "-" : "+")} {new MixedNumber(otherWhole, second.Top, second.Bottom).Text}", isWritten: true);
+    }
+
+    private static void Pass(MethodRun run, long whole, Fraction parts)
+    {
+        if (run.Page.KeepsMarks) run.Page.Pass(new MixedNumber(whole, parts.Top, parts.Bottom).Text, isWritten: true);
+    }
+
+    // A fraction of one or more beside wholes stands there as it is.
+    private static void AppendOver(MethodRun run, long whole, Fraction parts, bool isNegative)
+    {
+        if (isNegative) run.Page.Append("-");
+        run.Page.Append(parts.Top == 0 || parts.Bottom == 0 ? new MixedNumber(whole, 0, 0).Text : new MixedNumber(whole, parts.Top, parts.Bottom).Text);
+    }
+}

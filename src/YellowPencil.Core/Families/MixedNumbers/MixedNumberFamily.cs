@@ -1,0 +1,98 @@
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families.Fractions;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Parts.Beside;
+using YellowPencil.Core.Parts.Fractions;
+
+namespace YellowPencil.Core.Families.MixedNumbers;
+
+/// <summary>Sums and differences with mixed numbers: as improper fractions, or wholes and fractions in columns with a whole renamed where it is needed.</summary>
+public sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed numbers")
+{
+    /// <summary>The family.</summary>
+    public static readonly MixedNumberFamily Instance = new();
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Bug> Bugs => MixedNumberBugs.All;
+
+    /// <inheritdoc/>
+    internal override TaskGrammar Grammar => grammar ??= new FractionGrammar(this, hasWholes: true);
+
+    private FractionGrammar? grammar;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Part> Parts { get; } = [new("fractions", "in the fractions of mixed numbers")];
+
+    /// <inheritdoc/>
+    protected override IReadOnlyList<Decision> OwnDecisions { get; } = [.. MixedDecisions.All, .. FractionDecisions.All];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.MixedNumbers];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<string> Inside => WholeNumbers.Inside;
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new MixedItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => FractionTask.TryRead(this, line) is { } read && !read.IsAsideOf((FractionTask)task) ? read.GoneOnFrom((FractionTask)task) : null;
+
+    /// <inheritdoc/>
+    public override bool IsSameLine(string one, string other) => FractionFamily.SaysTheSame(this, one, other);
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run)
+    {
+        var mixed = (FractionTask)task;
+        var work = new FractionWork(run);
+        if (mixed.Second is not { } second)
+        {
+            WalkOne(work, run, mixed.First);
+            return;
+        }
+
+        // More taken away than there is: the other way round, with a minus sign.
+        var (one, other) = mixed.IsNegative ? (second, mixed.First) : (mixed.First, second);
+        var context = new MixedContext((int)one.Whole, (int)other.Whole, mixed.IsDifference, one.HasFraction, other.HasFraction);
+        if (run.Ask(MixedDecisions.Way, context) == MixedWay.Improper || !(one.HasWhole || other.HasWhole)) WalkImproper(work, run, one, other, mixed.IsDifference, mixed.IsNegative, mixed.WereChanged);
+        else new MixedColumns(run, work, context, mixed.IsNegative).Walk(one, other, mixed.WereChanged);
+    }
+
+    // A line with one number on it is only to be finished: an improper fraction, or wholes with a fraction beside them.
+    private static void WalkOne(FractionWork work, MethodRun run, MixedNumber number)
+    {
+        if (number.Whole == 0 && number.HasFraction) work.Finish(new Fraction(number.Top, number.Bottom), isDifference: false, isNegative: false, hasWholes: true);
+        else if (!number.HasFraction) work.Append(number.Whole, new Fraction(0, 1), isNegative: false);
+        else MixedColumns.Finish(run, work, number.Whole, new Fraction(number.Top, number.Bottom), isDifference: false, isNegative: false);
+    }
+
+    private static void WalkImproper(FractionWork work, MethodRun run, MixedNumber one, MixedNumber other, bool isDifference, bool isNegative, bool wereChanged)
+    {
+        var first = Improper(run, one, other, isFirst: true, isDifference);
+        var second = Improper(run, other, one, isFirst: false, isDifference);
+        if (run.Page.KeepsMarks) run.Page.Pass($"{first.Text} {(isDifference ? "-" : "+")} {second.Text}", isWritten: true);
+        work.Finish(FractionFamily.Result(work, run, first, second, isDifference, hasWholes: true, wereChanged), isDifference, isNegative, hasWholes: true);
+    }
+
+    private static Fraction Improper(MethodRun run, MixedNumber number, MixedNumber other, bool isFirst, bool isDifference)
+    {
+        var bottom = number.HasFraction ? number.Bottom : Math.Max(1, other.Bottom);
+        var context = new OneMixed((int)number.Whole, (int)number.Top, (int)bottom, isFirst, isDifference);
+        if (!number.HasFraction)
+            return new Fraction(run.Do(MixedDecisions.Lone, context), bottom);
+        if (number.Whole == 0) return new Fraction(number.Top, number.Bottom);
+        var way = run.Ask(MixedDecisions.Improper, context);
+        var made = way == MadeImproper.WholeTimesBottomPlusTop
+            ? (long)WholeNumbers.Sum(run, WholeNumbers.Product(run, number.Whole, bottom), number.Top)
+            : MixedDecisions.Improper.Result(way, context, run.School);
+        if (made < Fraction.Most) made = run.Value(MixedDecisions.ImproperTop, context, (int)made, Fraction.Most);
+        if (bottom < Fraction.Most) bottom = Math.Max(1, run.Value(MixedDecisions.ImproperBottom, context, (int)bottom, Fraction.Most));
+        return new Fraction(made, bottom);
+    }
+}

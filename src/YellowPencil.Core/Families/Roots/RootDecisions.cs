@@ -1,0 +1,249 @@
+using System.Numerics;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Knowledge;
+using YellowPencil.Core.Models;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+
+namespace YellowPencil.Core.Families.Roots;
+
+/// <summary>How the number under the root is read.</summary>
+public enum UnderRoot { AsSet, WholePartOnly, Halved, WithoutPoint }
+
+/// <summary>How a square is known.</summary>
+public enum SquareKnown { AsIs, PartByPart, Doubled }
+
+/// <summary>How the root is estimated.</summary>
+public enum RootWay { StraightLine, NumberLine, NearestWhole, HalfWay, LowerRoot, UpperRoot, HalfOfNumber, NearestRootAdded, GapAsTenths, GapAppended, QuarterOfNumber, TenthsBackFromUpper }
+
+/// <summary>Between which whole roots the number is put.</summary>
+public enum RootsAround { AsDue, OneTooLow, OneTooHigh }
+
+/// <summary>What is counted from the lower square.</summary>
+public enum GapTop { FromLower, BothEndsCounted, ToUpper, WholeNumber }
+
+/// <summary>Over what the gap is written.</summary>
+public enum GapBottom { BetweenSquares, LowerRoot, UpperRoot, UpperSquare, LowerSquare, Ten, Hundred, TwiceLowerRoot }
+
+/// <summary>What becomes of the division.</summary>
+public enum GapDivided { AsSet, UpsideDown, ZeroLeftOut }
+
+/// <summary>From where the fraction is counted.</summary>
+public enum CountedFrom { LowerRoot, UpperRoot, UpperRootBack }
+
+/// <summary>How the division ends, one place further than is asked for.</summary>
+public enum DivisionEnd { CutOff, RoundedThere }
+
+/// <summary>How the estimate is rounded.</summary>
+public enum RootRounded { HalfUp, CutOff, AlwaysUp, ToHalf, ToWhole, NotAtAll }
+
+/// <summary>A root as the student sees it.</summary>
+/// <param name="Number">The whole part of the number under the root.</param>
+/// <param name="Lower">The lower root.</param>
+/// <param name="Tail">The two digits of the estimate behind the place that is kept, where there is one; -1 before.</param>
+/// <param name="IsDecimal">Whether the number under the root has a point.</param>
+public readonly record struct RootContext(int Number, int Lower, int Tail, bool IsDecimal) : IDecisionContext
+{
+    /// <summary>The part of the way between the roots; 0 before it is known.</summary>
+    public Rational Part { get; init; }
+
+    /// <summary>The estimate before it is rounded; 0 before it is known.</summary>
+    public Rational Estimate { get; init; }
+
+    /// <summary>To how many places it is to be rounded.</summary>
+    public int Places { get; init; }
+
+    /// <summary>The lower square.</summary>
+    public int LowerSquare => Lower * Lower;
+
+    /// <summary>The upper square.</summary>
+    public int UpperSquare => (Lower + 1) * (Lower + 1);
+
+    /// <summary>Whether rounding the next place first makes the place that is kept round up.</summary>
+    public bool RoundsTwice => Tail is >= 45 and < 50;
+
+    /// <summary>Whether the upper square is nearer.</summary>
+    public bool IsNearerUpper => UpperSquare - Number < Number - LowerSquare;
+}
+
+/// <summary>The decisions about square roots by hand.</summary>
+public static class RootDecisions
+{
+    private static readonly Property<RootContext>[] Numbers =
+    [
+        new("number", "the number", c => c.Number), new("lower", "the lower root", c => c.Lower), new("upper", "the upper root", c => c.Lower + 1),
+        new("below", "the lower square", c => c.LowerSquare), new("above", "the upper square", c => c.UpperSquare),
+        new("to-lower", "the distance to the lower square", c => c.Number - c.LowerSquare), new("to-upper", "the distance to the upper square", c => c.UpperSquare - c.Number),
+        new("apart", "the distance of the squares", c => c.UpperSquare - c.LowerSquare),
+    ];
+
+    private static readonly Kind<RootContext>[] Kinds =
+    [
+        new("always", "always", _ => true),
+        new("decimal", "where the number has a point", c => c.IsDecimal),
+        new("nearer-upper", "where the upper square is nearer", c => c.IsNearerUpper),
+        new("nearer-lower", "where the lower square is nearer", c => !c.IsNearerUpper),
+        new("whole", "where the number has no point", c => !c.IsDecimal),
+        new("one-digit", "where the lower root has one digit", c => c.Lower < 10),
+        new("even", "where the number is even", c => c.Number % 2 == 0),
+        new("two-digits", "where the lower root has two digits", c => c.Lower > 9),
+        new("half-or-more", "where the next digit is five or more", c => c.Tail >= 50),
+        new("below-half", "where the next digit is less than five", c => c.Tail is >= 0 and < 50),
+    ];
+
+    /// <summary>How is the number read?</summary>
+    public static readonly Decision<RootContext, UnderRoot> Under = new("roots.number", "Which number stands under the root?", UnderRoot.AsSet)
+    {
+        [UnderRoot.AsSet] = new("as-set", "takes the number as it stands"),
+        [UnderRoot.WholePartOnly] = new("whole-part-only", "leaves out what stands behind the point") { Needs = c => c.IsDecimal },
+        [UnderRoot.Halved] = new("halved", "takes half of the number"),
+        [UnderRoot.WithoutPoint] = new("without-point", "reads the number without its point") { Needs = c => c.IsDecimal },
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.RootUndoesSquare,
+    };
+
+    /// <summary>How is a square known?</summary>
+    public static readonly Decision<RootContext, SquareKnown> Known = new("roots.squares", "What is the square of a number?", SquareKnown.AsIs)
+    {
+        [SquareKnown.AsIs] = new("as-is", "knows the squares"),
+        [SquareKnown.PartByPart] = new("part-by-part", "squares tens and ones apart") { Needs = c => c.Lower > 9 },
+        [SquareKnown.Doubled] = new("doubled", "doubles instead of squaring"),
+        Kinds = [new("always", "always", _ => true)],
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.SquareIsAProduct,
+    };
+
+    /// <summary>Between which roots?</summary>
+    public static readonly Decision<RootContext, RootsAround> Around = new("roots.around", "Between which two squares does the number lie?", RootsAround.AsDue)
+    {
+        [RootsAround.AsDue] = new("as-due", "finds the squares on both sides"),
+        [RootsAround.OneTooLow] = new("one-too-low", "takes a lower square that is one too low") { Needs = c => c.Lower > 1 },
+        [RootsAround.OneTooHigh] = new("one-too-high", "takes a lower square that is one too high"),
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>How is it estimated?</summary>
+    public static readonly Decision<RootContext, RootWay> Way = new("roots.way", "How is the root between two squares found?", RootWay.StraightLine)
+    {
+        [RootWay.StraightLine] = new("straight-line", "goes along a straight line between the squares"),
+        [RootWay.NumberLine] = new("number-line", "tries on the number line"),
+        [RootWay.NearestWhole] = new("nearest-whole", "writes the nearest whole root"),
+        [RootWay.HalfWay] = new("half-way", "writes half-way between the roots"),
+        [RootWay.LowerRoot] = new("lower-root", "writes the lower root"),
+        [RootWay.UpperRoot] = new("upper-root", "writes the upper root"),
+        [RootWay.HalfOfNumber] = new("half-of-number", "takes half of the number"),
+        [RootWay.NearestRootAdded] = new("nearest-root-added", "adds the distance to the nearest root") { Needs = c => c.IsNearerUpper },
+        [RootWay.GapAsTenths] = new("gap-as-tenths", "writes the distance as tenths"),
+        [RootWay.GapAppended] = new("gap-appended", "writes the distance behind the point"),
+        [RootWay.QuarterOfNumber] = new("quarter-of-number", "takes a quarter of the number"),
+        [RootWay.TenthsBackFromUpper] = new("tenths-back-from-upper", "takes the distance to the upper square as tenths from the upper root"),
+        TaughtIn = (_, school) => school.Of(School.Roots) == RootSchool.NumberLine ? RootWay.NumberLine : RootWay.StraightLine,
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.PartOfTheWay,
+    };
+
+    /// <summary>What is counted?</summary>
+    public static readonly Decision<RootContext, GapTop> Top = new("roots.gap", "How far is the number from the lower square?", GapTop.FromLower)
+    {
+        [GapTop.FromLower] = new("from-lower", "counts from the lower square"),
+        [GapTop.BothEndsCounted] = new("both-ends-counted", "counts both ends") { Slip = 1 },
+        [GapTop.ToUpper] = new("to-upper", "counts to the upper square"),
+        [GapTop.WholeNumber] = new("whole-number", "takes the number itself"),
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.PartOfTheWay,
+    };
+
+    /// <summary>The distance from the lower square as a number.</summary>
+    public static readonly ValueDecision<RootContext> GapIs = new("roots.gap-value", "How far is the number from the lower square?")
+    {
+        Numbers = Numbers,
+        Does = n => $"writes {n} above",
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>What stands below, as a number.</summary>
+    public static readonly ValueDecision<RootContext> BottomIs = new("roots.over-value", "How far are the two squares apart?")
+    {
+        Numbers = Numbers,
+        Does = n => $"writes {n} below",
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>Over what?</summary>
+    public static readonly Decision<RootContext, GapBottom> Bottom = new("roots.over", "How far are the two squares apart?", GapBottom.BetweenSquares)
+    {
+        [GapBottom.BetweenSquares] = new("between-squares", "divides by the distance of the squares"),
+        [GapBottom.LowerRoot] = new("lower-root", "divides by the lower root"),
+        [GapBottom.UpperRoot] = new("upper-root", "divides by the upper root"),
+        [GapBottom.UpperSquare] = new("upper-square", "divides by the upper square"),
+        [GapBottom.LowerSquare] = new("lower-square", "divides by the lower square"),
+        [GapBottom.Ten] = new("ten", "divides by ten"),
+        [GapBottom.Hundred] = new("hundred", "divides by a hundred"),
+        [GapBottom.TwiceLowerRoot] = new("twice-lower-root", "divides by twice the lower root"),
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.PartOfTheWay,
+    };
+
+    /// <summary>From where?</summary>
+    public static readonly Decision<RootContext, CountedFrom> From = new("roots.from", "From which root is the fraction counted?", CountedFrom.LowerRoot)
+    {
+        [CountedFrom.LowerRoot] = new("lower-root", "adds the fraction to the lower root"),
+        [CountedFrom.UpperRoot] = new("upper-root", "adds the fraction to the upper root"),
+        [CountedFrom.UpperRootBack] = new("upper-root-back", "takes the fraction from the upper root"),
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.PartOfTheWay,
+    };
+
+    /// <summary>How is it divided?</summary>
+    public static readonly Decision<RootContext, GapDivided, Rational> Divided = new("roots.division", "What does the fraction come to as a decimal?", GapDivided.AsSet)
+    {
+        [GapDivided.AsSet] = new("as-set", "divides the fraction out", c => c.Part),
+        [GapDivided.UpsideDown] = new("upside-down", "divides upside down", c => c.Part.IsZero ? null : Rational.Whole(1) / c.Part),
+        [GapDivided.ZeroLeftOut] = new("zero-left-out", "leaves out the zero behind the point", c => c.Part < new Rational(1, 10) ? c.Part * Rational.Whole(10) : null),
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.PartOfTheWay,
+    };
+
+    /// <summary>How does the division end?</summary>
+    public static readonly Decision<RootContext, DivisionEnd> End = new("roots.division-end", "How does the division end, one place behind the one that is kept?", DivisionEnd.CutOff)
+    {
+        [DivisionEnd.CutOff] = new("cut-off", "ends the division one place further"),
+        [DivisionEnd.RoundedThere] = new("rounded-there", "rounds the next place first") { Needs = c => c.RoundsTwice },
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.RoundedOnce,
+    };
+
+    /// <summary>How is it rounded?</summary>
+    public static readonly Decision<RootContext, RootRounded, Rational> Round = new("roots.rounding", "How is the estimate rounded?", RootRounded.HalfUp)
+    {
+        [RootRounded.HalfUp] = new("half-up", "rounds to the place", c => Exact.Rounded(c.Estimate, c.Places)),
+        [RootRounded.CutOff] = new("cut-off", "cuts off instead of rounding", c => Exact.CutOff(c.Estimate, c.Places)) { SlipIn = c => c.Tail >= 50 ? 3 : 0 },
+        [RootRounded.AlwaysUp] = new("always-up", "always rounds up", Up),
+        [RootRounded.ToHalf] = new("to-half", "rounds to the nearest half", c => Exact.Rounded(c.Estimate * Rational.Whole(2), 0) / Rational.Whole(2)),
+        [RootRounded.ToWhole] = new("to-whole", "rounds to a whole number", c => Exact.Rounded(c.Estimate, 0)),
+        [RootRounded.NotAtAll] = new("not-at-all", "does not round", c => c.Estimate),
+        Kinds = Kinds,
+        Idea = Ideas.RoundedOnce,
+    };
+
+    private static Rational? Up(RootContext c)
+    {
+        var lower = Exact.CutOff(c.Estimate, c.Places);
+        return lower == c.Estimate ? lower : lower + new Rational(1, BigInteger.Pow(10, c.Places));
+    }
+
+    /// <summary>All of them, in the order in which they come up.</summary>
+    public static IReadOnlyList<Decision> All { get; } = [Under, Known, Around, Way, Top, GapIs, Bottom, BottomIs, From, Divided, End, Round];
+}

@@ -1,0 +1,242 @@
+using System.Numerics;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+
+namespace YellowPencil.Core.Families.Roots;
+
+/// <summary>Square roots by hand: between two known squares, along a straight line or by trying, rounded to a place.</summary>
+public sealed class RootFamily() : TaughtFamily("roots", "roots")
+{
+    /// <summary>The family.</summary>
+    public static readonly RootFamily Instance = new();
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Bug> Bugs => RootBugs.All;
+
+    /// <inheritdoc/>
+    internal override TaskGrammar Grammar { get; } = new RootGrammar();
+
+    /// <inheritdoc/>
+    protected override IReadOnlyList<Decision> OwnDecisions => RootDecisions.All;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Between, WorkFields.Tried];
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.Roots];
+
+    /// <inheritdoc/>
+    public override Func<ItemTask> Items(int seed) => new RootItems(seed).Next;
+
+    /// <inheritdoc/>
+    public override IEnumerable<string> StatementsOf(string line) => [line];
+
+    /// <inheritdoc/>
+    public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) => item.Work.Has(WorkFields.Tried) ? (School.Roots, (int)RootSchool.NumberLine)
+        : (item.Work.Get(WorkFields.Lines) ?? []).Any(line => Resume(item.Task, item.Task, line) is RootTask { Mixed: not null }) ? (School.Roots, (int)RootSchool.StraightLine)
+        : null;
+
+    /// <inheritdoc/>
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line)
+    {
+        var (root, text) = ((RootTask)task, string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c))));
+        if (text.Split('+') is [var whole, var part] && long.TryParse(whole, out var lower) && MixedNumber.TryRead(part) is { IsNegative: false, Number: { Whole: 0, HasFraction: true } fraction })
+            return new RootTask(root.Number, root.Places, fraction with { Whole = lower }, line: line.Trim());
+        return DecimalNumber.TryParse(text) is { Succeeded: true, Value: { IsNegative: false } estimate } ? new RootTask(root.Number, root.Places, null, new Rational(estimate.Unscaled, BigInteger.Pow(10, estimate.Places)), line.Trim()) : null;
+    }
+
+    /// <inheritdoc/>
+    public override bool IsSameLine(string one, string other) => Plain(one) == Plain(other);
+
+    /// <inheritdoc/>
+    public override void Walk(ItemTask task, MethodRun run) => new RootWork(run, (RootTask)task).Walk();
+
+    private static string Plain(string line) => DecimalNumber.Canonical(string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c))));
+}
+
+/// <summary>The steps of one estimate.</summary>
+/// <param name="run">The run.</param>
+/// <param name="task">The root.</param>
+internal readonly struct RootWork(MethodRun run, RootTask task)
+{
+    private const int Most = 100_000;
+
+    private const int MostTried = 40;
+
+    /// <summary>Estimates it.</summary>
+    public void Walk()
+    {
+        if (task.Estimate is { } estimate)
+        {
+            Finish(estimate, TailOf(estimate));
+            return;
+        }
+
+        if (task.Mixed is { } mixed)
+        {
+            Divide(Rational.Whole(mixed.Whole), new Rational(mixed.Top, mixed.Bottom));
+            return;
+        }
+
+        var number = run.Ask(RootDecisions.Under, Seen(task.Radicand, -1)) switch
+        {
+            UnderRoot.WholePartOnly => Rational.Whole(task.Radicand.Top / task.Radicand.Bottom),
+            UnderRoot.Halved => task.Radicand / Rational.Whole(2),
+            UnderRoot.WithoutPoint => Rational.Whole(task.Number.Unscaled),
+            _ => task.Radicand,
+        };
+        var known = run.Ask(RootDecisions.Known, Seen(number, -1));
+        var lower = BigInteger.Zero;
+        while (lower < RootTask.Most && !(Rational.Whole(Square(lower + 1, known)) > number)) lower++;
+        var (below, above) = (Rational.Whole(Square(lower, known)), Rational.Whole(Square(lower + 1, known)));
+        if (below == number)
+        {
+            Append(Rational.Whole(lower), 0);
+            return;
+        }
+
+        var around = run.Ask(RootDecisions.Around, Seen(number, -1));
+        if (around != RootsAround.AsDue && (lower > 1 || around == RootsAround.OneTooHigh))
+        {
+            lower += around == RootsAround.OneTooLow ? -1 : 1;
+            (below, above) = (Rational.Whole(Square(lower, known)), Rational.Whole(Square(lower + 1, known)));
+        }
+
+        Between(number, lower, below, above);
+    }
+
+    private void Between(Rational number, BigInteger lower, Rational below, Rational above)
+    {
+        run.Page.Write(WorkFields.Between.Part(0), null, below.Text);
+        run.Page.Write(WorkFields.Between.Part(1), null, above.Text);
+        var seen = Seen(number, -1);
+        var (one, half) = (Rational.Whole(1), new Rational(1, 2));
+        var isNearerUpper = above - number < number - below;
+        switch (run.Ask(RootDecisions.Way, seen))
+        {
+            case RootWay.NumberLine:
+                Try(number, lower);
+                return;
+            case RootWay.NearestWhole: Append(Rational.Whole(isNearerUpper ? lower + 1 : lower), 0); return;
+            case RootWay.HalfWay: Append(Rational.Whole(lower) + half, task.Places); return;
+            case RootWay.LowerRoot: Append(Rational.Whole(lower), 0); return;
+            case RootWay.UpperRoot: Append(Rational.Whole(lower) + one, 0); return;
+            case RootWay.HalfOfNumber: Append(Exact.Rounded(number / Rational.Whole(2), task.Places), task.Places); return;
+            case RootWay.NearestRootAdded:
+                Along(lower + (isNearerUpper ? 1 : 0), isNearerUpper ? above - number : number - below, above - below, isBack: false);
+                return;
+            case RootWay.GapAppended: run.Page.Append(DecimalNumber.Canonical($"{lower}.{BigInteger.Max(0, (number - below).Top / (number - below).Bottom)}")); return;
+            case RootWay.TenthsBackFromUpper: Append(Exact.Rounded(Rational.Whole(lower + 1) - (above - number) / Rational.Whole(10), task.Places), task.Places); return;
+            case RootWay.QuarterOfNumber: Append(Exact.Rounded(number / Rational.Whole(4), task.Places), task.Places); return;
+            case RootWay.GapAsTenths: Append(Exact.Rounded(Rational.Whole(lower) + (number - below) / Rational.Whole(10), task.Places), task.Places); return;
+            default: break;
+        }
+
+        var top = run.Ask(RootDecisions.Top, seen) switch { GapTop.BothEndsCounted => number - below + one, GapTop.ToUpper => above - number, GapTop.WholeNumber => number, _ => Apart(number, below) };
+        if (top.IsWhole && top.Top >= 0 && top.Top < Most) top = Rational.Whole(run.Value(RootDecisions.GapIs, seen, (int)top.Top, Most));
+        var bottom = run.Ask(RootDecisions.Bottom, seen) switch
+        {
+            GapBottom.LowerRoot => Rational.Whole(BigInteger.Max(1, lower)),
+            GapBottom.UpperRoot => Rational.Whole(lower + 1),
+            GapBottom.UpperSquare => above,
+            GapBottom.LowerSquare => below.IsZero ? above : below,
+            GapBottom.Ten => Rational.Whole(10),
+            GapBottom.Hundred => Rational.Whole(100),
+            GapBottom.TwiceLowerRoot => Rational.Whole(BigInteger.Max(1, 2 * lower)),
+            _ => Apart(above, below),
+        };
+        if (bottom.IsWhole && bottom.Top >= 0 && bottom.Top < Most) bottom = Rational.Whole(Math.Max(1, run.Value(RootDecisions.BottomIs, seen, (int)bottom.Top, Most)));
+        var from = run.Ask(RootDecisions.From, seen);
+        Along(from == CountedFrom.LowerRoot ? lower : lower + 1, top, bottom, isBack: from == CountedFrom.UpperRootBack);
+    }
+
+    private void Along(BigInteger start, Rational top, Rational bottom, bool isBack)
+    {
+        if (run.Page.KeepsMarks && top.IsWhole && bottom.IsWhole) run.Page.Pass($"{start} {(isBack ? "-" : "+")} {top.Text}/{bottom.Text}", isWritten: true);
+        if (isBack) EndDivision(Rational.Whole(start) - top / bottom);
+        else Divide(Rational.Whole(start), top / bottom);
+    }
+
+    private void Divide(Rational start, Rational fraction) => EndDivision(start + run.Do(RootDecisions.Divided, Seen(task.Radicand, -1) with { Part = fraction }));
+
+    // The division is carried one place further than is asked for, and rounded from there. Somebody may round there already; where that changes what comes out, it is a mistake.
+    private void EndDivision(Rational exact)
+    {
+        var (cut, rounded) = (Exact.CutOff(exact, task.Places + 1), Exact.Rounded(exact, task.Places + 1));
+        var seen = Seen(task.Radicand, TailOf(exact));
+        if (run.Ask(RootDecisions.End, seen) == DivisionEnd.RoundedThere) cut = rounded;
+        if (run.Page.KeepsMarks)
+        {
+            run.Page.Pass(Exact.Written(cut, task.Places + 1), isWritten: true);
+            if (!seen.RoundsTwice && rounded != cut) run.Page.Pass(Exact.Written(rounded, task.Places + 1), isWritten: false);
+        }
+
+        Finish(cut, seen.Tail);
+    }
+
+    private int TailOf(Rational exact) => (int)(exact.Top * BigInteger.Pow(10, task.Places + 2) / exact.Bottom % 100);
+
+    private void Finish(Rational cut, int tail)
+    {
+        var seen = Seen(task.Radicand, tail) with { Estimate = cut, Places = task.Places };
+        var way = run.Ask(RootDecisions.Round, seen);
+        Append(RootDecisions.Round.Result(way, seen, run.School), way switch { RootRounded.NotAtAll => task.Places + 1, RootRounded.ToHalf => 1, RootRounded.ToWhole => 0, _ => task.Places });
+    }
+
+    // By trying: a number is named by how near the squares are, squared, and mended by one in its last place until the number lies between two; the nearer is kept.
+    private void Try(Rational number, BigInteger lower)
+    {
+        var root = new Rational(Exact.Root(number.Top * BigInteger.Pow(10, 2 * task.Places + 4) / number.Bottom), BigInteger.Pow(10, task.Places + 2));
+        var nearest = Exact.Rounded(root, task.Places);
+        if (run.Page.KeepsMarks)
+        {
+            run.Page.Pass(Exact.Written(Exact.CutOff(root, task.Places + 1), task.Places + 1), isWritten: false);
+            WriteTrials(Tried(number, lower), nearest);
+        }
+
+        Append(nearest, task.Places);
+    }
+
+    private List<Rational> Tried(Rational number, BigInteger lower)
+    {
+        var step = new Rational(1, BigInteger.Pow(10, task.Places));
+        var below = Rational.Whole(lower * lower);
+        var tried = new List<Rational> { Exact.Rounded(Rational.Whole(lower) + (number - below) / Rational.Whole(2 * lower + 1), task.Places) };
+        var isAbove = tried[0] * tried[0] > number;
+        do tried.Add(isAbove ? tried[^1] - step : tried[^1] + step);
+        while (tried[^1] * tried[^1] > number == isAbove && tried.Count < MostTried);
+        return tried;
+    }
+
+    private void WriteTrials(List<Rational> tried, Rational kept)
+    {
+        run.Trials += tried.Count;
+        var row = 0;
+        foreach (var number in tried.Where(n => n != kept).Append(kept))
+        {
+            run.Page.Write(WorkFields.Tried.Value(row), null, Exact.Written(number, task.Places));
+            run.Page.Write(WorkFields.Tried.Result(row++), null, Exact.Written(number * number, 2 * task.Places));
+        }
+    }
+
+    private void Append(Rational number, int places) => run.Page.Append(Exact.Written(number, Math.Max(places, number.IsWhole ? 0 : places)));
+
+    // How far two numbers are apart; of whole numbers it is a fact that can be held, or worked, wrongly.
+    private Rational Apart(Rational upper, Rational lower) =>
+        upper.IsWhole && lower.IsWhole && upper.Top < Most && upper > lower ? Rational.Whole(run.Recall(new NumberFact(FactKind.Minus, (int)upper.Top, (int)lower.Top))) : upper - lower;
+
+    private RootContext Seen(Rational number, int tail)
+    {
+        var whole = number.Top / number.Bottom;
+        return new RootContext((int)whole, (int)Exact.Root(whole), tail, !task.Radicand.IsWhole);
+    }
+
+    private static BigInteger Square(BigInteger root, SquareKnown known) => known switch
+    {
+        SquareKnown.PartByPart when root > 9 => root / 10 * 10 * (root / 10 * 10) + root % 10 * (root % 10),
+        SquareKnown.Doubled => 2 * root,
+        _ => root * root,
+    };
+}

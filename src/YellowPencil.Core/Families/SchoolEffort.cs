@@ -1,0 +1,29 @@
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Pages;
+
+namespace YellowPencil.Core.Families;
+
+/// <summary>What one school takes to work an item, so that schools can be laid side by side.</summary>
+/// <param name="School">The school, as the worked-sheet format names it.</param>
+/// <param name="Answer">What comes out.</param>
+/// <param name="Trials">How many numbers or brackets are tried until some fit.</param>
+/// <param name="Steps">How many decisions and number facts there are.</param>
+/// <param name="Lines">How many lines are written.</param>
+public sealed record SchoolEffort(string School, string Answer, int Trials, int Steps, int Lines)
+{
+    /// <summary>The effort of each answer to a question on schools.</summary>
+    /// <param name="task">The item.</param>
+    /// <param name="question">The question.</param>
+    public static IReadOnlyList<SchoolEffort> Of(ItemTask task, SchoolQuestion question)
+    {
+        var run = new MethodRun { Recording = true };
+        return
+        [
+            .. question.Values.Select((name, answer) =>
+            {
+                Method.Run(task, run, new DeviationSet(Pages.School.Usual.With(question, answer), []));
+                return new SchoolEffort(name, run.Page.Answer.ToString(), run.Trials, run.StepCount, run.Page.Marks.Count(m => m.Field == WorkFields.Lines));
+            }),
+        ];
+    }
+}

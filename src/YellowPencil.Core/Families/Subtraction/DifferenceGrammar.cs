@@ -1,0 +1,12 @@
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+
+namespace YellowPencil.Core.Families.Subtraction;
+
+/// <summary><c>604 - 278</c></summary>
+internal sealed class DifferenceGrammar() : CalculationGrammar(SubtractionFamily.Instance)
+{
+    public override bool Claims(Calculation calculation) => calculation is { IsPlain: true, Sign: '-' };
+
+    public override Parsed<ItemTask> Read(Calculation calculation, Asked asked) => Parsed<ItemTask>.Of(new ColumnDifference(calculation.Whole(0), calculation.Whole(1)));
+}

@@ -1,0 +1,34 @@
+using YellowPencil.Core.Layouts;
+using YellowPencil.Core.Pages;
+
+namespace YellowPencil.Core.Families.Subtraction;
+
+/// <summary>Differences in columns: what stands over a digit that was struck out, and the answer.</summary>
+internal sealed class SubtractionLayout : FamilyLayout
+{
+    public override Paper Lay(ItemTask task, School school)
+    {
+        var difference = (ColumnDifference)task;
+        var digits = Math.Max(difference.Top.Length, difference.Bottom.Length);
+        var paper = new Paper();
+        var (second, first, top) = (paper.NextRow(), paper.NextRow(), paper.NextRow());
+        paper.Print(difference.Top.Text, top, 0);
+        StruckOut(paper, first, second, top, 0, difference.Top.Length - 1);
+        var below = paper.NextRow();
+        var bottom = paper.NextRow();
+        paper.Marks("below-0", "new value of the lower number", WorkFields.RewrittenBelow, below, 0, difference.Bottom.Length - 1, strikes: bottom, isRare: true);
+        paper.Print(difference.Bottom.Text, bottom, 0);
+        paper.Print("−", bottom, digits);
+        var answer = paper.NextRow();
+        paper.Line(answer, 0, digits);
+        paper.Answer(answer, 0, digits);
+        return paper;
+    }
+
+    /// <summary>Two levels of new values over the digits of a number, each striking out what stands below it.</summary>
+    internal static void StruckOut(Paper paper, int first, int second, int top, int right, int left)
+    {
+        paper.Marks("above-0", "new value", WorkFields.Rewritten, first, right, left, level: 0, strikes: top);
+        paper.Marks("above-1", "second new value", WorkFields.Rewritten, second, right, left, level: 1, strikes: first);
+    }
+}

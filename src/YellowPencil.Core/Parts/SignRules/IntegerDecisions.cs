@@ -1,0 +1,169 @@
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Knowledge;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+
+namespace YellowPencil.Core.Parts.SignRules;
+
+/// <summary>Which operation is done.</summary>
+public enum SignedWay { AsSet, Add, Subtract, Multiply, SizesAdded, SizesApart }
+
+/// <summary>How the first number is read.</summary>
+public enum FirstSign { Kept, Dropped }
+
+/// <summary>What two signs that meet become.</summary>
+public enum MeetingSigns { Joined, OperationOnly }
+
+/// <summary>What is done with the numbers without their signs.</summary>
+public enum Magnitudes { BySigns, Add, Subtract }
+
+/// <summary>Which sign a sum gets.</summary>
+public enum SumSign { ByRule, Positive, Negative, AsFirst, AsSecond, OfSmaller, ByProductRule, Opposite, NegativeIfAny }
+
+/// <summary>An operation on numbers with signs as the student sees it.</summary>
+public readonly record struct SignedContext : IDecisionContext
+{
+    /// <summary>The operation.</summary>
+    public required PairOperation Operation { get; init; }
+
+    /// <summary>Whether the first number was set with a minus sign.</summary>
+    public required bool FirstIsNegative { get; init; }
+
+    /// <summary>Whether the second number was set with a minus sign.</summary>
+    public required bool SecondIsNegative { get; init; }
+
+    /// <summary>Whether the first is the larger without its sign.</summary>
+    public required bool FirstIsLarger { get; init; }
+
+    /// <summary>Whether the two are now to be added with the same sign: both positive or both negative.</summary>
+    public bool HaveSameSign { get; init; }
+
+    /// <summary>Whether the first counts as negative now.</summary>
+    public bool FirstCountsNegative { get; init; }
+
+    /// <summary>Whether the second counts as negative now, a minus before it included.</summary>
+    public bool SecondCountsNegative { get; init; }
+
+    /// <summary>The first number without its sign.</summary>
+    public int FirstSize { get; init; }
+
+    /// <summary>The second number without its sign.</summary>
+    public int SecondSize { get; init; }
+
+    /// <summary>Whether nothing is left of them.</summary>
+    public bool ComesToNothing { get; init; }
+
+    /// <summary>The sign of the larger without its sign, and of both where they have the same.</summary>
+    public bool SignOfLarger => HaveSameSign || FirstIsLarger ? FirstCountsNegative : SecondCountsNegative;
+
+    /// <summary>The sign of the smaller.</summary>
+    public bool SignOfSmaller => HaveSameSign || !FirstIsLarger ? FirstCountsNegative : SecondCountsNegative;
+
+    /// <summary>Whether something is taken away.</summary>
+    public bool IsMinus => Operation == PairOperation.Minus;
+
+    /// <summary>Whether both count as negative now.</summary>
+    public bool AreBothNegative => FirstCountsNegative && SecondCountsNegative;
+}
+
+/// <summary>The decisions about numbers with signs.</summary>
+public static class IntegerDecisions
+{
+    private static readonly Kind<SignedContext>[] Kinds =
+    [
+        new("always", "always", _ => true),
+        new("minus", "when something is taken away", c => c.IsMinus),
+        new("plus", "when something is added", c => !c.IsMinus),
+        new("first-negative", "when the first number is negative", c => c.FirstIsNegative),
+        new("second-negative", "when the second number is negative", c => c.SecondIsNegative),
+        new("both-set-negative", "when both numbers have a minus sign", c => c.FirstIsNegative && c.SecondIsNegative),
+        new("both-negative", "when two negative numbers come together", c => c.AreBothNegative),
+        new("different", "when numbers of different signs come together", c => !c.HaveSameSign),
+        new("same", "when numbers of the same sign come together", c => c.HaveSameSign),
+        new("first-larger", "when the first number is the larger without its sign", c => c.FirstIsLarger),
+        new("second-larger", "when the second number is the larger without its sign", c => !c.FirstIsLarger),
+    ];
+
+    private static readonly Property<SignedContext>[] Numbers = [new("first", "the first number without its sign", c => c.FirstSize), new("second", "the second number without its sign", c => c.SecondSize)];
+
+    /// <summary>What do the numbers come to without their signs?</summary>
+    public static readonly ValueDecision<SignedContext> Size = new("integers.size", "What do the numbers come to?")
+    {
+        Numbers = Numbers,
+        Does = n => $"comes to {n}",
+        Kinds = Kinds,
+    };
+
+    /// <summary>Which operation?</summary>
+    public static readonly Decision<SignedContext, SignedWay> Way = new("integers.way", "What is to be done with the two numbers?", SignedWay.AsSet)
+    {
+        [SignedWay.AsSet] = new("as-set", "does what the sign says"),
+        [SignedWay.Add] = new("add", "adds") { Needs = c => c.Operation != PairOperation.Plus },
+        [SignedWay.Subtract] = new("subtract", "takes away") { Needs = c => c.Operation != PairOperation.Minus },
+        [SignedWay.Multiply] = new("multiply", "multiplies") { Needs = c => c.Operation != PairOperation.Times },
+        [SignedWay.SizesAdded] = new("sizes-added", "adds the numbers without their signs and gives the sign by the rule of products") { Needs = IsScaling },
+        [SignedWay.SizesApart] = new("sizes-apart", "takes the smaller from the larger without their signs and gives the sign by the rule of products") { Needs = IsScaling },
+        Kinds = [.. Kinds, new("product", "in products", c => c.Operation == PairOperation.Times), new("quotient", "in divisions", c => c.Operation == PairOperation.DividedBy)],
+        Idea = Ideas.ReadTheSign,
+    };
+
+    /// <summary>Is the first sign read?</summary>
+    public static readonly Decision<SignedContext, FirstSign> First = new("integers.first-sign", "Is the first number negative?", FirstSign.Kept)
+    {
+        [FirstSign.Kept] = new("kept", "reads the sign of the first number"),
+        [FirstSign.Dropped] = new("dropped", "drops the sign of the first number") { Slip = 0.7 },
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.SignBelongsToNumber,
+        IsTold = true,
+    };
+
+    /// <summary>What do two signs become?</summary>
+    public static readonly Decision<SignedContext, MeetingSigns> Meeting = new("integers.meeting-signs", "What do the two signs between the numbers become?", MeetingSigns.Joined)
+    {
+        [MeetingSigns.Joined] = new("joined", "joins the two signs") { Says = c => c.IsMinus ? "Taking away a negative number is adding." : "Adding a negative number is taking away." },
+        [MeetingSigns.OperationOnly] = new("operation-only", "keeps the sign of the operation only") { Slip = 2 },
+        Head = _ => "Between the numbers",
+        Kinds = Kinds,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.SignBelongsToNumber,
+        IsTold = true,
+    };
+
+    /// <summary>Are the magnitudes added?</summary>
+    public static readonly Decision<SignedContext, Magnitudes, bool> Sizes = new("integers.magnitudes", "Are the numbers put together or taken from each other?", Magnitudes.BySigns)
+    {
+        [Magnitudes.BySigns] = new("by-signs", "puts equal signs together and lets different ones cancel", c => c.HaveSameSign),
+        [Magnitudes.Add] = new("add", "adds the numbers without their signs", _ => true) { SlipIn = c => c.HaveSameSign ? 0 : 0.7, Needs = c => c.FirstSize > 0 && c.SecondSize > 0 },
+        [Magnitudes.Subtract] = new("subtract", "takes the smaller from the larger without their signs", _ => false) { SlipIn = c => c.HaveSameSign ? 0.7 : 0, Needs = c => c.FirstSize > 0 && c.SecondSize > 0 },
+        Kinds = Kinds,
+        Idea = Ideas.OppositesCancel,
+        IsTold = true,
+    };
+
+    /// <summary>Which sign does the sum get?</summary>
+    public static readonly Decision<SignedContext, SumSign, bool> OfSum = new("integers.sum-sign", "Which sign does the answer get?", SumSign.ByRule)
+    {
+        [SumSign.ByRule] = new("by-rule", "gives the sign of those that are left", c => c.SignOfLarger),
+        [SumSign.Positive] = new("positive", "writes no minus sign", c => Signed(c, false)),
+        [SumSign.Negative] = new("negative", "writes a minus sign", c => Signed(c, true)),
+        [SumSign.AsFirst] = new("as-first", "keeps the sign of the first number", c => Signed(c, c.FirstCountsNegative)),
+        [SumSign.AsSecond] = new("as-second", "keeps the sign of the second number", c => Signed(c, c.SecondCountsNegative)),
+        [SumSign.OfSmaller] = new("of-smaller", "takes the sign of the smaller number", c => Signed(c, c.SignOfSmaller)),
+        [SumSign.ByProductRule] = new("by-product-rule", "takes the rule of signs of products", c => Signed(c, !c.HaveSameSign)),
+        [SumSign.Opposite] = new("opposite", "takes the opposite sign", c => Signed(c, !c.SignOfLarger)) { Slip = 2 },
+        [SumSign.NegativeIfAny] = new("negative-if-any", "writes a minus sign if there is any", c => Signed(c, c.FirstCountsNegative || c.SecondCountsNegative)),
+        Kinds = Kinds,
+        Idea = Ideas.OppositesCancel,
+        IsTold = true,
+    };
+
+    // Nothing has no sign.
+    private static bool? Signed(SignedContext c, bool isNegative) => c.ComesToNothing ? null : isNegative;
+
+    private static bool IsScaling(SignedContext c) => c.Operation is PairOperation.Times or PairOperation.DividedBy;
+
+    /// <summary>All of them, in the order in which they come up.</summary>
+    public static IReadOnlyList<Decision> All { get; } = [Way, SignDecisions.OfProduct, First, Meeting, Sizes, OfSum, Size];
+}

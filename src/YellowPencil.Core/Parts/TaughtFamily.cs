@@ -1,0 +1,107 @@
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Layouts;
+using YellowPencil.Core.Models;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts.Copying;
+
+namespace YellowPencil.Core.Parts;
+
+/// <summary>A method of another family that a method uses.</summary>
+/// <param name="Family">The name of the family.</param>
+/// <param name="Where">Where in the whole it comes up, after "shows here".</param>
+public sealed record Part(string Family, string Where);
+
+/// <summary>In which order the digits of an answer come about.</summary>
+public enum DigitOrder
+{
+    /// <summary>Not digit by digit, or not always the same way.</summary>
+    None,
+
+    /// <summary>From the smallest place on.</summary>
+    SmallestFirst,
+
+    /// <summary>From the largest place on.</summary>
+    LargestFirst,
+}
+
+/// <summary>A family of taught methods: everything that is known about it, and its method as a run over decisions.</summary>
+/// <param name="name">The name in the format.</param>
+/// <param name="title">The name in a sentence.</param>
+public abstract class TaughtFamily(string name, string title) : Family(name, title)
+{
+    /// <summary>The methods of other families that this one uses as parts.</summary>
+    public virtual IReadOnlyList<Part> Parts => [];
+
+    /// <summary>Every decision point of the method, those of its parts included: how the task is read, what is done, and how the answer is written.</summary>
+    public IReadOnlyList<Decision> Decisions => decisions ??= [OuterDecisions.Reading, .. OwnDecisions, OuterDecisions.Writing];
+
+    private IReadOnlyList<Decision>? decisions;
+
+    /// <summary>The decision points between the reading of the task and the writing of the answer.</summary>
+    protected abstract IReadOnlyList<Decision> OwnDecisions { get; }
+
+    /// <summary>The fields of a page that this method can fill, beside the answer.</summary>
+    public abstract IReadOnlyList<WorkField> Fields { get; }
+
+    /// <summary>The families whose methods come up where a student does another operation than the one that is set.</summary>
+    public virtual IReadOnlyList<string> Instead => [];
+
+    /// <summary>The families by whose methods numbers inside a working are dealt with beside it: their bugs show there, and nobody looks for new rules.</summary>
+    public virtual IReadOnlyList<string> Inside => [];
+
+    /// <summary>The questions on which schools differ and on which what this method writes depends.</summary>
+    public virtual IReadOnlyList<SchoolQuestion> SchoolQuestions => [];
+
+    /// <summary>The bugs that are declared for it.</summary>
+    public abstract IReadOnlyList<Bug> Bugs { get; }
+
+    /// <summary>How its tasks are written.</summary>
+    internal abstract TaskGrammar Grammar { get; }
+
+    /// <summary>In which order the digits of an answer come about, where that is the same for all.</summary>
+    public virtual DigitOrder DigitsCome => DigitOrder.None;
+
+    /// <summary>Decisions of parts that are only told where they go another way.</summary>
+    public virtual IReadOnlyCollection<Decision> PassedOver => [];
+
+    /// <summary>The decision that comes first where the classroom does first what others do last; null in most families.</summary>
+    public virtual (Decision Decision, SchoolQuestion Question, int Answer, IReadOnlyList<Decision> Behind)? ComesFirst => null;
+
+    /// <summary>How its items stand on squared paper; null where they are not laid out yet.</summary>
+    internal virtual FamilyLayout? Layout => null;
+
+    /// <summary>The model of an item after so much was written; null where the family has none, or the numbers are too long for one.</summary>
+    /// <param name="task">A task of this family.</param>
+    /// <param name="marks">The marks on the page so far.</param>
+    /// <param name="answer">The answer, once it stands as a whole; null before.</param>
+    public virtual ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => null;
+
+    /// <summary>How an answer is checked, in sentences for the student; null where nothing can be planned for the family yet.</summary>
+    public virtual string? Check => null;
+
+    /// <summary>A source of items as a teacher would set them; the same seed gives the same items.</summary>
+    public abstract Func<ItemTask> Items(int seed);
+
+    /// <summary>Walks through an item. The answer is left in the run.</summary>
+    /// <param name="task">A task of this family.</param>
+    /// <param name="run">A run that was made ready with <see cref="MethodRun.Begin"/>.</param>
+    public abstract void Walk(ItemTask task, MethodRun run);
+
+    /// <summary>What a line of a working says one by one: of sums and products what stands on each side of an equals sign, of equations the whole line.</summary>
+    public virtual IEnumerable<string> StatementsOf(string line) => line.Split('=', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
+
+    /// <summary>What is to be done from a line that a student wrote; null for a line that the method cannot begin from.</summary>
+    /// <param name="task">The task of the item.</param>
+    /// <param name="from">What was to be done before the line: the task, or from the line before.</param>
+    /// <param name="line">The line, without what stands before an equals sign.</param>
+    public virtual ItemTask? Resume(ItemTask task, ItemTask from, string line) => null;
+
+    /// <summary>Which answer to a question on schools the working of an item shows; null where it shows none.</summary>
+    public virtual (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) => null;
+
+    /// <summary>Whether two lines of a working say the same, in whatever order and spelling.</summary>
+    public virtual bool IsSameLine(string one, string other) => one == other;
+
+    /// <summary>All that is known about a family.</summary>
+    public static TaughtFamily Of(Family family) => (TaughtFamily)family;
+}

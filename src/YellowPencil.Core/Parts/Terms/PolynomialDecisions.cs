@@ -1,0 +1,264 @@
+using System.Numerics;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families.Polynomials;
+using YellowPencil.Core.Knowledge;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+
+namespace YellowPencil.Core.Parts.Terms;
+
+/// <summary>What becomes of the sign of a term when its bracket is left off.</summary>
+public enum BracketSign { AsDue, Kept, Turned, LeftOut, Plus, Minus }
+
+/// <summary>In which order two brackets are taken.</summary>
+public enum BracketOrder { AsSet, SecondFirst }
+
+/// <summary>What two like terms become.</summary>
+public enum LikeTerms { Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, SizesAddedPlus, Product, ProductPowersAdded, ProductMinusIfAny, SumPowersAdded, FirstStays, FirstLessSecond, SecondLessFirst, SizesAddedMinus, SecondStays, LargerStays, SumWithoutLetter }
+
+/// <summary>What the number of a letter is that stands alone.</summary>
+public enum BareLetter { One, Nothing, Dropped }
+
+/// <summary>What is written where like terms come to nothing.</summary>
+public enum GoneTerm { Nothing, LetterStays, NumberOne }
+
+/// <summary>What becomes of a term that has no like term.</summary>
+public enum Unpaired { Kept, Dropped }
+
+/// <summary>How a term is written whose number is 1.</summary>
+public enum OneLetter { LetterAlone, AsOne, Dropped }
+
+/// <summary>What becomes of the terms that are left.</summary>
+public enum LeftTerms { Stay, JoinedAtHighest, JoinedPowersAdded, LetterAndNumberJoined, FirstTwoJoined, LettersJoinedAtHighest, SquareAndLetterJoined, LastTwoJoined }
+
+/// <summary>A term in its bracket as the student sees it.</summary>
+/// <param name="Group">Which bracket, from 0.</param>
+/// <param name="At">Which term of it, from 0.</param>
+/// <param name="IsTakenAway">Whether a minus stands before the bracket.</param>
+/// <param name="IsNegative">Whether the term has a minus.</param>
+public readonly record struct BracketTerm(int Group, int At, bool IsTakenAway, bool IsNegative) : IDecisionContext
+{
+    /// <summary>Whether a bracket before this one was taken away.</summary>
+    public bool IsAfterMinus { get; init; }
+
+    /// <summary>Whether a bracket behind this one is taken away.</summary>
+    public bool IsBeforeMinus { get; init; }
+
+    /// <summary>Whether a bracket before this one has a term of the same power.</summary>
+    public bool HasLikeAbove { get; init; }
+
+    /// <summary>Its power.</summary>
+    public int Power { get; init; }
+
+    /// <summary>Whether it is the last term of its bracket.</summary>
+    public bool IsLast { get; init; }
+
+    /// <summary>Whether its bracket is the last.</summary>
+    public bool IsInLast { get; init; }
+
+    /// <summary>Whether it has a sign that can be seen.</summary>
+    public bool HasVisibleSign => At > 0 || IsNegative;
+}
+
+/// <summary>Out of what terms came that are put together.</summary>
+public enum TermsFrom { Sum, Difference, Bracket, Brackets, Conjugate, Square }
+
+/// <summary>Two like terms as the student sees them.</summary>
+/// <param name="First">The number of the first.</param>
+/// <param name="Second">The number of the second.</param>
+/// <param name="Power">Their power.</param>
+public readonly record struct LikePair(long First, long Second, int Power) : IDecisionContext
+{
+    /// <summary>Out of what the terms came.</summary>
+    public TermsFrom From { get; init; }
+
+    /// <summary>The power of the first, which can have come to another one on the way.</summary>
+    public int FirstPower { get; init; }
+
+    /// <summary>Both without their signs added, and the smaller taken from the larger.</summary>
+    public (long Sum, long Apart) Sizes => (Math.Abs(First) + Math.Abs(Second), Math.Abs(Math.Abs(First) - Math.Abs(Second)));
+
+    /// <summary>Whether both have the same sign.</summary>
+    public bool HaveSameSign => First < 0 == Second < 0;
+
+    /// <summary>Whether the first is the larger without its sign.</summary>
+    public bool FirstIsLarger => Math.Abs(First) > Math.Abs(Second);
+}
+
+/// <summary>A term that is left.</summary>
+/// <param name="Number">Its number.</param>
+/// <param name="Power">Its power.</param>
+/// <param name="Count">How many terms were put together to it.</param>
+public readonly record struct TermLeft(int Number, int Power, int Count) : IDecisionContext;
+
+/// <summary>The terms that are left, at the end.</summary>
+/// <param name="Count">How many there are.</param>
+/// <param name="HasNumber">Whether a plain number is among them.</param>
+/// <param name="HasLetter">Whether the letter alone is among them.</param>
+public readonly record struct TermsLeft(int Count, bool HasNumber, bool HasLetter) : IDecisionContext
+{
+    /// <summary>Out of what the terms came.</summary>
+    public TermsFrom From { get; init; }
+}
+
+/// <summary>The decisions about sums and differences of polynomials.</summary>
+public static class PolynomialDecisions
+{
+    /// <summary>In which order?</summary>
+    public static readonly Decision<BracketTerm, BracketOrder> Order = new("polynomials.order", "Which bracket is taken from which?", BracketOrder.AsSet)
+    {
+        [BracketOrder.AsSet] = new("as-set", "takes the brackets as they stand"),
+        [BracketOrder.SecondFirst] = new("second-first", "takes the first bracket from the second"),
+        Kinds = [new("always", "always", _ => true)],
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.TakeAwayInOrder,
+    };
+
+    /// <summary>What becomes of a sign?</summary>
+    public static readonly Decision<BracketTerm, BracketSign> Sign = new("polynomials.bracket-sign", "What becomes of the sign of a term when its bracket is left off?", BracketSign.AsDue)
+    {
+        [BracketSign.AsDue] = new("as-due", "turns every sign behind a minus, and no other"),
+        [BracketSign.Kept] = new("kept", "keeps the sign") { Needs = c => c.IsTakenAway, SlipIn = c => c.IsTakenAway ? 2 : 0 },
+        [BracketSign.Turned] = new("turned", "turns the sign") { Needs = c => !c.IsTakenAway },
+        [BracketSign.LeftOut] = new("left-out", "leaves the term out"),
+        [BracketSign.Plus] = new("plus", "writes a plus") { Needs = c => c.IsNegative != c.IsTakenAway },
+        [BracketSign.Minus] = new("minus", "writes a minus") { Needs = c => c.IsNegative == c.IsTakenAway },
+        Kinds = [
+            new("always", "always", _ => true),
+            new("taken-away", "behind a minus", c => c.IsTakenAway),
+            new("first-term", "in the first term", c => c.At == 0),
+            new("later-term", "in every term but the first", c => c.At > 0),
+            new("last-term", "in the last term", c => c.IsLast),
+            new("negative", "where the term has a minus", c => c.IsNegative),
+            new("no-sign", "where no sign can be seen", c => !c.HasVisibleSign),
+            new("no-like-above", "where no like term stands before it", c => !c.HasLikeAbove),
+            new("plain-number", "in a plain number", c => c.Power == 0),
+            new("first-bracket", "in the first bracket", c => c.Group == 0),
+            new("later-bracket", "in the third bracket and on", c => c.Group > 1),
+            new("second-bracket", "in the second bracket", c => c.Group == 1),
+            new("last-bracket", "in the last bracket", c => c.IsInLast),
+            new("later-in-last", "in every term but the first of the last bracket", c => c.IsInLast && c.At > 0),
+            new("not-first-bracket", "in every bracket but the first", c => c.Group > 0),
+            new("positive-taken-away", "behind a minus where the term has none", c => c.IsTakenAway && !c.IsNegative),
+            new("letter", "in terms with the letter", c => c.Power > 0),
+            new("power", "in powers of the letter", c => c.Power > 1),
+            new("after-minus", "behind a bracket that was taken away", c => c.IsAfterMinus),
+            new("before-minus", "before a bracket that is taken away", c => c.IsBeforeMinus),
+        ],
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.MinusTurnsAll,
+    };
+
+    /// <summary>What do like terms become?</summary>
+    public static readonly Decision<LikePair, LikeTerms, PolyTerm> Like = new("polynomials.like-terms", "What do two like terms come to?", LikeTerms.Sum)
+    {
+        [LikeTerms.Sum] = new("sum", "puts the numbers together with their signs", c => Term(c, c.First + c.Second)),
+        [LikeTerms.SizesAddedFirstSign] = new("sizes-added-first-sign", "adds the sizes and keeps the first sign", c => Term(c, c.First < 0 ? -c.Sizes.Sum : c.Sizes.Sum)) { SlipIn = c => c.HaveSameSign ? 0 : 1 },
+        [LikeTerms.SizesApartMinus] = new("sizes-apart-minus", "takes the sizes from each other and writes a minus", c => Term(c, -c.Sizes.Apart)),
+        [LikeTerms.SizesApartPlus] = new("sizes-apart-plus", "takes the sizes from each other and writes no minus", c => Term(c, c.Sizes.Apart)),
+        [LikeTerms.SizesApartFirstSign] = new("sizes-apart-first-sign", "takes the sizes from each other and keeps the first sign", c => Term(c, c.First < 0 ? -c.Sizes.Apart : c.Sizes.Apart)),
+        [LikeTerms.SizesApartSecondSign] = new("sizes-apart-second-sign", "takes the sizes from each other and keeps the second sign", c => Term(c, c.Second < 0 ? -c.Sizes.Apart : c.Sizes.Apart)),
+        [LikeTerms.SizesAddedPlus] = new("sizes-added-plus", "adds the sizes and writes no minus", c => Term(c, c.Sizes.Sum)),
+        [LikeTerms.Product] = new("product", "multiplies the numbers", c => Term(c, (BigInteger)c.First * c.Second)),
+        [LikeTerms.ProductPowersAdded] = new("product-powers-added", "multiplies the terms, powers added", c => Term(c, (BigInteger)c.First * c.Second, 2 * c.FirstPower)),
+        [LikeTerms.ProductMinusIfAny] = new("product-minus-if-any", "multiplies the terms, with a minus if there is any", c => Term(c, (c.First < 0 || c.Second < 0 ? -1 : 1) * BigInteger.Abs((BigInteger)c.First * c.Second), 2 * c.FirstPower)),
+        [LikeTerms.SumPowersAdded] = new("sum-powers-added", "adds the numbers and the powers", c => Term(c, c.First + c.Second, c.FirstPower + c.Power)),
+        [LikeTerms.FirstStays] = new("first-stays", "keeps the first term", c => Term(c, c.First)),
+        [LikeTerms.FirstLessSecond] = new("first-less-second", "takes the second from the first", c => Term(c, c.First - c.Second)),
+        [LikeTerms.SecondLessFirst] = new("second-less-first", "takes the first from the second", c => Term(c, c.Second - c.First)),
+        [LikeTerms.SizesAddedMinus] = new("sizes-added-minus", "adds the sizes and writes a minus", c => Term(c, -c.Sizes.Sum)),
+        [LikeTerms.SecondStays] = new("second-stays", "keeps the second term", c => Term(c, c.Second, c.Power)),
+        [LikeTerms.LargerStays] = new("larger-stays", "keeps the larger term", c => Math.Abs(c.First) >= Math.Abs(c.Second) ? Term(c, c.First) : Term(c, c.Second, c.Power)),
+        [LikeTerms.SumWithoutLetter] = new("sum-without-letter", "puts the numbers together and takes the letter away", c => Term(c, c.First + c.Second, 0)),
+        Kinds = [
+            new("always", "always", _ => true),
+            new("same-sign", "where both have the same sign", c => c.HaveSameSign),
+            new("different-signs", "where the signs are different", c => !c.HaveSameSign),
+            new("both-negative", "where both have a minus", c => c is { First: < 0, Second: < 0 }),
+            new("first-negative", "where the first has a minus", c => c.First < 0),
+            new("second-negative", "where the second has a minus", c => c.Second < 0),
+            new("first-larger", "where the first is the larger", c => c.FirstIsLarger),
+            new("letter", "in terms with the letter", c => c.Power > 0),
+            new("number", "in plain numbers", c => c.Power == 0),
+            new("bare", "where a letter has no number", c => c.Power > 0 && (Math.Abs(c.First) == 1 || Math.Abs(c.Second) == 1)),
+            new("power", "in powers of the letter", c => c.Power > 1),
+            new("plain-letter", "in terms with the plain letter", c => c.Power == 1),
+            new("taken-away", "where a bracket was taken away", c => c.From == TermsFrom.Difference),
+            new("square", "in the square of a bracket", c => c.From == TermsFrom.Square),
+            new("two-brackets", "where two different brackets were multiplied", c => c.From is TermsFrom.Brackets or TermsFrom.Conjugate),
+            new("conjugate", "in a sum times a difference", c => c.From == TermsFrom.Conjugate),
+            new("both-positive", "where neither has a minus", c => c is { First: >= 0, Second: >= 0 }),
+            new("second-larger", "where the second is the larger", c => Math.Abs(c.Second) > Math.Abs(c.First)),
+            new("first-negative-only", "where only the first has a minus", c => c is { First: < 0, Second: >= 0 }),
+            new("second-negative-only", "where only the second has a minus", c => c is { First: >= 0, Second: < 0 }),
+        ],
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.OppositesCancel,
+    };
+
+    /// <summary>What is the number of a letter alone?</summary>
+    public static readonly Decision<TermLeft, BareLetter> Bare = new("polynomials.bare-letter", "How many of the letter are there where no number stands before it?", BareLetter.One)
+    {
+        [BareLetter.One] = new("one", "counts a letter without a number as one"),
+        [BareLetter.Nothing] = new("nothing", "counts a letter without a number as none"),
+        [BareLetter.Dropped] = new("dropped", "leaves a letter without a number out where there are like terms") { Needs = c => c.Count > 1 },
+        Kinds = [new("always", "always", _ => true), new("with-like", "where there are like terms", c => c.Count > 1), new("alone", "where it has no like term", c => c.Count == 1), new("power", "in powers of the letter", c => c.Power > 1), new("negative", "where it has a minus", c => c.Number < 0)],
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>What is left where terms come to nothing?</summary>
+    public static readonly Decision<TermLeft, GoneTerm> Gone = new("polynomials.gone", "What is written where like terms come to nothing?", GoneTerm.Nothing)
+    {
+        [GoneTerm.Nothing] = new("nothing", "writes nothing where like terms come to nothing"),
+        [GoneTerm.LetterStays] = new("letter-stays", "writes the letter where like terms come to nothing") { Needs = c => c.Power > 0 },
+        [GoneTerm.NumberOne] = new("number-one", "writes 1 where like terms come to nothing"),
+        Kinds = [new("always", "always", _ => true), new("letter", "in terms with the letter", c => c.Power > 0), new("number", "in plain numbers", c => c.Power == 0), new("power", "in powers of the letter", c => c.Power > 1)],
+        ShowsIn = WorkFields.Lines,
+    };
+
+    /// <summary>What becomes of a term alone?</summary>
+    public static readonly Decision<TermLeft, Unpaired> Alone = new("polynomials.unpaired", "What becomes of a term that has no like term?", Unpaired.Kept)
+    {
+        [Unpaired.Kept] = new("kept", "keeps a term that has no like term"),
+        [Unpaired.Dropped] = new("dropped", "leaves a term out that has no like term"),
+        Kinds = [new("always", "always", _ => true), new("number", "in plain numbers", c => c.Power == 0), new("letter", "in terms with the letter", c => c.Power > 0), new("negative", "where it has a minus", c => c.Number < 0), new("power", "in powers of the letter", c => c.Power > 1), new("plain-letter", "in terms with the plain letter", c => c.Power == 1)],
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.OnlyLikeTerms,
+    };
+
+    /// <summary>How is one of a letter written?</summary>
+    public static readonly Decision<TermLeft, OneLetter> One = new("polynomials.one-letter", "How is one of the letter written?", OneLetter.LetterAlone)
+    {
+        [OneLetter.LetterAlone] = new("letter-alone", "writes the letter alone"),
+        [OneLetter.AsOne] = new("as-one", "writes 1"),
+        [OneLetter.Dropped] = new("dropped", "leaves it out"),
+        Kinds = [new("always", "always", _ => true), new("put-together", "where terms were put together", c => c.Count > 1), new("power", "in powers of the letter", c => c.Power > 1)],
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.LetterIsOne,
+    };
+
+    /// <summary>What becomes of what is left?</summary>
+    public static readonly Decision<TermsLeft, LeftTerms> Left = new("polynomials.left", "Can what is left be put together?", LeftTerms.Stay)
+    {
+        [LeftTerms.Stay] = new("stay", "leaves unlike terms as they are"),
+        [LeftTerms.JoinedAtHighest] = new("joined-at-highest", "puts all that is left into one term with the highest power"),
+        [LeftTerms.JoinedPowersAdded] = new("joined-powers-added", "puts all that is left into one term, numbers and powers added"),
+        [LeftTerms.LetterAndNumberJoined] = new("letter-and-number-joined", "puts the letter and the plain number together") { Needs = c => (c.HasLetter && c.HasNumber) },
+        [LeftTerms.FirstTwoJoined] = new("first-two-joined", "puts the first two terms together"),
+        [LeftTerms.LettersJoinedAtHighest] = new("letters-joined-at-highest", "puts all terms with the letter into one with the highest power"),
+        [LeftTerms.SquareAndLetterJoined] = new("square-and-letter-joined", "puts the square and the letter into one square"),
+        [LeftTerms.LastTwoJoined] = new("last-two-joined", "puts the last two terms together"),
+        Kinds = [new("always", "always", _ => true), new("two", "where two terms are left", c => c.Count == 2), new("more", "where more than two terms are left", c => c.Count > 2), new("number", "where a plain number is left", c => c.HasNumber), new("no-number", "where no plain number is left", c => !c.HasNumber), new("square", "in the square of a bracket", c => c.From == TermsFrom.Square), new("brackets", "where two brackets were multiplied", c => c.From is TermsFrom.Square or TermsFrom.Brackets or TermsFrom.Conjugate), new("one-bracket", "where one bracket was multiplied out", c => c.From == TermsFrom.Bracket)],
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.OnlyLikeTerms,
+    };
+
+    // Nothing of a letter is nothing, whatever its power.
+    private static PolyTerm? Term(LikePair c, BigInteger number, int? power = null) => new PolyTerm(number, number.IsZero ? c.FirstPower : Math.Min(PolynomialText.MostPower, power ?? c.FirstPower));
+
+    /// <summary>Those about like terms, for methods that come to a sum.</summary>
+    public static IReadOnlyList<Decision> Collecting { get; } = [Bare, Like, Gone, Alone, One, Left];
+
+    /// <summary>All of them, in the order in which they come up.</summary>
+    public static IReadOnlyList<Decision> All { get; } = [Order, Sign, .. Collecting];
+}

@@ -1,0 +1,201 @@
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Knowledge;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Telling;
+
+namespace YellowPencil.Core.Teaching;
+
+/// <summary>Makes the plan for an explanation that the specialist accepts. The same input gives the same plan.</summary>
+public static class PlanMaker
+{
+    private const int Share = 200;
+
+    private static readonly string[] Cautions =
+    [
+        "This explanation is a hypothesis from written work. It is no diagnosis and decides no placement, label or grade.",
+        "Rule out first: digits out of line, reversed or crowded can come from sight, motor control or paper; keep the student’s accommodations.",
+        "Describe the procedure, never the child. Stop when the student is distressed; nothing here is timed.",
+    ];
+
+    /// <summary>Whether the explanation can be planned for: whether it has rules, and each of them points to an idea.</summary>
+    public static bool CanPlan(Hypothesis hypothesis) => hypothesis.RuleCount > 0 && hypothesis.Bugs.All(b => TeachingScripts.Families.Contains(b.Family)) && hypothesis.Unlisted.All(u => u.Deviation.Decision is { Idea: not null } decision && FamilyOf(decision) is { } family && TeachingScripts.Families.Contains(family));
+
+    /// <summary>Makes a plan.</summary>
+    /// <param name="student">The student's code.</param>
+    /// <param name="hypothesis">The accepted explanation.</param>
+    /// <param name="wrongFacts">Number facts that the student does not have; no item of the plan needs them.</param>
+    /// <param name="classroom">How the classroom speaks and works.</param>
+    /// <param name="mostDigits">The digits of the longest number that the items may have, as on the student's pages; at least 2.</param>
+    /// <param name="seed">The seed of the items.</param>
+    /// <param name="ownName">The specialist's own name for a rule, by its id; null, or null as an answer, for the catalogue's.</param>
+    /// <param name="rivals">Names of rules that the page did not tell apart from these.</param>
+    /// <exception cref="ArgumentException"><see cref="CanPlan"/> is false.</exception>
+    public static RemediationPlan Make(
+        string student, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, Classroom classroom, int mostDigits = 3, int seed = 7,
+        Func<string, string?>? ownName = null, IReadOnlyList<string>? rivals = null)
+    {
+        if (!CanPlan(hypothesis)) throw new ArgumentException("only explanations whose rules point to an idea can be planned for", nameof(hypothesis));
+        var rules = InOrder([.. Rules(hypothesis, ownName)]);
+        var first = rules[0];
+        var script = TeachingScripts.For(first.Idea, first.Family);
+        var items = PlanItems.For(first.Family, first.Deviations, first.Idea, wrongFacts, mostDigits, seed);
+        var example = items.TakeExample(0.3);
+        var fails = items.TakeExample(0.2);
+
+        var taught = new MethodRun { Recording = true };
+        Method.Run(example.Task, taught, new DeviationSet(classroom.School, []));
+        return new RemediationPlan
+        {
+            Student = student,
+            Word = classroom.Word,
+            School = classroom.School.Key,
+            Family = first.Family,
+            OldRule = (first.OwnName is null ? first.Text : $"“{first.OwnName}”: {first.Text}").In(classroom),
+            Reason = first.Reason.In(classroom),
+            Idea = first.Idea with { Name = first.Idea.Name.In(classroom), Statement = first.Idea.Statement.In(classroom) },
+            WhyFirst = WhyFirst(rules, rivals ?? []).In(classroom),
+            Rivals = [.. (rivals ?? []).Select(r => r.In(classroom))],
+            Waiting = [.. rules.Skip(1).Select(r => new WaitingRule(r.Name.In(classroom), r.Idea.Name.In(classroom)))],
+            Script = new Lesson(script.Aim.In(classroom), script.First.In(classroom), script.Why.In(classroom), script.Material.In(classroom), script.Say.In(classroom), script.StopAt.In(classroom)),
+            First = [.. script.FirstQuestions(new Random(seed))],
+            Works = items.TakeLike(fails),
+            Fails = fails,
+            Differs = Differs(first, fails).In(classroom),
+            Example = example,
+            ExampleSteps = [.. ToldSteps.InOrder(taught.Steps, first.Family, classroom.School).Select(s => ToldSteps.TextOf(s, classroom))],
+            ExampleWork = Work.Of(taught.Page.Marks, [.. TaughtFamily.Of(example.Task.Family).Fields]),
+            Together = items.TakeShowing(2, 0.1, 0.5),
+            Alone = items.TakeShowing(3, 0.2, 0.7),
+            Exit = items.TakeShowing(1, 0.6, 0.6)[0],
+            PracticeFirst = items.TakeMixed(5, 1),
+            PracticeMixed = items.TakeMixed(3, 3),
+            Check = TaughtFamily.Of(first.Family).Check!,
+            Cautions = Cautions,
+        };
+    }
+
+    /// <summary>The same plan as another classroom says it: its items stay, and so do sentences that were changed by hand.</summary>
+    /// <param name="plan">The plan.</param>
+    /// <param name="hypothesis">The rules that it was made for.</param>
+    /// <param name="wrongFacts">Number facts that the student does not have.</param>
+    /// <param name="classroom">How the classroom speaks and works now.</param>
+    /// <param name="mostDigits">The digits of the longest number that the items may have.</param>
+    /// <param name="seed">The seed of the items.</param>
+    /// <param name="ownName">The specialist's own name for a rule, by its id.</param>
+    public static RemediationPlan Rewrite(
+        RemediationPlan plan, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, Classroom classroom, int mostDigits, int seed, Func<string, string?>? ownName = null)
+    {
+        var made = Make(plan.Student, hypothesis, wrongFacts, classroom, mostDigits, seed, ownName, plan.Rivals);
+        var rewritten = plan with
+        {
+            Word = made.Word,
+            School = made.School,
+            OldRule = made.OldRule,
+            Reason = made.Reason,
+            Idea = made.Idea,
+            WhyFirst = made.WhyFirst,
+            Waiting = made.Waiting,
+            Script = made.Script,
+            Differs = made.Differs,
+            ExampleSteps = made.Example == plan.Example ? made.ExampleSteps : plan.ExampleSteps,
+            Check = made.Check,
+            Reworded = new Dictionary<string, string>(),
+        };
+        return plan.Reworded.Keys.Aggregate(rewritten, (changed, key) => changed.Reword(key, PlanSentences.Of(plan).First(s => s.Key == key).Text));
+    }
+
+    /// <summary>Puts another item with the same claim into the place of one; null where there is none, or the plan does not have it.</summary>
+    /// <param name="plan">The plan.</param>
+    /// <param name="written">The item, as it is written.</param>
+    /// <param name="hypothesis">The rules that the plan was made for.</param>
+    /// <param name="wrongFacts">Number facts that the student does not have.</param>
+    /// <param name="mostDigits">The digits of the longest number that the items may have.</param>
+    /// <param name="seed">The seed by which items of like kind are chosen.</param>
+    public static RemediationPlan? Swap(RemediationPlan plan, string written, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, int mostDigits, int seed)
+    {
+        if (!CanPlan(hypothesis) || plan.Changeable().FirstOrDefault(i => i.Written == written) is not { } old) return null;
+        if (Rules(hypothesis, null).FirstOrDefault(r => r.Idea.Id == plan.Idea.Id) is not { } rule) return null;
+        var used = plan.Changeable().Concat(new[] { plan.Works, plan.Fails, plan.Example }.OfType<PlanItem>()).Select(i => i.Written).Append(written).ToHashSet();
+        var other = PlanItems.For(rule.Family, rule.Deviations, rule.Idea, wrongFacts, mostDigits, seed).Instead(old, used);
+        return other is null ? null : plan.With(old, other);
+    }
+
+    /// <summary>The size of the numbers that a student meets in the families of an explanation: the digits of the longest one on the sheet, 2 to 5.</summary>
+    public static int LevelOf(WorkedSheet sheet, Hypothesis hypothesis)
+    {
+        var families = hypothesis.Bugs.Select(b => b.Family).ToHashSet();
+        var tasks = sheet.Items.Select(i => i.Task).ToList();
+        return Math.Clamp(tasks.Where(t => families.Contains(t.Family)).Select(PlanPool.LevelOf).DefaultIfEmpty(3).Max(), 2, 5);
+    }
+
+    /// <summary>What comes first: a rule whose idea another one needs; of those that do not need each other, the one that makes more items wrong.</summary>
+    private static List<Rule> InOrder(List<Rule> rules)
+    {
+        var ordered = new List<Rule>();
+        while (rules.Count > 0)
+        {
+            var first = rules.Where(r => !rules.Exists(o => IdeaMap.ComesBefore(o.Idea, r.Idea))).OrderByDescending(r => WrongIn(r)).ThenBy(r => IdeaMap.OrderOf(r.Idea)).ThenBy(r => r.Name, StringComparer.Ordinal).First();
+            rules.Remove(first);
+            ordered.Add(first);
+        }
+
+        return ordered;
+    }
+
+    private static IEnumerable<Rule> Rules(Hypothesis hypothesis, Func<string, string?>? ownName)
+    {
+        foreach (var bug in hypothesis.Bugs) yield return new Rule(bug.Family, bug.Name, ownName?.Invoke(bug.Id), bug.Text, bug.Reason, bug.Idea, bug.Deviations);
+        foreach (var unlisted in hypothesis.Unlisted)
+        {
+            var family = FamilyOf(unlisted.Deviation.Decision!)!;
+            yield return new Rule(
+                family, "A rule that is not in the catalogue", ownName?.Invoke($"unlisted:{unlisted.Id}"), unlisted.Text + ".", "The rule was found by search, so the reason is best asked: “Tell me how you did this one.”",
+                unlisted.Deviation.Decision!.Idea!, [unlisted.Deviation]);
+        }
+    }
+
+    /// <summary>The family whose method a decision point belongs to; of points that several have, the first.</summary>
+    private static TaughtFamily? FamilyOf(Decision point) => FamilyList.All.FirstOrDefault(f => point.Id.StartsWith(f.Name + ".", StringComparison.Ordinal)) ?? FamilyList.All.FirstOrDefault(f => f.Decisions.Contains(point));
+
+    /// <summary>The question at which the old rule goes another way, with the taught answer.</summary>
+    private static string Differs(Rule rule, PlanItem fails)
+    {
+        var run = new MethodRun { Recording = true };
+        Method.Run(fails.Task, run, new DeviationSet([rule.Deviations]));
+        return run.Steps.FirstOrDefault(s => s.Cause == StepCause.Bug) is { } step ? $"It is decided by one question: {step.Decision!.Question} Here: {step.TaughtText}" : "";
+    }
+
+    private static string WhyFirst(List<Rule> rules, IReadOnlyList<string> rivals)
+    {
+        var wrong = $"{WrongIn(rules[0])} of {Share} ordinary items come out wrong by it";
+        if (rules.Count > 1)
+        {
+            var others = string.Join(", ", rules.Skip(1).Select(r => $"{WrongIn(r)} by “{r.Name}”"));
+            return IdeaMap.ComesBefore(rules[0].Idea, rules[1].Idea)
+                ? $"“{rules[0].Idea.Name}” is needed for “{rules[1].Idea.Name}”; {wrong}, {others}."
+                : $"Neither idea is needed for the other, and this rule does more damage: {wrong}, {others}.";
+        }
+
+        return rivals.Count == 0 ? $"It is the only rule found; {wrong}." : $"It is the likeliest rule; the page does not tell it apart from {string.Join(" or ", rivals.Select(r => $"“{r}”"))}. Ask the items that do before teaching. {char.ToUpperInvariant(wrong[0])}{wrong[1..]}.";
+    }
+
+    private static int WrongIn(Rule rule)
+    {
+        var run = new MethodRun();
+        var set = new DeviationSet([rule.Deviations]);
+        return ItemPool.Of(rule.Family, Share, seed: 2).Count(task =>
+        {
+            Method.Run(task, run, set);
+            return !run.Page.Answer.SequenceEqual(task.RightAnswer);
+        });
+    }
+
+    private sealed record Rule(Family Family, string CatalogueName, string? OwnName, string Text, string Reason, MissingIdea Idea, IReadOnlyList<Deviation> Deviations)
+    {
+        public string Name => OwnName ?? CatalogueName;
+    }
+}

@@ -1,0 +1,65 @@
+using System.Collections.Concurrent;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Knowledge;
+using YellowPencil.Core.Pages;
+
+namespace YellowPencil.Core.Teaching;
+
+/// <summary>An ordinary item of a family with what has to be known of it to choose items for a plan.</summary>
+/// <param name="Task">The task.</param>
+/// <param name="Steps">How many steps the taught method takes.</param>
+/// <param name="Level">The digits of its longest number.</param>
+/// <param name="Facts">The number facts that it needs.</param>
+/// <param name="Points">The decision points that come up.</param>
+/// <param name="Ideas">The ideas without which it comes out wrong: those behind rules that show on it.</param>
+/// <param name="HasZeroInFront">Whether the work comes to a zero that is not written in front of the answer.</param>
+internal sealed record PooledItem(
+    ItemTask Task, int Steps, int Level, IReadOnlySet<NumberFact> Facts, IReadOnlySet<Decision> Points, IReadOnlySet<MissingIdea> Ideas, bool HasZeroInFront);
+
+/// <summary>Ordinary items of each family, looked through once.</summary>
+internal static class PlanPool
+{
+    private const int Size = 700;
+    private const int FurtherSize = 5_000;
+    private const int Seed = 7;
+
+    private static readonly ConcurrentDictionary<Family, Lazy<IReadOnlyList<PooledItem>>> Pools = new();
+
+    /// <summary>The items of a family.</summary>
+    public static IReadOnlyList<PooledItem> Of(Family family) => Pools.GetOrAdd(family, f => new Lazy<IReadOnlyList<PooledItem>>(() => LookThrough(f, ItemPool.Of(f, Size, Seed)))).Value;
+
+    /// <summary>The digits of the longest number of a task.</summary>
+    public static int LevelOf(ItemTask task) => task.Numbers.Max(n => n.Text.Count(char.IsAsciiDigit));
+
+    /// <summary>Items beyond those on which a rule shows, for rules that show on few.</summary>
+    /// <param name="family">The family.</param>
+    /// <param name="rule">The rule.</param>
+    /// <param name="count">At most so many.</param>
+    public static IReadOnlyList<PooledItem> Further(Family family, DeviationSet rule, int count)
+    {
+        var run = new MethodRun();
+        var showing = ItemPool.Of(family, FurtherSize, Seed).Skip(Size).Where(task =>
+        {
+            Method.Run(task, run, rule);
+            return !run.Page.Answer.SequenceEqual(task.RightAnswer);
+        });
+        return LookThrough(family, showing.Take(count));
+    }
+
+    private static List<PooledItem> LookThrough(Family family, IEnumerable<ItemTask> tasks)
+    {
+        var taught = new MethodRun { Recording = true };
+        var needs = new IdeaNeeds(family);
+        var items = new List<PooledItem>();
+        foreach (var task in tasks)
+        {
+            Method.Run(task, taught, DeviationSet.Taught);
+            items.Add(new PooledItem(
+                task, taught.StepCount, LevelOf(task), taught.Steps.Select(s => s.Fact?.Ordered).OfType<NumberFact>().ToHashSet(), taught.Steps.Select(s => s.Decision).OfType<Decision>().ToHashSet(), needs.Of(task),
+                taught.Page.Marks.Where(m => m.Field == WorkFields.Cells).OrderByDescending(m => m.At.Place).Select(m => m.Text).FirstOrDefault() == "0"));
+        }
+
+        return items;
+    }
+}

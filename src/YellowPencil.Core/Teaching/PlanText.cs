@@ -1,0 +1,48 @@
+using System.Text;
+
+namespace YellowPencil.Core.Teaching;
+
+/// <summary>Writes a plan, for people, as Markdown.</summary>
+public static class PlanText
+{
+    /// <summary>The plan as Markdown.</summary>
+    public static string Markdown(RemediationPlan plan)
+    {
+        var text = new StringBuilder();
+        Line($"# Plan for {plan.Student}: {plan.Idea.Name}");
+        Line($"**Aim, in the student’s words:** {plan.Script.Aim}");
+        Line($"**The old rule:** {plan.OldRule} {plan.Reason}");
+        Line($"**What is missing:** {plan.Idea.Statement}");
+        Line($"**Why this first:** {plan.WhyFirst}");
+        if (plan.Waiting.Count > 0) Line($"**Waiting:** {string.Join("; ", plan.Waiting.Select(w => $"{w.Name} ({w.Idea})"))}");
+        Line($"## What must come first: {plan.Script.First}");
+        Lines(plan.First.Select(q => $"- {q.Question}  → {q.Answer}"));
+        Line("## Contrast");
+        if (plan.Works is { } works) Line($"Here the old rule happens to work: {works.Written} = {works.RightWritten}.");
+        Line($"Here it does not: {plan.Fails.Written} is {plan.Fails.RightWritten}; the old rule gives {plan.Fails.OldWritten}.");
+        if (plan.Differs.Length > 0) Line(plan.Differs);
+        Line("## Worked example");
+        Line($"{plan.Example.Written} = {plan.Example.RightWritten}");
+        Lines(plan.ExampleSteps.Select((s, i) => $"{i + 1}. {s}"));
+        Line($"**Why it works:** {plan.Script.Why}");
+        Line($"**Material:** {plan.Script.Material}");
+        Line("## Together");
+        Lines(plan.Together.Select(i => $"- {i.Written} = {i.RightWritten}"));
+        Line($"Say: {plan.Script.Say}");
+        Line("## Alone");
+        Lines(plan.Alone.Select(i => $"- {i.Written} = {i.RightWritten}"));
+        Line($"Stop before each answer is shown: “{plan.Script.StopAt}”");
+        Line($"**Check:** {plan.Check}");
+        Line($"**Exit question:** {plan.Exit.Written} → {plan.Exit.RightWritten}; the old rule gives {plan.Exit.OldWritten}.");
+        Line("## Practice, with key");
+        Line("| | item | right | old rule |\n|---|---|---|---|\n" + string.Join('\n', plan.PracticeFirst.Concat(plan.PracticeMixed)
+            .Select((i, n) => $"| {n + 1} | {i.Written} | {i.RightWritten} | {(i.Shows ? i.OldWritten : "the same")} |")));
+        Line($"Items 1 to {plan.PracticeFirst.Count} first; the others, mixed with items that look alike and need the other choice, on a later day.");
+        Line("## To keep in mind");
+        Lines(plan.Cautions.Select(c => $"- {c}"));
+        return text.ToString();
+
+        void Line(string line) => text.Append(line).Append("\n\n");
+        void Lines(IEnumerable<string> lines) => Line(string.Join('\n', lines));
+    }
+}
