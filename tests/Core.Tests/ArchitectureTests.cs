@@ -3,6 +3,7 @@ using ArchUnitNET.Loader;
 using Shouldly;
 using Xunit;
 using YellowPencil.Core.Engine;
+using YellowPencil.Core.Parts.DecimalColumns;
 
 namespace YellowPencil.Core.Tests;
 

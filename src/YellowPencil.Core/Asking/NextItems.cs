@@ -51,7 +51,7 @@ public static class NextItems
         var total = explanations.Sum(e => e.Probability);
         var weights = explanations.Select(e => e.Probability / total).ToArray();
         var run = new MethodRun();
-        var families = reading.Sheet.Items.Select(i => i.Task.Family).Distinct().Order();
+        var families = FamilyList.Of(reading.Sheet.Items.Select(i => i.Task));
         var open = StudentSize.New(reading, families.SelectMany(f => ItemPool.Of(f, PoolSize, seed))).ToList();
         var fits = StudentSize.Fitting(reading);
         var pool = open.Select(task => (Task: task, Fits: fits(task), Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.Consistency, run)).ToArray()))

@@ -17,7 +17,7 @@ public sealed class SheetCoverage
     {
         var run = new MethodRun();
         Tasks = tasks;
-        Bugs = [.. tasks.Select(t => t.Family).Distinct().Order().SelectMany(family => Catalogue.Of(family).Where(b => b.Family == family))];
+        Bugs = [.. FamilyList.Of(tasks).SelectMany(family => Catalogue.Of(family).Where(b => b.Family == family))];
         var sets = Bugs.ToDictionary(bug => bug, bug => bug.Alone);
         var answers = Bugs.ToDictionary(bug => bug, bug => tasks.Select(task => Catalogue.Of(task.Family).Contains(bug) ? WrongAnswer(task, sets[bug], run) : null).ToArray());
         Often = [.. Bugs.Where(b => answers[b].Count(a => a is not null) >= SheetDiagnosis.LeastShown)];

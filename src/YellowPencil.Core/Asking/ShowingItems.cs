@@ -60,7 +60,7 @@ public static class ShowingItems
         return !run.Page.Answer.SequenceEqual(task.RightAnswer);
     }
 
-    private static IEnumerable<Family> Families(Reading reading) => reading.Sheet.Items.Select(i => i.Task.Family).Distinct().Order();
+    private static IEnumerable<Family> Families(Reading reading) => FamilyList.Of(reading.Sheet.Items.Select(i => i.Task));
 }
 
 /// <summary>Keeps items that are asked to the size of those the student has met.</summary>

@@ -75,6 +75,9 @@ public static class FamilyList
         Fractions, MixedNumbers, Polynomials, Expanding, Equations, Roots, Factoring,
     ];
 
+    /// <summary>The families of some tasks, in the order of the list.</summary>
+    public static IReadOnlyList<Family> Of(IEnumerable<ItemTask> tasks) => [.. All.Intersect(tasks.Select(t => t.Family))];
+
     /// <summary>The fields of a page that the method of a family, or another operation in its place, can fill.</summary>
     public static IReadOnlyList<WorkField> FieldsOf(Family family) => Fields.GetOrAdd(family, f => [.. TaughtFamily.Of(f).Fields.Concat(TaughtFamily.Of(f).Instead.SelectMany(name => Named(name).Fields)).Distinct()]);
 

@@ -59,7 +59,7 @@ public sealed class PageLayout
         var squares = Put(item.Work.Fields.Where(f => f != WorkFields.Cells).SelectMany(item.Work.MarksOf));
         squares.Clear(Answer.Id);
         if (item.Answer == "?") squares.IsUnreadable = true;
-        else if (item.Work.Get(WorkFields.Cells) is { } cells && item.IsAnswered) foreach (var place in cells.Places) squares.Put(Answer.Id, ColumnOf(Answer, place), cells.At(place)[^1]);
+        else if (item.Work.Get(WorkFields.Cells) is { } cells && item.IsAnswered) foreach (var place in cells.Places) squares.Put(Answer.Id, Answer.ColumnOf(place), cells.At(place)[^1]);
         else if (item.IsAnswered) PutAnswer(squares, item.Answer!);
         return squares;
     }
@@ -73,7 +73,7 @@ public sealed class PageLayout
         {
             if (mark.Field == WorkFields.Cells)
             {
-                squares.Put(Answer.Id, ColumnOf(Answer, mark.At.Place ?? 0), mark.Text);
+                squares.Put(Answer.Id, Answer.ColumnOf(mark.At.Place ?? 0), mark.Text);
                 continue;
             }
 
@@ -81,10 +81,10 @@ public sealed class PageLayout
             var strips = Strips.Where(s => s.Mark == mark.Kind && s.Line == mark.At.Line).OrderBy(s => s.Level).ToList();
             if (strips.Count == 0) continue;
             var strip = strips[Math.Min(level, strips.Count - 1)];
-            if (strip.Kind == StripKind.Places) squares.Put(strip.Id, ColumnOf(strip, mark.At.Place ?? 0), mark.Text);
+            if (strip.Kind == StripKind.Places) squares.Put(strip.Id, strip.ColumnOf(mark.At.Place ?? 0), mark.Text);
             else if (strip.Kind == StripKind.Operand) PutOperand(squares, strip, mark);
             else if (strip.Kind == StripKind.Note) PutNote(squares, strip, mark.Text);
-            else squares.PutText(strip.Id, mark.Text, ColumnOf(strip, mark.At.Place ?? 0));
+            else squares.PutText(strip.Id, mark.Text, strip.ColumnOf(mark.At.Place ?? 0));
         }
 
         return squares;
@@ -137,9 +137,6 @@ public sealed class PageLayout
         return item with { Answer = answer, Work = work.With(WorkFields.Cells, answer is null or "?" ? [] : CellsOf(squares)) };
     }
 
-    /// <summary>In which column of a strip a place stands.</summary>
-    public static int ColumnOf(Strip strip, int place) => strip.Ones + place;
-
     // Where the answer alone does not tell which digit stands in which square, the squares are kept.
     private IEnumerable<Mark> CellsOf(Squares squares)
     {
@@ -176,7 +173,7 @@ public sealed class PageLayout
     private static void PutOperand(Squares squares, Strip strip, Mark mark)
     {
         var given = Squares.Spread(strip.Given!, 0).ToList();
-        var written = Squares.Spread(Signs.Plain(mark.Text).Trim(), ColumnOf(strip, mark.At.Place ?? 0)).ToList();
+        var written = Squares.Spread(Signs.Plain(mark.Text).Trim(), strip.ColumnOf(mark.At.Place ?? 0)).ToList();
         var at = Enumerable.Range(0, written.Count).FirstOrDefault(i => i + given.Count <= written.Count && given.Select((g, j) => Digit(written[i + j].Sign) == Digit(g.Sign)).All(same => same), -1);
         if (at < 0)
         {

@@ -1,6 +1,7 @@
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Format;
 
@@ -10,10 +11,7 @@ public static class TaskText
     /// <summary>The longest task that is read, in characters.</summary>
     public const int MaxLength = 400;
 
-    /// <summary>The grammars of tasks without a word in front; the first that claims a calculation reads it.</summary>
-    private static readonly IReadOnlyList<CalculationGrammar> Calculations = [.. FamilyList.All.Select(f => f.Grammar).OfType<CalculationGrammar>()];
-
-    private static readonly Dictionary<string, TaskGrammar> ByHeadWord = FamilyList.All.Select(f => f.Grammar).Where(g => g.Word is not null).ToDictionary(g => g.Word!, StringComparer.OrdinalIgnoreCase);
+    private static readonly Dictionary<string, TaughtFamily> ByHeadWord = FamilyList.All.Where(f => f.Grammar.Word is not null).ToDictionary(f => f.Grammar.Word!, StringComparer.OrdinalIgnoreCase);
 
     /// <summary>Reads one task that asks for a given form of answer, or for the usual one.</summary>
     public static Parsed<ItemTask> TryParse(string text, string? form = null) => TryParse(text, new Asked(form));
@@ -33,26 +31,27 @@ public static class TaskText
         if (word.Length > 0)
         {
             return ByHeadWord.TryGetValue(word, out var named)
-                ? Asks(named, asked) ?? named.Read(plain, start + word.Length, asked)
+                ? Asks(named, asked) ?? named.Grammar.Read(plain, start + word.Length, asked)
                 : Failed($"no task begins with \"{word}\": write numbers with a sign between them, such as 604 - 278", start);
         }
 
-        if (FamilyList.All.FirstOrDefault(f => f.Grammar.ClaimsText(plain)) is { } claiming) return Asks(claiming.Grammar, asked) ?? claiming.Grammar.Read(plain, 0, asked);
+        if (FamilyList.All.FirstOrDefault(f => f.Grammar.ClaimsText(plain)) is { } claiming) return Asks(claiming, asked) ?? claiming.Grammar.Read(plain, 0, asked);
         var calculation = Calculation.TryParse(plain);
         if (!calculation.Succeeded) return Failed(calculation.Fault.Message, calculation.Fault.Position);
-        foreach (var grammar in Calculations)
-            if (grammar.Claims(calculation.Value)) return Asks(grammar, asked) ?? grammar.Read(calculation.Value, asked);
+        foreach (var family in FamilyList.All)
+            if (family.Grammar is CalculationGrammar grammar && grammar.Claims(calculation.Value)) return Asks(family, asked) ?? grammar.Read(calculation.Value, asked);
         return Failed(calculation.Value.Terms.Count > 2 ? "one operation an item: only sums have more than two numbers" : "numbers like these cannot be put together so", calculation.Value.Terms[^1].At);
     }
 
     /// <summary>What is asked for and does not belong to the family, if anything.</summary>
-    private static Parsed<ItemTask>? Asks(TaskGrammar grammar, Asked asked)
+    private static Parsed<ItemTask>? Asks(TaughtFamily family, Asked asked)
     {
+        var grammar = family.Grammar;
         foreach (var (name, value, values) in new[] { ("form", asked.Form, grammar.Forms), ("over", asked.Over, grammar.Overs), ("to", asked.To, grammar.Places) })
         {
             if (value is null || values.Contains(value)) continue;
             return Parsed<ItemTask>.Failed(
-                values.Count == 0 ? $"\"{name}\" does not belong to {grammar.Family.Title}" : $"\"{name}\" must be one of {string.Join(", ", values)}", 0, name);
+                values.Count == 0 ? $"\"{name}\" does not belong to {family.Title}" : $"\"{name}\" must be one of {string.Join(", ", values)}", 0, name);
         }
 
         return null;

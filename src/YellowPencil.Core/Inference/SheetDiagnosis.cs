@@ -44,7 +44,7 @@ public static class SheetDiagnosis
     /// <summary>The same with another catalogue, to see what becomes of a student whose bug is not in it.</summary>
     internal static Reading Read(WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf, CancellationToken cancellation = default)
     {
-        var families = sheet.Items.Select(i => i.Task.Family).Distinct().Order().ToList();
+        var families = FamilyList.Of(sheet.Items.Select(i => i.Task));
         var shown = sheet.Items.Where(i => i.IsAnswered).Select(i => TaughtFamily.Of(i.Task.Family).SchoolShown(i)).OfType<(SchoolQuestion, int)>();
         var schools = School.Possible(sheet.Methods, families.SelectMany(f => TaughtFamily.Of(f).SchoolQuestions), shown);
         var evidence = new List<ItemEvidence>();
@@ -272,7 +272,7 @@ public static class SheetDiagnosis
         one == Stand.Against || other == Stand.Against ? Stand.Against : one == Stand.Agrees || other == Stand.Agrees ? Stand.Agrees : Stand.Silent;
 
     /// <summary>The share of the bugs of the page's families, weighted by how common they are, that had no chance to show on it, whatever school the student comes from.</summary>
-    private static double ShareWithoutChance(List<SheetLikelihood> schools, List<Family> families)
+    private static double ShareWithoutChance(List<SheetLikelihood> schools, IReadOnlyList<Family> families)
     {
         double without = 0, all = 0;
         foreach (var bug in schools[0].Listed.Rules.Where(b => families.Contains(b.Family)))

@@ -58,6 +58,9 @@ public sealed record Strip
     /// <summary>The column of the ones.</summary>
     public int Ones { get; init; }
 
+    /// <summary>The column, from the right, in which a place stands.</summary>
+    public int ColumnOf(int place) => Ones + place;
+
     /// <summary>Whether marks are small, and up to two digits stand in one square.</summary>
     public bool IsSmall { get; init; }
 

@@ -1,6 +1,5 @@
 using System.Text.Json;
-using YellowPencil.Core.Families.DecimalProducts;
-using YellowPencil.Core.Format;
+using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Core.Pages;
 
@@ -100,5 +99,6 @@ public abstract class PlaceField : WorkField<PlaceMarks>
         [Shifts(task).Select(shift => seen.Compare(due, shift, IsComplete)).MinBy(match => match.Off)];
 
     // A product of decimals has no places of its own while it is worked: columns may be named from its last digit or from the first number's.
-    private static IEnumerable<int> Shifts(ItemTask task) => task is DecimalProduct product ? new[] { 0, -product.First.Places, -product.First.Places - product.Second.Places }.Distinct() : [0];
+    private static IEnumerable<int> Shifts(ItemTask task) =>
+        task.SetOperation == PairOperation.Times && task.Numbers is [var first, var second] ? new[] { 0, -first.Places, -first.Places - second.Places }.Distinct() : [0];
 }

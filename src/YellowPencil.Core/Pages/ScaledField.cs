@@ -1,5 +1,4 @@
 using System.Text.Json;
-using YellowPencil.Core.Format;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Parts;
 

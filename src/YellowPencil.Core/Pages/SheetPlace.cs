@@ -1,6 +1,5 @@
 using System.Globalization;
 using System.Text.Json;
-using YellowPencil.Core.Format;
 
 namespace YellowPencil.Core.Pages;
 

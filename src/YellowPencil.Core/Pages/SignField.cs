@@ -1,4 +1,3 @@
-using YellowPencil.Core.Format;
 
 namespace YellowPencil.Core.Pages;
 

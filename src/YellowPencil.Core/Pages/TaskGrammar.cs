@@ -3,10 +3,8 @@ using YellowPencil.Core.Notation;
 namespace YellowPencil.Core.Pages;
 
 /// <summary>How the tasks of one family are written.</summary>
-internal abstract class TaskGrammar(Family family)
+internal abstract class TaskGrammar
 {
-    public Family Family => family;
-
     /// <summary>The word in front of its tasks; null where none stands there.</summary>
     public virtual string? Word => null;
 
@@ -31,7 +29,7 @@ internal abstract class TaskGrammar(Family family)
 }
 
 /// <summary>A grammar of numbers with one operation between them, without a word in front.</summary>
-internal abstract class CalculationGrammar(Family family) : TaskGrammar(family)
+internal abstract class CalculationGrammar : TaskGrammar
 {
     /// <summary>Whether a calculation is one of this family.</summary>
     public abstract bool Claims(Calculation calculation);

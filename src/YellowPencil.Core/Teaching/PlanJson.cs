@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Pages;
 
@@ -15,7 +16,7 @@ public static class PlanJson
     {
         Encoder = System.Text.Encodings.Web.JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
         RespectNullableAnnotations = true,
-        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new PlanItemConverter(), new WorkConverter() },
+        Converters = { new JsonStringEnumConverter(JsonNamingPolicy.KebabCaseLower), new FamilyConverter(), new PlanItemConverter(), new WorkConverter() },
     };
 
     /// <summary>The plan as JSON.</summary>
@@ -89,6 +90,14 @@ public static class PlanJson
             json.WriteString("oldRule", item.OldAnswer);
             json.WriteEndObject();
         }
+    }
+
+    private sealed class FamilyConverter : JsonConverter<Family>
+    {
+        public override Family Read(ref Utf8JsonReader reader, Type type, JsonSerializerOptions options) =>
+            FamilyList.TryParse(reader.GetString() ?? "", out var family) ? family : throw new JsonException("there is no such family");
+
+        public override void Write(Utf8JsonWriter json, Family family, JsonSerializerOptions options) => json.WriteStringValue(family.Name);
     }
 
     private sealed class WorkConverter : JsonConverter<Work>

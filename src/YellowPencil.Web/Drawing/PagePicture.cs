@@ -132,7 +132,7 @@ public sealed class PagePicture
         var strips = layout.Strips.Where(s => s.Mark?.Field == step.Field && s.Line == (step.Row ?? 1) - 1).OrderBy(s => s.Level).ToList();
         var strip = strips.Find(s => squares.TextOf(s.Id) is { } text && text.Text == step.Written) ?? strips.Find(s => !squares.IsEmpty(s.Id)) ?? strips.Find(s => s.Mark!.Value.Field is PlaceField) ?? layout.Answer;
         var filled = squares.In(strip.Id);
-        var column = step.Place is { } place ? (strip is { FromLeft: true, IsByPoint: false } && filled.Count > 0 ? filled.Keys.Min() + place : PageLayout.ColumnOf(strip, place)) : filled.Count > 0 ? filled.Keys.Max() : strip.Ones;
+        var column = step.Place is { } place ? (strip is { FromLeft: true, IsByPoint: false } && filled.Count > 0 ? filled.Keys.Min() + place : strip.ColumnOf(place)) : filled.Count > 0 ? filled.Keys.Max() : strip.Ones;
         var row = strip.Strikes is { } struck && !filled.ContainsKey(column) ? struck : strip.Row;
         circle = (Math.Clamp(column, 0, layout.Columns - 1), row);
         shown.Add(row);

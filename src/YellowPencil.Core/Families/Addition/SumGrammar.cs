@@ -4,7 +4,7 @@ using YellowPencil.Core.Pages;
 namespace YellowPencil.Core.Families.Addition;
 
 /// <summary><c>36 + 27 + 5</c></summary>
-internal sealed class SumGrammar() : CalculationGrammar(AdditionFamily.Instance)
+internal sealed class SumGrammar : CalculationGrammar
 {
     public override bool Claims(Calculation calculation) => calculation is { IsPlain: true, Sign: '+' };
 

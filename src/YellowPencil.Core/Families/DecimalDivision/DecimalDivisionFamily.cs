@@ -1,6 +1,5 @@
 using System.Numerics;
 using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.Division;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Models;
 using YellowPencil.Core.Notation;
@@ -42,7 +41,13 @@ public sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division", "
     public override IReadOnlyCollection<Decision> PassedOver { get; } = [.. SubtractionDecisions.InColumns, .. MultiplicationDecisions.InRows];
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Part> Parts { get; } = [new("division", "in the cycles of the division"), .. DivisionFamily.InnerParts, new("integers", "in the sign")];
+    public override IReadOnlyList<Part> Parts { get; } =
+    [
+        new("division", "in the cycles of the division"),
+        new("subtraction", "in the subtractions inside the division"),
+        new("multiplication", "in the products inside the division"),
+        new("integers", "in the sign"),
+    ];
 
     /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => DecimalDivisionDecisions.All;
@@ -88,8 +93,8 @@ public sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division", "
         var wholeDivisor = (long)BigInteger.Abs(divisor.Unscaled);
         var digits = DigitsOf(run, dividend, ref places);
         if (run.Page.KeepsMarks && context.IsShiftDue) WriteScaled(run, dividend, digits, places, wholeDivisor);
-        var by = DivisionFamily.DivisorFor(run, new DivisionContext(digits.Length, wholeDivisor.ToString().Length, QuotientForm.AsDecimal), wholeDivisor);
-        var work = new DivisionWork(run, digits, digits.Length - places, by, asksDecimal: true, DivisionFamily.MostAppended(quotient.RightAnswer) + divisor.Places);
+        var by = WrittenQuotient.DivisorFor(run, new DivisionContext(digits.Length, wholeDivisor.ToString().Length, QuotientForm.AsDecimal), wholeDivisor);
+        var work = new DivisionWork(run, digits, digits.Length - places, by, asksDecimal: true, WrittenQuotient.MostAppended(quotient.RightAnswer) + divisor.Places);
         work.Work();
         if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
         WriteAnswer(run, context, work, isNegative);
@@ -154,7 +159,7 @@ public sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division", "
     private static void WriteAnswer(MethodRun run, DecimalQuotientContext context, DivisionWork work, bool isNegative)
     {
         if (work.Written == 0) return;
-        var digits = DivisionFamily.QuotientDigits(run, work, out var after);
+        var digits = WrittenQuotient.QuotientDigits(run, work, out var after);
         var places = run.Do(DecimalDivisionDecisions.Point, context with { Due = after });
         places = run.Value(DecimalDivisionDecisions.Places, context with { Digits = work.Written }, places, most: 60);
         var rest = work.Left == 0 || work.IsCutOff ? RestWritten.Drop : run.Ask(DivisionDecisions.Written, new RestContext(QuotientForm.AsDecimal, work.Left, 1));

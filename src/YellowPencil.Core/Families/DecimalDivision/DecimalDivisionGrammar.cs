@@ -4,7 +4,7 @@ using YellowPencil.Core.Pages;
 namespace YellowPencil.Core.Families.DecimalDivision;
 
 /// <summary><c>8.164 / 0.26</c></summary>
-internal sealed class DecimalDivisionGrammar() : CalculationGrammar(DecimalDivisionFamily.Instance)
+internal sealed class DecimalDivisionGrammar : CalculationGrammar
 {
     public override IReadOnlyList<string> Forms => ["decimal"];
 

@@ -1,6 +1,4 @@
 using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.DecimalProducts;
-using YellowPencil.Core.Families.Division;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
@@ -28,8 +26,8 @@ internal sealed class DecimalDivisionLayout : FamilyLayout
         paper.LineDown(row, row, left + 1);
         Rewritten(paper, "scaled-dividend", "dividend as rewritten", WorkFields.Scaled.Dividend, row, 0, left);
         Rewritten(paper, "scaled-divisor", "divisor as rewritten", WorkFields.Scaled.Divisor, row, left + 1, left + divisor + 1);
-        DivisionLayout.Cycles(paper, 0, left, Math.Max(3, Length(quotient.Dividend) + quotient.Divisor.Places + 1));
-        if (quotient.Dividend.IsNegative || quotient.Divisor.IsNegative) DecimalProductLayout.Noted(paper, isSigned: true, isCounted: false);
+        CycleLayout.Lay(paper, 0, left, Math.Max(3, Length(quotient.Dividend) + quotient.Divisor.Places + 1));
+        if (quotient.Dividend.IsNegative || quotient.Divisor.IsNegative) PartLayouts.Noted(paper, isSigned: true, isCounted: false);
         return paper;
     }
 
@@ -37,11 +35,11 @@ internal sealed class DecimalDivisionLayout : FamilyLayout
     {
         var all = marks.ToList();
         var (dividend, divisor) = Scaled((DecimalQuotient)task, all);
-        return DivisionLayout.InPlace(dividend, divisor, all).Select(m => m.Kind == WorkFields.Scaled.Divisor ? m : m.Kind == WorkFields.Scaled.Dividend ? ByPoint(m) : m);
+        return CycleLayout.InPlace(dividend, divisor, all).Select(m => m.Kind == WorkFields.Scaled.Divisor ? m : m.Kind == WorkFields.Scaled.Dividend ? ByPoint(m) : m);
     }
 
     public override IEnumerable<Mark> Recorded(WorkField field, IEnumerable<Mark> marks, Squares squares, Strip answer) =>
-        field == WorkFields.Cycles ? DivisionLayout.Recorded(marks, squares, answer) : field == WorkFields.Scaled ? marks.Select(m => m with { At = m.At with { Place = null } }) : marks;
+        field == WorkFields.Cycles ? CycleLayout.Recorded(marks, squares, answer) : field == WorkFields.Scaled ? marks.Select(m => m with { At = m.At with { Place = null } }) : marks;
 
     private static void Rewritten(Paper paper, string id, string name, MarkKind kind, int row, int right, int left) => paper.Add(new Strip
     {

@@ -1,13 +1,12 @@
 using System.Numerics;
 using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.DecimalSums;
-using YellowPencil.Core.Families.Integers;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Models;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Columns;
+using YellowPencil.Core.Parts.DecimalColumns;
 using YellowPencil.Core.Parts.Products;
 using YellowPencil.Core.Parts.SignRules;
 
@@ -116,12 +115,12 @@ public sealed class DecimalProductFamily() : TaughtFamily("decimal-products", "p
     {
         if (!first.IsNegative && !second.IsNegative)
         {
-            DecimalSumFamily.InColumns(run, new DecimalSum([first, second], isDifference: false));
+            DecimalColumns.InColumns(run, new DecimalsSet([first, second], IsDifference: false));
             return;
         }
 
         var places = Math.Max(first.Places, second.Places);
-        var digits = IntegerFamily.Sum(run, Scaled(first, places), Scaled(second, places), out var isNegative);
+        var digits = SignedSum.Of(run, Scaled(first, places), Scaled(second, places), out var isNegative);
         run.Page.AppendDecimal(digits, places, isNegative);
     }
 

@@ -4,7 +4,7 @@ using YellowPencil.Core.Pages;
 namespace YellowPencil.Core.Families.DecimalProducts;
 
 /// <summary><c>-2.4 * 0.15</c></summary>
-internal sealed class DecimalProductGrammar() : CalculationGrammar(DecimalProductFamily.Instance)
+internal sealed class DecimalProductGrammar : CalculationGrammar
 {
     public override bool Claims(Calculation calculation) => calculation is { HasPoint: true, Sign: '*' };
 

@@ -4,7 +4,7 @@ using YellowPencil.Core.Pages;
 namespace YellowPencil.Core.Families.DecimalSums;
 
 /// <summary><c>36.5 + 4.08 + 120</c></summary>
-internal sealed class DecimalSumGrammar() : CalculationGrammar(DecimalSumFamily.Instance)
+internal sealed class DecimalSumGrammar : CalculationGrammar
 {
     public override bool Claims(Calculation calculation) => calculation is { HasPoint: true, Sign: '+' or '-' };
 

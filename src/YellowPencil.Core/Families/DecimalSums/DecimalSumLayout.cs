@@ -1,5 +1,4 @@
 using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.Subtraction;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
@@ -21,7 +20,7 @@ internal sealed class DecimalSumLayout : FamilyLayout
         var left = ones + whole - 1 + Play;
         var paper = new Paper { Ones = ones };
         var (second, first, top) = (paper.NextRow(), paper.NextRow(), paper.NextRow());
-        if (sum.IsDifference) SubtractionLayout.StruckOut(paper, first, second, top, ones - places, left);
+        if (sum.IsDifference) PartLayouts.StruckOut(paper, first, second, top, ones - places, left);
         else paper.Marks("carries", "carry", WorkFields.Carries, first, ones - places, left);
         for (var line = 0; line < sum.Numbers.Count; line++)
         {

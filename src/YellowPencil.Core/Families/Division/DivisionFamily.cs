@@ -1,7 +1,5 @@
 using System.Numerics;
 using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.Multiplication;
-using YellowPencil.Core.Families.Subtraction;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Models;
 using YellowPencil.Core.Notation;
@@ -42,15 +40,12 @@ public sealed class DivisionFamily() : TaughtFamily("division", "long division")
     /// <summary>Products and differences inside a division are only told where they go another way.</summary>
     public override IReadOnlyCollection<Decision> PassedOver { get; } = [.. SubtractionDecisions.InColumns, .. MultiplicationDecisions.InRows];
 
-    /// <summary>What every method that divides uses, and where in it.</summary>
-    internal static readonly IReadOnlyList<Part> InnerParts =
+    /// <inheritdoc/>
+    public override IReadOnlyList<Part> Parts { get; } =
     [
         new("subtraction", "in the subtractions inside the division"),
         new("multiplication", "in the products inside the division"),
     ];
-
-    /// <inheritdoc/>
-    public override IReadOnlyList<Part> Parts => InnerParts;
 
     /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => DivisionDecisions.All;
@@ -72,24 +67,24 @@ public sealed class DivisionFamily() : TaughtFamily("division", "long division")
         switch (run.Ask(DivisionDecisions.Way, context))
         {
             case DivisionWay.Multiply:
-                MultiplicationFamily.InRows(run, division.Dividend, division.Divisor);
+                WrittenProduct.InRows(run, division.Dividend, division.Divisor);
                 return;
             case DivisionWay.DigitsApart when context.DivisorLength == 2 && context.DividendLength > 1:
                 DigitsApart(run, division);
                 return;
             case DivisionWay.Subtract:
-                SubtractionFamily.InColumns(run, division.Dividend, division.Divisor);
+                WrittenDifference.InColumns(run, division.Dividend, division.Divisor);
                 return;
             default:
                 break;
         }
 
         var fromRight = context.DividendLength > 1 && run.Ask(DivisionDecisions.Direction, context) == DivisionDirection.FromRight;
-        var divisor = DivisorFor(run, context, (long)division.Divisor.Value);
+        var divisor = WrittenQuotient.DivisorFor(run, context, (long)division.Divisor.Value);
         var digits = run.Take(context.DividendLength);
         for (var i = 0; i < digits.Length; i++) digits[i] = division.Dividend.Digit(fromRight ? i : digits.Length - 1 - i);
         var asksDecimal = division.AnswerForm == QuotientForm.AsDecimal;
-        var work = new DivisionWork(run, digits, digits.Length, divisor, asksDecimal, asksDecimal ? MostAppended(division.RightAnswer) : 3, takesFirstTogether: !fromRight);
+        var work = new DivisionWork(run, digits, digits.Length, divisor, asksDecimal, asksDecimal ? WrittenQuotient.MostAppended(division.RightAnswer) : 3, takesFirstTogether: !fromRight);
         work.Work();
         if (fromRight) work.Quotient[..work.Written].Reverse();
         WriteAnswer(run, division, work);
@@ -117,28 +112,9 @@ public sealed class DivisionFamily() : TaughtFamily("division", "long division")
         return true;
     }
 
-    /// <summary>The divisor that is divided by.</summary>
-    internal static long DivisorFor(MethodRun run, DivisionContext context, long divisor)
-    {
-        if (context.DivisorLength < 2) return divisor;
-        var first = divisor;
-        while (first >= 10) first /= 10;
-        var chosen = run.Ask(DivisionDecisions.Divisor, context) switch
-        {
-            DivisorRead.FirstDigit => first,
-            DivisorRead.LastDigit => divisor % 10,
-            DivisorRead.NearestTen => (divisor + 5) / 10 * 10,
-            _ => divisor,
-        };
-        return chosen == 0 ? divisor : chosen;
-    }
-
-    /// <summary>How many zeros a division to an exact decimal may need, with some to spare for those who are led astray.</summary>
-    internal static int MostAppended(string rightAnswer) => rightAnswer.IndexOf('.') is >= 0 and var point ? rightAnswer.Length - point + 1 : 3;
-
     private static void WriteAnswer(MethodRun run, LongDivision division, DivisionWork work)
     {
-        var digits = QuotientDigits(run, work, out var places);
+        var digits = WrittenQuotient.QuotientDigits(run, work, out var places);
         var context = new RestContext(division.AnswerForm, work.Left, (long)division.Divisor.Value) { LastDigit = division.Dividend.Digit(0) };
         var left = work.Left;
         if (left is > 0 and < 1_000_000 && division.AnswerForm == QuotientForm.WithRemainder)
@@ -184,20 +160,5 @@ public sealed class DivisionFamily() : TaughtFamily("division", "long division")
             var common = reduced ? BigInteger.GreatestCommonDivisor(over, under) : BigInteger.One;
             return LongDivision.MixedAsWritten(BigInteger.TryParse(quotient, out var q) ? q : 0, over / common, under / common);
         }
-    }
-
-    /// <summary>The digits of the quotient, smallest place first; nothing written counts as 0.</summary>
-    /// <param name="run">The run.</param>
-    /// <param name="work">The division, done.</param>
-    /// <param name="places">How many of the digits stand after the point.</param>
-    internal static Span<int> QuotientDigits(MethodRun run, DivisionWork work, out int places)
-    {
-        var cells = work.Quotient[..work.Written];
-        var after = work.PointAt < 0 || work.PointAt > work.Written ? 0 : work.Written - work.PointAt;
-        cells.Reverse();
-        var digits = run.Take(7 * work.Written + 1, filledWith: 0);
-        places = Digits.Flatten(cells[..after], digits);
-        var count = places + Digits.Flatten(cells[after..], digits[places..]);
-        return digits[..Math.Max(1, count)];
     }
 }

@@ -5,7 +5,7 @@ using YellowPencil.Core.Parts.Divisions;
 namespace YellowPencil.Core.Families.Division;
 
 /// <summary><c>958 / 4</c></summary>
-internal sealed class DivisionGrammar() : CalculationGrammar(DivisionFamily.Instance)
+internal sealed class DivisionGrammar : CalculationGrammar
 {
     public override IReadOnlyList<string> Forms => ["remainder", "fraction", "decimal"];
 

@@ -1,7 +1,7 @@
 using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.Polynomials;
 using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Parts.SignRules;
+using YellowPencil.Core.Parts.Terms;
 using static YellowPencil.Core.Engine.Commonness;
 using At = YellowPencil.Core.Families.Equations.EquationDecisions;
 

@@ -6,7 +6,7 @@ using YellowPencil.Core.Pages;
 namespace YellowPencil.Core.Families.Equations;
 
 /// <summary><c>solve 5x - 3 = 2x + 12</c>, <c>solve x/3 + 2 = 5</c>, <c>solve 2(x - 4) = 3x</c></summary>
-internal sealed class EquationGrammar() : TaskGrammar(EquationFamily.Instance)
+internal sealed class EquationGrammar : TaskGrammar
 {
     public override string Word => "solve";
 

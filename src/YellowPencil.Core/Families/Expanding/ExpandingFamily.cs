@@ -1,7 +1,6 @@
 using System.Numerics;
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families.Equations;
-using YellowPencil.Core.Families.Polynomials;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;

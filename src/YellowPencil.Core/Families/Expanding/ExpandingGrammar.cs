@@ -4,7 +4,7 @@ using YellowPencil.Core.Pages;
 namespace YellowPencil.Core.Families.Expanding;
 
 /// <summary><c>expand 3x(2x - 7)</c>, <c>expand (y - 6)(y + 9)</c>, <c>expand (x + 5)^2</c></summary>
-internal sealed class ExpandingGrammar() : TaskGrammar(ExpandingFamily.Instance)
+internal sealed class ExpandingGrammar : TaskGrammar
 {
     public override string Word => "expand";
 

@@ -5,7 +5,7 @@ using YellowPencil.Core.Pages;
 namespace YellowPencil.Core.Families.Factoring;
 
 /// <summary><c>factor 6x^2 + x - 12</c></summary>
-internal sealed class FactoringGrammar() : TaskGrammar(FactoringFamily.Instance)
+internal sealed class FactoringGrammar : TaskGrammar
 {
     public override string Word => "factor";
 

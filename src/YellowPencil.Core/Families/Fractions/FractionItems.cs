@@ -13,25 +13,11 @@ internal sealed class FractionItems(int seed)
     {
         while (true)
         {
-            var (one, other) = Pair(random, Bottoms, 60);
+            var (one, other) = TwoFractions.Pair(random, Bottoms, 60);
             var (first, second) = (Fraction(one), Fraction(other));
             var isDifference = random.Next(2) == 0;
             if (isDifference && first.Top * second.Bottom <= second.Top * first.Bottom) continue;
             return new FractionTask(FractionFamily.Instance, isDifference, first, second);
-        }
-    }
-
-    /// <summary>Two denominators whose least common one is not too large.</summary>
-    internal static (int One, int Other) Pair(Random random, int[] bottoms, int most)
-    {
-        var like = random.Next(3) == 0;
-        while (true)
-        {
-            var one = bottoms[random.Next(1, bottoms.Length)];
-            var other = like ? one : bottoms[random.Next(bottoms.Length)];
-            if (like != (one == other)) continue;
-            var common = (int)System.Numerics.BigInteger.GreatestCommonDivisor(one, other);
-            if (like ? one > 2 : one / common * other <= most) return (one, other);
         }
     }
 

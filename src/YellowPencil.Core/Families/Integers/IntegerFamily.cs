@@ -39,9 +39,6 @@ public sealed class IntegerFamily() : TaughtFamily("integers", "numbers with sig
     /// <inheritdoc/>
     public override string Check => "Show it on the number line: the way must end at the answer.";
 
-    /// <summary>Numbers up to here are added in the head, and taken from numbers below twice as much; larger ones digit by digit.</summary>
-    private const int LargestInHead = 10;
-
     /// <inheritdoc/>
     public override IReadOnlyList<Part> Parts { get; } =
     [
@@ -72,7 +69,7 @@ public sealed class IntegerFamily() : TaughtFamily("integers", "numbers with sig
     public override void Walk(ItemTask task, MethodRun run)
     {
         var pair = (SignedPair)task;
-        var context = ContextOf(pair);
+        var context = SignedSum.ContextOf(pair.First, pair.Operation, pair.Second);
         var way = run.Ask(IntegerDecisions.Way, context);
         if (pair.Operation is PairOperation.Plus or PairOperation.Minus && way is SignedWay.AsSet)
         {
@@ -100,58 +97,14 @@ public sealed class IntegerFamily() : TaughtFamily("integers", "numbers with sig
         var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
         var digits = way switch
         {
-            SignedWay.SizesAdded => WholeNumbers.Plus(run, first, second, LargestInHead),
-            SignedWay.SizesApart => WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), LargestInHead),
+            SignedWay.SizesAdded => WholeNumbers.Plus(run, first, second, SignedSum.LargestInHead),
+            SignedWay.SizesApart => WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), SignedSum.LargestInHead),
             _ => divides ? WholeNumbers.Quotient(run, first, second) : WholeNumbers.Times(run, first, second),
         };
         if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
         run.Page.AppendDecimal(digits, 0, isNegative);
     }
 
-    private static SignedContext ContextOf(SignedPair pair) => new()
-    {
-        FirstSize = (int)BigInteger.Min(BigInteger.Abs(pair.First), 9_999),
-        SecondSize = (int)BigInteger.Min(BigInteger.Abs(pair.Second), 9_999),
-        Operation = pair.Operation,
-        FirstIsNegative = pair.First.Sign < 0,
-        SecondIsNegative = pair.Second.Sign < 0,
-        FirstIsLarger = BigInteger.Abs(pair.First) > BigInteger.Abs(pair.Second),
-    };
-
-    private static void Sum(MethodRun run, SignedPair pair, SignedContext context) => run.Page.AppendDecimal(Sum(run, pair, context, out var isNegative), 0, isNegative);
-
-    /// <summary>The digits of a sum of two numbers with signs, for other methods that come to one.</summary>
-    internal static Span<int> Sum(MethodRun run, BigInteger first, BigInteger second, out bool isNegative)
-    {
-        var pair = SignedPair.Of(first, PairOperation.Plus, second);
-        return Sum(run, pair, ContextOf(pair), out isNegative);
-    }
-
-    private static Span<int> Sum(MethodRun run, SignedPair pair, SignedContext context, out bool isNegative)
-    {
-        var firstIsNegative = context.FirstIsNegative && run.Ask(IntegerDecisions.First, context) == FirstSign.Kept;
-        var takesAway = context.IsMinus;
-        if (context.SecondIsNegative)
-        {
-            if (run.Ask(IntegerDecisions.Meeting, context) == MeetingSigns.Joined) takesAway = !takesAway;
-        }
-
-        if (run.Page.KeepsMarks)
-            run.Page.Pass($"{(firstIsNegative ? "-" : "")}{BigInteger.Abs(pair.First)} {(takesAway ? "-" : "+")} {BigInteger.Abs(pair.Second)}", isWritten: context.SecondIsNegative);
-
-        context = context with { FirstCountsNegative = firstIsNegative, SecondCountsNegative = takesAway, HaveSameSign = firstIsNegative == takesAway };
-        var adds = run.Do(IntegerDecisions.Sizes, context);
-        isNegative = run.Do(IntegerDecisions.OfSum, context with { ComesToNothing = !adds && BigInteger.Abs(pair.First) == BigInteger.Abs(pair.Second) });
-        var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
-        var digits = adds ? WholeNumbers.Plus(run, first, second, LargestInHead) : WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), LargestInHead);
-        if (first > 999 || second > 999) return digits;
-        if (!run.IsOpen(IntegerDecisions.Size))
-        {
-            run.PassOver();
-            return digits;
-        }
-
-        var size = (int)BigInteger.Min(Digits.Value(digits), 99_999_999);
-        return run.Decide(IntegerDecisions.Size, context, size) is var decided && decided == size ? digits : WholeNumbers.DigitsOf(run, decided);
-    }
+    private static void Sum(MethodRun run, SignedPair pair, SignedContext context) =>
+        run.Page.AppendDecimal(SignedSum.Of(run, pair.First, pair.Second, context, out var isNegative), 0, isNegative);
 }

@@ -4,7 +4,7 @@ using YellowPencil.Core.Pages;
 namespace YellowPencil.Core.Families.Integers;
 
 /// <summary><c>-7 - -4</c>, <c>-6 * 9</c>, <c>-24 / 6</c>: one operation on two whole numbers, at least one of them with a minus sign.</summary>
-internal sealed class IntegerGrammar() : CalculationGrammar(IntegerFamily.Instance)
+internal sealed class IntegerGrammar : CalculationGrammar
 {
     public override bool Claims(Calculation calculation) => calculation is { HasSigns: true, HasPoint: false };
 

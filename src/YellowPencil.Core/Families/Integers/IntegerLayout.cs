@@ -1,4 +1,3 @@
-using YellowPencil.Core.Families.DecimalProducts;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
@@ -19,7 +18,7 @@ internal sealed class IntegerLayout : FamilyLayout
         var row = paper.NextRow();
         paper.Print(text, row, room);
         paper.Answer(row, 0, room - 1, "-", fromLeft: true);
-        if (pair.Operation is PairOperation.Times or PairOperation.DividedBy) DecimalProductLayout.Noted(paper, isSigned: true, isCounted: false);
+        if (pair.Operation is PairOperation.Times or PairOperation.DividedBy) PartLayouts.Noted(paper, isSigned: true, isCounted: false);
         for (var line = 0; line < MostLines; line++)
             paper.Note($"lines-{line}", $"line {line + 1}", WorkFields.Lines, paper.NextRow(), 0, paper.Columns - 1, "-+*/()=", line);
         return paper;

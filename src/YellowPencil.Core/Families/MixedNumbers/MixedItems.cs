@@ -1,5 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Families.Fractions;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Parts.Fractions;
 
@@ -16,7 +15,7 @@ internal sealed class MixedItems(int seed)
         while (true)
         {
             var isDifference = random.Next(2) == 0;
-            var (one, other) = FractionItems.Pair(random, Bottoms, 60);
+            var (one, other) = TwoFractions.Pair(random, Bottoms, 60);
             var (first, second) = (Number(one), Number(other));
             switch (random.Next(8))
             {

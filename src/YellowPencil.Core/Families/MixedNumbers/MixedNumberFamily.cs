@@ -1,5 +1,4 @@
 using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.Fractions;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
@@ -44,7 +43,7 @@ public sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed n
     public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => FractionTask.TryRead(this, line) is { } read && !read.IsAsideOf((FractionTask)task) ? read.GoneOnFrom((FractionTask)task) : null;
 
     /// <inheritdoc/>
-    public override bool IsSameLine(string one, string other) => FractionFamily.SaysTheSame(this, one, other);
+    public override bool IsSameLine(string one, string other) => TwoFractions.SaysTheSame(this, one, other);
 
     /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
@@ -77,7 +76,7 @@ public sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed n
         var first = Improper(run, one, other, isFirst: true, isDifference);
         var second = Improper(run, other, one, isFirst: false, isDifference);
         if (run.Page.KeepsMarks) run.Page.Pass($"{first.Text} {(isDifference ? "-" : "+")} {second.Text}", isWritten: true);
-        work.Finish(FractionFamily.Result(work, run, first, second, isDifference, hasWholes: true, wereChanged), isDifference, isNegative, hasWholes: true);
+        work.Finish(TwoFractions.Result(work, run, first, second, isDifference, hasWholes: true, wereChanged), isDifference, isNegative, hasWholes: true);
     }
 
     private static Fraction Improper(MethodRun run, MixedNumber number, MixedNumber other, bool isFirst, bool isDifference)

@@ -1,12 +1,10 @@
 using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.Addition;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Models;
-using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
-using YellowPencil.Core.Parts.Columns;
 using YellowPencil.Core.Parts.Products;
+using YellowPencil.Core.Parts.Sums;
 
 namespace YellowPencil.Core.Families.Multiplication;
 
@@ -56,21 +54,10 @@ public sealed class MultiplicationFamily() : TaughtFamily("multiplication", "mul
 
         if (run.Ask(MultiplicationDecisions.Way, new FactorsContext(Math.Max(product.First.Length, product.Second.Length), Math.Min(product.First.Length, product.Second.Length))) == ProductWay.Add)
         {
-            AdditionFamily.InColumns(run, [product.First, product.Second]);
+            WrittenSum.InColumns(run, [product.First, product.Second]);
             return;
         }
 
-        InRows(run, product.First, product.Second);
-    }
-
-    /// <summary>The rows of a product, for other methods that come to one.</summary>
-    internal static void InRows(MethodRun run, WholeNumber first, WholeNumber second) =>
-        run.Page.AppendCells(ProductWork.Multiply(run, DigitsOf(run, first), DigitsOf(run, second)));
-
-    private static Span<int> DigitsOf(MethodRun run, WholeNumber number)
-    {
-        var digits = run.Take(number.Length);
-        for (var place = 0; place < digits.Length; place++) digits[place] = number.Digit(place);
-        return digits;
+        WrittenProduct.InRows(run, product.First, product.Second);
     }
 }

@@ -4,7 +4,7 @@ using YellowPencil.Core.Pages;
 namespace YellowPencil.Core.Families.Multiplication;
 
 /// <summary><c>47 * 36</c></summary>
-internal sealed class ProductGrammar() : CalculationGrammar(MultiplicationFamily.Instance)
+internal sealed class ProductGrammar : CalculationGrammar
 {
     public override bool Claims(Calculation calculation) => calculation is { IsPlain: true, Sign: '*' };
 

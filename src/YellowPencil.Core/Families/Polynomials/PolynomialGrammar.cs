@@ -4,7 +4,7 @@ using YellowPencil.Core.Pages;
 namespace YellowPencil.Core.Families.Polynomials;
 
 /// <summary><c>simplify (4x^2 - 3x) - (x^2 - 5)</c></summary>
-internal sealed class PolynomialGrammar() : TaskGrammar(PolynomialFamily.Instance)
+internal sealed class PolynomialGrammar : TaskGrammar
 {
     public override string Word => "simplify";
 

@@ -4,7 +4,7 @@ using YellowPencil.Core.Pages;
 namespace YellowPencil.Core.Families.Roots;
 
 /// <summary><c>sqrt(31)</c>, <c>sqrt(31.6)</c></summary>
-internal sealed class RootGrammar() : TaskGrammar(RootFamily.Instance)
+internal sealed class RootGrammar : TaskGrammar
 {
     public override string Word => "sqrt";
 

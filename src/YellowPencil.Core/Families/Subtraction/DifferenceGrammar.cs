@@ -4,7 +4,7 @@ using YellowPencil.Core.Pages;
 namespace YellowPencil.Core.Families.Subtraction;
 
 /// <summary><c>604 - 278</c></summary>
-internal sealed class DifferenceGrammar() : CalculationGrammar(SubtractionFamily.Instance)
+internal sealed class DifferenceGrammar : CalculationGrammar
 {
     public override bool Claims(Calculation calculation) => calculation is { IsPlain: true, Sign: '-' };
 

@@ -13,7 +13,7 @@ internal sealed class SubtractionLayout : FamilyLayout
         var paper = new Paper();
         var (second, first, top) = (paper.NextRow(), paper.NextRow(), paper.NextRow());
         paper.Print(difference.Top.Text, top, 0);
-        StruckOut(paper, first, second, top, 0, difference.Top.Length - 1);
+        PartLayouts.StruckOut(paper, first, second, top, 0, difference.Top.Length - 1);
         var below = paper.NextRow();
         var bottom = paper.NextRow();
         paper.Marks("below-0", "new value of the lower number", WorkFields.RewrittenBelow, below, 0, difference.Bottom.Length - 1, strikes: bottom, isRare: true);
@@ -23,12 +23,5 @@ internal sealed class SubtractionLayout : FamilyLayout
         paper.Line(answer, 0, digits);
         paper.Answer(answer, 0, digits);
         return paper;
-    }
-
-    /// <summary>Two levels of new values over the digits of a number, each striking out what stands below it.</summary>
-    internal static void StruckOut(Paper paper, int first, int second, int top, int right, int left)
-    {
-        paper.Marks("above-0", "new value", WorkFields.Rewritten, first, right, left, level: 0, strikes: top);
-        paper.Marks("above-1", "second new value", WorkFields.Rewritten, second, right, left, level: 1, strikes: first);
     }
 }

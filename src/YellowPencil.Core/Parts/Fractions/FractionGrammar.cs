@@ -5,7 +5,7 @@ using YellowPencil.Core.Pages;
 namespace YellowPencil.Core.Parts.Fractions;
 
 /// <summary><c>3/8 + 1/6</c>, <c>7 1/4 - 2 5/6</c>, <c>9 - 3 2/7</c>: two fractions or mixed numbers; with a whole part anywhere they are mixed numbers.</summary>
-internal sealed partial class FractionGrammar(Family family, bool hasWholes) : TaskGrammar(family)
+internal sealed partial class FractionGrammar(Family family, bool hasWholes) : TaskGrammar
 {
     public override bool ClaimsText(string text) => Slash().IsMatch(text) && MixedNumberIn().IsMatch(text) == hasWholes;
 
@@ -22,7 +22,7 @@ internal sealed partial class FractionGrammar(Family family, bool hasWholes) : T
         if (Number(text, ref at, out var second) is { } other) return other;
         SkipSpaces(text, ref at);
         if (at < text.Length) return Failed(text[at] is '+' or '-' ? "one operation an item: two fractions" : $"'{text[at]}' does not belong in a task", at);
-        return Parsed<ItemTask>.Of(new FractionTask(Family, sign == '-', first, second));
+        return Parsed<ItemTask>.Of(new FractionTask(family, sign == '-', first, second));
     }
 
     private static Parsed<ItemTask>? Number(string text, ref int at, out MixedNumber number)

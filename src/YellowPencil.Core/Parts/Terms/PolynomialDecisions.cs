@@ -1,6 +1,5 @@
 using System.Numerics;
 using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.Polynomials;
 using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;

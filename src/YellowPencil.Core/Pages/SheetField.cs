@@ -2,7 +2,7 @@ using System.Text.Json;
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Notation;
 
-namespace YellowPencil.Core.Format;
+namespace YellowPencil.Core.Pages;
 
 /// <summary>One field of a sheet with its path, so that every message can say which field it is about.</summary>
 internal readonly struct SheetField(JsonElement? element, string path)

@@ -1,0 +1,65 @@
+using YellowPencil.Core.Pages;
+
+namespace YellowPencil.Core.Layouts;
+
+/// <summary>What families lay out alike: the rows of a product, what is struck out, what is noted beside the work.</summary>
+internal static class PartLayouts
+{
+    /// <summary>The zeros with which the rows of the digits of a multiplier begin; a digit 0 has no row.</summary>
+    public static IReadOnlyList<int> PlaceholdersOf(string multiplier) =>
+        [.. multiplier.Where(char.IsAsciiDigit).Reverse().Index().Where(d => d.Item != '0').Select(d => d.Index)];
+
+    /// <summary>Lays out a product by the digits of its numbers.</summary>
+    public static void Product(Paper paper, string first, int firstLength, string second, int secondLength, string signs)
+    {
+        var most = firstLength + secondLength;
+        if (secondLength == 1)
+        {
+            paper.Marks("carries", "carry", WorkFields.Carries, paper.NextRow(), 0, firstLength);
+        }
+        else
+        {
+            for (var line = secondLength - 1; line >= 0; line--)
+                paper.Marks($"row-carries-{line}", $"carry of row {line + 1}", WorkFields.Rows.Carry, paper.NextRow(), 0, firstLength, line);
+        }
+
+        paper.Print(first, paper.NextRow(), 0);
+        var row = paper.NextRow();
+        paper.Print(second, row, 0);
+        paper.Print("×", row, Math.Max(firstLength, secondLength));
+        var ruled = 0;
+        if (secondLength > 1)
+        {
+            ruled = paper.NextRow();
+            paper.Marks("carries", "carry of the row sum", WorkFields.Carries, ruled, 0, most);
+            for (var line = 0; line < secondLength; line++) paper.Text($"rows-{line}", $"row {line + 1}", WorkFields.Rows, paper.NextRow(), 0, most, line);
+        }
+
+        var answer = paper.NextRow();
+        if (secondLength > 1) paper.Line(ruled, 0, most, until: answer - 1);
+        paper.Line(answer, 0, most);
+        paper.Answer(answer, 0, most, signs);
+    }
+
+    /// <summary>Two levels of new values over the digits of a number, each striking out what stands below it.</summary>
+    public static void StruckOut(Paper paper, int first, int second, int top, int right, int left)
+    {
+        paper.Marks("above-0", "new value", WorkFields.Rewritten, first, right, left, level: 0, strikes: top);
+        paper.Marks("above-1", "second new value", WorkFields.Rewritten, second, right, left, level: 1, strikes: first);
+    }
+
+    /// <summary>Rows for what is noted beside the work.</summary>
+    public static void Noted(Paper paper, bool isSigned, bool isCounted)
+    {
+        if (isCounted) Note(paper, "places", "count of places", WorkFields.Places, "");
+        if (isSigned) Note(paper, "sign", "sign", WorkFields.Sign, "-+");
+    }
+
+    private static void Note(Paper paper, string word, string name, MarkKind kind, string signs)
+    {
+        var row = paper.NextRow();
+        paper.Columns = Math.Max(paper.Columns, 4);
+        paper.PrintWord(word, row, paper.Columns - 1);
+        paper.Note(word, name, kind, row, 0, 1, signs);
+    }
+}
