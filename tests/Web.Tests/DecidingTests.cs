@@ -194,9 +194,16 @@ public sealed class DecidingTests(PencilApp app) : PageTests(app), IClassFixture
 
         // Renamed, the rule has its new name in the file and the old one on the paper that is in the folder.
         await visitor.GetAsync($"/pages/{page}/reading");
-        await visitor.PostAsync($"/pages/{page}/reading?handler=Name", ("rules", Turns), ("text", "the flipper"));
-        (await visitor.GetAsync(plan)).QuerySelector("article")!.TextContent.ShouldBe(made);
-        (await visitor.GetAsync($"/students/{code}")).QuerySelector("tbody")!.TextContent.ShouldContain("the flipper");
+        try
+        {
+            await visitor.PostAsync($"/pages/{page}/reading?handler=Name", ("rules", Turns), ("text", "the flipper"));
+            (await visitor.GetAsync(plan)).QuerySelector("article")!.TextContent.ShouldBe(made);
+            (await visitor.GetAsync($"/students/{code}")).QuerySelector("tbody")!.TextContent.ShouldContain("the flipper");
+        }
+        finally
+        {
+            await App.SqlAsync("delete from rule_names");
+        }
     }
 
     [Fact]

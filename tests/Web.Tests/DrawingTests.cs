@@ -7,7 +7,6 @@ using Shouldly;
 using Xunit;
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
-using YellowPencil.Core.Families.Subtraction;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
@@ -40,7 +39,7 @@ public class DrawingTests
     [Fact]
     public void A_blank_item_has_its_digits_in_print_and_a_rule()
     {
-        var svg = Svg(PagePicture.Blank(ColumnDifference.Of(604, 78)));
+        var svg = Svg(PagePicture.Blank(TaskText.TryParse("604 - 78").Value!));
         Texts(svg, "print").ShouldBe(["6", "0", "4", "7", "8", "−"]);
         svg.QuerySelectorAll("line.rule").Length.ShouldBe(1);
         svg.QuerySelectorAll("text.hand").ShouldBeEmpty();

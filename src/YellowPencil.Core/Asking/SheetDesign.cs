@@ -1,10 +1,8 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Families.Addition;
 using YellowPencil.Core.Families.Division;
 using YellowPencil.Core.Families.Multiplication;
 using YellowPencil.Core.Families.Subtraction;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Asking;
 

@@ -1,9 +1,5 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Families.DecimalDivision;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Asking;
 

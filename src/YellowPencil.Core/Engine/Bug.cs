@@ -1,5 +1,4 @@
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Engine;
 

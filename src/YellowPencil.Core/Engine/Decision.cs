@@ -1,6 +1,4 @@
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Engine;
 
@@ -119,10 +117,8 @@ public abstract class Decision<TContext> : Decision
 
     private LearntKinds<TContext>? allKinds;
 
-    /// <inheritdoc/>
     internal override int CountOf(RuleLength length) => AllKinds.Of(length).Length * Doings.Count;
 
-    /// <inheritdoc/>
     internal override void Accept(IDecisionVisitor visitor) => visitor.Visit(this);
 
     // A word of the classroom's, such as {renames}, takes its capital inside the braces.
@@ -176,7 +172,6 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
     /// <summary>What <see cref="Choice{TContext}.Needs"/> says, where one rule holds for every choice.</summary>
     public Func<TContext, TName, bool>? Needs { get; init; }
 
-    /// <inheritdoc/>
     internal override IReadOnlyList<(int Made, double Weight)> SlipsIn(in TContext context)
     {
         var slips = new List<(int, double)>();
@@ -188,12 +183,10 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
     /// <inheritdoc/>
     public override int ChoiceCount => table.Length;
 
-    /// <inheritdoc/>
     internal override IReadOnlyList<Doing<TContext>> Doings => doings ??= [.. Enumerable.Range(0, table.Length).Select(number => new Doing<TContext>(Entry(number).Id, Entry(number).Does, Making(number)))];
 
     private IReadOnlyList<Doing<TContext>>? doings;
 
-    /// <inheritdoc/>
     internal override string Tell(in TContext context, int made)
     {
         if (Entry(made).Says is { } says) return says(context);
@@ -241,7 +234,6 @@ public sealed class Decision<TContext, TName, TResult>(string id, string questio
     /// <summary>What a choice gives in a context in which it was made.</summary>
     internal TResult Result(TName made, in TContext context, School school) => Gives(ChoiceName<TName>.Number(made)).Gives!(context) ?? this[Taught(context, school)].Gives!(context)!.Value;
 
-    /// <inheritdoc/>
     internal override Making<TContext> Making(int number)
     {
         var (gives, needs) = (Gives(number).Gives, Gives(number).Needs);

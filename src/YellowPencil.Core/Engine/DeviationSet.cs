@@ -1,5 +1,3 @@
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Engine;
 
 /// <summary>

@@ -1,5 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Families.Factoring;
 namespace YellowPencil.Core.Engine;
 
 /// <summary>A kind of context that a student could tell apart from others.</summary>

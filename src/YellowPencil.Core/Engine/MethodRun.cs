@@ -1,5 +1,4 @@
 using System.Runtime.CompilerServices;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Engine;
 

@@ -1,6 +1,3 @@
-using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Engine;
 
 /// <summary>Why a step went as it did.</summary>

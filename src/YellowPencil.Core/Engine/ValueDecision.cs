@@ -17,7 +17,6 @@ public sealed class ValueDecision<TContext>(string id, string question) : Decisi
     /// <inheritdoc/>
     public override int ChoiceCount => 0;
 
-    /// <inheritdoc/>
     internal override IReadOnlyList<Doing<TContext>> Doings => doings ??= [.. Expressions.Of(Numbers).Select(e => e with { Text = Does(e.Text), Length = RuleLength.Expression })];
 
     private IReadOnlyList<Doing<TContext>>? doings;
@@ -25,13 +24,10 @@ public sealed class ValueDecision<TContext>(string id, string question) : Decisi
     /// <summary>Of the many, only those that hold in every context.</summary>
     public override IEnumerable<UnlistedDeviation> AllDeviations() => Doings.Select(doing => Unlisted(Kinds[0], doing));
 
-    /// <inheritdoc/>
     internal override int CountOf(RuleLength length) => length == RuleLength.Expression ? Kinds.Count * Doings.Count : 0;
 
-    /// <inheritdoc/>
     internal override IReadOnlyList<(int Made, double Weight)> SlipsIn(in TContext context) => [];
 
-    /// <inheritdoc/>
     internal override string Tell(in TContext context, int made) => Capitalised(Does(made.ToString())) + ".";
 }
 

@@ -1,5 +1,3 @@
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Engine;
 
 /// <summary>The page that a run leaves: the marks in the order of writing, and the answer.</summary>

@@ -1,8 +1,6 @@
 using System.Collections.Concurrent;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families.Addition;
 using YellowPencil.Core.Families.Subtraction;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families;
 

@@ -1,6 +1,4 @@
 using System.Collections.Concurrent;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Beside;
 

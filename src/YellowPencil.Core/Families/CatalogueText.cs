@@ -1,5 +1,4 @@
 using System.Text;
-using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Core.Families;
 

@@ -15,7 +15,6 @@ using YellowPencil.Core.Families.Multiplication;
 using YellowPencil.Core.Families.Polynomials;
 using YellowPencil.Core.Families.Roots;
 using YellowPencil.Core.Families.Subtraction;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Families;

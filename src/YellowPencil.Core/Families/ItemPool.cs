@@ -1,4 +1,3 @@
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Families;

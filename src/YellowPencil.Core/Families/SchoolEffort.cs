@@ -1,6 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Families;
 
 /// <summary>What one school takes to work an item, so that schools can be laid side by side.</summary>

@@ -1,6 +1,5 @@
 using System.Text.RegularExpressions;
 using YellowPencil.Core.Families.Subtraction;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Format;
 

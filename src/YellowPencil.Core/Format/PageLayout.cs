@@ -1,7 +1,5 @@
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Format;

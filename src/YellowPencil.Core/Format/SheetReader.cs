@@ -1,7 +1,6 @@
 using System.Globalization;
 using System.Text;
 using System.Text.Json;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Format;
 

@@ -1,7 +1,6 @@
 using System.Text;
 using System.Text.Encodings.Web;
 using System.Text.Json;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Format;
 

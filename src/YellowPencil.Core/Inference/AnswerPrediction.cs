@@ -1,6 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Inference;
 
 /// <summary>What a student would answer to a task, over everything that is not known about the student.</summary>

@@ -1,6 +1,4 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Copying;
 
@@ -58,10 +56,8 @@ internal sealed class DecisionTree<TContext>(Decision<TContext> point, Func<Deci
     /// <summary>Whether the point comes up on the student's own way.</summary>
     public bool ComesUp => nodeCount > 0;
 
-    /// <inheritdoc/>
     public override Decider? At(int ordinal) => ordinal == point.Ordinal ? this : null;
 
-    /// <inheritdoc/>
     public override void Begin()
     {
         lastTurn = -1;
@@ -76,7 +72,6 @@ internal sealed class DecisionTree<TContext>(Decision<TContext> point, Func<Deci
         if (target == Open) target = ~Add(ref ends, ref endCount, end);
     }
 
-    /// <inheritdoc/>
     public RuleWay Follow(Deviation deviation, ulong declined = 0)
     {
         var given = (ContextDeviation<TContext>)deviation;
@@ -104,7 +99,6 @@ internal sealed class DecisionTree<TContext>(Decision<TContext> point, Func<Deci
         return null;
     }
 
-    /// <inheritdoc/>
     public override int Decide(in TContext context, int taught, int made)
     {
         ref var position = ref TargetOf(lastTurn);

@@ -1,9 +1,7 @@
 using System.Reflection;
 using System.Security.Cryptography;
 using System.Text;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Inference;
 

@@ -1,5 +1,3 @@
-using YellowPencil.Core.Engine;
-
 namespace YellowPencil.Core.Inference;
 
 /// <summary>

@@ -1,5 +1,3 @@
-using YellowPencil.Core.Engine;
-
 namespace YellowPencil.Core.Inference;
 
 /// <summary>One way in which the chances of an item can be followed or not.</summary>

@@ -1,8 +1,5 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Columns;
 

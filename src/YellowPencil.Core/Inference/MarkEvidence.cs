@@ -1,6 +1,3 @@
-using YellowPencil.Core.Pages;
-using YellowPencil.Core.Parts;
-
 namespace YellowPencil.Core.Inference;
 
 /// <summary>How the marks beside one item agree with those of a way through it: a match for each part of a field that people note by itself.</summary>

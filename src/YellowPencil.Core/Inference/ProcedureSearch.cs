@@ -1,6 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Inference;
 
 /// <summary>Finds how a student with given rules came to what stands under one item.</summary>

@@ -1,7 +1,4 @@
 using System.Text.Json.Serialization;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Inference;
 
@@ -80,7 +77,7 @@ public sealed record ItemReading(WorkedItem Item, Verdict Verdict, Cause? Cause,
 
 /// <summary>The student's procedure on one item, as far as it was found, for drawing beside the taught method.</summary>
 /// <param name="Hypothesis">The rules followed.</param>
-/// <param name="Declined">The chances not followed, as in <see cref="MethodRun.Begin"/>.</param>
+/// <param name="Declined">The chances not followed, as in <c>MethodRun.Begin</c>.</param>
 /// <param name="Slip">The slip made, if one explains the item.</param>
 /// <param name="IsExplained">Whether the procedure gives what the student wrote; where it does not, nothing is known of how it was written.</param>
 public sealed record ItemReplay(Hypothesis Hypothesis, ulong Declined, Slip? Slip, bool IsExplained);

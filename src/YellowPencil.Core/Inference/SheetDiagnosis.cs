@@ -1,6 +1,4 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Inference;

@@ -1,4 +1,3 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Parts;
 

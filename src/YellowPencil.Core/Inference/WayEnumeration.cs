@@ -1,7 +1,5 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Inference;
 

@@ -1,6 +1,3 @@
-using YellowPencil.Core.Parts.Columns;
-using YellowPencil.Core.Parts.Fractions;
-
 namespace YellowPencil.Core.Knowledge;
 
 /// <summary>The ideas behind the methods, as far as bugs can show that one is missing.</summary>

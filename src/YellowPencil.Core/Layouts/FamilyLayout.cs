@@ -1,5 +1,3 @@
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Layouts;
 
 /// <summary>How the items of a family stand on squared paper. A new family is one more of these.</summary>

@@ -1,7 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Layouts;
 
 /// <summary>An item being laid out: rows are added from the top, and prints, lines and strips into them.</summary>

@@ -1,5 +1,3 @@
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Layouts;
 
 /// <summary>What families lay out alike: the rows of a product, what is struck out, what is noted beside the work.</summary>

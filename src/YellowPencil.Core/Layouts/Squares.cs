@@ -1,5 +1,3 @@
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Layouts;
 
 /// <summary>What stands in the squares of an item, by strip and column.</summary>

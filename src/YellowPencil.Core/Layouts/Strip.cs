@@ -1,7 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Layouts;
 
 /// <summary>What the squares of a strip hold together.</summary>

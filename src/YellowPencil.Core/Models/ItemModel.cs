@@ -1,4 +1,3 @@
-
 namespace YellowPencil.Core.Models;
 
 /// <summary>

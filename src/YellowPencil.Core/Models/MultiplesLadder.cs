@@ -1,7 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Models;
 

@@ -1,6 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Core.Models;
 

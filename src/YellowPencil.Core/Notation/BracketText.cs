@@ -1,5 +1,3 @@
-using System.Numerics;
-
 namespace YellowPencil.Core.Notation;
 
 /// <summary>Products of brackets with something before them, as they are written.</summary>

@@ -1,7 +1,6 @@
 using System.Globalization;
 using System.Numerics;
 using System.Text.RegularExpressions;
-using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Notation;
 

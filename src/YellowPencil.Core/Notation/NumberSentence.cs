@@ -1,6 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Families.Factoring;
-using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Notation;
 

@@ -45,17 +45,24 @@ public readonly record struct Rational
     /// <summary>The larger without signs.</summary>
     public static Rational Abs(Rational number) => number.Sign < 0 ? -number : number;
 
+    /// <summary>The sum.</summary>
     public static Rational operator +(Rational a, Rational b) => new(a.Top * b.Bottom + b.Top * a.Bottom, a.Bottom * b.Bottom);
 
+    /// <summary>The difference.</summary>
     public static Rational operator -(Rational a, Rational b) => a + -b;
 
+    /// <summary>The opposite.</summary>
     public static Rational operator -(Rational a) => new(-a.Top, a.Bottom);
 
+    /// <summary>The product.</summary>
     public static Rational operator *(Rational a, Rational b) => new(a.Top * b.Top, a.Bottom * b.Bottom);
 
+    /// <summary>The quotient.</summary>
     public static Rational operator /(Rational a, Rational b) => new(a.Top * b.Bottom, a.Bottom * b.Top);
 
+    /// <summary>Whether the first is the smaller.</summary>
     public static bool operator <(Rational a, Rational b) => (a - b).Sign < 0;
 
+    /// <summary>Whether the first is the larger.</summary>
     public static bool operator >(Rational a, Rational b) => (a - b).Sign > 0;
 }

@@ -1,5 +1,3 @@
-using YellowPencil.Core.Layouts;
-
 namespace YellowPencil.Core.Notation;
 
 /// <summary>The signs of arithmetic in the spellings in which people type them.</summary>

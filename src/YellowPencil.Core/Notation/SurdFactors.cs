@@ -1,11 +1,20 @@
 using System.Numerics;
 using System.Text.RegularExpressions;
-using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Notation;
 
 /// <summary>The numbers over which a quadratic is factored.</summary>
-public enum FactorsOver { Integers, Reals, Complex }
+public enum FactorsOver
+{
+    /// <summary>The integers.</summary>
+    Integers,
+
+    /// <summary>The real numbers.</summary>
+    Reals,
+
+    /// <summary>The complex numbers.</summary>
+    Complex,
+}
 
 /// <summary>What stands in a bracket behind the letter: a number, and a number times the root of a whole number, or of one below zero.</summary>
 /// <param name="Plain">The number without a root.</param>

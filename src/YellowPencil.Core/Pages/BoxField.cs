@@ -1,6 +1,4 @@
 using System.Text.Json;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Pages;
 

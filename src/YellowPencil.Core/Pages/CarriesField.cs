@@ -1,5 +1,3 @@
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Pages;
 
 /// <summary>Carry marks of a sum, of a product by one digit, and of the row sum of a long multiplication.</summary>

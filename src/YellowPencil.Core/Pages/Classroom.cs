@@ -1,5 +1,4 @@
 using System.Text.RegularExpressions;
-using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Core.Pages;
 

@@ -1,5 +1,4 @@
 using System.Text.Json.Serialization;
-using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Core.Pages;
 

@@ -1,7 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Parts;
-
 namespace YellowPencil.Core.Pages;
 
 /// <summary>Where a mark stands on the page.</summary>

@@ -1,4 +1,3 @@
-
 namespace YellowPencil.Core.Pages;
 
 /// <summary>The count of decimal places noted beside a product.</summary>

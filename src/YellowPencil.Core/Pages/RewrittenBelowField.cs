@@ -1,5 +1,3 @@
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Pages;
 
 /// <summary>New values written over digits of the bottom number, which are struck out.</summary>

@@ -1,6 +1,4 @@
 using System.Text.Json;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Core.Pages;
 

@@ -1,4 +1,3 @@
-
 namespace YellowPencil.Core.Pages;
 
 /// <summary>The sign noted beside the work of a product or quotient.</summary>

@@ -1,5 +1,3 @@
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Pages;
 
 /// <summary>How the tasks of one family are written.</summary>

@@ -1,4 +1,3 @@
-
 namespace YellowPencil.Core.Pages;
 
 /// <summary>One sheet: what a student wrote, item by item.</summary>

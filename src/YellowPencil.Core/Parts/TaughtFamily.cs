@@ -1,7 +1,5 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Models;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Copying;
 
 namespace YellowPencil.Core.Parts;
@@ -84,7 +82,7 @@ public abstract class TaughtFamily(string name, string title) : Family(name, tit
 
     /// <summary>Walks through an item. The answer is left in the run.</summary>
     /// <param name="task">A task of this family.</param>
-    /// <param name="run">A run that was made ready with <see cref="MethodRun.Begin"/>.</param>
+    /// <param name="run">A run that was made ready with <c>MethodRun.Begin</c>.</param>
     public abstract void Walk(ItemTask task, MethodRun run);
 
     /// <summary>What a line of a working says one by one: of sums and products what stands on each side of an equals sign, of equations the whole line.</summary>

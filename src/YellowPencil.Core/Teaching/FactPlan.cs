@@ -1,8 +1,5 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Teaching;
 

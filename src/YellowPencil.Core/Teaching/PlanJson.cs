@@ -2,7 +2,6 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Format;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Teaching;
 

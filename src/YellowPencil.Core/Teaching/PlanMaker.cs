@@ -1,9 +1,6 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Telling;
 

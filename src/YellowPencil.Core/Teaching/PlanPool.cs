@@ -1,8 +1,6 @@
 using System.Collections.Concurrent;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Teaching;
 

@@ -1,5 +1,3 @@
-using YellowPencil.Core.Engine;
-
 namespace YellowPencil.Core.Teaching;
 
 /// <summary>A sentence of a plan that a specialist can say in another way.</summary>

@@ -1,7 +1,5 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
 using static YellowPencil.Core.Teaching.TeachingScript;
 
 namespace YellowPencil.Core.Teaching;

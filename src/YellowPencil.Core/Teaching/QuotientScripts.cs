@@ -1,6 +1,4 @@
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Notation;
 using static YellowPencil.Core.Teaching.TeachingScript;
 
 namespace YellowPencil.Core.Teaching;

@@ -1,8 +1,6 @@
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Teaching;
 
@@ -48,7 +46,7 @@ public sealed record RemediationPlan
     /// <summary>The classroom's word.</summary>
     public required ClassroomWord Word { get; init; }
 
-    /// <summary>What the classroom teaches where schools differ, as <see cref="Working.School.Key"/> spells it.</summary>
+    /// <summary>What the classroom teaches where schools differ, as <see cref="Pages.School.Key"/> spells it.</summary>
     public string School { get; init; } = "";
 
     /// <summary>The old rule, in a sentence.</summary>

@@ -1,7 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Telling;
 

@@ -1,7 +1,6 @@
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Telling;
 

@@ -1,6 +1,5 @@
 using System.Text;
 using YellowPencil.Core.Format;
-using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Core.Telling;
 

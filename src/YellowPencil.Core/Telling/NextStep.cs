@@ -1,7 +1,5 @@
 using YellowPencil.Core.Asking;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Telling;
 

@@ -1,6 +1,4 @@
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Columns;
 using YellowPencil.Core.Parts.Copying;
 

@@ -1,10 +1,7 @@
 using System.Text;
 using YellowPencil.Core.Asking;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Telling;

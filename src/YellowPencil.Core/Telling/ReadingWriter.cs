@@ -2,8 +2,6 @@ using System.Text.Json;
 using YellowPencil.Core.Asking;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Telling;
 

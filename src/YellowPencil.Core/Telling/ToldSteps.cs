@@ -1,7 +1,5 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
+using YellowPencil.Core.Parts.Products;
 
 namespace YellowPencil.Core.Telling;
 
@@ -30,6 +28,13 @@ public static class ToldSteps
         var first = told[at] with { Number = set > 0 ? told[set - 1].Number : -1, MarksBefore = told[set].MarksBefore };
         return [.. told[..set], first, .. told[set..at], .. told[(at + 1)..]];
     }
+
+    /// <summary>Whether a step is the one that some classrooms do first and others last: in sums of decimals, the point.</summary>
+    public static bool ComesEarly(Step step, Family family) => TaughtFamily.Of(family).ComesFirst is { } early && step.Decision == early.Decision;
+
+    /// <summary>Whether the room of a row that is not its own, at its end, is held as taught.</summary>
+    public static bool IsRowHeldAsTaught(IReadOnlyList<Step> steps, int line) =>
+        !steps.Any(s => s.Decision == MultiplicationDecisions.Placeholder && s.Line == line && s.Cause != StepCause.AsTaught);
 
     /// <summary>A step in a sentence, as the classroom says it.</summary>
     public static string TextOf(Step step, Classroom classroom) => (step.Fact is null ? step.MadeText : Signs.Printed(step.MadeText)).In(classroom);

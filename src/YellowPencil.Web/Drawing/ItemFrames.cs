@@ -5,7 +5,6 @@ using YellowPencil.Core.Models;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
-using YellowPencil.Core.Parts.DecimalColumns;
 using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Web.Drawing;
@@ -108,7 +107,8 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
         Method.Run(task, run, student, declined, slip);
         var columns = new List<List<ReplayFrame>> { new() { new("The item as it was set.", PagePicture.Blank(task, classroom.School), false, TaughtFamily.Of(task.Family).ModelAt(task, [], null)) } };
         var told = ToldSteps.InOrder(run.Steps, task.Family, classroom.School);
-        var pointFrom = run.Page.Answer.Contains('.') && told.Count > 0 && told[^1].Decision != DecimalSumDecisions.Point ? told.Index().FirstOrDefault(s => s.Item.Decision == DecimalSumDecisions.Point, (int.MaxValue, null!)).Index : int.MaxValue;
+        var early = run.Page.Answer.Contains('.') ? told.ToList().FindIndex(s => ToldSteps.ComesEarly(s, task.Family)) : -1;
+        var pointFrom = early >= 0 && early < told.Count - 1 ? early : int.MaxValue;
         for (var i = 0; i < told.Count; i++)
         {
             var step = told[i];

@@ -6,8 +6,6 @@ using YellowPencil.Core.Inference;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
-using YellowPencil.Core.Parts.DecimalColumns;
-using YellowPencil.Core.Parts.Products;
 using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Web.Drawing;
@@ -79,7 +77,7 @@ public sealed class PagePicture
         var layout = PageLayout.Of(task, school);
         var marks = told.Count <= open ? 0 : told[^open].MarksBefore;
         var picture = new PagePicture(task, layout, layout.Put(run.Page.Marks.Take(marks), _ => true)) { HasRoom = true };
-        if (run.Page.Answer.Contains('.') && told.SkipLast(open).Any(s => s.Decision == DecimalSumDecisions.Point)) picture.WithPoint();
+        if (run.Page.Answer.Contains('.') && told.SkipLast(open).Any(s => ToldSteps.ComesEarly(s, task.Family))) picture.WithPoint();
         picture.Show(Of(task, run, school: school));
         return picture;
     }
@@ -101,16 +99,13 @@ public sealed class PagePicture
         var layout = PageLayout.Of(task, school);
         var inFront = ZerosInFront(run);
         var marks = run.Page.Marks.Take(count ?? run.Page.Marks.Count);
-        var squares = layout.Put(marks.Where(m => m.Field != WorkFields.Cells || !inFront.Contains(m.At.Place!.Value)), line => IsHeldAsTaught(run, line));
+        var squares = layout.Put(marks.Where(m => m.Field != WorkFields.Cells || !inFront.Contains(m.At.Place!.Value)), line => ToldSteps.IsRowHeldAsTaught(run.Steps, line));
         var answer = run.Page.Answer.ToString();
         if (count is null && answer.Length > 0) layout.PutAnswer(squares, answer);
         var picture = new PagePicture(task, layout, squares);
         if (squares.In(layout.Answer.Id) is { Count: > 0 } cells) picture.written = $"written {string.Concat(cells.OrderByDescending(c => c.Key).Select(c => c.Value))}";
         return picture;
     }
-
-    private static bool IsHeldAsTaught(MethodRun run, int line) =>
-        !run.Steps.Any(s => s.Decision == MultiplicationDecisions.Placeholder && s.Line == line && s.Cause != StepCause.AsTaught);
 
     /// <summary>The point of the answer, where the classroom writes it before the digits.</summary>
     public PagePicture WithPoint()

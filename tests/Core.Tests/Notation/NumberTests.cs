@@ -105,10 +105,10 @@ public class NumberTests
         LongDivision.Of(958, 4).Canonical(written).ShouldBe(canonical);
 
     [Theory]
-    [InlineData(QuotientForm.WithRemainder, "3 r 1")]
-    [InlineData(QuotientForm.WithFraction, "3 1/4")]
-    [InlineData(QuotientForm.AsDecimal, "3.25")]
-    public void A_quotient_is_given_in_the_form_asked_for(QuotientForm form, string answer) => LongDivision.Of(13, 4, form).RightAnswer.ShouldBe(answer);
+    [InlineData(nameof(QuotientForm.WithRemainder), "3 r 1")]
+    [InlineData(nameof(QuotientForm.WithFraction), "3 1/4")]
+    [InlineData(nameof(QuotientForm.AsDecimal), "3.25")]
+    public void A_quotient_is_given_in_the_form_asked_for(string form, string answer) => LongDivision.Of(13, 4, Enum.Parse<QuotientForm>(form)).RightAnswer.ShouldBe(answer);
 
     [Theory]
     [InlineData("12 / 0")]

@@ -1,5 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Families.Counting;
@@ -7,7 +5,6 @@ namespace YellowPencil.Core.Families.Counting;
 /// <summary>Counting on by tens from any number.</summary>
 public sealed class CountingFamily() : TaughtFamily("counting", "counting on by tens")
 {
-    /// <summary>The family.</summary>
     public static readonly CountingFamily Instance = new();
 
     public override IReadOnlyList<Bug> Bugs => CountingBugs.All;

@@ -1,6 +1,3 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Families.Counting;
 
 /// <summary><c>count 47 on 4</c>: so many tens on from a number; the answer is the number at which that ends.</summary>

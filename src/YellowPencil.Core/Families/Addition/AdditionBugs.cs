@@ -1,5 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Inference;
 using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Parts.Sums;
 using static YellowPencil.Core.Engine.Commonness;

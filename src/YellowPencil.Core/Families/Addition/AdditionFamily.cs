@@ -1,8 +1,5 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Models;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Differences;
 using YellowPencil.Core.Parts.Sums;
@@ -10,42 +7,30 @@ using YellowPencil.Core.Parts.Sums;
 namespace YellowPencil.Core.Families.Addition;
 
 /// <summary>Column addition of whole numbers.</summary>
-public sealed class AdditionFamily() : TaughtFamily("addition", "column addition")
+internal sealed class AdditionFamily() : TaughtFamily("addition", "column addition")
 {
-    /// <summary>The family.</summary>
     public static readonly AdditionFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => AdditionBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar { get; } = new SumGrammar();
 
-    /// <inheritdoc/>
     internal override FamilyLayout Layout { get; } = new AdditionLayout();
 
-    /// <inheritdoc/>
     public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => PlaceValueMat.OfSum(task.Numbers, marks);
 
-    /// <inheritdoc/>
     public override string Check => "Take one of the numbers away from the sum: the others must be left.";
 
-    /// <inheritdoc/>
     public override DigitOrder DigitsCome => DigitOrder.SmallestFirst;
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => AdditionDecisions.All;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Operands, WorkFields.Order];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<string> Instead { get; } = ["subtraction"];
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new SumItems(seed).Next;
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var addends = ((ColumnSum)task).Addends;

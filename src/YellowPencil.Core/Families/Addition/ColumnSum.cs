@@ -1,11 +1,9 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.Addition;
 
 /// <summary>A sum of two to five whole numbers, to be worked in columns.</summary>
-public sealed class ColumnSum : ItemTask
+internal sealed class ColumnSum : ItemTask
 {
     /// <summary>The most addends that one sum has.</summary>
     public const int MaxAddends = 5;
@@ -23,22 +21,17 @@ public sealed class ColumnSum : ItemTask
     /// <summary>The addends, the top one first.</summary>
     public IReadOnlyList<WholeNumber> Addends { get; }
 
-    /// <inheritdoc/>
     public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [.. Addends.Select(DecimalNumber.Of)];
 
     private IReadOnlyList<DecimalNumber>? numbers;
 
-    /// <inheritdoc/>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
         numbers.Count is >= 2 and <= MaxAddends && WholeNumber.All(numbers) is { } wholes ? new ColumnSum(wholes) : null;
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => PairOperation.Plus;
 
-    /// <inheritdoc/>
     public override int Steps => Addends.Count * (Addends.Max(a => a.Length) + 1);
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>The sum of values that are not negative.</summary>
@@ -49,6 +42,5 @@ public sealed class ColumnSum : ItemTask
         return new ColumnSum(addends);
     }
 
-    /// <inheritdoc/>
     public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 }

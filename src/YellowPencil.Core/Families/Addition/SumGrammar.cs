@@ -1,6 +1,3 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Families.Addition;
 
 /// <summary><c>36 + 27 + 5</c></summary>

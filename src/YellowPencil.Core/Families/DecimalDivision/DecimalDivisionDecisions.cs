@@ -1,33 +1,29 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.Factoring;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Pages;
-using YellowPencil.Core.Parts.Columns;
 using YellowPencil.Core.Parts.Divisions;
 using YellowPencil.Core.Parts.SignRules;
 
 namespace YellowPencil.Core.Families.DecimalDivision;
 
 /// <summary>Which number is divided by which.</summary>
-public enum QuotientOrder { AsSet, LargerBySmaller, SecondByFirst }
+internal enum QuotientOrder { AsSet, LargerBySmaller, SecondByFirst }
 
 /// <summary>How the points are moved.</summary>
-public enum PointShift { BothAlike, DivisorOnly, EachToItsEnd, DividendTheOtherWay, DividendOneMore, DividendOneFewer, DividendByItsOwn, BothByDividend, NotAtAll, DividendTwice }
+internal enum PointShift { BothAlike, DivisorOnly, EachToItsEnd, DividendTheOtherWay, DividendOneMore, DividendOneFewer, DividendByItsOwn, BothByDividend, NotAtAll, DividendTwice }
 
 /// <summary>What is done where the dividend has fewer places than its point is moved.</summary>
-public enum ShiftZeros { Append, LeaveOut, OneTooMany, OneOnly }
+internal enum ShiftZeros { Append, LeaveOut, OneTooMany, OneOnly }
 
 /// <summary>Where the point of the quotient goes.</summary>
-public enum DecimalQuotientPoint { StraightUp, PlacesTogether, PlacesOfDividend, PlacesOfDivisor, PlacesApart, NoPoint }
+internal enum DecimalQuotientPoint { StraightUp, PlacesTogether, PlacesOfDividend, PlacesOfDivisor, PlacesApart, NoPoint }
 
 /// <summary>Whether a decimal is one number.</summary>
-public enum QuotientSplit { OneNumber, TwoNumbers }
+internal enum QuotientSplit { OneNumber, TwoNumbers }
 
 /// <summary>The two numbers as the student sees them.</summary>
 /// <param name="DividendPlaces">Decimal places of the dividend.</param>
 /// <param name="DivisorPlaces">Decimal places of the divisor.</param>
 /// <param name="DividendIsSmaller">Whether the dividend is the smaller number.</param>
-public readonly record struct DecimalQuotientContext(int DividendPlaces, int DivisorPlaces, bool DividendIsSmaller) : IDecisionContext
+internal readonly record struct DecimalQuotientContext(int DividendPlaces, int DivisorPlaces, bool DividendIsSmaller) : IDecisionContext
 {
     /// <summary>Digits of the quotient; 0 before they are known.</summary>
     public int Digits { get; init; }
@@ -46,7 +42,7 @@ public readonly record struct DecimalQuotientContext(int DividendPlaces, int Div
 }
 
 /// <summary>The decisions of the division of decimals.</summary>
-public static class DecimalDivisionDecisions
+internal static class DecimalDivisionDecisions
 {
     private static readonly Kind<DecimalQuotientContext>[] Kinds =
     [

@@ -1,9 +1,6 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Models;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Columns;
 using YellowPencil.Core.Parts.Differences;
@@ -14,33 +11,25 @@ using YellowPencil.Core.Parts.SignRules;
 namespace YellowPencil.Core.Families.DecimalDivision;
 
 /// <summary>Division of decimals: both points moved until the divisor is whole, then long division.</summary>
-public sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division", "division of decimals")
+internal sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division", "division of decimals")
 {
-    /// <summary>The family.</summary>
     public static readonly DecimalDivisionFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => DecimalDivisionBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar { get; } = new DecimalDivisionGrammar();
 
-    /// <inheritdoc/>
     internal override FamilyLayout Layout { get; } = new DecimalDivisionLayout();
 
-    /// <inheritdoc/>
     public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => MultiplesLadder.OfDecimals(task.Numbers[0], task.Numbers[1], marks);
 
-    /// <inheritdoc/>
     public override string Check => "Multiply the answer by the divisor as it was set: the number that was divided must come out.";
 
-    /// <inheritdoc/>
     public override DigitOrder DigitsCome => DigitOrder.LargestFirst;
 
     /// <summary>Products and differences inside a division are only told where they go another way.</summary>
     public override IReadOnlyCollection<Decision> PassedOver { get; } = [.. SubtractionDecisions.InColumns, .. MultiplicationDecisions.InRows];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Part> Parts { get; } =
     [
         new("division", "in the cycles of the division"),
@@ -49,17 +38,13 @@ public sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division", "
         new("integers", "in the sign"),
     ];
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => DecimalDivisionDecisions.All;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } =
         [WorkFields.Cycles, WorkFields.Sign, WorkFields.Scaled];
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DecimalDivisionItems(seed).Next;
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var quotient = (DecimalQuotient)task;

@@ -1,6 +1,3 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Families.DecimalDivision;
 
 /// <summary><c>8.164 / 0.26</c></summary>

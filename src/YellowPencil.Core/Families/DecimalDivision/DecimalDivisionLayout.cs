@@ -1,7 +1,4 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.DecimalDivision;
 

@@ -1,12 +1,10 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Divisions;
 
 namespace YellowPencil.Core.Families.DecimalDivision;
 
 /// <summary>A division of decimals to an exact decimal, with or without signs.</summary>
-public sealed class DecimalQuotient : ItemTask
+internal sealed class DecimalQuotient : ItemTask
 {
     private DecimalQuotient(DecimalNumber dividend, DecimalNumber divisor, string rightAnswer)
         : base($"{dividend.Text} / {divisor.Text}", DecimalDivisionFamily.Instance)
@@ -22,21 +20,16 @@ public sealed class DecimalQuotient : ItemTask
     /// <summary>The number divided by.</summary>
     public DecimalNumber Divisor { get; }
 
-    /// <inheritdoc/>
     public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [Dividend, Divisor];
 
     private IReadOnlyList<DecimalNumber>? numbers;
 
-    /// <inheritdoc/>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) => numbers.Count == 2 && TryMake(numbers[0], numbers[1]) is { Succeeded: true } made ? made.Value : null;
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => PairOperation.DividedBy;
 
-    /// <inheritdoc/>
     public override int Steps => (Dividend.Length + Divisor.Places + RightAnswer.Length) * (3 * Divisor.Length + 5);
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>Makes the task; fails where nothing can be divided or the quotient never ends. Positions are those in the divisor.</summary>
@@ -50,6 +43,5 @@ public sealed class DecimalQuotient : ItemTask
             : Parsed<ItemTask>.Of(new DecimalQuotient(dividend, divisor, answer));
     }
 
-    /// <inheritdoc/>
     public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 }

@@ -1,11 +1,7 @@
-using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Families.DecimalProducts;
 
 /// <summary>A product of two decimals, with or without signs.</summary>
-public sealed class DecimalProduct : ItemTask
+internal sealed class DecimalProduct : ItemTask
 {
     /// <summary>Makes the task from its two factors.</summary>
     public DecimalProduct(DecimalNumber first, DecimalNumber second)
@@ -22,23 +18,17 @@ public sealed class DecimalProduct : ItemTask
     /// <summary>The second factor.</summary>
     public DecimalNumber Second { get; }
 
-    /// <inheritdoc/>
     public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [First, Second];
 
     private IReadOnlyList<DecimalNumber>? numbers;
 
-    /// <inheritdoc/>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) => numbers.Count == 2 ? new DecimalProduct(numbers[0], numbers[1]) : null;
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => PairOperation.Times;
 
-    /// <inheritdoc/>
     public override int Steps => 7 * First.Length * Second.Length + First.Length + Second.Length;
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
-    /// <inheritdoc/>
     public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 }

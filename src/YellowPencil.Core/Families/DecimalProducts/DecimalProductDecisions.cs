@@ -1,9 +1,4 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.Factoring;
-using YellowPencil.Core.Inference;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Pages;
-using YellowPencil.Core.Parts.Columns;
 using YellowPencil.Core.Parts.Products;
 using YellowPencil.Core.Parts.SignRules;
 using YellowPencil.Core.Parts.Sums;
@@ -11,16 +6,16 @@ using YellowPencil.Core.Parts.Sums;
 namespace YellowPencil.Core.Families.DecimalProducts;
 
 /// <summary>Whether a decimal is one number.</summary>
-public enum FactorSplit { OneNumber, TwoNumbers, DecimalPartOnly }
+internal enum FactorSplit { OneNumber, TwoNumbers, DecimalPartOnly }
 
 /// <summary>How many decimal places the answer gets.</summary>
-public enum PlaceCount { Together, OfFirst, OfSecond, Larger, Smaller, FromLeft, None, OneTooFew, OneTooMany, Multiplied, OneAlways, AtMostTwo, Difference, WholeOfFirstFromLeft, WholeOfSecondFromLeft, ZerosInFrontToo, WholeTogetherFromLeft, OfFirstTwice }
+internal enum PlaceCount { Together, OfFirst, OfSecond, Larger, Smaller, FromLeft, None, OneTooFew, OneTooMany, Multiplied, OneAlways, AtMostTwo, Difference, WholeOfFirstFromLeft, WholeOfSecondFromLeft, ZerosInFrontToo, WholeTogetherFromLeft, OfFirstTwice }
 
 /// <summary>When last zeros of the product go.</summary>
-public enum EndZeros { AfterCounting, BeforeCounting }
+internal enum EndZeros { AfterCounting, BeforeCounting }
 
 /// <summary>What is done where the product has fewer digits than places.</summary>
-public enum TooFewDigits { ZerosInFront, PointInFront, OneZeroInFront, PointAfterFirst, OneZeroTooMany, NoPoint }
+internal enum TooFewDigits { ZerosInFront, PointInFront, OneZeroInFront, PointAfterFirst, OneZeroTooMany, NoPoint }
 
 /// <summary>The two factors as the student sees them.</summary>
 /// <param name="FirstPlaces">Decimal places of the first factor.</param>
@@ -28,7 +23,7 @@ public enum TooFewDigits { ZerosInFront, PointInFront, OneZeroInFront, PointAfte
 /// <param name="HasBareZero">Whether a factor is less than one, written with a zero before the point.</param>
 /// <param name="Digits">Digits of the product before the point is put in; 0 before it is known.</param>
 /// <param name="EndsInZero">Whether the product ends in a zero.</param>
-public readonly record struct PlacesContext(int FirstPlaces, int SecondPlaces, bool HasBareZero, int Digits, bool EndsInZero) : IDecisionContext
+internal readonly record struct PlacesContext(int FirstPlaces, int SecondPlaces, bool HasBareZero, int Digits, bool EndsInZero) : IDecisionContext
 {
     /// <summary>Whole digits of the first factor.</summary>
     public int FirstWhole { get; init; }
@@ -47,7 +42,7 @@ public readonly record struct PlacesContext(int FirstPlaces, int SecondPlaces, b
 }
 
 /// <summary>The decisions of products of decimals.</summary>
-public static class DecimalProductDecisions
+internal static class DecimalProductDecisions
 {
     private static readonly Kind<PlacesContext>[] Kinds =
     [

@@ -1,9 +1,6 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Models;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Columns;
 using YellowPencil.Core.Parts.DecimalColumns;
@@ -13,30 +10,22 @@ using YellowPencil.Core.Parts.SignRules;
 namespace YellowPencil.Core.Families.DecimalProducts;
 
 /// <summary>Products of decimals with signs: multiplied as whole numbers, then the places counted.</summary>
-public sealed class DecimalProductFamily() : TaughtFamily("decimal-products", "products of decimals")
+internal sealed class DecimalProductFamily() : TaughtFamily("decimal-products", "products of decimals")
 {
-    /// <summary>The family.</summary>
     public static readonly DecimalProductFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => DecimalProductBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar { get; } = new DecimalProductGrammar();
 
-    /// <inheritdoc/>
     internal override FamilyLayout Layout { get; } = new DecimalProductLayout();
 
-    /// <inheritdoc/>
     public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => AreaModel.Of(task.Numbers[0], task.Numbers[1], marks, answer);
 
-    /// <inheritdoc/>
     public override string Check => "Round both numbers: the answer must be near their product; count the places of both.";
 
-    /// <inheritdoc/>
     public override DigitOrder DigitsCome => DigitOrder.SmallestFirst;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Part> Parts { get; } =
     [
         new("multiplication", "in the digits multiplied under the points"),
@@ -44,19 +33,14 @@ public sealed class DecimalProductFamily() : TaughtFamily("decimal-products", "p
         new("integers", "in the sign"),
     ];
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => DecimalProductDecisions.All;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Carries, WorkFields.Rows, WorkFields.Sign, WorkFields.Places];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<string> Instead { get; } = ["decimal-sums", "integers"];
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DecimalProductItems(seed).Next;
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var product = (DecimalProduct)task;

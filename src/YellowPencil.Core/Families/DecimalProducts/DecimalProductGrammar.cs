@@ -1,6 +1,3 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Families.DecimalProducts;
 
 /// <summary><c>-2.4 * 0.15</c></summary>

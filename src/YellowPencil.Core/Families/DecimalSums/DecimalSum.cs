@@ -1,12 +1,10 @@
 using System.Numerics;
 using YellowPencil.Core.Families.Addition;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.DecimalSums;
 
 /// <summary>A sum of two to five decimals, or a difference of two, to be worked in columns.</summary>
-public sealed class DecimalSum : ItemTask
+internal sealed class DecimalSum : ItemTask
 {
     /// <summary>Makes the task from its numbers, none of them negative, the top one first.</summary>
     /// <exception cref="ArgumentException">The count of numbers does not fit.</exception>
@@ -25,7 +23,6 @@ public sealed class DecimalSum : ItemTask
     /// <summary>The numbers, the top one first.</summary>
     public override IReadOnlyList<DecimalNumber> Numbers { get; }
 
-    /// <inheritdoc/>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
         numbers.Count >= 2 && numbers.Count <= (IsDifference ? 2 : ColumnSum.MaxAddends) && numbers.All(n => !n.IsNegative) ? new DecimalSum(numbers, IsDifference) : null;
 
@@ -35,15 +32,11 @@ public sealed class DecimalSum : ItemTask
     /// <summary>Whether more is taken away than there is.</summary>
     public bool IsNegative { get; }
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => IsDifference ? PairOperation.Minus : PairOperation.Plus;
 
-    /// <inheritdoc/>
     public override int Steps => 3 * Numbers.Count * (Numbers.Max(n => n.Length - n.Places) + Numbers.Max(n => n.Places) + 1) / 2;
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
-    /// <inheritdoc/>
     public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 }

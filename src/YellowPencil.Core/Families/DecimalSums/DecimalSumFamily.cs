@@ -1,56 +1,41 @@
-using System.Numerics;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Models;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.DecimalColumns;
 
 namespace YellowPencil.Core.Families.DecimalSums;
 
 /// <summary>Sums and differences of decimals in columns, the point coming straight down.</summary>
-public sealed class DecimalSumFamily() : TaughtFamily("decimal-sums", "sums and differences of decimals")
+internal sealed class DecimalSumFamily() : TaughtFamily("decimal-sums", "sums and differences of decimals")
 {
-    /// <summary>The family.</summary>
     public static readonly DecimalSumFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => DecimalSumBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar { get; } = new DecimalSumGrammar();
 
-    /// <inheritdoc/>
     internal override FamilyLayout Layout { get; } = new DecimalSumLayout();
 
-    /// <inheritdoc/>
     public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => task is DecimalSum { IsDifference: true } difference
         ? difference.IsNegative ? null : PlaceValueMat.OfDifference(task.Numbers[0], task.Numbers[1], marks)
         : PlaceValueMat.OfSum(task.Numbers, marks);
 
-    /// <inheritdoc/>
     public override string Check => "Round to whole numbers first: the answer must be near that. Then work it back.";
 
-    /// <inheritdoc/>
     public override DigitOrder DigitsCome => DigitOrder.SmallestFirst;
 
     /// <summary>The point of the answer, where the classroom writes it first.</summary>
     public override (Decision Decision, SchoolQuestion Question, int Answer, IReadOnlyList<Decision> Behind)? ComesFirst =>
         (DecimalSumDecisions.Point, School.DecimalPoint, (int)DecimalPointSchool.PointFirst, [DecimalSumDecisions.Alignment, DecimalSumDecisions.Whole]);
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Part> Parts { get; } = [new("addition", "in the columns of decimals"), new("subtraction", "in the columns of decimals")];
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => DecimalSumDecisions.All;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order];
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DecimalSumItems(seed).Next;
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var sum = (DecimalSum)task;

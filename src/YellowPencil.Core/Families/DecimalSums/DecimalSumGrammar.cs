@@ -1,6 +1,3 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Families.DecimalSums;
 
 /// <summary><c>36.5 + 4.08 + 120</c></summary>

@@ -1,4 +1,3 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Parts.Divisions;
 using static YellowPencil.Core.Engine.Commonness;

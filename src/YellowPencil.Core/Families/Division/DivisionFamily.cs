@@ -1,65 +1,48 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Models;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Columns;
 using YellowPencil.Core.Parts.Differences;
 using YellowPencil.Core.Parts.Divisions;
-using YellowPencil.Core.Parts.Fractions;
 using YellowPencil.Core.Parts.Products;
 
 namespace YellowPencil.Core.Families.Division;
 
 /// <summary>Long division of whole numbers.</summary>
-public sealed class DivisionFamily() : TaughtFamily("division", "long division")
+internal sealed class DivisionFamily() : TaughtFamily("division", "long division")
 {
-    /// <summary>The family.</summary>
     public static readonly DivisionFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => DivisionBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar { get; } = new DivisionGrammar();
 
-    /// <inheritdoc/>
     internal override FamilyLayout Layout { get; } = new DivisionLayout();
 
-    /// <inheritdoc/>
     public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => MultiplesLadder.Of(task.Numbers[0].Text, task.Numbers[1].Unscaled, marks);
 
-    /// <inheritdoc/>
     public override string Check => "Multiply the answer by the divisor and add what is left: the number that was shared must come out.";
 
-    /// <inheritdoc/>
     public override DigitOrder DigitsCome => DigitOrder.LargestFirst;
 
     /// <summary>Products and differences inside a division are only told where they go another way.</summary>
     public override IReadOnlyCollection<Decision> PassedOver { get; } = [.. SubtractionDecisions.InColumns, .. MultiplicationDecisions.InRows];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Part> Parts { get; } =
     [
         new("subtraction", "in the subtractions inside the division"),
         new("multiplication", "in the products inside the division"),
     ];
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => DivisionDecisions.All;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cycles];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<string> Instead { get; } = ["multiplication", "subtraction"];
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DivisionItems(seed).Next;
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var division = (LongDivision)task;

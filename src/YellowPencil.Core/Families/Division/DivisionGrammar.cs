@@ -1,5 +1,3 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Divisions;
 
 namespace YellowPencil.Core.Families.Division;

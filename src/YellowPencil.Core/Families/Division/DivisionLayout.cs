@@ -1,6 +1,4 @@
-using System.Numerics;
 using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Divisions;
 
 namespace YellowPencil.Core.Families.Division;

@@ -1,13 +1,11 @@
 using System.Globalization;
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Divisions;
 
 namespace YellowPencil.Core.Families.Division;
 
 /// <summary>A long division of whole numbers.</summary>
-public sealed class LongDivision : ItemTask
+internal sealed class LongDivision : ItemTask
 {
     /// <summary>The longest divisor that is read, in digits.</summary>
     public const int MostDivisorDigits = DivisionWork.MostDivisorDigits;
@@ -30,22 +28,17 @@ public sealed class LongDivision : ItemTask
     /// <summary>What is asked for.</summary>
     public QuotientForm AnswerForm { get; }
 
-    /// <inheritdoc/>
     public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [DecimalNumber.Of(Dividend), DecimalNumber.Of(Divisor)];
 
     private IReadOnlyList<DecimalNumber>? numbers;
 
-    /// <inheritdoc/>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
         numbers.Count == 2 && WholeNumber.All(numbers) is { } wholes && TryMake(wholes[0], wholes[1], AnswerForm) is { Succeeded: true } made ? made.Value : null;
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => PairOperation.DividedBy;
 
-    /// <inheritdoc/>
     public override int Steps => (Dividend.Length + (AnswerForm == QuotientForm.AsDecimal ? RightAnswer.Length : 0)) * (4 * Divisor.Length + 8);
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>Makes the task; fails where nothing can be divided, or where a decimal is asked for that never ends. Positions are those in the divisor.</summary>
@@ -73,7 +66,6 @@ public sealed class LongDivision : ItemTask
         return made.Succeeded ? (LongDivision)made.Value : throw new ArgumentException(made.Fault.Message, nameof(divisor));
     }
 
-    /// <inheritdoc/>
     public override string Canonical(string answer)
     {
         var text = Signs.Plain(answer).Trim();
@@ -97,7 +89,6 @@ public sealed class LongDivision : ItemTask
         return DecimalNumber.Canonical(text);
     }
 
-    /// <inheritdoc/>
     public override Verdict Judge(string? answer)
     {
         var verdict = base.Judge(answer);

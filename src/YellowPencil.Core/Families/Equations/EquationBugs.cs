@@ -1,7 +1,5 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Parts.SignRules;
-using YellowPencil.Core.Parts.Terms;
 using static YellowPencil.Core.Engine.Commonness;
 using At = YellowPencil.Core.Families.Equations.EquationDecisions;
 

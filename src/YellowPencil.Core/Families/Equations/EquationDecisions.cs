@@ -1,40 +1,36 @@
 using System.Globalization;
 using System.Numerics;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.Factoring;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.SignRules;
 
 namespace YellowPencil.Core.Families.Equations;
 
 /// <summary>What a number before a bracket is.</summary>
-public enum BeforeBracket { AsSet, MinusLost, LeftOut }
+internal enum BeforeBracket { AsSet, MinusLost, LeftOut }
 
 /// <summary>Which terms of a bracket a number meets.</summary>
-public enum MeetsTerm { Multiplied, Copied, Added, LeftOut, MultipliedSignKept, CopiedWithSign, AddedToNumbers }
+internal enum MeetsTerm { Multiplied, Copied, Added, LeftOut, MultipliedSignKept, CopiedWithSign, AddedToNumbers }
 
 /// <summary>How a side is read that begins with a plain number.</summary>
-public enum SideOrder { AsSet, NumbersExchanged }
+internal enum SideOrder { AsSet, NumbersExchanged }
 
 /// <summary>What becomes of a letter and a number on one side.</summary>
-public enum OneSide { Apart, Joined, JoinedAsNumber }
+internal enum OneSide { Apart, Joined, JoinedAsNumber }
 
 /// <summary>What becomes of like terms on one side.</summary>
-public enum SideSum { WithSigns, SizesAdded, SignOfFirstKept, SizesApart }
+internal enum SideSum { WithSigns, SizesAdded, SignOfFirstKept, SizesApart }
 
 /// <summary>What is done with the letters on the right.</summary>
-public enum LettersMoved { TakenFromLeft, AddedToLeft, CrossedOff, LargerLessSmaller, RightLessLeft, Divided, AsNumbersTaken, AsNumbersAdded }
+internal enum LettersMoved { TakenFromLeft, AddedToLeft, CrossedOff, LargerLessSmaller, RightLessLeft, Divided, AsNumbersTaken, AsNumbersAdded }
 
 /// <summary>What is done with the number on the left.</summary>
-public enum NumberMoved { TakenFromRight, AddedToRight, Reversed, LargerLessSmaller, CrossedOff, RightStays, AfterDividing, DividesTheRight, TakenTwice, DividedOnItsSide }
+internal enum NumberMoved { TakenFromRight, AddedToRight, Reversed, LargerLessSmaller, CrossedOff, RightStays, AfterDividing, DividesTheRight, TakenTwice, DividedOnItsSide }
 
 /// <summary>What is done with the number before the letter.</summary>
-public enum NumberBefore { Divided, TakenAway, Added, Multiplied, LargerBySmaller, UpsideDown, WholePart, RestBehindPoint, LeftOut, SignLost, NotInLowestTerms, RoundedToWhole, OnePlace, RoundedDown, RoundedUp }
+internal enum NumberBefore { Divided, TakenAway, Added, Multiplied, LargerBySmaller, UpsideDown, WholePart, RestBehindPoint, LeftOut, SignLost, NotInLowestTerms, RoundedToWhole, OnePlace, RoundedDown, RoundedUp }
 
 /// <summary>What is written where no letter is left.</summary>
-public enum NoLetterLeft { NoneOrAll, Zero, TheNumber, None, All, Exchanged }
+internal enum NoLetterLeft { NoneOrAll, Zero, TheNumber, None, All, Exchanged }
 
 /// <summary>A term of a bracket with the number before it.</summary>
 /// <param name="Before">The number before the bracket.</param>
@@ -42,7 +38,7 @@ public enum NoLetterLeft { NoneOrAll, Zero, TheNumber, None, All, Exchanged }
 /// <param name="HasLetter">Whether the term has the letter.</param>
 /// <param name="At">Which term it is, from 0.</param>
 /// <param name="IsBehindOthers">Whether something stands before the bracket on its side.</param>
-public readonly record struct InBracket(int Before, int Number, bool HasLetter, int At, bool IsBehindOthers) : IDecisionContext
+internal readonly record struct InBracket(int Before, int Number, bool HasLetter, int At, bool IsBehindOthers) : IDecisionContext
 {
     /// <summary>The number before the bracket as it is.</summary>
     public Rational Factor { get; init; }
@@ -56,7 +52,7 @@ public readonly record struct InBracket(int Before, int Number, bool HasLetter, 
 /// <param name="Second">The other.</param>
 /// <param name="IsLeft">Whether they stand on the left.</param>
 /// <param name="HaveLetter">Whether they are numbers of the letter.</param>
-public readonly record struct EquationPair(int First, int Second, bool IsLeft, bool HaveLetter) : IDecisionContext
+internal readonly record struct EquationPair(int First, int Second, bool IsLeft, bool HaveLetter) : IDecisionContext
 {
     /// <summary>The one as it is.</summary>
     public Rational One { get; init; }
@@ -90,7 +86,7 @@ public readonly record struct EquationPair(int First, int Second, bool IsLeft, b
 }
 
 /// <summary>The decisions about linear equations.</summary>
-public static class EquationDecisions
+internal static class EquationDecisions
 {
     private static readonly Kind<InBracket>[] InBrackets =
     [

@@ -1,7 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Beside;
 using YellowPencil.Core.Parts.SignRules;
@@ -9,39 +6,28 @@ using YellowPencil.Core.Parts.SignRules;
 namespace YellowPencil.Core.Families.Equations;
 
 /// <summary>Linear equations: brackets multiplied out, sides collected, letters to the left, numbers to the right, divided.</summary>
-public sealed class EquationFamily() : TaughtFamily("equations", "equations")
+internal sealed class EquationFamily() : TaughtFamily("equations", "equations")
 {
-    /// <summary>The family.</summary>
     public static readonly EquationFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => EquationBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar { get; } = new EquationGrammar();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Part> Parts { get; } = [new("integers", "in the signs of products and quotients")];
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => EquationDecisions.All;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<string> Inside => WholeNumbers.Inside;
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new EquationItems(seed).Next;
 
-    /// <inheritdoc/>
     public override IEnumerable<string> StatementsOf(string line) => [line];
 
-    /// <inheritdoc/>
     public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => EquationTask.TryReadLine(line, ((EquationTask)task).Letter);
 
-    /// <inheritdoc/>
     public override bool IsSameLine(string one, string other)
     {
         if (one.Trim() == other.Trim()) return true;
@@ -54,7 +40,6 @@ public sealed class EquationFamily() : TaughtFamily("equations", "equations")
             one.Count == other.Count && one.Select(t => EquationTask.Write([t], 'x')).Order(StringComparer.Ordinal).SequenceEqual(other.Select(t => EquationTask.Write([t], 'x')).Order(StringComparer.Ordinal));
     }
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run) => new EquationWork(run, (EquationTask)task).Walk();
 }
 

@@ -1,7 +1,5 @@
 using System.Globalization;
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.Equations;
 

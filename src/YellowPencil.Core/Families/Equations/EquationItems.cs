@@ -1,5 +1,3 @@
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Families.Equations;
 
 /// <summary>Letter and number on the left, letters on both sides, brackets; mostly with a whole answer.</summary>

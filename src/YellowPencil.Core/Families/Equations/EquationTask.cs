@@ -1,8 +1,6 @@
 using System.Globalization;
 using System.Numerics;
 using System.Text;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.Equations;
 
@@ -10,10 +8,10 @@ namespace YellowPencil.Core.Families.Equations;
 /// <param name="Number">The number, with its sign.</param>
 /// <param name="HasLetter">Whether the letter stands with it.</param>
 /// <param name="Bracket">What stands in the bracket behind it; null where there is none.</param>
-public sealed record SideTerm(Rational Number, bool HasLetter, IReadOnlyList<SideTerm>? Bracket = null);
+internal sealed record SideTerm(Rational Number, bool HasLetter, IReadOnlyList<SideTerm>? Bracket = null);
 
 /// <summary>A linear equation in one letter; on the way to its answer any line of the working.</summary>
-public sealed class EquationTask : ItemTask
+internal sealed class EquationTask : ItemTask
 {
     /// <summary>The answer where no number solves it.</summary>
     public const string NoNumber = "none";
@@ -48,22 +46,17 @@ public sealed class EquationTask : ItemTask
     /// <summary>Whether there are brackets.</summary>
     public bool HasBrackets { get; }
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => null;
 
-    /// <inheritdoc/>
     public override AnswerForm Answers => AnswerForm.Solution;
 
-    /// <inheritdoc/>
     public override int Steps => 10 + 2 * (Left.Count + Right.Count);
 
-    /// <inheritdoc/>
     public override IReadOnlyList<DecimalNumber> Numbers { get; } = [DecimalNumber.Of(BigInteger.One, 0)];
 
     /// <summary>Numbers of an equation are not misread one by one: what goes wrong with them are decisions of the method.</summary>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) => null;
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     private static bool HasLetter(SideTerm term) => term.HasLetter || term.Bracket?.Any(HasLetter) == true;
@@ -132,11 +125,9 @@ public sealed class EquationTask : ItemTask
             ? $"{Letter} = {(isNegative ? "-" : "")}{top}/{bottom}" : answer.Trim();
     }
 
-    /// <inheritdoc/>
     public override string? OtherSpelling(string canonical) => canonical.Split(" = ")[^1] is var number && number.Contains('.') && DecimalNumber.TryParse(number.TrimStart('-')) is { Succeeded: true } read
         ? $"{Letter} = {new Rational(read.Value.Unscaled * (number[0] == '-' ? -1 : 1), BigInteger.Pow(10, read.Value.Places)).Text}" : null;
 
-    /// <inheritdoc/>
     public override Verdict Judge(string? answer)
     {
         var verdict = base.Judge(answer);

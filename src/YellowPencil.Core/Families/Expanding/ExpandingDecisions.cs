@@ -1,28 +1,26 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.SignRules;
 using YellowPencil.Core.Parts.Terms;
 
 namespace YellowPencil.Core.Families.Expanding;
 
 /// <summary>How a bracket is squared.</summary>
-public enum SquareWay { AsProduct, TermsSquaredPlus, TermsSquaredSignKept, Doubled, MiddlePlus, MiddleOnce, MiddleHalf, TermsSquaredMinus, MiddleIsLast, LastDoubled, LastNotSquared }
+internal enum SquareWay { AsProduct, TermsSquaredPlus, TermsSquaredSignKept, Doubled, MiddlePlus, MiddleOnce, MiddleHalf, TermsSquaredMinus, MiddleIsLast, LastDoubled, LastNotSquared }
 
 /// <summary>How two brackets are multiplied.</summary>
-public enum BracketsWay { EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded, SumAndProductExchanged, OuterTwice, InnerTwice }
+internal enum BracketsWay { EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded, SumAndProductExchanged, OuterTwice, InnerTwice }
 
 /// <summary>Whether a product is made.</summary>
-public enum ProductMade { Made, LeftOut, OtherCopied, OtherCopiedWithSign, AddedWhereLike }
+internal enum ProductMade { Made, LeftOut, OtherCopied, OtherCopiedWithSign, AddedWhereLike }
 
 /// <summary>What becomes of the numbers of two terms.</summary>
-public enum NumbersWay { Multiplied, Added, SizesAdded, FirstOnly, SecondOnly, LetterCountsAsOne }
+internal enum NumbersWay { Multiplied, Added, SizesAdded, FirstOnly, SecondOnly, LetterCountsAsOne }
 
 /// <summary>What becomes of the letters of two terms.</summary>
-public enum LettersWay { PowersAdded, LetterLost, PowerStays, PowersMultiplied, TwoOfTheLetter }
+internal enum LettersWay { PowersAdded, LetterLost, PowerStays, PowersMultiplied, TwoOfTheLetter }
 
 /// <summary>Which sign a product of two terms gets, whatever their signs come to.</summary>
-public enum TermSign { AsDue, Plus, Minus, AsFirst, AsSecond, Turned }
+internal enum TermSign { AsDue, Plus, Minus, AsFirst, AsSecond, Turned }
 
 /// <summary>A product of two terms as the student sees it.</summary>
 /// <param name="First">The number of the first.</param>
@@ -31,7 +29,7 @@ public enum TermSign { AsDue, Plus, Minus, AsFirst, AsSecond, Turned }
 /// <param name="SecondPower">Its power.</param>
 /// <param name="I">Which term of the first bracket, from 0.</param>
 /// <param name="J">Which term of the second bracket, from 0.</param>
-public readonly record struct TermProduct(int First, int FirstPower, int Second, int SecondPower, int I, int J) : IDecisionContext
+internal readonly record struct TermProduct(int First, int FirstPower, int Second, int SecondPower, int I, int J) : IDecisionContext
 {
     /// <summary>Whether a term stands before one bracket.</summary>
     public bool IsBefore { get; init; }
@@ -62,7 +60,7 @@ public readonly record struct TermProduct(int First, int FirstPower, int Second,
 }
 
 /// <summary>The decisions about multiplying out.</summary>
-public static class ExpandingDecisions
+internal static class ExpandingDecisions
 {
     private static readonly Kind<TermProduct>[] Kinds =
     [

@@ -1,8 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.Equations;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Beside;
 using YellowPencil.Core.Parts.SignRules;
@@ -11,46 +7,34 @@ using YellowPencil.Core.Parts.Terms;
 namespace YellowPencil.Core.Families.Expanding;
 
 /// <summary>Multiplying out: each term by each, then like terms put together.</summary>
-public sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
+internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
 {
-    /// <summary>The family.</summary>
     public static readonly ExpandingFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => ExpandingBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar { get; } = new ExpandingGrammar();
 
     private const int MostSeen = 100_000;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Part> Parts { get; } = [new("polynomials", "where like terms are put together"), new("integers", "in the signs of products")];
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => ExpandingDecisions.All;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Box];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<string> Inside => WholeNumbers.Inside;
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new ExpandingItems(seed).Next;
 
-    /// <inheritdoc/>
     public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) => item.Work.Has(WorkFields.Box) ? (School.Binomials, (int)BinomialSchool.Box)
         : item.Task is ExpandingTask { Before: null, IsLine: false } && item.Work.Has(WorkFields.Lines) ? (School.Binomials, (int)BinomialSchool.FourProducts)
         : null;
 
-    /// <inheritdoc/>
     public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => ExpandingTask.TryReadLine(line, ((AlgebraTask)task).Letter);
 
-    /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) => Collecting.SaysTheSame(one, other);
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var product = (ExpandingTask)task;

@@ -1,6 +1,3 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Families.Expanding;
 
 /// <summary><c>expand 3x(2x - 7)</c>, <c>expand (y - 6)(y + 9)</c>, <c>expand (x + 5)^2</c></summary>

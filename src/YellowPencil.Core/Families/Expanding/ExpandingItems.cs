@@ -1,5 +1,3 @@
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Families.Expanding;
 
 /// <summary>A term and a bracket for a third of the items, two brackets for another, squares and a sum times a difference for the rest.</summary>

@@ -1,12 +1,10 @@
 using YellowPencil.Core.Families.Polynomials;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Terms;
 
 namespace YellowPencil.Core.Families.Expanding;
 
 /// <summary>A product that is to be multiplied out: a term and a bracket, two brackets, or a bracket squared; on the way to its answer the terms that came out.</summary>
-public sealed class ExpandingTask : AlgebraTask
+internal sealed class ExpandingTask : AlgebraTask
 {
     internal ExpandingTask(PolyTerm? before, IReadOnlyList<PolyTerm> first, IReadOnlyList<PolyTerm>? second, bool isSquare, char letter)
         : base($"expand {Written(before, first, second, isSquare, letter)}", ExpandingFamily.Instance, letter)
@@ -32,16 +30,12 @@ public sealed class ExpandingTask : AlgebraTask
     /// <summary>Whether it is a line of a working: terms that are still to be collected.</summary>
     public bool IsLine => Before is null && Second is null;
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => PairOperation.Times;
 
-    /// <inheritdoc/>
     public override TaskTraits Traits => IsSquare ? TaskTraits.SquareOfBracket : Second is not null ? TaskTraits.TwoBrackets : Before is not null ? TaskTraits.TermBeforeBracket : TaskTraits.None;
 
-    /// <inheritdoc/>
     public override int Steps => 4 * (First.Count * (Second?.Count ?? 1)) + 6;
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>A line of a working, without brackets; null where it is none.</summary>

@@ -1,7 +1,4 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using static YellowPencil.Core.Engine.Commonness;
 using At = YellowPencil.Core.Families.Factoring.FactoringDecisions;
 using Gaps = YellowPencil.Core.Families.Factoring.GapDecisions;

@@ -1,36 +1,32 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.Factoring;
 
 /// <summary>What is taken out first.</summary>
-public enum CommonFactor { Taken, LeftIn, NotFromLast, FirstNumberPulled, OfNumbersHalf, Lost, NothingElse, NumberOnly, OfFirstTwo }
+internal enum CommonFactor { Taken, LeftIn, NotFromLast, FirstNumberPulled, OfNumbersHalf, Lost, NothingElse, NumberOnly, OfFirstTwo }
 
 /// <summary>What becomes of a letter that all terms have.</summary>
-public enum CommonLetter { TakenFromBoth, Lost, LeftInSecond, NotTaken, SquareTaken, LeftInFirst, SecondNotDivided, FirstNotDivided, NeitherDivided }
+internal enum CommonLetter { TakenFromBoth, Lost, LeftInSecond, NotTaken, SquareTaken, LeftInFirst, SecondNotDivided, FirstNotDivided, NeitherDivided }
 
 /// <summary>What is done without a term in the middle.</summary>
-public enum TwoSquares { RootsOfBoth, SaysPrime, NumberNotRooted, Halved, SameSigns, PlusTwice }
+internal enum TwoSquares { RootsOfBoth, SaysPrime, NumberNotRooted, Halved, SameSigns, PlusTwice }
 
 /// <summary>How the two numbers are found.</summary>
-public enum TwoNumbers { SumAndProduct, FirstPairOfProduct, FirstWithOne, ProductOfLastOnly, MiddleReadPositive, OneAndLast, MiddleAndLast, HalvesOfMiddle, RootsOfLast, DifferenceForSum, NearestPair, LetterTakenOut, SaysPrime, SumOnly, OneAndLastAsWritten, LastAndOneAsWritten, MiddleAndOne }
+internal enum TwoNumbers { SumAndProduct, FirstPairOfProduct, FirstWithOne, ProductOfLastOnly, MiddleReadPositive, OneAndLast, MiddleAndLast, HalvesOfMiddle, RootsOfLast, DifferenceForSum, NearestPair, LetterTakenOut, SaysPrime, SumOnly, OneAndLastAsWritten, LastAndOneAsWritten, MiddleAndOne }
 
 /// <summary>Which signs the two numbers get.</summary>
-public enum TwoSigns { AsFound, Exchanged, BothMinus, BothPlus, BothOfMiddle, Copied, LargerMinus, SmallerMinus, BothOfLast }
+internal enum TwoSigns { AsFound, Exchanged, BothMinus, BothPlus, BothOfMiddle, Copied, LargerMinus, SmallerMinus, BothOfLast }
 
 /// <summary>What becomes of the first number.</summary>
-public enum FirstNumber { DividedOut, PassedOver, InOneBracket, InBothBrackets, OnlyFirstDivided, InFront, DenominatorsDropped, SecondSidePlus, OnlyWholeFirst, SaysPrime, EndsExchanged, FirstBracketTwice }
+internal enum FirstNumber { DividedOut, PassedOver, InOneBracket, InBothBrackets, OnlyFirstDivided, InFront, DenominatorsDropped, SecondSidePlus, OnlyWholeFirst, SaysPrime, EndsExchanged, FirstBracketTwice }
 
 /// <summary>A quadratic as the student sees it.</summary>
 /// <param name="A">The number before the square.</param>
 /// <param name="B">The number before the letter.</param>
 /// <param name="C">The plain number.</param>
 /// <param name="HadCommon">Whether something was taken out before.</param>
-public readonly record struct Quadratic(int A, int B, int C, bool HadCommon) : IDecisionContext
+internal readonly record struct Quadratic(int A, int B, int C, bool HadCommon) : IDecisionContext
 {
     /// <summary>What divides all three numbers, with the sign of the first.</summary>
     public int Common => (int)BigInteger.GreatestCommonDivisor(CommonOfLetters, C) * Math.Sign(A);
@@ -57,7 +53,7 @@ public readonly record struct Quadratic(int A, int B, int C, bool HadCommon) : I
 /// <summary>Two numbers, whichever comes first.</summary>
 /// <param name="One">The one.</param>
 /// <param name="Other">The other.</param>
-public readonly record struct NumberPair(long One, long Other)
+internal readonly record struct NumberPair(long One, long Other)
 {
     /// <summary>Whether they are put into the brackets as they stand, though the first number is not 1.</summary>
     public bool StayAsTheyAre { get; init; }
@@ -71,12 +67,11 @@ public readonly record struct NumberPair(long One, long Other)
     /// <summary>Two numbers are the same in either order.</summary>
     public bool Equals(NumberPair other) => StayAsTheyAre == other.StayAsTheyAre && ((One == other.One && Other == other.Other) || (One == other.Other && Other == other.One));
 
-    /// <inheritdoc/>
     public override int GetHashCode() => (One + Other).GetHashCode();
 }
 
 /// <summary>The decisions about factoring.</summary>
-public static class FactoringDecisions
+internal static class FactoringDecisions
 {
     private static readonly Kind<Quadratic>[] Kinds =
     [

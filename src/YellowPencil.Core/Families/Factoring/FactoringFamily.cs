@@ -1,44 +1,30 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Families.Factoring;
 
 /// <summary>Factoring quadratics, over the integers: what all terms have first, then two numbers by sum and product, then the first number divided out. Where that needs roots: half of the middle, and the gap on both sides of it.</summary>
-public sealed class FactoringFamily() : TaughtFamily("factoring", "factoring")
+internal sealed class FactoringFamily() : TaughtFamily("factoring", "factoring")
 {
-    /// <summary>The family.</summary>
     public static readonly FactoringFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => FactoringBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar { get; } = new FactoringGrammar();
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => FactoringDecisions.All;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Cross, WorkFields.Box, WorkFields.Tried, WorkFields.Gap];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.Factoring];
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new FactoringItems(seed).Next;
 
-    /// <inheritdoc/>
     public override IEnumerable<string> StatementsOf(string line) => [line];
 
-    /// <inheritdoc/>
     public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => ((FactoringTask)from).Behind(line);
 
-    /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) => FactoringLine.TryRead(one) is { } line ? line.Equals(FactoringLine.TryRead(other)) : Plain(one) == Plain(other);
 
-    /// <inheritdoc/>
     public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item)
     {
         var work = item.Work;
@@ -51,7 +37,6 @@ public sealed class FactoringFamily() : TaughtFamily("factoring", "factoring")
             : null;
     }
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var quadratic = (FactoringTask)task;

@@ -1,6 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.Factoring;
 

@@ -1,4 +1,3 @@
-
 namespace YellowPencil.Core.Families.Factoring;
 
 /// <summary>Quadratics made from their factors: with first number 1, with another, with a common factor, differences of squares, without a plain number, and a few that have no factors.</summary>

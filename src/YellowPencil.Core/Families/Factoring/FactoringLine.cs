@@ -1,6 +1,5 @@
 using System.Numerics;
 using System.Text.RegularExpressions;
-using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Core.Families.Factoring;
 

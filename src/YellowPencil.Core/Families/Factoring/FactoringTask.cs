@@ -1,11 +1,9 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.Factoring;
 
 /// <summary>A quadratic that is to be written as a product of linear factors: with whole numbers, or with roots of them over the reals, and with i over the complex numbers.</summary>
-public sealed class FactoringTask : ItemTask
+internal sealed class FactoringTask : ItemTask
 {
     /// <summary>The answer where it has no such factors.</summary>
     public const string Prime = "prime";
@@ -30,7 +28,6 @@ public sealed class FactoringTask : ItemTask
     /// <summary>How far a working has come by the lines that were followed; null at the beginning.</summary>
     internal FactoringStage? Stage { get; }
 
-    /// <inheritdoc/>
     public override string StandsThere { get; }
 
     /// <summary>The number before the square, of what is left to be factored.</summary>
@@ -71,25 +68,19 @@ public sealed class FactoringTask : ItemTask
     /// <summary>Whether its factors, if it has any over its numbers, have roots in them.</summary>
     public bool NeedsRoots => Over != FactorsOver.Integers && C != 0 && Factors.Pair(A, B, C) is null;
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => null;
 
-    /// <inheritdoc/>
     public override AnswerForm Answers => AnswerForm.Brackets;
 
-    /// <inheritdoc/>
     public override TaskTraits Traits => (B == 0 ? TaskTraits.NoMiddle : TaskTraits.None) | (C > 0 && (long)B * B == 4L * A * C ? TaskTraits.SameFactors : TaskTraits.None);
 
-    /// <inheritdoc/>
     public override int Steps => 16;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<DecimalNumber> Numbers { get; } = [DecimalNumber.Of(BigInteger.One, 0)];
 
     /// <summary>Numbers of a quadratic are not misread one by one: what goes wrong with them are decisions of the method.</summary>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) => null;
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>The factors in one order, with the letter of the task; squares are written out.</summary>

@@ -1,9 +1,5 @@
 using System.Globalization;
 using System.Numerics;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Terms;
 
 namespace YellowPencil.Core.Families.Factoring;

@@ -1,5 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
 
 namespace YellowPencil.Core.Families.Factoring;
 

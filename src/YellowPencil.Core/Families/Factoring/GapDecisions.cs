@@ -1,30 +1,27 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.Factoring;
 
 /// <summary>What lies half-way between the two numbers.</summary>
-public enum GapMiddle { HalfOfMiddle, WholeMiddle, LeftOut, SignTurned, FirstNumberPassedOver }
+internal enum GapMiddle { HalfOfMiddle, WholeMiddle, LeftOut, SignTurned, FirstNumberPassedOver }
 
 /// <summary>What the square of the gap is.</summary>
-public enum GapSquared { MiddleSquaredLessLast, LastLessMiddleSquared, Together, MiddleNotSquared, LastOnly }
+internal enum GapSquared { MiddleSquaredLessLast, LastLessMiddleSquared, Together, MiddleNotSquared, LastOnly }
 
 /// <summary>What the gap is.</summary>
-public enum GapRoot { Rooted, NotRooted, Halved }
+internal enum GapRoot { Rooted, NotRooted, Halved }
 
 /// <summary>What is done where the square of the gap is below zero.</summary>
-public enum GapBelowZero { WithI, WithoutI, IWithoutRoot }
+internal enum GapBelowZero { WithI, WithoutI, IWithoutRoot }
 
 /// <summary>On which sides of the middle the gap is taken.</summary>
-public enum GapSides { Both, PlusTwice, MinusTwice, OneOnly }
+internal enum GapSides { Both, PlusTwice, MinusTwice, OneOnly }
 
 /// <summary>What becomes of a first number that is not 1.</summary>
-public enum GapFront { InFront, Lost }
+internal enum GapFront { InFront, Lost }
 
 /// <summary>The decisions about factoring by middle and gap.</summary>
-public static class GapDecisions
+internal static class GapDecisions
 {
     private static readonly Kind<Quadratic>[] Kinds =
     [

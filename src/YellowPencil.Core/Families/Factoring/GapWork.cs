@@ -1,7 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.Factoring;
 

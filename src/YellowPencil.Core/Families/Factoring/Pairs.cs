@@ -1,5 +1,3 @@
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Families.Factoring;
 
 /// <summary>Two numbers that are looked for, in the right way and in others.</summary>

@@ -1,5 +1,3 @@
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Families.Factoring;
 
 /// <summary>The pairs of brackets that are tried: factors of the first term, the larger first; factors of the last term, each way round; and both ways to place a minus.</summary>

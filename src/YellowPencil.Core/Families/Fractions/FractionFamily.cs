@@ -1,6 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Beside;
 using YellowPencil.Core.Parts.Fractions;
@@ -8,41 +5,30 @@ using YellowPencil.Core.Parts.Fractions;
 namespace YellowPencil.Core.Families.Fractions;
 
 /// <summary>Sums and differences of fractions: one denominator, the numerators put together, lowest terms, the wholes taken out.</summary>
-public sealed class FractionFamily() : TaughtFamily("fractions", "fractions")
+internal sealed class FractionFamily() : TaughtFamily("fractions", "fractions")
 {
-    /// <summary>The family.</summary>
     public static readonly FractionFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => FractionBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar => grammar ??= new FractionGrammar(this, hasWholes: false);
 
     private FractionGrammar? grammar;
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => FractionDecisions.All;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.Fractions];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<string> Inside => WholeNumbers.Inside;
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new FractionItems(seed).Next;
 
-    /// <inheritdoc/>
     public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => FractionTask.TryRead(this, line) is { } read && !read.IsAsideOf((FractionTask)task) ? read.GoneOnFrom((FractionTask)task) : null;
 
-    /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) => TwoFractions.SaysTheSame(this, one, other);
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var fractions = (FractionTask)task;

@@ -1,4 +1,3 @@
-using YellowPencil.Core.Notation;
 using YellowPencil.Core.Parts.Fractions;
 
 namespace YellowPencil.Core.Families.Fractions;

@@ -1,6 +1,4 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
 using YellowPencil.Core.Parts.SignRules;
 using static YellowPencil.Core.Engine.Commonness;
 using At = YellowPencil.Core.Parts.SignRules.IntegerDecisions;

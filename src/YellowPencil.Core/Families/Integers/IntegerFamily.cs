@@ -1,9 +1,6 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Models;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Beside;
 using YellowPencil.Core.Parts.Columns;
@@ -19,27 +16,20 @@ namespace YellowPencil.Core.Families.Integers;
 /// The four operations on whole numbers with signs. The numbers without their signs are dealt with as facts, or by the written methods where
 /// they are large.
 /// </summary>
-public sealed class IntegerFamily() : TaughtFamily("integers", "numbers with signs")
+internal sealed class IntegerFamily() : TaughtFamily("integers", "numbers with signs")
 {
-    /// <summary>The family.</summary>
     public static readonly IntegerFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => IntegerBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar { get; } = new IntegerGrammar();
 
-    /// <inheritdoc/>
     internal override FamilyLayout Layout { get; } = new IntegerLayout();
 
-    /// <inheritdoc/>
     public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => task is SignedPair pair ? NumberLine.Of(pair.First, pair.Operation, pair.Second, BigInteger.Parse(pair.RightAnswer), answer) : null;
 
-    /// <inheritdoc/>
     public override string Check => "Show it on the number line: the way must end at the answer.";
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Part> Parts { get; } =
     [
         new("addition", "in the numbers without their signs"),
@@ -48,24 +38,18 @@ public sealed class IntegerFamily() : TaughtFamily("integers", "numbers with sig
         new("division", "in the numbers without their signs"),
     ];
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions { get; } =
         [.. IntegerDecisions.All, .. AdditionDecisions.InColumns.Concat(SubtractionDecisions.InColumns).Concat(MultiplicationDecisions.InRows).Concat(DivisionDecisions.InCycles).Distinct()];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Sign];
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new IntegerItems(seed).Next;
 
-    /// <inheritdoc/>
     public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => SignedPair.TryRead(line) is { } pair && !pair.IsAsideOf((SignedPair)task) ? pair : null;
 
-    /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) =>
         SignedPair.TryRead(one) is { } first && SignedPair.TryRead(other) is { } second && first.SaysTheSameAs(second);
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var pair = (SignedPair)task;

@@ -1,6 +1,3 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Families.Integers;
 
 /// <summary><c>-7 - -4</c>, <c>-6 * 9</c>, <c>-24 / 6</c>: one operation on two whole numbers, at least one of them with a minus sign.</summary>

@@ -1,5 +1,3 @@
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Families.Integers;
 
 /// <summary>The four operations with small numbers, at least one of them negative: sums and differences for two thirds of the items.</summary>

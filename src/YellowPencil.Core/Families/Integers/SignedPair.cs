@@ -1,11 +1,9 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.Integers;
 
 /// <summary>One operation on two whole numbers with signs.</summary>
-public sealed class SignedPair : ItemTask
+internal sealed class SignedPair : ItemTask
 {
     private static readonly string[] OperationSigns = ["+", "-", "*", "/"];
 
@@ -30,19 +28,15 @@ public sealed class SignedPair : ItemTask
     /// <summary>The second number.</summary>
     public BigInteger Second { get; }
 
-    /// <inheritdoc/>
     public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [DecimalNumber.Of(First, 0), DecimalNumber.Of(Second, 0)];
 
     private IReadOnlyList<DecimalNumber>? numbers;
 
-    /// <inheritdoc/>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
         numbers.Count == 2 && numbers.All(n => n.Places == 0) && TryMake(numbers[0].Unscaled, Operation, numbers[1].Unscaled) is { Succeeded: true } made ? made.Value : null;
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => Operation;
 
-    /// <inheritdoc/>
     public override int Steps
     {
         get
@@ -52,7 +46,6 @@ public sealed class SignedPair : ItemTask
         }
     }
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>Makes the task; fails where a division cannot be done or leaves a remainder. Positions are those in the second number.</summary>
@@ -106,6 +99,5 @@ public sealed class SignedPair : ItemTask
     private (PairOperation Operation, BigInteger First, BigInteger Second) Summands() =>
         Operation == PairOperation.Minus ? (PairOperation.Plus, First, -Second) : (Operation, First, Second);
 
-    /// <inheritdoc/>
     public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 }

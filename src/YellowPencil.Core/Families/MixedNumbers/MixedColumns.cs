@@ -1,5 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
 using YellowPencil.Core.Parts.Fractions;
 
 namespace YellowPencil.Core.Families.MixedNumbers;

@@ -1,40 +1,37 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Inference;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Fractions;
 
 namespace YellowPencil.Core.Families.MixedNumbers;
 
 /// <summary>How mixed numbers are worked.</summary>
-public enum MixedWay { Improper, InColumns }
+internal enum MixedWay { Improper, InColumns }
 
 /// <summary>What the numerator of an improper fraction becomes.</summary>
-public enum MadeImproper { WholeTimesBottomPlusTop, MinusTop, WholeTimesTop, WholeTimesTopPlusBottom, WholePlusTop, WholeTimesBottom, TopOnly, WholePlusBottomPlusTop, SideBySide, WholePlusTopTimesBottom, WholeLessOne }
+internal enum MadeImproper { WholeTimesBottomPlusTop, MinusTop, WholeTimesTop, WholeTimesTopPlusBottom, WholePlusTop, WholeTimesBottom, TopOnly, WholePlusBottomPlusTop, SideBySide, WholePlusTopTimesBottom, WholeLessOne }
 
 /// <summary>What a whole number without a fraction becomes beside a fraction.</summary>
-public enum LoneWhole { OverTheBottom, AsTop, BottomOverBottom, LeftOut }
+internal enum LoneWhole { OverTheBottom, AsTop, BottomOverBottom, LeftOut }
 
 /// <summary>What becomes of the wholes when the fractions change.</summary>
-public enum WholesMeanwhile { Stay, Multiplied }
+internal enum WholesMeanwhile { Stay, Multiplied }
 
 /// <summary>What is done where the first fraction is too small.</summary>
-public enum FractionTooSmall { Rename, SmallerFromLarger, WriteZero, CopySecond, CopyFirst, AddInstead }
+internal enum FractionTooSmall { Rename, SmallerFromLarger, WriteZero, CopySecond, CopyFirst, AddInstead }
 
 /// <summary>What the whole becomes that was renamed.</summary>
-public enum WholeLeft { OneLess, Unchanged, TwoLess, SecondOneLess, OneMore }
+internal enum WholeLeft { OneLess, Unchanged, TwoLess, SecondOneLess, OneMore }
 
 /// <summary>What the numerator becomes that got a whole.</summary>
-public enum TopFilled { BottomMore, TenMore, OneMore, BottomInstead, TopOfSecondMore, TwiceBottomMore, BottomOfSecondLess }
+internal enum TopFilled { BottomMore, TenMore, OneMore, BottomInstead, TopOfSecondMore, TwiceBottomMore, BottomOfSecondLess }
 
 /// <summary>What becomes of a fraction of one or more beside wholes.</summary>
-public enum FractionOver { Carried, Left, Lost, AtTen, CountedButLeft, LeftAsItCame, TopToTheWholes, CarriedBelowOne, OneMore }
+internal enum FractionOver { Carried, Left, Lost, AtTen, CountedButLeft, LeftAsItCame, TopToTheWholes, CarriedBelowOne, OneMore }
 
 /// <summary>What is done with the wholes.</summary>
-public enum WholesTogether { AsSet, Add, Subtract, Multiply, LargerStays, LeftOutBesideLone, FirstStays }
+internal enum WholesTogether { AsSet, Add, Subtract, Multiply, LargerStays, LeftOutBesideLone, FirstStays }
 
 /// <summary>What is done where a number has no fraction.</summary>
-public enum NoFraction { RenameAWhole, CopyOther, LeaveOut, WriteOneLess }
+internal enum NoFraction { RenameAWhole, CopyOther, LeaveOut, WriteOneLess }
 
 /// <summary>Two mixed numbers as the student sees them.</summary>
 /// <param name="FirstWhole">The first whole part.</param>
@@ -42,7 +39,7 @@ public enum NoFraction { RenameAWhole, CopyOther, LeaveOut, WriteOneLess }
 /// <param name="IsDifference">Whether the second is taken away.</param>
 /// <param name="FirstHasFraction">Whether the first has a fraction.</param>
 /// <param name="SecondHasFraction">Whether the second has a fraction.</param>
-public readonly record struct MixedContext(int FirstWhole, int SecondWhole, bool IsDifference, bool FirstHasFraction, bool SecondHasFraction) : IDecisionContext
+internal readonly record struct MixedContext(int FirstWhole, int SecondWhole, bool IsDifference, bool FirstHasFraction, bool SecondHasFraction) : IDecisionContext
 {
     /// <summary>Whether a fraction stands without a whole.</summary>
     public bool HasLoneFraction => (FirstWhole == 0 && FirstHasFraction) || (SecondWhole == 0 && SecondHasFraction);
@@ -69,14 +66,14 @@ public readonly record struct MixedContext(int FirstWhole, int SecondWhole, bool
 /// <param name="Bottom">Its denominator, or the one it is to get.</param>
 /// <param name="IsFirst">Whether it is the first.</param>
 /// <param name="IsDifference">Whether the second is taken away.</param>
-public readonly record struct OneMixed(int Whole, int Top, int Bottom, bool IsFirst, bool IsDifference) : IDecisionContext
+internal readonly record struct OneMixed(int Whole, int Top, int Bottom, bool IsFirst, bool IsDifference) : IDecisionContext
 {
     /// <summary>Whether it has no fraction of its own.</summary>
     public bool IsLoneWhole => Top == 0;
 }
 
 /// <summary>The decisions about mixed numbers.</summary>
-public static class MixedDecisions
+internal static class MixedDecisions
 {
     private static readonly Kind<MixedContext>[] Kinds =
     [
@@ -272,4 +269,4 @@ public static class MixedDecisions
 }
 
 /// <summary>Whether a whole is renamed without need.</summary>
-public enum NeedlessRenaming { None, Always, OnlyWholeLess }
+internal enum NeedlessRenaming { None, Always, OnlyWholeLess }

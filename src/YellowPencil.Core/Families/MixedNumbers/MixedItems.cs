@@ -1,5 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
 using YellowPencil.Core.Parts.Fractions;
 
 namespace YellowPencil.Core.Families.MixedNumbers;

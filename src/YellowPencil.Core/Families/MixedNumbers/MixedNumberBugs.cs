@@ -1,6 +1,4 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Fractions;
 using static YellowPencil.Core.Engine.Commonness;
 using At = YellowPencil.Core.Families.MixedNumbers.MixedDecisions;

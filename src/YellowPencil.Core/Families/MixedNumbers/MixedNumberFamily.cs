@@ -1,6 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Beside;
 using YellowPencil.Core.Parts.Fractions;
@@ -8,44 +5,32 @@ using YellowPencil.Core.Parts.Fractions;
 namespace YellowPencil.Core.Families.MixedNumbers;
 
 /// <summary>Sums and differences with mixed numbers: as improper fractions, or wholes and fractions in columns with a whole renamed where it is needed.</summary>
-public sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed numbers")
+internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed numbers")
 {
-    /// <summary>The family.</summary>
     public static readonly MixedNumberFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => MixedNumberBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar => grammar ??= new FractionGrammar(this, hasWholes: true);
 
     private FractionGrammar? grammar;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Part> Parts { get; } = [new("fractions", "in the fractions of mixed numbers")];
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions { get; } = [.. MixedDecisions.All, .. FractionDecisions.All];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.MixedNumbers];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<string> Inside => WholeNumbers.Inside;
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new MixedItems(seed).Next;
 
-    /// <inheritdoc/>
     public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => FractionTask.TryRead(this, line) is { } read && !read.IsAsideOf((FractionTask)task) ? read.GoneOnFrom((FractionTask)task) : null;
 
-    /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) => TwoFractions.SaysTheSame(this, one, other);
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var mixed = (FractionTask)task;

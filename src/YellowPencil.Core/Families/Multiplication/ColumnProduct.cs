@@ -1,11 +1,9 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.Multiplication;
 
 /// <summary>A product of two whole numbers, to be worked in rows.</summary>
-public sealed class ColumnProduct : ItemTask
+internal sealed class ColumnProduct : ItemTask
 {
     /// <summary>Makes the task from its two factors.</summary>
     public ColumnProduct(WholeNumber first, WholeNumber second)
@@ -22,27 +20,21 @@ public sealed class ColumnProduct : ItemTask
     /// <summary>The second factor.</summary>
     public WholeNumber Second { get; }
 
-    /// <inheritdoc/>
     public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [DecimalNumber.Of(First), DecimalNumber.Of(Second)];
 
     private IReadOnlyList<DecimalNumber>? numbers;
 
-    /// <inheritdoc/>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
         numbers.Count == 2 && WholeNumber.All(numbers) is { } wholes ? new ColumnProduct(wholes[0], wholes[1]) : null;
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => PairOperation.Times;
 
-    /// <inheritdoc/>
     public override int Steps => 5 * First.Length * Second.Length + First.Length + Second.Length;
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>The product of two values that are not negative.</summary>
     public static ColumnProduct Of(BigInteger first, BigInteger second) => new(WholeNumber.Of(first), WholeNumber.Of(second));
 
-    /// <inheritdoc/>
     public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 }

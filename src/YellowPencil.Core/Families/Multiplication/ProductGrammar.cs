@@ -1,6 +1,3 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Families.Multiplication;
 
 /// <summary><c>47 * 36</c></summary>

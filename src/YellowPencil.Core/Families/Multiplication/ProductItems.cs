@@ -1,4 +1,3 @@
-
 namespace YellowPencil.Core.Families.Multiplication;
 
 /// <summary>Products by one digit, by two and now and then by three; with zeros inside and at the end, and digits that come twice.</summary>

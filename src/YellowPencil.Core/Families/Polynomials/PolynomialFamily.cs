@@ -1,7 +1,3 @@
-using System.Numerics;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Beside;
 using YellowPencil.Core.Parts.Terms;
@@ -9,36 +5,26 @@ using YellowPencil.Core.Parts.Terms;
 namespace YellowPencil.Core.Families.Polynomials;
 
 /// <summary>Sums and differences of polynomials: brackets left off, like terms put together, the highest power first.</summary>
-public sealed class PolynomialFamily() : TaughtFamily("polynomials", "polynomials")
+internal sealed class PolynomialFamily() : TaughtFamily("polynomials", "polynomials")
 {
-    /// <summary>The family.</summary>
     public static readonly PolynomialFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => PolynomialBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar { get; } = new PolynomialGrammar();
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => PolynomialDecisions.All;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<string> Inside => WholeNumbers.Inside;
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new PolynomialItems(seed).Next;
 
-    /// <inheritdoc/>
     public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => PolynomialTask.TryReadLine(line, ((AlgebraTask)task).Letter);
 
-    /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) => Collecting.SaysTheSame(one, other);
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var polynomials = (PolynomialTask)task;

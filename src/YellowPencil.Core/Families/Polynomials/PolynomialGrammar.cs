@@ -1,6 +1,3 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Families.Polynomials;
 
 /// <summary><c>simplify (4x^2 - 3x) - (x^2 - 5)</c></summary>

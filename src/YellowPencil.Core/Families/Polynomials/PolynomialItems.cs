@@ -1,5 +1,3 @@
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Families.Polynomials;
 
 /// <summary>Two or three brackets of two to four terms, small numbers before the letter; half of them with a minus before a bracket.</summary>

@@ -1,5 +1,3 @@
-using System.Numerics;
-using YellowPencil.Core.Notation;
 using YellowPencil.Core.Parts.Terms;
 
 namespace YellowPencil.Core.Families.Polynomials;
@@ -7,10 +5,10 @@ namespace YellowPencil.Core.Families.Polynomials;
 /// <summary>Terms in brackets, or without, that are added or taken away as a whole.</summary>
 /// <param name="IsTakenAway">Whether a minus stands before the bracket.</param>
 /// <param name="Terms">The terms.</param>
-public sealed record TermGroup(bool IsTakenAway, IReadOnlyList<PolyTerm> Terms);
+internal sealed record TermGroup(bool IsTakenAway, IReadOnlyList<PolyTerm> Terms);
 
 /// <summary>A sum or difference of polynomials in one letter that is to be collected; on the way to its answer the terms without their brackets.</summary>
-public sealed class PolynomialTask : AlgebraTask
+internal sealed class PolynomialTask : AlgebraTask
 {
     /// <summary>The most brackets of a task.</summary>
     public const int MostGroups = 6;
@@ -33,13 +31,10 @@ public sealed class PolynomialTask : AlgebraTask
     /// <summary>Whether it is a line of a working.</summary>
     public bool IsLine { get; }
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => Groups.Any(g => g.IsTakenAway) ? PairOperation.Minus : PairOperation.Plus;
 
-    /// <inheritdoc/>
     public override int Steps => 2 * Groups.Sum(g => g.Terms.Count) + 4;
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>The line of a working, without brackets; null where it is none.</summary>

@@ -1,50 +1,44 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Inference;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Models;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Families.Roots;
 
 /// <summary>How the number under the root is read.</summary>
-public enum UnderRoot { AsSet, WholePartOnly, Halved, WithoutPoint }
+internal enum UnderRoot { AsSet, WholePartOnly, Halved, WithoutPoint }
 
 /// <summary>How a square is known.</summary>
-public enum SquareKnown { AsIs, PartByPart, Doubled }
+internal enum SquareKnown { AsIs, PartByPart, Doubled }
 
 /// <summary>How the root is estimated.</summary>
-public enum RootWay { StraightLine, NumberLine, NearestWhole, HalfWay, LowerRoot, UpperRoot, HalfOfNumber, NearestRootAdded, GapAsTenths, GapAppended, QuarterOfNumber, TenthsBackFromUpper }
+internal enum RootWay { StraightLine, NumberLine, NearestWhole, HalfWay, LowerRoot, UpperRoot, HalfOfNumber, NearestRootAdded, GapAsTenths, GapAppended, QuarterOfNumber, TenthsBackFromUpper }
 
 /// <summary>Between which whole roots the number is put.</summary>
-public enum RootsAround { AsDue, OneTooLow, OneTooHigh }
+internal enum RootsAround { AsDue, OneTooLow, OneTooHigh }
 
 /// <summary>What is counted from the lower square.</summary>
-public enum GapTop { FromLower, BothEndsCounted, ToUpper, WholeNumber }
+internal enum GapTop { FromLower, BothEndsCounted, ToUpper, WholeNumber }
 
 /// <summary>Over what the gap is written.</summary>
-public enum GapBottom { BetweenSquares, LowerRoot, UpperRoot, UpperSquare, LowerSquare, Ten, Hundred, TwiceLowerRoot }
+internal enum GapBottom { BetweenSquares, LowerRoot, UpperRoot, UpperSquare, LowerSquare, Ten, Hundred, TwiceLowerRoot }
 
 /// <summary>What becomes of the division.</summary>
-public enum GapDivided { AsSet, UpsideDown, ZeroLeftOut }
+internal enum GapDivided { AsSet, UpsideDown, ZeroLeftOut }
 
 /// <summary>From where the fraction is counted.</summary>
-public enum CountedFrom { LowerRoot, UpperRoot, UpperRootBack }
+internal enum CountedFrom { LowerRoot, UpperRoot, UpperRootBack }
 
 /// <summary>How the division ends, one place further than is asked for.</summary>
-public enum DivisionEnd { CutOff, RoundedThere }
+internal enum DivisionEnd { CutOff, RoundedThere }
 
 /// <summary>How the estimate is rounded.</summary>
-public enum RootRounded { HalfUp, CutOff, AlwaysUp, ToHalf, ToWhole, NotAtAll }
+internal enum RootRounded { HalfUp, CutOff, AlwaysUp, ToHalf, ToWhole, NotAtAll }
 
 /// <summary>A root as the student sees it.</summary>
 /// <param name="Number">The whole part of the number under the root.</param>
 /// <param name="Lower">The lower root.</param>
 /// <param name="Tail">The two digits of the estimate behind the place that is kept, where there is one; -1 before.</param>
 /// <param name="IsDecimal">Whether the number under the root has a point.</param>
-public readonly record struct RootContext(int Number, int Lower, int Tail, bool IsDecimal) : IDecisionContext
+internal readonly record struct RootContext(int Number, int Lower, int Tail, bool IsDecimal) : IDecisionContext
 {
     /// <summary>The part of the way between the roots; 0 before it is known.</summary>
     public Rational Part { get; init; }
@@ -69,7 +63,7 @@ public readonly record struct RootContext(int Number, int Lower, int Tail, bool 
 }
 
 /// <summary>The decisions about square roots by hand.</summary>
-public static class RootDecisions
+internal static class RootDecisions
 {
     private static readonly Property<RootContext>[] Numbers =
     [

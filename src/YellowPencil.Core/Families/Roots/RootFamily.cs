@@ -1,44 +1,31 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Families.Roots;
 
 /// <summary>Square roots by hand: between two known squares, along a straight line or by trying, rounded to a place.</summary>
-public sealed class RootFamily() : TaughtFamily("roots", "roots")
+internal sealed class RootFamily() : TaughtFamily("roots", "roots")
 {
-    /// <summary>The family.</summary>
     public static readonly RootFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => RootBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar { get; } = new RootGrammar();
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => RootDecisions.All;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Between, WorkFields.Tried];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.Roots];
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new RootItems(seed).Next;
 
-    /// <inheritdoc/>
     public override IEnumerable<string> StatementsOf(string line) => [line];
 
-    /// <inheritdoc/>
     public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) => item.Work.Has(WorkFields.Tried) ? (School.Roots, (int)RootSchool.NumberLine)
         : (item.Work.Get(WorkFields.Lines) ?? []).Any(line => Resume(item.Task, item.Task, line) is RootTask { Mixed: not null }) ? (School.Roots, (int)RootSchool.StraightLine)
         : null;
 
-    /// <inheritdoc/>
     public override ItemTask? Resume(ItemTask task, ItemTask from, string line)
     {
         var (root, text) = ((RootTask)task, string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c))));
@@ -47,10 +34,8 @@ public sealed class RootFamily() : TaughtFamily("roots", "roots")
         return DecimalNumber.TryParse(text) is { Succeeded: true, Value: { IsNegative: false } estimate } ? new RootTask(root.Number, root.Places, null, new Rational(estimate.Unscaled, BigInteger.Pow(10, estimate.Places)), line.Trim()) : null;
     }
 
-    /// <inheritdoc/>
     public override bool IsSameLine(string one, string other) => Plain(one) == Plain(other);
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run) => new RootWork(run, (RootTask)task).Walk();
 
     private static string Plain(string line) => DecimalNumber.Canonical(string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c))));

@@ -1,6 +1,3 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Families.Roots;
 
 /// <summary><c>sqrt(31)</c>, <c>sqrt(31.6)</c></summary>

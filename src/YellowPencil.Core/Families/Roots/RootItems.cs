@@ -1,5 +1,3 @@
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Families.Roots;
 
 /// <summary>Numbers up to 400, a few of them squares, a few with a tenth.</summary>

@@ -1,11 +1,9 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.Roots;
 
 /// <summary>A square root that is to be estimated by hand to a place; on the way to its answer a lower root and a fraction, or a decimal that is to be rounded.</summary>
-public sealed class RootTask : ItemTask
+internal sealed class RootTask : ItemTask
 {
     /// <summary>The largest number whose root is estimated, with all its digits: those of squares known by heart, and some more.</summary>
     public const int Most = 9_999;
@@ -30,7 +28,6 @@ public sealed class RootTask : ItemTask
     /// <summary>The number under the root, exactly.</summary>
     public Rational Radicand { get; }
 
-    /// <inheritdoc/>
     public override string StandsThere { get; }
 
     private bool IsBegun => Mixed is not null || Estimate is not null;
@@ -47,25 +44,20 @@ public sealed class RootTask : ItemTask
     /// <summary>Whether the root is a whole number.</summary>
     public bool IsPerfect { get; }
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => null;
 
-    /// <inheritdoc/>
     public override int Steps => 10;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<DecimalNumber> Numbers => [Number];
 
     /// <summary>The number under a root is not misread digit by digit: what goes wrong with it are decisions of the method.</summary>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) => null;
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>The root rounded to the place: what trying on the number line comes to, where a straight line can be a little below.</summary>
     public string TrueAnswer => IsPerfect ? RightAnswer : Exact.Written(Exact.Rounded(new Rational(Exact.Root(Radicand.Top * BigInteger.Pow(10, 2 * Places + 4) / Radicand.Bottom), BigInteger.Pow(10, Places + 2)), Places), Places);
 
-    /// <inheritdoc/>
     public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 
     /// <summary>The root rounded is right as well where a straight line comes to a little less.</summary>

@@ -1,11 +1,9 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.Subtraction;
 
 /// <summary>A difference of two whole numbers, to be worked in columns.</summary>
-public sealed class ColumnDifference : ItemTask
+internal sealed class ColumnDifference : ItemTask
 {
     /// <summary>Makes the task from its two numbers.</summary>
     public ColumnDifference(WholeNumber top, WholeNumber bottom)
@@ -22,27 +20,21 @@ public sealed class ColumnDifference : ItemTask
     /// <summary>The number taken away.</summary>
     public WholeNumber Bottom { get; }
 
-    /// <inheritdoc/>
     public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [DecimalNumber.Of(Top), DecimalNumber.Of(Bottom)];
 
     private IReadOnlyList<DecimalNumber>? numbers;
 
-    /// <inheritdoc/>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
         numbers.Count == 2 && WholeNumber.All(numbers) is { } wholes ? new ColumnDifference(wholes[0], wholes[1]) : null;
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => PairOperation.Minus;
 
-    /// <inheritdoc/>
     public override int Steps => 3 * Math.Max(Top.Length, Bottom.Length);
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
     /// <summary>The task "top - bottom" for two values that are not negative.</summary>
     public static ColumnDifference Of(BigInteger top, BigInteger bottom) => new(WholeNumber.Of(top), WholeNumber.Of(bottom));
 
-    /// <inheritdoc/>
     public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 }

@@ -1,5 +1,3 @@
-using YellowPencil.Core.Parts.Columns;
-
 namespace YellowPencil.Core.Families.Subtraction;
 
 /// <summary>

@@ -1,7 +1,5 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Models;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Differences;
 using YellowPencil.Core.Parts.Sums;
@@ -9,42 +7,30 @@ using YellowPencil.Core.Parts.Sums;
 namespace YellowPencil.Core.Families.Subtraction;
 
 /// <summary>Column subtraction of whole numbers with renaming.</summary>
-public sealed class SubtractionFamily() : TaughtFamily("subtraction", "column subtraction")
+internal sealed class SubtractionFamily() : TaughtFamily("subtraction", "column subtraction")
 {
-    /// <summary>The family.</summary>
     public static readonly SubtractionFamily Instance = new();
 
-    /// <inheritdoc/>
     public override IReadOnlyList<Bug> Bugs => SubtractionBugs.All;
 
-    /// <inheritdoc/>
     internal override TaskGrammar Grammar { get; } = new DifferenceGrammar();
 
-    /// <inheritdoc/>
     internal override FamilyLayout Layout { get; } = new SubtractionLayout();
 
-    /// <inheritdoc/>
     public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => PlaceValueMat.OfDifference(task.Numbers[0], task.Numbers[1], marks);
 
-    /// <inheritdoc/>
     public override string Check => "Add the answer to the number that was taken away: the top number must come out.";
 
-    /// <inheritdoc/>
     public override DigitOrder DigitsCome => DigitOrder.SmallestFirst;
 
-    /// <inheritdoc/>
     protected override IReadOnlyList<Decision> OwnDecisions => SubtractionDecisions.All;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order];
 
-    /// <inheritdoc/>
     public override IReadOnlyList<string> Instead { get; } = ["addition"];
 
-    /// <inheritdoc/>
     public override Func<ItemTask> Items(int seed) => new DifferenceItems(seed).Next;
 
-    /// <inheritdoc/>
     public override void Walk(ItemTask task, MethodRun run)
     {
         var difference = (ColumnDifference)task;

@@ -1,5 +1,4 @@
 using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Families.Subtraction;
 

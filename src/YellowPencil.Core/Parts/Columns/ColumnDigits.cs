@@ -1,5 +1,3 @@
-using YellowPencil.Core.Engine;
-
 namespace YellowPencil.Core.Parts.Columns;
 
 /// <summary>What methods that work in columns need beside a run: room for digits, and answers read off digits and cells.</summary>

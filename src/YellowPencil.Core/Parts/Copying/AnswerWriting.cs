@@ -1,12 +1,9 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Parts.Copying;
 
 /// <summary>How the answer that was worked out is written down.</summary>
-public enum AnswerWritten
+internal enum AnswerWritten
 {
     AsWorked, Reversed, LastTwoExchanged, InnerZerosOut, EndZerosOut, OneEndZeroFewer, OneEndZeroMore, FilledToFirst, FilledToLongest, ZerosBehindPointOut,
     PointOut, PointOneFurtherLeft, PointOneFurtherRight, PointUntilLarger, PointUntilSmaller, PointBeforeAll, PointAfterFirstDigit, PointBeforeLastDigit, CutToFewestPlaces, WholePartOnly, RoundedToWhole, RoundedToTens,

@@ -1,6 +1,3 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Parts.Columns;
-
 namespace YellowPencil.Core.Parts.Copying;
 
 /// <summary>A number as digits on paper: sign, digits and point, to be written over.</summary>
@@ -41,6 +38,5 @@ internal readonly record struct DigitText(bool IsNegative, string Digits, int Pl
     /// <summary>The number; null where no digit is left, or too many are.</summary>
     public DecimalNumber? Number => Digits.Length > 0 && DecimalNumber.TryParse(ToString()) is { Succeeded: true } number ? number.Value : null;
 
-    /// <inheritdoc/>
     public override string ToString() => (IsNegative ? "-" : "") + (Places == 0 ? Digits : $"{(Whole.Length == 0 && Digits.Length > 0 ? "0" : Whole)}.{Behind}");
 }

@@ -1,16 +1,11 @@
 using System.Buffers;
 using System.Numerics;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.DecimalProducts;
-using YellowPencil.Core.Inference;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Parts.Copying;
 
 /// <summary>A task before anything is done.</summary>
 /// <param name="Task">The task.</param>
-public readonly record struct TaskContext(ItemTask Task) : IDecisionContext
+internal readonly record struct TaskContext(ItemTask Task) : IDecisionContext
 {
     /// <summary>The first number.</summary>
     public DecimalNumber First => Task.Numbers[0];
@@ -34,7 +29,7 @@ public readonly record struct TaskContext(ItemTask Task) : IDecisionContext
 /// <summary>An answer that was worked out, with what it becomes when it is written down in other ways.</summary>
 /// <param name="task">The task as set.</param>
 /// <param name="answer">The answer in its canonical spelling.</param>
-public sealed class WorkedAnswer(ItemTask task, string answer)
+internal sealed class WorkedAnswer(ItemTask task, string answer)
 {
     private static readonly int Ways = ChoiceName<AnswerWritten>.Count;
 
@@ -58,7 +53,7 @@ public sealed class WorkedAnswer(ItemTask task, string answer)
 
 /// <summary>An answer that was worked out, before it is written down.</summary>
 /// <param name="Worked">The answer.</param>
-public readonly record struct AnswerContext(WorkedAnswer Worked) : IDecisionContext
+internal readonly record struct AnswerContext(WorkedAnswer Worked) : IDecisionContext
 {
     private static readonly SearchValues<char> InNumbers = SearchValues.Create("0123456789.-");
 
@@ -85,7 +80,7 @@ public readonly record struct AnswerContext(WorkedAnswer Worked) : IDecisionCont
 }
 
 /// <summary>The two decisions that stand round every method: how the task is read, and how the answer is written down.</summary>
-public static class OuterDecisions
+internal static class OuterDecisions
 {
     /// <summary>How is the task read?</summary>
     public static readonly Decision<TaskContext, TaskRead> Reading = new("task.reading", "How are the numbers of the task read?", TaskRead.AsSet)

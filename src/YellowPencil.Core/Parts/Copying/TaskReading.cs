@@ -1,12 +1,10 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Parts.Copying;
 
 /// <summary>How the numbers of a task are read.</summary>
-public enum TaskRead
+internal enum TaskRead
 {
     AsSet, Exchanged, LargerFirst, SmallerFirst, TwoLargestOnly, FirstTwoOnly, LastTwoOnly, FirstAndLastOnly, FurtherLeftEach, FrontDigitRepeated,
     FirstDigitOffFirst, FirstDigitOffSecond, FirstDigitOffLongest, LastDigitOffFirst, LastDigitOffSecond, LastDigitOffEach,

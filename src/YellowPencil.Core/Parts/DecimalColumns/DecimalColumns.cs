@@ -1,7 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Columns;
 using YellowPencil.Core.Parts.Differences;
 using YellowPencil.Core.Parts.Sums;

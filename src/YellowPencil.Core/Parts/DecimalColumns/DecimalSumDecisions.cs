@@ -1,35 +1,29 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.Factoring;
-using YellowPencil.Core.Inference;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-using YellowPencil.Core.Parts.Columns;
 using YellowPencil.Core.Parts.Differences;
 using YellowPencil.Core.Parts.Sums;
 
 namespace YellowPencil.Core.Parts.DecimalColumns;
 
 /// <summary>Whether the sign is followed.</summary>
-public enum SignRead { AsSet, TheOther }
+internal enum SignRead { AsSet, TheOther }
 
 /// <summary>Which digits stand under each other.</summary>
-public enum DecimalAlignment { Points, RightEnds, LeftEnds, DecimalsRight, PushedRight }
+internal enum DecimalAlignment { Points, RightEnds, LeftEnds, DecimalsRight, PushedRight }
 
 /// <summary>Where a whole number stands among decimals.</summary>
-public enum HiddenPoint { AfterOnes, UnderLastPlace, LeftOut }
+internal enum HiddenPoint { AfterOnes, UnderLastPlace, LeftOut }
 
 /// <summary>Whether whole part and decimal part are one number.</summary>
-public enum DecimalSplit { OneNumber, TwoNumbers, TwoNumbersEvenedUp }
+internal enum DecimalSplit { OneNumber, TwoNumbers, TwoNumbersEvenedUp }
 
 /// <summary>What is done where the top number has no digit above one to take away.</summary>
-public enum TopGap { FillZero, WriteBottom, TenWithoutLending, WriteZero, LeaveBlank }
+internal enum TopGap { FillZero, WriteBottom, TenWithoutLending, WriteZero, LeaveBlank }
 
 /// <summary>What is done with places that only one number has.</summary>
-public enum LonePlaces { Keep, Drop }
+internal enum LonePlaces { Keep, Drop }
 
 /// <summary>Where the point of the answer goes.</summary>
-public enum SumPoint { StraightDown, Forgotten, AsFirst, AsLast, PlacesTogether, FewestPlaces, AfterFirstDigit, AsLongestWholeFromLeft, OfAllTogether, LastZerosFirst, AsFirstFromLeft }
+internal enum SumPoint { StraightDown, Forgotten, AsFirst, AsLast, PlacesTogether, FewestPlaces, AfterFirstDigit, AsLongestWholeFromLeft, OfAllTogether, LastZerosFirst, AsFirstFromLeft }
 
 /// <summary>The whole item as the student first sees it.</summary>
 /// <param name="IsDifference">Whether something is taken away.</param>
@@ -38,7 +32,7 @@ public enum SumPoint { StraightDown, Forgotten, AsFirst, AsLast, PlacesTogether,
 /// <param name="LastPlaces">Decimal places of the last number.</param>
 /// <param name="MostPlaces">The most decimal places of a number.</param>
 /// <param name="FewestPlaces">The fewest.</param>
-public readonly record struct DecimalSumContext(bool IsDifference, int Numbers, int FirstPlaces, int LastPlaces, int MostPlaces, int FewestPlaces) : IDecisionContext
+internal readonly record struct DecimalSumContext(bool IsDifference, int Numbers, int FirstPlaces, int LastPlaces, int MostPlaces, int FewestPlaces) : IDecisionContext
 {
     /// <summary>Whole digits of the first number.</summary>
     public int FirstWhole { get; init; }
@@ -93,20 +87,19 @@ public readonly record struct DecimalSumContext(bool IsDifference, int Numbers, 
 /// <summary>A whole number among decimals.</summary>
 /// <param name="Row">Which of the numbers, from 0.</param>
 /// <param name="IsDifference">Whether something is taken away.</param>
-public readonly record struct WholeAmongDecimals(int Row, bool IsDifference) : IDecisionContext;
+internal readonly record struct WholeAmongDecimals(int Row, bool IsDifference) : IDecisionContext;
 
 /// <summary>A place of the bottom number with nothing above.</summary>
 /// <param name="Column">The place.</param>
 /// <param name="Bottom">The digit there.</param>
 /// <param name="IsSmallest">Whether it is the smallest place.</param>
-public readonly record struct GapContext(int Column, int Bottom, bool IsSmallest) : IDecisionContext
+internal readonly record struct GapContext(int Column, int Bottom, bool IsSmallest) : IDecisionContext
 {
-    /// <inheritdoc/>
     public int? Place => Column;
 }
 
 /// <summary>The decisions of sums and differences of decimals.</summary>
-public static class DecimalSumDecisions
+internal static class DecimalSumDecisions
 {
     private static readonly Kind<DecimalSumContext>[] Kinds =
     [

@@ -1,52 +1,50 @@
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Parts.Differences;
 
 /// <summary>What is done with the two numbers.</summary>
-public enum DifferenceWay { Subtract, Add }
+internal enum DifferenceWay { Subtract, Add }
 
 /// <summary>Which ends of the two numbers stand under each other.</summary>
-public enum DifferenceAlignment { Ones, LeftEnds }
+internal enum DifferenceAlignment { Ones, LeftEnds }
 
 /// <summary>Where the work begins.</summary>
-public enum DifferenceDirection { FromOnes, FromLeft }
+internal enum DifferenceDirection { FromOnes, FromLeft }
 
 /// <summary>Which top value is used where a digit was written over, or is a zero.</summary>
-public enum TopDigit { NewValue, AsSet, ZeroAsTen, ZeroAsNine }
+internal enum TopDigit { NewValue, AsSet, ZeroAsTen, ZeroAsNine }
 
 /// <summary>What is done with a column of two digits.</summary>
-public enum ColumnWay { TakeAway, Rename, TurnRound, WriteZero, WriteTop, LeaveBlank, Add, WriteBottom, WriteLarger, WriteSmaller, WriteOne, WriteNine, WriteMissingToTen }
+internal enum ColumnWay { TakeAway, Rename, TurnRound, WriteZero, WriteTop, LeaveBlank, Add, WriteBottom, WriteLarger, WriteSmaller, WriteOne, WriteNine, WriteMissingToTen }
 
 /// <summary>What is done with a column without a bottom digit.</summary>
-public enum OpenColumnWay { CopyTop, CopyAsSet, LeaveBlank, WriteZero, OneLess, TakeBottomDigitAgain, OneMore, WriteNine }
+internal enum OpenColumnWay { CopyTop, CopyAsSet, LeaveBlank, WriteZero, OneLess, TakeBottomDigitAgain, OneMore, WriteNine }
 
 /// <summary>Who lends.</summary>
-public enum LenderChosen
+internal enum LenderChosen
 {
     NearestNotZero, LeftmostDigit, Nobody, OneBeyond, ZeroBecomesNine, ZeroBecomesTen, ZeroStays, BottomDigit, EveryDigitLeft,
     RightNeighbour, NearestZerosBeyondNine, EveryDigitLeftZerosNine, NearestLargerThanBelow, OneBeyondOrNearest, NearestAndNext, NextHoweverSmall,
 }
 
 /// <summary>What the lender becomes.</summary>
-public enum LenderLeft { OneLess, Unchanged, TwoLess, OneMore, Ten, Nine, OneLessForEachColumn, Zero }
+internal enum LenderLeft { OneLess, Unchanged, TwoLess, OneMore, Ten, Nine, OneLessForEachColumn, Zero }
 
 /// <summary>What a zero between lender and receiver becomes.</summary>
-public enum PassedZeroLeft { Nine, Zero, Ten, Eight, One }
+internal enum PassedZeroLeft { Nine, Zero, Ten, Eight, One }
 
 /// <summary>What the receiver becomes.</summary>
-public enum ReceiverGets { TenMore, OneMore, BecomesTen, Unchanged, NineMore, ElevenMore }
+internal enum ReceiverGets { TenMore, OneMore, BecomesTen, Unchanged, NineMore, ElevenMore }
 
 /// <summary>What is done when nobody to the left has anything to lend.</summary>
-public enum NobodyLends { TurnRound, WriteZero, LeaveBlank, TenFromNowhere }
+internal enum NobodyLends { TurnRound, WriteZero, LeaveBlank, TenFromNowhere }
 
 /// <summary>What is done next door after a column that needed nothing.</summary>
-public enum NextColumn { LeftAlone, OneLess }
+internal enum NextColumn { LeftAlone, OneLess }
 
 /// <summary>How the difference of two digits is counted.</summary>
-public enum DifferenceCount { Exact, OneTooMany, OneTooFew }
+internal enum DifferenceCount { Exact, OneTooMany, OneTooFew }
 
 /// <summary>How a difference of two digits is written into one column.</summary>
-public enum TwoDigitsWritten { Both, OnesOnly, Nine }
+internal enum TwoDigitsWritten { Both, OnesOnly, Nine }
 
 /// <summary>Whether there is another column to work.</summary>
-public enum DifferenceOnward { NextColumn, Stop }
+internal enum DifferenceOnward { NextColumn, Stop }

@@ -1,16 +1,13 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Parts.Differences;
 
 /// <summary>The whole item as the student first sees it.</summary>
 /// <param name="TopLength">Digits of the top number.</param>
 /// <param name="BottomLength">Digits of the bottom number.</param>
 /// <param name="NeedsRenaming">Whether some column has the smaller digit on top.</param>
-public readonly record struct ItemContext(int TopLength, int BottomLength, bool NeedsRenaming) : IDecisionContext;
+internal readonly record struct ItemContext(int TopLength, int BottomLength, bool NeedsRenaming) : IDecisionContext;
 
 /// <summary>One column when its turn comes.</summary>
-public readonly record struct ColumnContext : IDecisionContext
+internal readonly record struct ColumnContext : IDecisionContext
 {
     /// <summary>The column, as a power of ten.</summary>
     public required int Column { get; init; }
@@ -54,7 +51,6 @@ public readonly record struct ColumnContext : IDecisionContext
     /// <summary>Whether some top digit to the left is not zero.</summary>
     public required bool SomebodyCanLend { get; init; }
 
-    /// <inheritdoc/>
     public int? Place => Column;
 
     /// <summary>Whether there is no digit below.</summary>
@@ -85,10 +81,9 @@ public readonly record struct ColumnContext : IDecisionContext
 /// <param name="FromReceiver">How many columns lie between this digit and the receiver.</param>
 /// <param name="Renames">How many times a ten was made before, in this item.</param>
 /// <param name="IsLeftmost">Whether nothing stands to the left of the digit.</param>
-public readonly record struct LendingContext(
+internal readonly record struct LendingContext(
     int Column, int Digit, int Below, int Receiver, int Passed, int FromReceiver, int Renames, bool IsLeftmost) : IDecisionContext
 {
-    /// <inheritdoc/>
     public int? Place => Column;
 
     /// <summary>Whether there is no digit below.</summary>
@@ -100,8 +95,7 @@ public readonly record struct LendingContext(
 /// <param name="Top">The larger value.</param>
 /// <param name="Bottom">The smaller value.</param>
 /// <param name="WasRaised">Whether the top value is ten and more because it was given ten.</param>
-public readonly record struct DifferenceContext(int Column, int Top, int Bottom, bool WasRaised) : IDecisionContext
+internal readonly record struct DifferenceContext(int Column, int Top, int Bottom, bool WasRaised) : IDecisionContext
 {
-    /// <inheritdoc/>
     public int? Place => Column;
 }

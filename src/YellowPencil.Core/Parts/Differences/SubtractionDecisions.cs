@@ -1,12 +1,9 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Parts.Differences;
 
 /// <summary>The decisions of column subtraction.</summary>
-public static class SubtractionDecisions
+internal static class SubtractionDecisions
 {
     private static readonly Kind<ColumnContext>[] ColumnKinds =
     [

@@ -1,4 +1,3 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Parts.Columns;
 using YellowPencil.Core.Parts.Differences;
 using YellowPencil.Core.Parts.Products;

@@ -1,6 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-
 namespace YellowPencil.Core.Parts.Divisions;
 
 /// <summary>The whole division as the student first sees it.</summary>
@@ -8,10 +5,10 @@ namespace YellowPencil.Core.Parts.Divisions;
 /// <param name="DivisorLength">Digits of the divisor.</param>
 /// <param name="Form">What is asked for.</param>
 /// <param name="IsSymmetric">Whether the number divided reads the same from both ends.</param>
-public readonly record struct DivisionContext(int DividendLength, int DivisorLength, QuotientForm Form, bool IsSymmetric = false) : IDecisionContext;
+internal readonly record struct DivisionContext(int DividendLength, int DivisorLength, QuotientForm Form, bool IsSymmetric = false) : IDecisionContext;
 
 /// <summary>One cycle of a division: divide, multiply, subtract, bring down.</summary>
-public readonly record struct CycleContext : IDecisionContext
+internal readonly record struct CycleContext : IDecisionContext
 {
     /// <summary>The number of the cycle, from 0.</summary>
     public required int Cycle { get; init; }
@@ -61,7 +58,6 @@ public readonly record struct CycleContext : IDecisionContext
     /// <summary>What is left after subtracting; 0 before that.</summary>
     public long Rest { get; init; }
 
-    /// <inheritdoc/>
     public required int? Place { get; init; }
 
     /// <summary>Whether the divisor goes into the number at hand not once.</summary>
@@ -78,7 +74,7 @@ public readonly record struct CycleContext : IDecisionContext
 /// <param name="Form">What is asked for.</param>
 /// <param name="Rest">What is left.</param>
 /// <param name="Divisor">The divisor.</param>
-public readonly record struct RestContext(QuotientForm Form, long Rest, long Divisor) : IDecisionContext
+internal readonly record struct RestContext(QuotientForm Form, long Rest, long Divisor) : IDecisionContext
 {
     /// <summary>The last digit of the number divided; -1 where it is not known.</summary>
     public int LastDigit { get; init; } = -1;

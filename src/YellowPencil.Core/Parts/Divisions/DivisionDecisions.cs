@@ -1,15 +1,12 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Inference;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Differences;
 using YellowPencil.Core.Parts.Products;
 
 namespace YellowPencil.Core.Parts.Divisions;
 
 /// <summary>The decisions of long division.</summary>
-public static class DivisionDecisions
+internal static class DivisionDecisions
 {
     private static readonly Kind<CycleContext>[] Kinds =
     [

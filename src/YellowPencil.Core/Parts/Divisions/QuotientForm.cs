@@ -1,7 +1,7 @@
 namespace YellowPencil.Core.Parts.Divisions;
 
 /// <summary>How what is left of a division is to be given.</summary>
-public enum QuotientForm
+internal enum QuotientForm
 {
     /// <summary>As a remainder: <c>239 r 2</c>.</summary>
     WithRemainder,

@@ -1,4 +1,3 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Parts.Divisions;

@@ -1,5 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
 
 namespace YellowPencil.Core.Parts.Fractions;
 
@@ -7,12 +6,11 @@ namespace YellowPencil.Core.Parts.Fractions;
 /// <param name="Whole">The wholes.</param>
 /// <param name="Top">The numerator.</param>
 /// <param name="Bottom">The denominator.</param>
-public readonly record struct MixedParts(long Whole, long Top, long Bottom)
+internal readonly record struct MixedParts(long Whole, long Top, long Bottom)
 {
     /// <summary>A fraction of nothing is not written, whatever its denominator.</summary>
     public bool Equals(MixedParts other) => Whole == other.Whole && Top == other.Top && (Top == 0 || Bottom == other.Bottom);
 
-    /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(Whole, Top);
 }
 
@@ -23,7 +21,7 @@ public readonly record struct MixedParts(long Whole, long Top, long Bottom)
 /// <param name="SecondBottom">The denominator of the second.</param>
 /// <param name="IsDifference">Whether the second is taken away.</param>
 /// <param name="HasWholes">Whether there are whole parts beside them.</param>
-public readonly record struct FractionPair(int FirstTop, int FirstBottom, int SecondTop, int SecondBottom, bool IsDifference, bool HasWholes) : IDecisionContext
+internal readonly record struct FractionPair(int FirstTop, int FirstBottom, int SecondTop, int SecondBottom, bool IsDifference, bool HasWholes) : IDecisionContext
 {
     /// <summary>Whether the denominators were different before and have been made the same.</summary>
     public bool WereChanged { get; init; }
@@ -49,7 +47,7 @@ public readonly record struct FractionPair(int FirstTop, int FirstBottom, int Se
 /// <param name="IsFirst">Whether it is the first of them.</param>
 /// <param name="To">The denominator that both get.</param>
 /// <param name="As">The denominator for which the numerators are made: mostly the same.</param>
-public readonly record struct FractionChange(FractionPair Pair, bool IsFirst, int To, int As) : IDecisionContext
+internal readonly record struct FractionChange(FractionPair Pair, bool IsFirst, int To, int As) : IDecisionContext
 {
     /// <summary>Its numerator.</summary>
     public int Top => IsFirst ? Pair.FirstTop : Pair.SecondTop;
@@ -87,7 +85,7 @@ public readonly record struct FractionChange(FractionPair Pair, bool IsFirst, in
 /// <param name="IsDifference">Whether it came out of a difference.</param>
 /// <param name="HasWholes">Whether there were whole parts.</param>
 /// <param name="IsAlone">Whether the whole parts are in it, or there are none.</param>
-public readonly record struct FractionResult(int Top, int Bottom, bool IsDifference, bool HasWholes, bool IsAlone) : IDecisionContext
+internal readonly record struct FractionResult(int Top, int Bottom, bool IsDifference, bool HasWholes, bool IsAlone) : IDecisionContext
 {
     /// <summary>The largest number that divides both parts.</summary>
     public int Common => (int)BigInteger.GreatestCommonDivisor(Top, Bottom);

@@ -1,37 +1,33 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families.Factoring;
-using YellowPencil.Core.Inference;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Parts.Fractions;
 
 /// <summary>What is done with two fractions.</summary>
-public enum FractionWay { AsSet, Add, Subtract, Multiply, TurnSecondAndMultiply }
+internal enum FractionWay { AsSet, Add, Subtract, Multiply, TurnSecondAndMultiply }
 
 /// <summary>How two fractions with different denominators are put together.</summary>
-public enum FractionRecipe { OneDenominator, TopsAndBottoms, TopsAndBottomsAdded, CrossedOverSum, TopsOverLarger, TopsOverSmaller, TopsOverFirst, TopsOverSecond, ReducedAcrossFirst, FirstTopOverSum, LargerTopOverLarger }
+internal enum FractionRecipe { OneDenominator, TopsAndBottoms, TopsAndBottomsAdded, CrossedOverSum, TopsOverLarger, TopsOverSmaller, TopsOverFirst, TopsOverSecond, ReducedAcrossFirst, FirstTopOverSum, LargerTopOverLarger }
 
 /// <summary>Which denominator both get.</summary>
-public enum CommonBottom { Least, Product, Sum, Larger, Smaller, LargestDivisor, TwiceLarger, ProductBelowOnly }
+internal enum CommonBottom { Least, Product, Sum, Larger, Smaller, LargestDivisor, TwiceLarger, ProductBelowOnly }
 
 /// <summary>What the numerator becomes when the denominator changes.</summary>
-public enum TopChange { Multiplied, Left, MultiplierAdded, DifferenceAdded, MultiplierAlone, OthersMultiplier, OwnBottom, NewBottom, OthersTop, OthersBottom }
+internal enum TopChange { Multiplied, Left, MultiplierAdded, DifferenceAdded, MultiplierAlone, OthersMultiplier, OwnBottom, NewBottom, OthersTop, OthersBottom }
 
 /// <summary>What is done with the numerators.</summary>
-public enum TopsTogether { AsSet, Add, Subtract, Multiply, LargerStays }
+internal enum TopsTogether { AsSet, Add, Subtract, Multiply, LargerStays }
 
 /// <summary>What becomes of two equal denominators.</summary>
-public enum EqualBottoms { Kept, Added, Multiplied, Apart }
+internal enum EqualBottoms { Kept, Added, Multiplied, Apart }
 
 /// <summary>How a fraction is brought to lowest terms.</summary>
-public enum LowestTerms { ByCommon, NotAtAll, TopOnly, BottomOnly, HalvedOnce, HalvedOnly, ByOnePrimeOnce, ByTakingAway, DigitsCancelled }
+internal enum LowestTerms { ByCommon, NotAtAll, TopOnly, BottomOnly, HalvedOnce, HalvedOnly, ByOnePrimeOnce, ByTakingAway, DigitsCancelled }
 
 /// <summary>What becomes of a fraction of one or more.</summary>
-public enum OverOne { Mixed, Stays, TurnedOver, RestAlone, WholeAlone, Exchanged, RestOverTop, RestOverWhole, DigitsSplit, OneTakenOut, BottomOverRest, OneBesideAll, WholesBesideAll, OneMore }
+internal enum OverOne { Mixed, Stays, TurnedOver, RestAlone, WholeAlone, Exchanged, RestOverTop, RestOverWhole, DigitsSplit, OneTakenOut, BottomOverRest, OneBesideAll, WholesBesideAll, OneMore }
 
 /// <summary>The decisions about sums and differences of fractions.</summary>
-public static class FractionDecisions
+internal static class FractionDecisions
 {
     private static readonly Kind<FractionPair>[] Pairs =
     [

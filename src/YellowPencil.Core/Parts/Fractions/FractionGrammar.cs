@@ -1,6 +1,4 @@
 using System.Text.RegularExpressions;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Parts.Fractions;
 

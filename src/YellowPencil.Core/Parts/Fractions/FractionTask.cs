@@ -1,11 +1,9 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Parts.Fractions;
 
 /// <summary>A sum or difference of two fractions or mixed numbers; on the way to its answer also one number, which is still to be finished.</summary>
-public sealed class FractionTask : ItemTask
+internal sealed class FractionTask : ItemTask
 {
     /// <summary>The largest part of a fraction, and the largest whole number.</summary>
     public const int Most = 999;
@@ -61,19 +59,14 @@ public sealed class FractionTask : ItemTask
         return top * otherBottom == otherTop * bottom && !bottom.IsZero && !otherBottom.IsZero;
     }
 
-    /// <inheritdoc/>
     public override PairOperation? SetOperation => IsDifference ? PairOperation.Minus : PairOperation.Plus;
 
-    /// <inheritdoc/>
     public override AnswerForm Answers => AnswerForm.Mixed;
 
-    /// <inheritdoc/>
     public override int Steps => 12;
 
-    /// <inheritdoc/>
     public override string RightAnswer { get; }
 
-    /// <inheritdoc/>
     public override IReadOnlyList<DecimalNumber> Numbers => parts ??= [.. numbers.SelectMany(n => n.HasFraction ? n.Whole > 0 ? new[] { n.Whole, n.Top, n.Bottom } : [n.Top, n.Bottom] : [n.Whole]).Select(part => DecimalNumber.Of(part, 0))];
 
     private IReadOnlyList<DecimalNumber>? parts;
@@ -81,17 +74,14 @@ public sealed class FractionTask : ItemTask
     /// <summary>Parts of fractions are not misread one by one: what goes wrong with them are decisions of the method.</summary>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) => null;
 
-    /// <inheritdoc/>
     public override string Canonical(string answer) => MixedNumber.TryRead(Signs.Plain(answer)) is { } read ? (read.IsNegative ? "-" : "") + read.Number.Text : answer.Trim();
 
-    /// <inheritdoc/>
     public override Verdict Judge(string? answer)
     {
         var verdict = base.Judge(answer);
         return verdict == Verdict.Wrong && (IsSameDecimal(answer!) || (MixedNumber.TryRead(Signs.Plain(answer!)) is { } read && IsSameValue(read.IsNegative, read.Number))) ? Verdict.Unfinished : verdict;
     }
 
-    /// <inheritdoc/>
     public override bool IsMoreThanAsked(string answer) => IsSameDecimal(answer);
 
     private bool IsSameDecimal(string answer) => DecimalNumber.TryParse(Signs.Plain(answer).Trim()) is { Succeeded: true, Value: { Places: > 0 } read }

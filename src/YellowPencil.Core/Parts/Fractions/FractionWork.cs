@@ -1,6 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
 using YellowPencil.Core.Parts.Beside;
 
 namespace YellowPencil.Core.Parts.Fractions;
@@ -8,7 +6,7 @@ namespace YellowPencil.Core.Parts.Fractions;
 /// <summary>A fraction on the way: its parts as they stand there.</summary>
 /// <param name="Top">The numerator.</param>
 /// <param name="Bottom">The denominator.</param>
-public readonly record struct Fraction(long Top, long Bottom)
+internal readonly record struct Fraction(long Top, long Bottom)
 {
     /// <summary>As it is written.</summary>
     public string Text => $"{Top}/{Bottom}";

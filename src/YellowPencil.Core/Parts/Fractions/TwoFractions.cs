@@ -1,6 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Parts.Fractions;
 
 /// <summary>What two fractions come to, and how they are set.</summary>

@@ -1,20 +1,16 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Parts.Differences;
-
 namespace YellowPencil.Core.Parts.Products;
 
 /// <summary>The whole product as the student first sees it.</summary>
 /// <param name="TopLength">Digits of the top number, the longer one.</param>
 /// <param name="Rows">Digits of the multiplier.</param>
-public readonly record struct FactorsContext(int TopLength, int Rows) : IDecisionContext;
+internal readonly record struct FactorsContext(int TopLength, int Rows) : IDecisionContext;
 
 /// <summary>One digit of the multiplier when its turn comes.</summary>
 /// <param name="Row">Which digit of the multiplier, 0 being the ones.</param>
 /// <param name="Rows">Digits of the multiplier.</param>
 /// <param name="Digit">The digit.</param>
 /// <param name="RowsWritten">How many rows stand on the page.</param>
-public readonly record struct RowContext(int Row, int Rows, int Digit, int RowsWritten) : IDecisionContext
+internal readonly record struct RowContext(int Row, int Rows, int Digit, int RowsWritten) : IDecisionContext
 {
     private const int MostColumns = 16;
 
@@ -60,7 +56,6 @@ public readonly record struct RowContext(int Row, int Rows, int Digit, int RowsW
         }
     }
 
-    /// <inheritdoc/>
     public int? Place => Row;
 
     /// <summary>Whether the digit is a zero.</summary>
@@ -71,7 +66,7 @@ public readonly record struct RowContext(int Row, int Rows, int Digit, int RowsW
 }
 
 /// <summary>One digit of the top number when it is multiplied.</summary>
-public readonly record struct ProductContext : IDecisionContext
+internal readonly record struct ProductContext : IDecisionContext
 {
     /// <summary>The row, 0 being that of the ones of the multiplier.</summary>
     public required int Row { get; init; }
@@ -109,7 +104,6 @@ public readonly record struct ProductContext : IDecisionContext
     /// <summary>How many digits are left in the row after this one.</summary>
     public required int DigitsLeft { get; init; }
 
-    /// <inheritdoc/>
     public int? Place => Column;
 
     /// <summary>Whether this is the first digit of the row.</summary>
@@ -128,4 +122,4 @@ public readonly record struct ProductContext : IDecisionContext
 /// <summary>The rows when all of them stand on the page.</summary>
 /// <param name="Rows">How many there are.</param>
 /// <param name="AreRagged">Whether they have different lengths.</param>
-public readonly record struct RowsContext(int Rows, bool AreRagged) : IDecisionContext;
+internal readonly record struct RowsContext(int Rows, bool AreRagged) : IDecisionContext;

@@ -1,14 +1,10 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Inference;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Sums;
 
 namespace YellowPencil.Core.Parts.Products;
 
 /// <summary>The decisions of multiplication in rows.</summary>
-public static class MultiplicationDecisions
+internal static class MultiplicationDecisions
 {
     private static readonly Kind<ProductContext>[] Kinds =
     [

@@ -1,5 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Parts.Products;

@@ -1,28 +1,24 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Inference;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Parts.SignRules;
 
 /// <summary>Which operation is done.</summary>
-public enum SignedWay { AsSet, Add, Subtract, Multiply, SizesAdded, SizesApart }
+internal enum SignedWay { AsSet, Add, Subtract, Multiply, SizesAdded, SizesApart }
 
 /// <summary>How the first number is read.</summary>
-public enum FirstSign { Kept, Dropped }
+internal enum FirstSign { Kept, Dropped }
 
 /// <summary>What two signs that meet become.</summary>
-public enum MeetingSigns { Joined, OperationOnly }
+internal enum MeetingSigns { Joined, OperationOnly }
 
 /// <summary>What is done with the numbers without their signs.</summary>
-public enum Magnitudes { BySigns, Add, Subtract }
+internal enum Magnitudes { BySigns, Add, Subtract }
 
 /// <summary>Which sign a sum gets.</summary>
-public enum SumSign { ByRule, Positive, Negative, AsFirst, AsSecond, OfSmaller, ByProductRule, Opposite, NegativeIfAny }
+internal enum SumSign { ByRule, Positive, Negative, AsFirst, AsSecond, OfSmaller, ByProductRule, Opposite, NegativeIfAny }
 
 /// <summary>An operation on numbers with signs as the student sees it.</summary>
-public readonly record struct SignedContext : IDecisionContext
+internal readonly record struct SignedContext : IDecisionContext
 {
     /// <summary>The operation.</summary>
     public required PairOperation Operation { get; init; }
@@ -68,7 +64,7 @@ public readonly record struct SignedContext : IDecisionContext
 }
 
 /// <summary>The decisions about numbers with signs.</summary>
-public static class IntegerDecisions
+internal static class IntegerDecisions
 {
     private static readonly Kind<SignedContext>[] Kinds =
     [

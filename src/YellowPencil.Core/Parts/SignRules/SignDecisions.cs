@@ -1,18 +1,16 @@
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Parts.SignRules;
 
 /// <summary>Which sign a product or a quotient gets.</summary>
-public enum ProductSign { ByRule, Positive, Negative, AsFirst, AsSecond, OfLarger, Opposite, NegativeIfAny }
+internal enum ProductSign { ByRule, Positive, Negative, AsFirst, AsSecond, OfLarger, Opposite, NegativeIfAny }
 
 /// <summary>The two signs of a product or a quotient.</summary>
 /// <param name="FirstIsNegative">Whether the first number has a minus sign.</param>
 /// <param name="SecondIsNegative">Whether the second has.</param>
 /// <param name="FirstIsLarger">Whether the first is the larger without its sign.</param>
 /// <param name="IsQuotient">Whether it is a division.</param>
-public readonly record struct SignsContext(bool FirstIsNegative, bool SecondIsNegative, bool FirstIsLarger, bool IsQuotient) : IDecisionContext
+internal readonly record struct SignsContext(bool FirstIsNegative, bool SecondIsNegative, bool FirstIsLarger, bool IsQuotient) : IDecisionContext
 {
     /// <summary>Whether both signs are minus.</summary>
     public bool AreBothNegative => FirstIsNegative && SecondIsNegative;
@@ -22,7 +20,7 @@ public readonly record struct SignsContext(bool FirstIsNegative, bool SecondIsNe
 }
 
 /// <summary>The decision about the sign of products and quotients, wherever numbers have signs.</summary>
-public static class SignDecisions
+internal static class SignDecisions
 {
     /// <summary>Which sign does the answer get?</summary>
     public static readonly Decision<SignsContext, ProductSign, bool> OfProduct = new("integers.product-sign", "Which sign does the answer get?", ProductSign.ByRule)

@@ -1,40 +1,37 @@
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Parts.Differences;
-
 namespace YellowPencil.Core.Parts.Sums;
 
 /// <summary>What is done with the numbers.</summary>
-public enum SumWay { Add, TakeAway, AddAllDigits }
+internal enum SumWay { Add, TakeAway, AddAllDigits }
 
 /// <summary>Which ends of the addends stand under each other.</summary>
-public enum SumAlignment { Ones, LeftEnds }
+internal enum SumAlignment { Ones, LeftEnds }
 
 /// <summary>Where the work begins.</summary>
-public enum SumDirection { FromOnes, FromLeft }
+internal enum SumDirection { FromOnes, FromLeft }
 
 /// <summary>Whether there is another column to work.</summary>
-public enum SumOnward { NextColumn, Stop }
+internal enum SumOnward { NextColumn, Stop }
 
 /// <summary>What is done with the digits of a column.</summary>
-public enum AddColumnWay { AddAll, FirstTwoOnly, LargestOnly, Difference, WriteZero, LeaveBlank, Multiply, SkipRepeated, PairsOfTenVanish, FirstOnly, LastOnly, SmallestOnly, CountAsZero }
+internal enum AddColumnWay { AddAll, FirstTwoOnly, LargestOnly, Difference, WriteZero, LeaveBlank, Multiply, SkipRepeated, PairsOfTenVanish, FirstOnly, LastOnly, SmallestOnly, CountAsZero }
 
 /// <summary>What comes of one more digit of a column.</summary>
-public enum DigitAdded { Exact, OneMore, OneFewer, LeftOut, WithoutTen, OneDown, TenMore }
+internal enum DigitAdded { Exact, OneMore, OneFewer, LeftOut, WithoutTen, OneDown, TenMore }
 
 /// <summary>What is done with the carry that stands above a column.</summary>
-public enum CarryCounted { Once, Not, Twice, OlderOne, AsTen, TakenAway, AsOne, AllOlder }
+internal enum CarryCounted { Once, Not, Twice, OlderOne, AsTen, TakenAway, AsOne, AllOlder }
 
 /// <summary>How the sum of a column is counted.</summary>
-public enum SumCount { Exact, OneTooFew, OneTooMany }
+internal enum SumCount { Exact, OneTooFew, OneTooMany }
 
 /// <summary>What is written under a column that comes to ten or more, and what is carried.</summary>
-public enum TenOrMore { WriteOnesCarryTens, WriteBoth, WriteOnesCarryNothing, WriteTensCarryOnes, WriteOnesCarryOne, WriteNine, WriteTensCarryNothing, WriteBothAndCarry, WriteLessTenCarryOne, WriteZeroCarryTens, WriteZeroCarryNothing, LeaveBlankCarryTens, LeaveBlankCarryNothing, WriteOnesCarryTwo }
+internal enum TenOrMore { WriteOnesCarryTens, WriteBoth, WriteOnesCarryNothing, WriteTensCarryOnes, WriteOnesCarryOne, WriteNine, WriteTensCarryNothing, WriteBothAndCarry, WriteLessTenCarryOne, WriteZeroCarryTens, WriteZeroCarryNothing, LeaveBlankCarryTens, LeaveBlankCarryNothing, WriteOnesCarryTwo }
 
 /// <summary>What is carried from a column that comes to less than ten.</summary>
-public enum BelowTen { CarryNothing, CarryOne }
+internal enum BelowTen { CarryNothing, CarryOne }
 
 /// <summary>Into which column a carry goes.</summary>
-public enum CarryInto { NextColumn, ColumnAfterNext, RightNeighbour, SameColumn, LeftmostColumn, NextTwoColumns }
+internal enum CarryInto { NextColumn, ColumnAfterNext, RightNeighbour, SameColumn, LeftmostColumn, NextTwoColumns }
 
 /// <summary>What is written for the last column when it comes to ten or more.</summary>
-public enum LastSum { WriteWhole, WriteOnesOnly, WriteTensOnly, TurnedRound, LessTen }
+internal enum LastSum { WriteWhole, WriteOnesOnly, WriteTensOnly, TurnedRound, LessTen }

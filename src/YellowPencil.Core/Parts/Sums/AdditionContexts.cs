@@ -1,17 +1,13 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Parts.Columns;
-
 namespace YellowPencil.Core.Parts.Sums;
 
 /// <summary>The whole sum as the student first sees it.</summary>
 /// <param name="Addends">How many addends there are.</param>
 /// <param name="IsRagged">Whether the addends have different lengths.</param>
 /// <param name="NeedsCarry">Whether some column of digits comes to ten or more.</param>
-public readonly record struct SumContext(int Addends, bool IsRagged, bool NeedsCarry) : IDecisionContext;
+internal readonly record struct SumContext(int Addends, bool IsRagged, bool NeedsCarry) : IDecisionContext;
 
 /// <summary>One column of a sum when its turn comes.</summary>
-public readonly record struct AddColumnContext : IDecisionContext
+internal readonly record struct AddColumnContext : IDecisionContext
 {
     /// <summary>The column, as a power of ten.</summary>
     public required int Column { get; init; }
@@ -64,7 +60,6 @@ public readonly record struct AddColumnContext : IDecisionContext
     /// <summary>How many addends have a digit in the next column to the left.</summary>
     public required int NextDigits { get; init; }
 
-    /// <inheritdoc/>
     public int? Place => Column;
 
     /// <summary>The digit of one of the numbers that have one here, from 0.</summary>
@@ -130,8 +125,7 @@ public readonly record struct AddColumnContext : IDecisionContext
 /// <param name="Digit">The digit.</param>
 /// <param name="Added">How many digits were added before it.</param>
 /// <param name="IsOnes">Whether it is the column of the smallest place.</param>
-public readonly record struct AddedDigitContext(int Column, int Before, int Digit, int Added, bool IsOnes) : IDecisionContext
+internal readonly record struct AddedDigitContext(int Column, int Before, int Digit, int Added, bool IsOnes) : IDecisionContext
 {
-    /// <inheritdoc/>
     public int? Place => Column;
 }

@@ -1,13 +1,9 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Inference;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Parts.Sums;
 
 /// <summary>The decisions of column addition.</summary>
-public static class AdditionDecisions
+internal static class AdditionDecisions
 {
     private static readonly Kind<AddColumnContext>[] Kinds =
     [

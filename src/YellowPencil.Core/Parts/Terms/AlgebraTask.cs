@@ -1,11 +1,9 @@
 using System.Numerics;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Parts.Terms;
 
 /// <summary>A task whose answer is a polynomial in one letter.</summary>
-public abstract class AlgebraTask : ItemTask
+internal abstract class AlgebraTask : ItemTask
 {
     private protected AlgebraTask(string text, Family family, char letter)
         : base(text, family) => Letter = letter;
@@ -16,10 +14,8 @@ public abstract class AlgebraTask : ItemTask
     /// <summary>The terms of the answer.</summary>
     public IReadOnlyList<PolyTerm> RightTerms { get; private protected init; } = [];
 
-    /// <inheritdoc/>
     public override AnswerForm Answers => AnswerForm.Terms;
 
-    /// <inheritdoc/>
     public override IReadOnlyList<DecimalNumber> Numbers { get; } = [DecimalNumber.Of(BigInteger.One, 0)];
 
     /// <summary>Numbers before letters are not misread one by one: what goes wrong with them are decisions of the method.</summary>
@@ -32,7 +28,6 @@ public abstract class AlgebraTask : ItemTask
         return PolynomialText.TryRead(Signs.Plain(answer), ref letter) is { } terms ? PolynomialText.Write(PolynomialText.InOrder(terms.Where(t => !t.Number.IsZero || terms.Count == 1)), Letter) : answer.Trim();
     }
 
-    /// <inheritdoc/>
     public override Verdict Judge(string? answer)
     {
         var verdict = base.Judge(answer);

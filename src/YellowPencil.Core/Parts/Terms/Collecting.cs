@@ -1,6 +1,4 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
 using YellowPencil.Core.Parts.Beside;
 
 namespace YellowPencil.Core.Parts.Terms;

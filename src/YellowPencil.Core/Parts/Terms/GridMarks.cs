@@ -1,7 +1,3 @@
-using YellowPencil.Core.Engine;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
-
 namespace YellowPencil.Core.Parts.Terms;
 
 /// <summary>The box of two brackets as it stands on a page: one along the top, one down the side, and a product in each cell.</summary>

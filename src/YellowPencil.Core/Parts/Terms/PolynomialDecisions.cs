@@ -1,41 +1,38 @@
 using System.Numerics;
-using YellowPencil.Core.Engine;
 using YellowPencil.Core.Knowledge;
-using YellowPencil.Core.Notation;
-using YellowPencil.Core.Pages;
 
 namespace YellowPencil.Core.Parts.Terms;
 
 /// <summary>What becomes of the sign of a term when its bracket is left off.</summary>
-public enum BracketSign { AsDue, Kept, Turned, LeftOut, Plus, Minus }
+internal enum BracketSign { AsDue, Kept, Turned, LeftOut, Plus, Minus }
 
 /// <summary>In which order two brackets are taken.</summary>
-public enum BracketOrder { AsSet, SecondFirst }
+internal enum BracketOrder { AsSet, SecondFirst }
 
 /// <summary>What two like terms become.</summary>
-public enum LikeTerms { Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, SizesAddedPlus, Product, ProductPowersAdded, ProductMinusIfAny, SumPowersAdded, FirstStays, FirstLessSecond, SecondLessFirst, SizesAddedMinus, SecondStays, LargerStays, SumWithoutLetter }
+internal enum LikeTerms { Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, SizesAddedPlus, Product, ProductPowersAdded, ProductMinusIfAny, SumPowersAdded, FirstStays, FirstLessSecond, SecondLessFirst, SizesAddedMinus, SecondStays, LargerStays, SumWithoutLetter }
 
 /// <summary>What the number of a letter is that stands alone.</summary>
-public enum BareLetter { One, Nothing, Dropped }
+internal enum BareLetter { One, Nothing, Dropped }
 
 /// <summary>What is written where like terms come to nothing.</summary>
-public enum GoneTerm { Nothing, LetterStays, NumberOne }
+internal enum GoneTerm { Nothing, LetterStays, NumberOne }
 
 /// <summary>What becomes of a term that has no like term.</summary>
-public enum Unpaired { Kept, Dropped }
+internal enum Unpaired { Kept, Dropped }
 
 /// <summary>How a term is written whose number is 1.</summary>
-public enum OneLetter { LetterAlone, AsOne, Dropped }
+internal enum OneLetter { LetterAlone, AsOne, Dropped }
 
 /// <summary>What becomes of the terms that are left.</summary>
-public enum LeftTerms { Stay, JoinedAtHighest, JoinedPowersAdded, LetterAndNumberJoined, FirstTwoJoined, LettersJoinedAtHighest, SquareAndLetterJoined, LastTwoJoined }
+internal enum LeftTerms { Stay, JoinedAtHighest, JoinedPowersAdded, LetterAndNumberJoined, FirstTwoJoined, LettersJoinedAtHighest, SquareAndLetterJoined, LastTwoJoined }
 
 /// <summary>A term in its bracket as the student sees it.</summary>
 /// <param name="Group">Which bracket, from 0.</param>
 /// <param name="At">Which term of it, from 0.</param>
 /// <param name="IsTakenAway">Whether a minus stands before the bracket.</param>
 /// <param name="IsNegative">Whether the term has a minus.</param>
-public readonly record struct BracketTerm(int Group, int At, bool IsTakenAway, bool IsNegative) : IDecisionContext
+internal readonly record struct BracketTerm(int Group, int At, bool IsTakenAway, bool IsNegative) : IDecisionContext
 {
     /// <summary>Whether a bracket before this one was taken away.</summary>
     public bool IsAfterMinus { get; init; }
@@ -60,13 +57,13 @@ public readonly record struct BracketTerm(int Group, int At, bool IsTakenAway, b
 }
 
 /// <summary>Out of what terms came that are put together.</summary>
-public enum TermsFrom { Sum, Difference, Bracket, Brackets, Conjugate, Square }
+internal enum TermsFrom { Sum, Difference, Bracket, Brackets, Conjugate, Square }
 
 /// <summary>Two like terms as the student sees them.</summary>
 /// <param name="First">The number of the first.</param>
 /// <param name="Second">The number of the second.</param>
 /// <param name="Power">Their power.</param>
-public readonly record struct LikePair(long First, long Second, int Power) : IDecisionContext
+internal readonly record struct LikePair(long First, long Second, int Power) : IDecisionContext
 {
     /// <summary>Out of what the terms came.</summary>
     public TermsFrom From { get; init; }
@@ -88,20 +85,20 @@ public readonly record struct LikePair(long First, long Second, int Power) : IDe
 /// <param name="Number">Its number.</param>
 /// <param name="Power">Its power.</param>
 /// <param name="Count">How many terms were put together to it.</param>
-public readonly record struct TermLeft(int Number, int Power, int Count) : IDecisionContext;
+internal readonly record struct TermLeft(int Number, int Power, int Count) : IDecisionContext;
 
 /// <summary>The terms that are left, at the end.</summary>
 /// <param name="Count">How many there are.</param>
 /// <param name="HasNumber">Whether a plain number is among them.</param>
 /// <param name="HasLetter">Whether the letter alone is among them.</param>
-public readonly record struct TermsLeft(int Count, bool HasNumber, bool HasLetter) : IDecisionContext
+internal readonly record struct TermsLeft(int Count, bool HasNumber, bool HasLetter) : IDecisionContext
 {
     /// <summary>Out of what the terms came.</summary>
     public TermsFrom From { get; init; }
 }
 
 /// <summary>The decisions about sums and differences of polynomials.</summary>
-public static class PolynomialDecisions
+internal static class PolynomialDecisions
 {
     /// <summary>In which order?</summary>
     public static readonly Decision<BracketTerm, BracketOrder> Order = new("polynomials.order", "Which bracket is taken from which?", BracketOrder.AsSet)
