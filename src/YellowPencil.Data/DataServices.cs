@@ -27,6 +27,23 @@ public static class DataServices
         options.UseNpgsql(source, npgsql => npgsql.UseQuerySplittingBehavior(QuerySplittingBehavior.SplitQuery)).UseSnakeCaseNamingConvention();
 }
 
+/// <summary>Brings the database's schema up to date.</summary>
+public static class Schema
+{
+    /// <summary>Makes the schema, or what is missing of it.</summary>
+    /// <exception cref="OldDatabaseException">The database is older than the oldest version whose data are taken over.</exception>
+    public static async Task BringUpToDateAsync(this PencilContext data)
+    {
+        var applied = (await data.Database.GetAppliedMigrationsAsync()).ToList();
+        var first = data.Database.GetMigrations().First();
+        if (applied.Count > 0 && !applied.Contains(first)) throw new OldDatabaseException($"the database's schema is {applied[^1]}, older than {first}");
+        await data.Database.MigrateAsync();
+    }
+}
+
+/// <summary>A database too old to be taken over.</summary>
+public sealed class OldDatabaseException(string message) : Exception(message);
+
 /// <summary>Makes a context for the migration tool, which needs no database.</summary>
 internal sealed class DesignTimeContext : IDesignTimeDbContextFactory<PencilContext>
 {

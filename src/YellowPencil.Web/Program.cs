@@ -1,6 +1,5 @@
 using System.Net.Sockets;
 using Microsoft.AspNetCore.HttpOverrides;
-using Microsoft.EntityFrameworkCore;
 using Npgsql;
 using Serilog;
 using YellowPencil.Data;
@@ -39,7 +38,7 @@ try
 
     await using (var scope = app.Services.CreateAsyncScope())
     {
-        if (app.Configuration.GetValue<bool>("Migrate")) await scope.ServiceProvider.GetRequiredService<PencilContext>().Database.MigrateAsync();
+        if (app.Configuration.GetValue<bool>("Migrate")) await scope.ServiceProvider.GetRequiredService<PencilContext>().BringUpToDateAsync();
         if (app.Configuration.GetValue<bool>("Demo")) await scope.ServiceProvider.GetRequiredService<DemoLoader>().LoadIfEmptyAsync();
     }
 
@@ -51,6 +50,10 @@ try
 catch (IOException e) when (e.InnerException is Microsoft.AspNetCore.Connections.AddressInUseException || e.Message.Contains("bind", StringComparison.Ordinal))
 {
     return Stop("the port is taken by another program", "choose another one with --urls http://127.0.0.1:PORT");
+}
+catch (OldDatabaseException e)
+{
+    return Stop(e.Message, "start the last version before this one once on it, which brings it there (docs/operating.md)");
 }
 catch (Exception e) when (e is NpgsqlException or SocketException || e.GetBaseException() is NpgsqlException or SocketException)
 {

@@ -1,6 +1,8 @@
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.TestHost;
 using Microsoft.Extensions.Configuration;
+using Microsoft.Extensions.DependencyInjection;
 using Npgsql;
 
 namespace YellowPencil.Tests.Shared;
@@ -8,9 +10,21 @@ namespace YellowPencil.Tests.Shared;
 /// <summary>The whole application on a database of its own in the real PostgreSQL that ./test starts.</summary>
 public sealed class PencilApp : WebApplicationFactory<Program>
 {
+    /// <summary>A database with the demo data, made once in this process by the application itself and copied for every test.</summary>
+    private static readonly Lazy<string> Demo = new(() =>
+    {
+        var first = new PencilApp("", []) { isTemplate = true };
+        first.StartServer();
+        first.DisposeAsync().AsTask().GetAwaiter().GetResult();
+        Postgres($"select pg_terminate_backend(pid) from pg_stat_activity where datname = '{first.database}'");
+        return first.database;
+    });
+
     private readonly string database = $"test_{Guid.NewGuid():N}";
 
     private readonly (string Name, string Value)[] settings;
+
+    private bool isTemplate;
 
     public PencilApp()
         : this([])
@@ -19,16 +33,33 @@ public sealed class PencilApp : WebApplicationFactory<Program>
 
     /// <summary>The application with settings of its own.</summary>
     internal PencilApp(params (string Name, string Value)[] settings)
+        : this(Demo.Value, settings)
+    {
+    }
+
+    private PencilApp(string template, (string Name, string Value)[] settings)
     {
         this.settings = settings;
+        if (template.Length > 0) Postgres($"create database {database} template {template}");
         UseKestrel(0);
     }
 
-    private static string Postgres => Environment.GetEnvironmentVariable("YELLOWPENCIL_TEST_DB")
+    /// <summary>The application on a database that SQL makes.</summary>
+    internal static async Task<PencilApp> OnAsync(string sql)
+    {
+        var app = new PencilApp("template0", []);
+        await app.SqlAsync(sql);
+        return app;
+    }
+
+    private static string Cluster => Environment.GetEnvironmentVariable("YELLOWPENCIL_TEST_DB")
         ?? throw new InvalidOperationException("YELLOWPENCIL_TEST_DB is not set: run ./test, which starts a throw-away PostgreSQL");
 
+    /// <summary>Adds services after the application's own.</summary>
+    internal Action<IServiceCollection> More { get; init; } = _ => { };
+
     /// <summary>The connection to the application's database.</summary>
-    public string ConnectionString => $"{Postgres};Database={database}";
+    public string ConnectionString => $"{Cluster};Database={database}";
 
     /// <summary>Runs SQL on the application's database.</summary>
     public async Task<object?> SqlAsync(string sql)
@@ -43,10 +74,7 @@ public sealed class PencilApp : WebApplicationFactory<Program>
     {
         await base.DisposeAsync();
         NpgsqlConnection.ClearAllPools();
-        await using var connection = new NpgsqlConnection($"{Postgres};Database=postgres");
-        await connection.OpenAsync();
-        await using var command = new NpgsqlCommand($"drop database if exists {database} with (force)", connection);
-        await command.ExecuteNonQueryAsync();
+        if (!isTemplate) Postgres($"drop database if exists {database} with (force)");
         GC.SuppressFinalize(this);
     }
 
@@ -63,5 +91,13 @@ public sealed class PencilApp : WebApplicationFactory<Program>
         builder.UseSetting("Demo", "true");
         builder.UseSetting("WarmUp", "false");
         foreach (var (name, value) in settings) builder.UseSetting(name, value);
+        builder.ConfigureTestServices(More);
+    }
+
+    private static void Postgres(string sql)
+    {
+        using var source = NpgsqlDataSource.Create($"{Cluster};Database=postgres");
+        using var command = source.CreateCommand(sql);
+        command.ExecuteNonQuery();
     }
 }

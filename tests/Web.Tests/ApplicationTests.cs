@@ -326,26 +326,4 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         file.QuerySelectorAll("tbody tr td:nth-child(2)").Select(c => c.TextContent.Split(':')[0])
             .ShouldBe(["Plan", "Accepted by Demo specialist", "Reading of Test", "Page"]);
     }
-
-    /// <summary>Against the reading itself at the same time and on the same machine, so that a busy one delays both.</summary>
-    [Fact]
-    public async Task The_reading_so_far_comes_back_in_little_more_than_the_reading_takes()
-    {
-        const string Items = "604 - 278 = 474\n523 - 168 = 445\n80 - 36 = 56\n415 - 203 = 212\n703 - 245 = 542\n952 - 367 = 615\n500 - 123 = 423\n867 - 452 = 415\n731 - 480 = 351\n640 - 58 = 618\n3006 - 749 = 3743\n8214 - 5060";
-        using var visitor = await DemoAsync();
-        var page = await NewPageAsync(visitor, Items);
-        var items = ItemList.TryParse(Items, null, out _);
-        var (requests, readings) = (new List<double>(), new List<double>());
-        for (var i = 0; i < 40; i++)
-        {
-            var clock = System.Diagnostics.Stopwatch.StartNew();
-            (await visitor.PutAsync($"/api/pages/{page}/items", new object[] { new { id = "12", version = 1 + i, answer = $"3{i}" } })).StatusCode.ShouldBe(HttpStatusCode.OK);
-            requests.Add(clock.Elapsed.TotalMilliseconds);
-            clock.Restart();
-            SheetDiagnosis.Read(new WorkedSheet { Student = "S", Items = [.. items.Take(11), items[11] with { Answer = $"3{i}" }] });
-            readings.Add(clock.Elapsed.TotalMilliseconds);
-        }
-
-        requests.Min().ShouldBeLessThan(3 * readings.Min(), $"{string.Join(" ", requests.Select(t => $"{t:0}"))}; {string.Join(" ", readings.Select(t => $"{t:0}"))}");
-    }
 }

@@ -1,7 +1,4 @@
 using System.Net;
-using Microsoft.EntityFrameworkCore;
-using Microsoft.EntityFrameworkCore.Infrastructure;
-using Microsoft.EntityFrameworkCore.Migrations;
 using Microsoft.Extensions.DependencyInjection;
 using Shouldly;
 using Xunit;
@@ -11,7 +8,7 @@ using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Tests;
 
-/// <summary>Pages and files are changed, thrown away and taken back, and carried over from an earlier version.</summary>
+/// <summary>Pages and files are changed, thrown away and taken back.</summary>
 public sealed class KeepingTests(PencilApp app) : PageTests(app), IClassFixture<PencilApp>
 {
     [Fact]
@@ -127,42 +124,5 @@ public sealed class KeepingTests(PencilApp app) : PageTests(app), IClassFixture<
         var ids = PageDesk.StoredSheet(new StudentPage { Content = (string)(await App.SqlAsync($"select content::text from pages where id = '{page}'"))! }).Items.Select(i => i.Id).ToList();
         ids.ShouldNotContain("4");
         ids.ShouldContain("6");
-    }
-
-    [Fact]
-    public async Task What_an_earlier_version_kept_is_carried_over()
-    {
-        await using var old = new PencilApp();
-        old.StartServer();
-        await using var scope = old.Services.CreateAsyncScope();
-        var data = scope.ServiceProvider.GetRequiredService<PencilContext>();
-        var migrator = data.Database.GetService<IMigrator>();
-        var owner = (Guid)(await old.SqlAsync("select id from \"AspNetUsers\""))!;
-        await migrator.MigrateAsync("Begin");
-        await old.SqlAsync($$"""
-            delete from readings; delete from pages; delete from students;
-            insert into students (id, owner_id, code, call_name, word, created_at) values
-              ('11111111-0000-0000-0000-000000000001', '{{owner}}', 'K-1', '', 'Borrow', now() - interval '2 days'), ('11111111-0000-0000-0000-000000000002', '{{owner}}', 'k-1', '', 'Borrow', now());
-            insert into pages (id, owner_id, student_id, title, state, marks_complete, content, item_versions, created_at, changed_at) values
-              ('22222222-0000-0000-0000-000000000001', '{{owner}}', '11111111-0000-0000-0000-000000000001', 'Old', 'Typed', false,
-               '{"format":"yellow-pencil.worked-sheet","version":1,"student":"K-1","items":[{"id":"1","task":"52 - 38","answer":"26"},{"id":"2","task":"81 - 27","answer":"66"}]}', '{"1":1,"2":1}', now() - interval '2 days', now() - interval '1 day');
-            insert into readings (id, owner_id, page_id, engine_version, outcome, summary, content, made_at)
-              select gen_random_uuid(), '{{owner}}', '22222222-0000-0000-0000-000000000001', '1', 'bug', 'Smaller from larger', '{"explanations":[{"bugs":[]},{"bugs":["subtraction.smaller-from-larger"]}]}', at
-              from unnest(array[now() - interval '36 hours', now(), now()]) at;
-            insert into decisions (id, owner_id, page_id, rules, kind, text, by_name, at) values
-              (gen_random_uuid(), '{{owner}}', '22222222-0000-0000-0000-000000000001', 'subtraction.smaller-from-larger', 'Renamed', 'the turner', 'Me', now());
-            insert into plans (id, owner_id, student_id, page_id, rules, avoided_facts, word, most_digits, seed, made_at)
-              select gen_random_uuid(), '{{owner}}', '11111111-0000-0000-0000-000000000001', '22222222-0000-0000-0000-000000000001', 'subtraction.adds-instead+subtraction.smaller-from-larger-beside-zero', '', 'Borrow', 3, 7, now() from generate_series(1, 2);
-            """);
-        await migrator.MigrateAsync();
-
-        using var visitor = await new Visitor(old).SignInAsync();
-        var desk = await visitor.GetAsync("/");
-        desk.QuerySelectorAll("table.ledger td a").Select(a => a.TextContent).ShouldBe(["K-1", "k-1-2"]);
-        desk.QuerySelector("table.ledger tbody tr")!.TextContent.ShouldContain("the turner");
-        desk.QuerySelector(".pile li")!.TextContent.ShouldContain("2 items");
-        foreach (var plan in (await visitor.GetAsync("/students/K-1")).QuerySelectorAll("a[href^='/plans/']").Select(a => a.GetAttribute("href")!).ToList())
-            (await visitor.GetAsync(plan)).QuerySelector("article h1")!.TextContent.ShouldContain("K-1");
-        (await visitor.GetAsync("/pages/22222222-0000-0000-0000-000000000001/reading")).QuerySelector(".note.key")!.TextContent.ShouldContain("the turner");
     }
 }

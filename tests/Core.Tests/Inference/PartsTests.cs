@@ -71,15 +71,6 @@ public class PartsTests
     }
 
     [Fact]
-    public void A_page_of_the_longest_numbers_is_read_in_seconds()
-    {
-        var lines = Enumerable.Range(1, 9).Select(i => $"{new string('9', 29)}{i} - {new string('8', 30)} = {new string('1', 29)}{i}");
-        var clock = System.Diagnostics.Stopwatch.StartNew();
-        SheetDiagnosis.Read(new WorkedSheet { Student = "K", Items = ItemList.TryParse(string.Join('\n', lines), null, out _) });
-        clock.Elapsed.ShouldBeLessThan(TimeSpan.FromSeconds(10));
-    }
-
-    [Fact]
     public void The_answers_of_a_student_sum_to_one()
     {
         var answers = AnswerPrediction.Answers(TaskText.TryParse("523 - 168").Value!, Student("turns-column-round"), 0.9, Run);

@@ -141,8 +141,9 @@ public class FamilyTests
     public void A_bug_that_is_never_followed_changes_nothing(Family family)
     {
         var run = new MethodRun();
+        var pool = ItemPool.Of(family, 40, seed: 4);
         foreach (var bug in Catalogue.Of(family))
-            foreach (var task in ItemPool.Of(family, 40, seed: 4))
+            foreach (var task in pool)
             {
                 Method.Run(task, run, bug.Alone, declined: ulong.MaxValue);
                 run.Page.Answer.ToString().ShouldBe(task.RightAnswer, $"{bug.Id} on {task}");
@@ -154,11 +155,12 @@ public class FamilyTests
     public void What_the_watch_counts_is_what_the_bug_meets(Family family)
     {
         var run = new MethodRun();
+        var pool = ItemPool.Of(family, 15, seed: 8);
         foreach (var school in SchoolsOf(family))
         {
             var bugs = Catalogue.Of(family);
             var watch = new ChanceWatch([.. bugs.Select(b => b.Deviations)]);
-            foreach (var task in ItemPool.Of(family, 15, seed: 8))
+            foreach (var task in pool)
             {
                 watch.Clear();
                 Method.Run(task, run, new DeviationSet(school, []), watching: watch);
@@ -178,12 +180,13 @@ public class FamilyTests
     public void Every_unlisted_deviation_ends_with_an_answer_or_a_blank(Family family)
     {
         var run = new MethodRun { Page = { KeepsMarks = true } };
+        var items = ItemPool.Of(family, 12, seed: 2).SelectMany(task => SchoolsOf(family).Select(school => (task, school))).ToList();
         foreach (var unlisted in TaughtFamily.Of(family).Decisions.SelectMany(p => p.AllDeviations()))
-            foreach (var (task, school) in ItemPool.Of(family, 12, seed: 2).SelectMany(task => SchoolsOf(family).Select(school => (task, school))))
+            foreach (var (task, school) in items)
             {
                 Method.Run(task, run, new DeviationSet(school, [[unlisted.Deviation]]));
                 var answer = run.Page.Answer.ToString();
-                if (answer.Length > 0) task.Canonical(answer).ShouldBe(answer, $"{unlisted.Id} on {task}");
+                if (answer.Length > 0 && task.Canonical(answer) != answer) Assert.Fail($"{unlisted.Id} on {task}: {answer} is read as {task.Canonical(answer)}");
             }
     }
 
@@ -204,7 +207,7 @@ public class FamilyTests
             Method.Run(task, run, new DeviationSet(schools[i % schools.Count], [[Unlisted()], Bug(), Bug(), [Unlisted()]]), (ulong)random.NextInt64() & (ulong)random.NextInt64());
             run.StepCount.ShouldBeLessThan(3_000, task.Text);
             var answer = run.Page.Answer.ToString();
-            if (answer.Length > 0) task.Canonical(answer).ShouldBe(answer, task.Text);
+            if (answer.Length > 0 && task.Canonical(answer) != answer) Assert.Fail($"{task}: {answer} is read as {task.Canonical(answer)}");
         }
 
         Deviation Unlisted() => unlisted[random.Next(unlisted.Count)].Deviation;
@@ -217,13 +220,14 @@ public class FamilyTests
     public void A_recorded_run_comes_to_what_a_run_without_steps_comes_to(Family family)
     {
         var (plain, recorded) = (new MethodRun(), new MethodRun { Recording = true });
+        var pool = ItemPool.Of(family, 6, seed: 9);
         foreach (var bug in Catalogue.Of(family))
-            foreach (var task in ItemPool.Of(family, 6, seed: 9))
+            foreach (var task in pool)
             {
                 Method.Run(task, plain, bug.Alone);
                 Method.Run(task, recorded, bug.Alone);
                 recorded.Page.Answer.ToString().ShouldBe(plain.Page.Answer.ToString());
-                recorded.Steps.ShouldAllBe(s => s.MadeText.Length > 0 && s.TaughtText.Length > 0);
+                foreach (var step in recorded.Steps) (step.MadeText.Length > 0 && step.TaughtText.Length > 0).ShouldBeTrue(bug.Id);
             }
     }
 

@@ -101,18 +101,22 @@ public class ReplayTests
     [Fact]
     public void Every_choice_of_every_decision_can_be_said()
     {
+        var run = new MethodRun { Recording = true };
         foreach (var family in FamilyList.All)
+        {
+            var pool = ItemPool.Of(family, 6, seed: 3);
             foreach (var unlisted in TaughtFamily.Of(family).Decisions.SelectMany(p => p.AllDeviations()))
             {
-                unlisted.Text.Length.ShouldBeGreaterThan(8);
-                char.IsUpper(unlisted.Text.In(ClassroomWord.Regroup)[0]).ShouldBeTrue(unlisted.Text);
-                var run = new MethodRun { Recording = true };
-                foreach (var task in ItemPool.Of(family, 6, seed: 3))
+                var text = unlisted.Text.In(ClassroomWord.Regroup);
+                (text.Length > 8 && char.IsUpper(text[0])).ShouldBeTrue(unlisted.Text);
+                if (!unlisted.Id.Contains("/always/")) continue; // What is done is told alike in contexts of every kind.
+                foreach (var task in pool)
                 {
                     Method.Run(task, run, new DeviationSet([[unlisted.Deviation]]));
-                    run.Steps.ShouldAllBe(s => s.MadeText.Length > 2 && s.TaughtText.Length > 2);
+                    foreach (var step in run.Steps) (step.MadeText.Length > 2 && step.TaughtText.Length > 2).ShouldBeTrue(unlisted.Id);
                 }
             }
+        }
     }
 
     [Fact]
@@ -121,13 +125,16 @@ public class ReplayTests
         var recorded = new MethodRun { Recording = true };
         var plain = new MethodRun();
         foreach (var family in FamilyList.All)
+        {
+            var pool = ItemPool.Of(family, 8, seed: 9);
             foreach (var bug in Catalogue.Of(family))
-                foreach (var task in ItemPool.Of(family, 8, seed: 9))
+                foreach (var task in pool)
                 {
                     Method.Run(task, recorded, bug.Alone);
                     Method.Run(task, plain, bug.Alone);
                     plain.Page.Answer.ToString().ShouldBe(recorded.Page.Answer.ToString());
                     plain.StepCount.ShouldBe(recorded.Steps.Count);
                 }
+        }
     }
 }

@@ -7,7 +7,10 @@ using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
 
 namespace YellowPencil.Data.Migrations
 {
-    /// <inheritdoc />
+    /// <summary>
+    /// The whole schema. It stands for the five migrations before it and bears the id of their last, so that a database that has them is
+    /// taken for what it is: up to date.
+    /// </summary>
     public partial class Begin : Migration
     {
         /// <inheritdoc />
@@ -33,6 +36,9 @@ namespace YellowPencil.Data.Migrations
                 {
                     id = table.Column<Guid>(type: "uuid", nullable: false),
                     display_name = table.Column<string>(type: "text", nullable: false),
+                    time_zone = table.Column<string>(type: "character varying(60)", maxLength: 60, nullable: false),
+                    has_name_line = table.Column<bool>(type: "boolean", nullable: false),
+                    typing_direction = table.Column<string>(type: "character varying(20)", maxLength: 20, nullable: false),
                     user_name = table.Column<string>(type: "character varying(256)", maxLength: 256, nullable: true),
                     normalized_user_name = table.Column<string>(type: "character varying(256)", maxLength: 256, nullable: true),
                     email = table.Column<string>(type: "character varying(256)", maxLength: 256, nullable: true),
@@ -174,14 +180,130 @@ namespace YellowPencil.Data.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "removals",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    owner_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    what = table.Column<string>(type: "text", nullable: false),
+                    code = table.Column<string>(type: "text", nullable: false),
+                    by_name = table.Column<string>(type: "text", nullable: false),
+                    at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
+                    undone_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true),
+                    erased_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: true)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_removals", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_removals_asp_net_users_owner_id",
+                        column: x => x.owner_id,
+                        principalTable: "AspNetUsers",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "rule_names",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    owner_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    rules = table.Column<string>(type: "text", nullable: false),
+                    name = table.Column<string>(type: "character varying(200)", maxLength: 200, nullable: false),
+                    by_name = table.Column<string>(type: "text", nullable: false),
+                    at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_rule_names", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_rule_names_asp_net_users_owner_id",
+                        column: x => x.owner_id,
+                        principalTable: "AspNetUsers",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "sent_forms",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    owner_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    address = table.Column<string>(type: "text", nullable: false),
+                    at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_sent_forms", x => new { x.owner_id, x.id });
+                    table.ForeignKey(
+                        name: "fk_sent_forms_asp_net_users_owner_id",
+                        column: x => x.owner_id,
+                        principalTable: "AspNetUsers",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "signed_in_browsers",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    specialist_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    since = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_signed_in_browsers", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_signed_in_browsers_asp_net_users_specialist_id",
+                        column: x => x.specialist_id,
+                        principalTable: "AspNetUsers",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "classes",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    owner_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    removal_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    name = table.Column<string>(type: "character varying(100)", maxLength: 100, nullable: false),
+                    word = table.Column<string>(type: "character varying(20)", maxLength: 20, nullable: false),
+                    created_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_classes", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_classes_asp_net_users_owner_id",
+                        column: x => x.owner_id,
+                        principalTable: "AspNetUsers",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                    table.ForeignKey(
+                        name: "fk_classes_removals_removal_id",
+                        column: x => x.removal_id,
+                        principalTable: "removals",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "students",
                 columns: table => new
                 {
                     id = table.Column<Guid>(type: "uuid", nullable: false),
                     owner_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    removal_id = table.Column<Guid>(type: "uuid", nullable: true),
                     code = table.Column<string>(type: "character varying(40)", maxLength: 40, nullable: false),
+                    code_key = table.Column<string>(type: "character varying(40)", maxLength: 40, nullable: false),
                     call_name = table.Column<string>(type: "character varying(40)", maxLength: 40, nullable: false),
                     word = table.Column<string>(type: "character varying(20)", maxLength: 20, nullable: false),
+                    school = table.Column<string>(type: "character varying(400)", maxLength: 400, nullable: false),
                     created_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
                 },
                 constraints: table =>
@@ -191,6 +313,73 @@ namespace YellowPencil.Data.Migrations
                         name: "fk_students_asp_net_users_owner_id",
                         column: x => x.owner_id,
                         principalTable: "AspNetUsers",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                    table.ForeignKey(
+                        name: "fk_students_removals_removal_id",
+                        column: x => x.removal_id,
+                        principalTable: "removals",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "class_sheets",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    owner_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    removal_id = table.Column<Guid>(type: "uuid", nullable: true),
+                    class_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    title = table.Column<string>(type: "character varying(200)", maxLength: 200, nullable: false),
+                    written_on = table.Column<DateOnly>(type: "date", nullable: true),
+                    items = table.Column<string>(type: "text", nullable: false),
+                    is_read_by_itself = table.Column<bool>(type: "boolean", nullable: false),
+                    created_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_class_sheets", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_class_sheets_asp_net_users_owner_id",
+                        column: x => x.owner_id,
+                        principalTable: "AspNetUsers",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                    table.ForeignKey(
+                        name: "fk_class_sheets_classes_class_id",
+                        column: x => x.class_id,
+                        principalTable: "classes",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                    table.ForeignKey(
+                        name: "fk_class_sheets_removals_removal_id",
+                        column: x => x.removal_id,
+                        principalTable: "removals",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "class_students",
+                columns: table => new
+                {
+                    classes_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    students_id = table.Column<Guid>(type: "uuid", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_class_students", x => new { x.classes_id, x.students_id });
+                    table.ForeignKey(
+                        name: "fk_class_students_classes_classes_id",
+                        column: x => x.classes_id,
+                        principalTable: "classes",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                    table.ForeignKey(
+                        name: "fk_class_students_students_students_id",
+                        column: x => x.students_id,
+                        principalTable: "students",
                         principalColumn: "id",
                         onDelete: ReferentialAction.Cascade);
                 });
@@ -230,13 +419,17 @@ namespace YellowPencil.Data.Migrations
                 {
                     id = table.Column<Guid>(type: "uuid", nullable: false),
                     owner_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    removal_id = table.Column<Guid>(type: "uuid", nullable: true),
                     student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    class_sheet_id = table.Column<Guid>(type: "uuid", nullable: true),
                     title = table.Column<string>(type: "character varying(200)", maxLength: 200, nullable: false),
                     written_on = table.Column<DateOnly>(type: "date", nullable: true),
                     state = table.Column<string>(type: "character varying(20)", maxLength: 20, nullable: false),
                     marks_complete = table.Column<bool>(type: "boolean", nullable: false),
                     content = table.Column<string>(type: "jsonb", nullable: false),
                     item_versions = table.Column<Dictionary<string, int>>(type: "jsonb", nullable: false),
+                    version = table.Column<int>(type: "integer", nullable: false),
+                    item_count = table.Column<int>(type: "integer", nullable: false),
                     created_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
                     changed_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
                 },
@@ -249,6 +442,18 @@ namespace YellowPencil.Data.Migrations
                         principalTable: "AspNetUsers",
                         principalColumn: "id",
                         onDelete: ReferentialAction.Cascade);
+                    table.ForeignKey(
+                        name: "fk_pages_class_sheets_class_sheet_id",
+                        column: x => x.class_sheet_id,
+                        principalTable: "class_sheets",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.SetNull);
+                    table.ForeignKey(
+                        name: "fk_pages_removals_removal_id",
+                        column: x => x.removal_id,
+                        principalTable: "removals",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
                     table.ForeignKey(
                         name: "fk_pages_students_student_id",
                         column: x => x.student_id,
@@ -266,6 +471,7 @@ namespace YellowPencil.Data.Migrations
                     page_id = table.Column<Guid>(type: "uuid", nullable: false),
                     rules = table.Column<string>(type: "text", nullable: false),
                     kind = table.Column<string>(type: "character varying(20)", maxLength: 20, nullable: false),
+                    page_version = table.Column<int>(type: "integer", nullable: false),
                     text = table.Column<string>(type: "character varying(2000)", maxLength: 2000, nullable: false),
                     by_name = table.Column<string>(type: "text", nullable: false),
                     at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
@@ -293,11 +499,17 @@ namespace YellowPencil.Data.Migrations
                 {
                     id = table.Column<Guid>(type: "uuid", nullable: false),
                     owner_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    removal_id = table.Column<Guid>(type: "uuid", nullable: true),
                     student_id = table.Column<Guid>(type: "uuid", nullable: false),
                     page_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    page_version = table.Column<int>(type: "integer", nullable: false),
                     rules = table.Column<string>(type: "text", nullable: false),
+                    turn = table.Column<int>(type: "integer", nullable: false),
+                    content = table.Column<string>(type: "text", nullable: false),
+                    engine_version = table.Column<string>(type: "text", nullable: false),
                     avoided_facts = table.Column<string>(type: "text", nullable: false),
                     word = table.Column<string>(type: "character varying(20)", maxLength: 20, nullable: false),
+                    school = table.Column<string>(type: "character varying(400)", maxLength: 400, nullable: false),
                     most_digits = table.Column<int>(type: "integer", nullable: false),
                     seed = table.Column<int>(type: "integer", nullable: false),
                     made_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false),
@@ -319,6 +531,12 @@ namespace YellowPencil.Data.Migrations
                         principalColumn: "id",
                         onDelete: ReferentialAction.Cascade);
                     table.ForeignKey(
+                        name: "fk_plans_removals_removal_id",
+                        column: x => x.removal_id,
+                        principalTable: "removals",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Restrict);
+                    table.ForeignKey(
                         name: "fk_plans_students_student_id",
                         column: x => x.student_id,
                         principalTable: "students",
@@ -335,8 +553,11 @@ namespace YellowPencil.Data.Migrations
                     page_id = table.Column<Guid>(type: "uuid", nullable: false),
                     engine_version = table.Column<string>(type: "text", nullable: false),
                     outcome = table.Column<string>(type: "text", nullable: false),
-                    summary = table.Column<string>(type: "text", nullable: false),
+                    rules = table.Column<string>(type: "text", nullable: false),
+                    page_version = table.Column<int>(type: "integer", nullable: false),
                     content = table.Column<string>(type: "jsonb", nullable: false),
+                    class_line = table.Column<string>(type: "jsonb", nullable: true),
+                    is_passing = table.Column<bool>(type: "boolean", nullable: false),
                     made_at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
                 },
                 constraints: table =>
@@ -394,6 +615,36 @@ namespace YellowPencil.Data.Migrations
                 unique: true);
 
             migrationBuilder.CreateIndex(
+                name: "ix_class_sheets_class_id",
+                table: "class_sheets",
+                column: "class_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_class_sheets_owner_id",
+                table: "class_sheets",
+                column: "owner_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_class_sheets_removal_id",
+                table: "class_sheets",
+                column: "removal_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_class_students_students_id",
+                table: "class_students",
+                column: "students_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_classes_owner_id",
+                table: "classes",
+                column: "owner_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_classes_removal_id",
+                table: "classes",
+                column: "removal_id");
+
+            migrationBuilder.CreateIndex(
                 name: "ix_decisions_owner_id",
                 table: "decisions",
                 column: "owner_id");
@@ -414,9 +665,19 @@ namespace YellowPencil.Data.Migrations
                 column: "student_id");
 
             migrationBuilder.CreateIndex(
+                name: "ix_pages_class_sheet_id",
+                table: "pages",
+                column: "class_sheet_id");
+
+            migrationBuilder.CreateIndex(
                 name: "ix_pages_owner_id",
                 table: "pages",
                 column: "owner_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_pages_removal_id",
+                table: "pages",
+                column: "removal_id");
 
             migrationBuilder.CreateIndex(
                 name: "ix_pages_student_id",
@@ -429,9 +690,16 @@ namespace YellowPencil.Data.Migrations
                 column: "owner_id");
 
             migrationBuilder.CreateIndex(
-                name: "ix_plans_page_id",
+                name: "ix_plans_page_id_page_version_rules_turn",
                 table: "plans",
-                column: "page_id");
+                columns: new[] { "page_id", "page_version", "rules", "turn" },
+                unique: true,
+                filter: "removal_id is null");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_plans_removal_id",
+                table: "plans",
+                column: "removal_id");
 
             migrationBuilder.CreateIndex(
                 name: "ix_plans_student_id",
@@ -444,9 +712,30 @@ namespace YellowPencil.Data.Migrations
                 column: "owner_id");
 
             migrationBuilder.CreateIndex(
-                name: "ix_readings_page_id",
+                name: "ix_readings_page_id_page_version_engine_version",
                 table: "readings",
-                column: "page_id");
+                columns: new[] { "page_id", "page_version", "engine_version" },
+                unique: true);
+
+            migrationBuilder.CreateIndex(
+                name: "ix_removals_owner_id",
+                table: "removals",
+                column: "owner_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_rule_names_owner_id",
+                table: "rule_names",
+                column: "owner_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_sent_forms_owner_id",
+                table: "sent_forms",
+                column: "owner_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_signed_in_browsers_specialist_id",
+                table: "signed_in_browsers",
+                column: "specialist_id");
 
             migrationBuilder.CreateIndex(
                 name: "ix_students_owner_id",
@@ -454,10 +743,16 @@ namespace YellowPencil.Data.Migrations
                 column: "owner_id");
 
             migrationBuilder.CreateIndex(
-                name: "ix_students_owner_id_code",
+                name: "ix_students_owner_id_code_key",
                 table: "students",
-                columns: new[] { "owner_id", "code" },
-                unique: true);
+                columns: new[] { "owner_id", "code_key" },
+                unique: true,
+                filter: "removal_id is null");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_students_removal_id",
+                table: "students",
+                column: "removal_id");
         }
 
         /// <inheritdoc />
@@ -479,6 +774,9 @@ namespace YellowPencil.Data.Migrations
                 name: "AspNetUserTokens");
 
             migrationBuilder.DropTable(
+                name: "class_students");
+
+            migrationBuilder.DropTable(
                 name: "data_protection_keys");
 
             migrationBuilder.DropTable(
@@ -494,13 +792,31 @@ namespace YellowPencil.Data.Migrations
                 name: "readings");
 
             migrationBuilder.DropTable(
+                name: "rule_names");
+
+            migrationBuilder.DropTable(
+                name: "sent_forms");
+
+            migrationBuilder.DropTable(
+                name: "signed_in_browsers");
+
+            migrationBuilder.DropTable(
                 name: "AspNetRoles");
 
             migrationBuilder.DropTable(
                 name: "pages");
 
             migrationBuilder.DropTable(
+                name: "class_sheets");
+
+            migrationBuilder.DropTable(
                 name: "students");
+
+            migrationBuilder.DropTable(
+                name: "classes");
+
+            migrationBuilder.DropTable(
+                name: "removals");
 
             migrationBuilder.DropTable(
                 name: "AspNetUsers");

@@ -13,8 +13,8 @@ using YellowPencil.Data;
 namespace YellowPencil.Data.Migrations
 {
     [DbContext(typeof(PencilContext))]
-    [Migration("20261126073933_Keeping")]
-    partial class Keeping
+    [Migration("20261126235637_Schools")]
+    partial class Begin
     {
         /// <inheritdoc />
         protected override void BuildTargetModel(ModelBuilder modelBuilder)
@@ -211,6 +211,63 @@ namespace YellowPencil.Data.Migrations
                     b.ToTable("AspNetUserTokens", (string)null);
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.ClassSheet", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<Guid>("ClassId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("class_id");
+
+                    b.Property<DateTimeOffset>("CreatedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("created_at");
+
+                    b.Property<bool>("IsReadByItself")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_read_by_itself");
+
+                    b.Property<string>("Items")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("items");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<Guid?>("RemovalId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removal_id");
+
+                    b.Property<string>("Title")
+                        .IsRequired()
+                        .HasMaxLength(200)
+                        .HasColumnType("character varying(200)")
+                        .HasColumnName("title");
+
+                    b.Property<DateOnly?>("WrittenOn")
+                        .HasColumnType("date")
+                        .HasColumnName("written_on");
+
+                    b.HasKey("Id")
+                        .HasName("pk_class_sheets");
+
+                    b.HasIndex("ClassId")
+                        .HasDatabaseName("ix_class_sheets_class_id");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_class_sheets_owner_id");
+
+                    b.HasIndex("RemovalId")
+                        .HasDatabaseName("ix_class_sheets_removal_id");
+
+                    b.ToTable("class_sheets", (string)null);
+                });
+
             modelBuilder.Entity("YellowPencil.Data.Decision", b =>
                 {
                     b.Property<Guid>("Id")
@@ -323,6 +380,16 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("text")
                         .HasColumnName("avoided_facts");
 
+                    b.Property<string>("Content")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("content");
+
+                    b.Property<string>("EngineVersion")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("engine_version");
+
                     b.Property<DateTimeOffset>("MadeAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("made_at");
@@ -356,6 +423,12 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("text")
                         .HasColumnName("rules");
 
+                    b.Property<string>("School")
+                        .IsRequired()
+                        .HasMaxLength(400)
+                        .HasColumnType("character varying(400)")
+                        .HasColumnName("school");
+
                     b.Property<int>("Seed")
                         .HasColumnType("integer")
                         .HasColumnName("seed");
@@ -363,6 +436,10 @@ namespace YellowPencil.Data.Migrations
                     b.Property<Guid>("StudentId")
                         .HasColumnType("uuid")
                         .HasColumnName("student_id");
+
+                    b.Property<int>("Turn")
+                        .HasColumnType("integer")
+                        .HasColumnName("turn");
 
                     b.Property<string>("Word")
                         .IsRequired()
@@ -382,9 +459,9 @@ namespace YellowPencil.Data.Migrations
                     b.HasIndex("StudentId")
                         .HasDatabaseName("ix_plans_student_id");
 
-                    b.HasIndex("PageId", "PageVersion", "Rules")
+                    b.HasIndex("PageId", "PageVersion", "Rules", "Turn")
                         .IsUnique()
-                        .HasDatabaseName("ix_plans_page_id_page_version_rules")
+                        .HasDatabaseName("ix_plans_page_id_page_version_rules_turn")
                         .HasFilter("removal_id is null");
 
                     b.ToTable("plans", (string)null);
@@ -475,6 +552,49 @@ namespace YellowPencil.Data.Migrations
                         .HasDatabaseName("ix_rule_names_owner_id");
 
                     b.ToTable("rule_names", (string)null);
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.SchoolClass", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("CreatedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("created_at");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(100)
+                        .HasColumnType("character varying(100)")
+                        .HasColumnName("name");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<Guid?>("RemovalId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("removal_id");
+
+                    b.Property<string>("Word")
+                        .IsRequired()
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("word");
+
+                    b.HasKey("Id")
+                        .HasName("pk_classes");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_classes_owner_id");
+
+                    b.HasIndex("RemovalId")
+                        .HasDatabaseName("ix_classes_removal_id");
+
+                    b.ToTable("classes", (string)null);
                 });
 
             modelBuilder.Entity("YellowPencil.Data.SentForm", b =>
@@ -638,6 +758,10 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("id");
 
+                    b.Property<string>("ClassLine")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("class_line");
+
                     b.Property<string>("Content")
                         .IsRequired()
                         .HasColumnType("jsonb")
@@ -647,6 +771,10 @@ namespace YellowPencil.Data.Migrations
                         .IsRequired()
                         .HasColumnType("text")
                         .HasColumnName("engine_version");
+
+                    b.Property<bool>("IsPassing")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_passing");
 
                     b.Property<DateTimeOffset>("MadeAt")
                         .HasColumnType("timestamp with time zone")
@@ -724,6 +852,12 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("removal_id");
 
+                    b.Property<string>("School")
+                        .IsRequired()
+                        .HasMaxLength(400)
+                        .HasColumnType("character varying(400)")
+                        .HasColumnName("school");
+
                     b.Property<string>("Word")
                         .IsRequired()
                         .HasMaxLength(20)
@@ -757,6 +891,10 @@ namespace YellowPencil.Data.Migrations
                     b.Property<DateTimeOffset>("ChangedAt")
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("changed_at");
+
+                    b.Property<Guid?>("ClassSheetId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("class_sheet_id");
 
                     b.Property<string>("Content")
                         .IsRequired()
@@ -815,6 +953,9 @@ namespace YellowPencil.Data.Migrations
                     b.HasKey("Id")
                         .HasName("pk_pages");
 
+                    b.HasIndex("ClassSheetId")
+                        .HasDatabaseName("ix_pages_class_sheet_id");
+
                     b.HasIndex("OwnerId")
                         .HasDatabaseName("ix_pages_owner_id");
 
@@ -825,6 +966,25 @@ namespace YellowPencil.Data.Migrations
                         .HasDatabaseName("ix_pages_student_id");
 
                     b.ToTable("pages", (string)null);
+                });
+
+            modelBuilder.Entity("class_students", b =>
+                {
+                    b.Property<Guid>("ClassesId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("classes_id");
+
+                    b.Property<Guid>("StudentsId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("students_id");
+
+                    b.HasKey("ClassesId", "StudentsId")
+                        .HasName("pk_class_students");
+
+                    b.HasIndex("StudentsId")
+                        .HasDatabaseName("ix_class_students_students_id");
+
+                    b.ToTable("class_students", (string)null);
                 });
 
             modelBuilder.Entity("Microsoft.AspNetCore.Identity.IdentityRoleClaim<System.Guid>", b =>
@@ -882,6 +1042,31 @@ namespace YellowPencil.Data.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_asp_net_user_tokens_asp_net_users_user_id");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.ClassSheet", b =>
+                {
+                    b.HasOne("YellowPencil.Data.SchoolClass", "Class")
+                        .WithMany("Sheets")
+                        .HasForeignKey("ClassId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_class_sheets_classes_class_id");
+
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_class_sheets_asp_net_users_owner_id");
+
+                    b.HasOne("YellowPencil.Data.Removal", null)
+                        .WithMany()
+                        .HasForeignKey("RemovalId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_class_sheets_removals_removal_id");
+
+                    b.Navigation("Class");
                 });
 
             modelBuilder.Entity("YellowPencil.Data.Decision", b =>
@@ -972,6 +1157,22 @@ namespace YellowPencil.Data.Migrations
                         .HasConstraintName("fk_rule_names_asp_net_users_owner_id");
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.SchoolClass", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_classes_asp_net_users_owner_id");
+
+                    b.HasOne("YellowPencil.Data.Removal", null)
+                        .WithMany()
+                        .HasForeignKey("RemovalId")
+                        .OnDelete(DeleteBehavior.Restrict)
+                        .HasConstraintName("fk_classes_removals_removal_id");
+                });
+
             modelBuilder.Entity("YellowPencil.Data.SentForm", b =>
                 {
                     b.HasOne("YellowPencil.Data.Specialist", null)
@@ -1027,6 +1228,12 @@ namespace YellowPencil.Data.Migrations
 
             modelBuilder.Entity("YellowPencil.Data.StudentPage", b =>
                 {
+                    b.HasOne("YellowPencil.Data.ClassSheet", "ClassSheet")
+                        .WithMany("Pages")
+                        .HasForeignKey("ClassSheetId")
+                        .OnDelete(DeleteBehavior.SetNull)
+                        .HasConstraintName("fk_pages_class_sheets_class_sheet_id");
+
                     b.HasOne("YellowPencil.Data.Specialist", null)
                         .WithMany()
                         .HasForeignKey("OwnerId")
@@ -1047,7 +1254,36 @@ namespace YellowPencil.Data.Migrations
                         .IsRequired()
                         .HasConstraintName("fk_pages_students_student_id");
 
+                    b.Navigation("ClassSheet");
+
                     b.Navigation("Student");
+                });
+
+            modelBuilder.Entity("class_students", b =>
+                {
+                    b.HasOne("YellowPencil.Data.SchoolClass", null)
+                        .WithMany()
+                        .HasForeignKey("ClassesId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_class_students_classes_classes_id");
+
+                    b.HasOne("YellowPencil.Data.Student", null)
+                        .WithMany()
+                        .HasForeignKey("StudentsId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_class_students_students_students_id");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.ClassSheet", b =>
+                {
+                    b.Navigation("Pages");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.SchoolClass", b =>
+                {
+                    b.Navigation("Sheets");
                 });
 
             modelBuilder.Entity("YellowPencil.Data.Student", b =>
