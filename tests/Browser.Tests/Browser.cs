@@ -145,7 +145,7 @@ public sealed class Browser : IAsyncDisposable
 
     public void Until(Func<Browser, bool> holds, string what)
     {
-        var wait = new WebDriverWait(Driver, TimeSpan.FromMinutes(3)) { Message = what };
+        var wait = new WebDriverWait(Driver, TimeSpan.FromMinutes(3)) { Message = what, PollingInterval = TimeSpan.FromMilliseconds(50) };
         wait.IgnoreExceptionTypes(typeof(WebDriverException));
         wait.Until(_ => holds(this));
     }

@@ -23,6 +23,9 @@ public class PosteriorTests
     [InlineData("52 - 38 = 26", "63 - 47 = 16", "91 - 56 = 45")]
     [InlineData("52 - 38 = 14", "63 - 40 = 23", "81 - 27 = 53")]
     [InlineData("645 - 32 = 13", "81 - 27 = 64", "52 - 38 = 24")]
+    [InlineData("523 - 168 = 445", "604 - 278 = 474", "952 - 367 = 615")]
+    [InlineData("523 - 168 = 355", "604 - 278 = 474", "952 - 367 = 585")]
+    [InlineData("523 - 168 = 345", "931 - 457 = 526", "604 - 278 = 326")]
     public void The_search_agrees_with_enumeration(params string[] page)
     {
         var items = ItemList.TryParse(string.Join('\n', page), null, out _).Select((item, i) => ItemEvidence.Of(item, i, [School.Usual]).Single()).ToList();
@@ -94,7 +97,7 @@ public class PosteriorTests
                 return;
             }
 
-            var weight = Math.Pow(consistency, run.Followed) * Math.Pow(1 - consistency, run.Chances - run.Followed);
+            var weight = Priors.Following(consistency, run.Chances, run.Followed);
             if (run.Page.Answer.SequenceEqual(item.Answer)) sum += weight * (1 - slipRate);
             double all = 0, meeting = 0;
             foreach (var (slip, slipWeight) in run.Steps.SelectMany(SlipSearch.Alterations).ToList())

@@ -84,7 +84,7 @@ internal static class PolynomialBugs
             "In products powers are added.",
             At.Like.When(c => c.Power > 0).Instead(LikeTerms.SumPowersAdded)),
         Declare("like-terms-multiplied", "Like terms are multiplied", Uncommon, Ideas.LetterIsOne,
-            "Multiplies like terms instead of putting them together.",
+            "Multiplies like terms that have the letter instead of putting them together.",
             "Letters next to each other are multiplied.",
             At.Like.When(c => c.Power > 0).Instead(LikeTerms.ProductPowersAdded)),
         Declare("bare-letter-multiplies", "A bare letter multiplies", Rare, Ideas.LetterIsOne,
