@@ -10,7 +10,7 @@ namespace YellowPencil.Web.Tests;
 /// <summary>./start on a cluster of its own: whatever is killed, the next start comes up with everything that was acknowledged.</summary>
 public sealed class StartTests : IAsyncLifetime
 {
-    private static readonly string Root = FindRoot();
+    internal static readonly string Root = FindRoot();
     private readonly string home = Directory.CreateTempSubdirectory("pencil-start-").FullName;
     private readonly List<Started> started = [];
 

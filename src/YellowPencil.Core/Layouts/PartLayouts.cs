@@ -24,7 +24,7 @@ internal static class PartLayouts
         paper.Print(first, paper.NextRow(), 0);
         var row = paper.NextRow();
         paper.Print(second, row, 0);
-        paper.Print("×", row, Math.Max(firstLength, secondLength));
+        paper.Print("×", row, Math.Max(firstLength, Squares.Spread(second, 0).Count()));
         var ruled = 0;
         if (secondLength > 1)
         {

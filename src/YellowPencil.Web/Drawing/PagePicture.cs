@@ -39,6 +39,9 @@ public sealed class PagePicture
         if (shown.Min > 0) shown.Add(shown.Min - 1);
     }
 
+    /// <summary>The rows that are shown, from the top.</summary>
+    internal IReadOnlyCollection<int> Rows => shown;
+
     /// <summary>What a screen reader says.</summary>
     public string Label => string.Join("; ", ((string[])[Spoken.Task(task), .. Spoken.Marks(layout, squares), written, Circled, Foretold]).Where(t => t.Length > 0));
 
@@ -176,7 +179,9 @@ public sealed class PagePicture
     public Sketch Sketch()
     {
         var answer = squares.In(layout.Answer.Id);
-        var last = answer.Keys.Concat(predicted.In(layout.Answer.Id).Keys).DefaultIfEmpty(0).Max() + (isForetold ? 1 : 0);
+        var last = Math.Max(
+            answer.Keys.Concat(predicted.In(layout.Answer.Id).Keys).DefaultIfEmpty(0).Max() + (isForetold ? 1 : 0),
+            layout.Strips.SelectMany(s => squares.In(s.Id).Keys).DefaultIfEmpty(0).Max());
         var used = layout.Strips.SelectMany(s => squares.In(s.Id).Keys.Concat(s.Given is null ? [] : [s.GivenAt + squares.MovedBy(s.Id)]))
             .Concat(layout.Prints.Where(p => shown.Contains(p.Row)).Select(p => p.Column)).Concat(predicted.In(layout.Answer.Id).Keys).Append(layout.Answer.Ones);
         var right = HasRoom ? 0 : Math.Min(used.Min(), circle?.Column ?? int.MaxValue);

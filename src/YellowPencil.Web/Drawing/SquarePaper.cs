@@ -24,7 +24,7 @@ internal sealed class SquarePaper(int columns, int right, IReadOnlyList<int> row
     {
         if (!IsShown(print.Row)) return;
         if (print.Text.Length > 2) Text("print word", X(print.Column) - Square / 2 + 2, Y(print.Row), print.Text);
-        else Sign("print", print.Text, print.Column, print.Row, 0);
+        else Sign("print", print.Text.Replace('-', '−'), print.Column, print.Row, 0);
     }
 
     /// <summary>Prints a number that ends in a column.</summary>

@@ -1,5 +1,5 @@
-// Draws an item on squared paper while it is typed, in the squares and with the classes that the server uses (Drawing/SquareSvg.cs). Columns count from
-// the right, rows from the top. Rows of work in which nothing stands are left out until the hand has been there.
+// Draws an item on squared paper while it is typed, in the squares and with the classes that the server uses (Drawing/SquarePaper.cs; a test compares
+// both). Columns count from the right, rows from the top. Rows of work in which nothing stands are left out until the hand has been there.
 import { answerStrip, stripOf } from "./working.js";
 
 const SQUARE = 28;
