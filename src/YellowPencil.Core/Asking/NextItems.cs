@@ -6,7 +6,8 @@ namespace YellowPencil.Core.Asking;
 /// <summary>An item worth asking next.</summary>
 /// <param name="Task">The task.</param>
 /// <param name="GainBits">The expected drop in entropy over the explanations, in bits.</param>
-/// <param name="Answers">The answer that each explanation predicts, most probable explanation first; on a page with too few chances also by rules that had none.</param>
+/// <param name="Answers">The answer that each explanation predicts, most probable explanation first; on a page with too few chances also by rules that had
+/// none.</param>
 public sealed record NextItem(ItemTask Task, double GainBits, IReadOnlyList<PredictedAnswer> Answers);
 
 /// <summary>What an explanation predicts for an item.</summary>
@@ -40,7 +41,8 @@ public static class NextItems
         var once = reading.SeenOnce.ToLookup(o => o.ToldAs, o => o.Probability);
         List<Weighed> explanations =
         [
-            .. reading.Explanations.Select(e => new Weighed(e.Hypothesis, e.IsSound ? 1 : Math.Max(0.9, e.Consistency), Math.Max(0, e.Probability - once[e.Hypothesis].Sum())))
+            .. reading.Explanations.Select(
+                e => new Weighed(e.Hypothesis, e.IsSound ? 1 : Math.Max(0.9, e.Consistency), Math.Max(0, e.Probability - once[e.Hypothesis].Sum())))
                 .Concat(reading.SeenOnce.Select(o => new Weighed(o.Hypothesis, Math.Max(0.9, o.Consistency), o.Probability)))
                 .OrderByDescending(e => e.Probability).Take(MostExplanations),
         ];
@@ -52,7 +54,9 @@ public static class NextItems
         var families = FamilyList.Of(reading.Sheet.Items.Select(i => i.Task));
         var open = StudentSize.New(reading, families.SelectMany(f => ItemPool.Of(f, PoolSize, seed))).ToList();
         var fits = StudentSize.Fitting(reading);
-        var pool = open.Select(task => (Task: task, Fits: fits(task), Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.Consistency, run)).ToArray()))
+        var pool = open.Select(
+            task =>
+                (Task: task, Fits: fits(task), Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.Consistency, run)).ToArray()))
             .ToList();
 
         var chosen = new List<NextItem>();
@@ -62,7 +66,8 @@ public static class NextItems
         {
             var best = pool.Where(p => p.Fits || isLonger)
                 .Select(p => (p.Task, p.Answers, Gain: JointGain(told, p.Answers, weights), Alone: Gain(p.Answers, weights)))
-                .OrderByDescending(p => Math.Round(p.Gain, 2)).ThenBy(p => p.Task.Text.Length).ThenBy(p => p.Task.Text, StringComparer.Ordinal).FirstOrDefault();
+                .OrderByDescending(p => Math.Round(p.Gain, 2))
+                    .ThenBy(p => p.Task.Text.Length).ThenBy(p => p.Task.Text, StringComparer.Ordinal).FirstOrDefault();
             if (best.Task is null || best.Alone < LeastGain || best.Gain < (isLonger ? LeastGainOfLonger : LeastGain / 2))
             {
                 // What items of the student's size cannot tell apart, longer ones may.
@@ -71,7 +76,8 @@ public static class NextItems
                 continue;
             }
 
-            chosen.Add(new NextItem(best.Task, best.Alone, [.. explanations.Select((e, i) => new PredictedAnswer(e.Hypothesis.RuleIds, Likeliest(best.Answers[i])))]));
+            chosen.Add(
+                new NextItem(best.Task, best.Alone, [.. explanations.Select((e, i) => new PredictedAnswer(e.Hypothesis.RuleIds, Likeliest(best.Answers[i])))]));
             for (var i = 0; i < told.Length; i++) told[i] += "|" + Likeliest(best.Answers[i]);
             pool.RemoveAll(p => p.Task == best.Task);
         }

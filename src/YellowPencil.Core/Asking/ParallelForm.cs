@@ -26,8 +26,11 @@ public static class ParallelForm
         {
             var shows = SheetCoverage.Showing(task, run);
             var open = pools[task.Family].Where(t => t.Asked == task.Asked && !used.Contains(t)).ToList();
-            var found = open.OrderBy(t => Distance(Shape(t), Shape(task))).ThenBy(t => SheetWish.IsRegrouped(t) != SheetWish.IsRegrouped(task)).Take(MostCompared)
-                .OrderBy(t => Distance(Shape(t), Shape(task))).ThenBy(t => Unlike(SheetCoverage.Showing(t, run), shows)).ThenBy(t => t.Text, StringComparer.Ordinal).FirstOrDefault() ?? task;
+            var found = open.OrderBy(t => Distance(Shape(t), Shape(task)))
+                .ThenBy(t => SheetWish.IsRegrouped(t) != SheetWish.IsRegrouped(task)).Take(MostCompared)
+                .OrderBy(t => Distance(Shape(t), Shape(task)))
+                    .ThenBy(t => Unlike(SheetCoverage.Showing(t, run), shows)).ThenBy(t => t.Text, StringComparer.Ordinal).FirstOrDefault()
+                    ?? task;
             used.Add(found);
             parallel.Add(found);
         }

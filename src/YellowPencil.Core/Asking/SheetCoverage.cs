@@ -17,14 +17,18 @@ public sealed class SheetCoverage
         Tasks = tasks;
         Bugs = [.. FamilyList.Of(tasks).SelectMany(family => Catalogue.Of(family).Where(b => b.Family == family))];
         var sets = Bugs.ToDictionary(bug => bug, bug => bug.Alone);
-        var answers = Bugs.ToDictionary(bug => bug, bug => tasks.Select(task => Catalogue.Of(task.Family).Contains(bug) ? WrongAnswer(task, sets[bug], run) : null).ToArray());
+        var answers = Bugs.ToDictionary(
+            bug => bug, bug => tasks.Select(task => Catalogue.Of(task.Family).Contains(bug) ? WrongAnswer(task, sets[bug], run) : null).ToArray());
         Often = [.. Bugs.Where(b => answers[b].Count(a => a is not null) >= SheetDiagnosis.LeastShown)];
         Once = [.. Bugs.Where(b => answers[b].Count(a => a is not null) is > 0 and < SheetDiagnosis.LeastShown)];
         Never = [.. Bugs.Where(b => answers[b].All(a => a is null))];
         PartsThatShow = PartsShowing(tasks, run);
-        Together = [.. Often.Concat(Once).GroupBy(b => string.Join('|', answers[b])).Where(g => g.Count() > 1).Select(g => (IReadOnlyList<Bug>)[.. g.OrderByDescending(Commonness)])];
+        Together = [
+            .. Often.Concat(Once)
+                .GroupBy(b => string.Join('|', answers[b])).Where(g => g.Count() > 1).Select(g => (IReadOnlyList<Bug>)[.. g.OrderByDescending(Commonness)])];
         Telling = [.. tasks.Select((_, at) => (IReadOnlyList<TellingAnswer>)[.. Bugs.Where(b => answers[b][at] is not null).GroupBy(b => answers[b][at]!)
-            .Select(g => new TellingAnswer(g.Key, [.. g.OrderByDescending(Commonness)])).OrderByDescending(a => a.Bugs.Sum(Commonness)).ThenBy(a => a.Answer, StringComparer.Ordinal)])];
+            .Select(g => new TellingAnswer(g.Key, [.. g.OrderByDescending(Commonness)]))
+                .OrderByDescending(a => a.Bugs.Sum(Commonness)).ThenBy(a => a.Answer, StringComparer.Ordinal)])];
     }
 
     /// <summary>The items.</summary>

@@ -71,12 +71,14 @@ public static class SheetDesign
     /// <param name="wish">How hard they may be; null for anything.</param>
     public static IReadOnlyList<ItemTask> Of(IReadOnlyList<Family> families, int items, int seed, SheetWish? wish = null)
     {
-        var shares = families.Select((family, at) => (Family: family, Items: (items + families.Count - 1 - at) / families.Count)).Where(s => s.Items > 0).ToList();
+        var shares = families.Select((family, at) => (Family: family, Items: (items + families.Count - 1 - at) / families.Count))
+            .Where(s => s.Items > 0).ToList();
         return [.. shares.SelectMany(s => Of(s.Family, s.Items, seed, wish).Select((task, turn) => (task, turn))).OrderBy(t => t.turn).Select(t => t.task)];
     }
 
     // Short before long; in columns a number of two digits on top.
-    private static int Plainness(ItemTask task) => task.Text.Length + (task is ColumnSum or ColumnDifference or ColumnProduct or LongDivision && task.Numbers[0].Length < 2 ? 2 : 0);
+    private static int Plainness(ItemTask task) =>
+        task.Text.Length + (task is ColumnSum or ColumnDifference or ColumnProduct or LongDivision && task.Numbers[0].Length < 2 ? 2 : 0);
 
     private static List<ItemTask> Pool(Family family, int items, int seed, SheetWish wish)
     {
@@ -86,7 +88,9 @@ public static class SheetDesign
 
     // The usual form of answer where there are such items.
     private static IEnumerable<ItemTask> OfOneForm(IEnumerable<ItemTask> tasks) =>
-        tasks.GroupBy(t => t.Asked).OrderBy(g => g.Key != default).ThenByDescending(g => g.Count()).ThenBy(g => g.Key.Words, StringComparer.Ordinal).FirstOrDefault() ?? Enumerable.Empty<ItemTask>();
+        tasks.GroupBy(t => t.Asked)
+            .OrderBy(g => g.Key != default).ThenByDescending(g => g.Count()).ThenBy(g => g.Key.Words, StringComparer.Ordinal).FirstOrDefault()
+            ?? Enumerable.Empty<ItemTask>();
 
     /// <summary>The steps of an item: long items tell more, but not in proportion, and tire.</summary>
     private static int Steps(ItemTask task)

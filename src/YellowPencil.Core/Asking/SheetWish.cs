@@ -26,7 +26,8 @@ public sealed record SheetWish(int Digits = SheetWish.MostDigits, bool Zeros = t
     {
         var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(task, run, DeviationSet.Taught);
-        return run.Page.Marks.Any(m => m.Field == WorkFields.Carries || m.Field == WorkFields.RewrittenBelow || (m.Field == WorkFields.Rewritten && task is not DecimalQuotient));
+        return run.Page.Marks.Any(
+            m => m.Field == WorkFields.Carries || m.Field == WorkFields.RewrittenBelow || (m.Field == WorkFields.Rewritten && task is not DecimalQuotient));
     }
 
     private static string DigitsOf(DecimalNumber number) => string.Concat(number.ToString().Where(char.IsAsciiDigit));

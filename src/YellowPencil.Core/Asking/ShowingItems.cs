@@ -30,7 +30,8 @@ public static class ShowingItems
         var chosen = new List<ItemTask>();
         while (chosen.Count < count && pool.Count > 0)
         {
-            var best = pool.OrderByDescending(t => shows[t].Where(open.Contains).Sum(b => b.Weight)).ThenBy(t => t.Text.Length).ThenBy(t => t.Text, StringComparer.Ordinal).First();
+            var best = pool.OrderByDescending(t => shows[t].Where(open.Contains).Sum(b => b.Weight))
+                .ThenBy(t => t.Text.Length).ThenBy(t => t.Text, StringComparer.Ordinal).First();
             chosen.Add(best);
             pool.Remove(best);
             open.RemoveAll(shows[best].Contains);

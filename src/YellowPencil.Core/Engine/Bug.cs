@@ -64,16 +64,17 @@ public sealed class Bug
 
     /// <summary>Declares a bug; its id begins with the name of the family.</summary>
     internal static Bug Declare(
-        Family family, string id, string name, Commonness commonness, MissingIdea idea, string text, string reason, Deviation[] deviations, School? school = null) => new()
-        {
-            School = school ?? School.Usual,
-            Id = $"{family.Name}.{id}",
-            Family = family,
-            Name = name,
-            Text = text,
-            Reason = reason,
-            Idea = idea,
-            Commonness = commonness,
-            Deviations = deviations,
-        };
+        Family family, string id, string name, Commonness commonness, MissingIdea idea, string text, string reason, Deviation[] deviations, School? school =
+            null) => new()
+            {
+                School = school ?? School.Usual,
+                Id = $"{family.Name}.{id}",
+                Family = family,
+                Name = name,
+                Text = text,
+                Reason = reason,
+                Idea = idea,
+                Commonness = commonness,
+                Deviations = deviations,
+            };
 }

@@ -24,7 +24,8 @@ public record Choice<TContext>(string Id, string Does)
 /// <summary>A choice of which it is known what it gives.</summary>
 /// <param name="Id">As stored ids spell it.</param>
 /// <param name="Does">What somebody does who makes it.</param>
-/// <param name="Gives">What comes of it in a context, as it would be written; nothing where it cannot be made, and the taught choice is made. Not given for what is no result but ends or turns the work.</param>
+/// <param name="Gives">What comes of it in a context, as it would be written; nothing where it cannot be made, and the taught choice is made. Not given for
+/// what is no result but ends or turns the work.</param>
 public sealed record Choice<TContext, TResult>(string Id, string Does, Func<TContext, TResult?>? Gives = null) : Choice<TContext>(Id, Does)
     where TResult : struct;
 
@@ -47,7 +48,8 @@ internal static class ChoiceName<TName>
     private static int CountOf()
     {
         var type = typeof(TName);
-        if (Unsafe.SizeOf<TName>() != sizeof(int) || Enum.GetValuesAsUnderlyingType(type) is not int[] numbers) throw new NotSupportedException($"{type.Name} is no list of choices");
+        if (Unsafe.SizeOf<TName>() != sizeof(int) || Enum.GetValuesAsUnderlyingType(type) is not int[] numbers)
+            throw new NotSupportedException($"{type.Name} is no list of choices");
         for (var i = 0; i < numbers.Length; i++)
             if (numbers[i] != i) throw new NotSupportedException($"the choices of {type.Name} are not numbered from 0 on");
         return numbers.Length;

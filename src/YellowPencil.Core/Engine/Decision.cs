@@ -30,7 +30,9 @@ public abstract class Decision
     /// <summary>The marks on which a wrong choice is seen first.</summary>
     public MarkKind ShowsIn { get; init; } = WorkFields.Cells;
 
-    /// <summary>The idea that is missing where it goes wrong in a way that nobody listed; null where sight, hand or paper may be behind it, or several ideas.</summary>
+    /// <summary>
+    /// The idea that is missing where it goes wrong in a way that nobody listed; null where sight, hand or paper may be behind it, or several ideas.
+    /// </summary>
     public MissingIdea? Idea { get; init; }
 
     /// <summary>Whether somebody who works an item for others says it aloud, also where it goes as taught.</summary>
@@ -158,7 +160,8 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
         room = room is null ? entry : throw new InvalidOperationException($"{Id} has two entries for {name}");
     }
 
-    private protected Choice<TContext> Entry(int number) => table[number] ?? throw new InvalidOperationException($"{Id} has no entry for {ChoiceName<TName>.At(number)}");
+    private protected Choice<TContext> Entry(int number) =>
+        table[number] ?? throw new InvalidOperationException($"{Id} has no entry for {ChoiceName<TName>.At(number)}");
 
     /// <summary>What the taught method does, where it depends on the student's school or on what can be seen.</summary>
     public Func<TContext, School, TName>? TaughtIn { get; init; }
@@ -183,7 +186,8 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
     /// <inheritdoc/>
     public override int ChoiceCount => table.Length;
 
-    internal override IReadOnlyList<Doing<TContext>> Doings => doings ??= [.. Enumerable.Range(0, table.Length).Select(number => new Doing<TContext>(Entry(number).Id, Entry(number).Does, Making(number)))];
+    internal override IReadOnlyList<Doing<TContext>> Doings =>
+        doings ??= [.. Enumerable.Range(0, table.Length).Select(number => new Doing<TContext>(Entry(number).Id, Entry(number).Does, Making(number)))];
 
     private IReadOnlyList<Doing<TContext>>? doings;
 
@@ -210,7 +214,9 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
     public Deviation Instead(TName instead) => When(static _ => true).Instead(instead);
 }
 
-/// <summary>A decision between choices that give something: a number, a fraction, a term. A chance is where something else is given, as it would be written.</summary>
+/// <summary>
+/// A decision between choices that give something: a number, a fraction, a term. A chance is where something else is given, as it would be written.
+/// </summary>
 /// <typeparam name="TContext">What the student can see there.</typeparam>
 /// <typeparam name="TName">The names of the choices.</typeparam>
 /// <typeparam name="TResult">What they give.</typeparam>
@@ -232,7 +238,8 @@ public sealed class Decision<TContext, TName, TResult>(string id, string questio
     private Choice<TContext, TResult> Gives(int number) => (Choice<TContext, TResult>)Entry(number);
 
     /// <summary>What a choice gives in a context in which it was made.</summary>
-    internal TResult Result(TName made, in TContext context, School school) => Gives(ChoiceName<TName>.Number(made)).Gives!(context) ?? this[Taught(context, school)].Gives!(context)!.Value;
+    internal TResult Result(TName made, in TContext context, School school) =>
+        Gives(ChoiceName<TName>.Number(made)).Gives!(context) ?? this[Taught(context, school)].Gives!(context)!.Value;
 
     internal override Making<TContext> Making(int number)
     {

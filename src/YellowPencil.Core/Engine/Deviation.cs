@@ -64,7 +64,12 @@ public readonly record struct NumberFact(FactKind Kind, int First, int Second)
     /// <param name="held">The value that the person holds without the slip; it is left out.</param>
     public IEnumerable<(int Value, double Weight)> Near(int held)
     {
-        var (from, to) = Kind switch { FactKind.Minus when First < 20 && Value < 10 => (0, 9), FactKind.Plus or FactKind.Minus => (Math.Max(0, held - 10), held + 10), _ => (Math.Max(0, held - 12), held + 12) };
+        var (from, to) = Kind switch
+        {
+            FactKind.Minus when First < 20 && Value < 10 => (0, 9),
+            FactKind.Plus or FactKind.Minus => (Math.Max(0, held - 10), held + 10),
+            _ => (Math.Max(0, held - 12), held + 12),
+        };
         for (var value = from; value <= to; value++)
         {
             var off = Math.Abs(value - held);
@@ -84,12 +89,14 @@ public readonly record struct NumberFact(FactKind Kind, int First, int Second)
     public static NumberFact Parse(string text)
     {
         var parts = text.Split(' ');
-        if (parts.Length != 3 || !int.TryParse(parts[0], out var first) || !int.TryParse(parts[2], out var second)) throw new FormatException($"\"{text}\" is no number fact");
+        if (parts.Length != 3 || !int.TryParse(parts[0], out var first) || !int.TryParse(parts[2], out var second))
+            throw new FormatException($"\"{text}\" is no number fact");
         return new NumberFact(parts[1] switch { "+" => FactKind.Plus, "-" => FactKind.Minus, "/" => FactKind.DividedBy, _ => FactKind.Times }, first, second);
     }
 
     /// <inheritdoc/>
-    public override string ToString() => $"{First} {(Kind switch { FactKind.Plus => "+", FactKind.Minus => "-", FactKind.DividedBy => "/", _ => "*" })} {Second}";
+    public override string ToString() =>
+        $"{First} {(Kind switch { FactKind.Plus => "+", FactKind.Minus => "-", FactKind.DividedBy => "/", _ => "*" })} {Second}";
 }
 
 /// <summary>A number fact that the student holds to be something else.</summary>

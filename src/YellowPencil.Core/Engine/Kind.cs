@@ -23,8 +23,8 @@ public sealed record Property<TContext>(string Id, string Text, Func<TContext, i
 public sealed record Doing<TContext>(string Id, string Text, Making<TContext> Make, RuleLength Length = RuleLength.Named);
 
 /// <summary>
-/// The number of a choice, or a value, that is come to in a context; less than 0 where it cannot be done, and <see cref="Nothing.Else"/> where it is done and the
-/// same comes of it as of what is taught.
+/// The number of a choice, or a value, that is come to in a context; less than 0 where it cannot be done, and <see cref="Nothing.Else"/> where it is done and
+/// the same comes of it as of what is taught.
 /// </summary>
 /// <param name="context">What can be seen there.</param>
 /// <param name="taught">What the taught method comes to.</param>
@@ -71,7 +71,8 @@ internal readonly record struct KindTest(ulong Holding, ulong Failing, int Compa
 }
 
 /// <summary>
-/// Kinds of context that have no name of their own: the opposite of a named kind, a number that is, is at least or is less than another, and two kinds together.
+/// Kinds of context that have no name of their own: the opposite of a named kind, a number that is, is at least or is less than another, and two kinds
+/// together.
 /// </summary>
 /// <param name="named">The named kinds.</param>
 /// <param name="properties">The numbers that can be seen.</param>
@@ -82,11 +83,12 @@ internal sealed class LearntKinds<TContext>(IReadOnlyList<Kind<TContext>> named,
 
     private readonly Kind<TContext>[] comparisons = [.. properties.SelectMany(p => p.Values.SelectMany(v => Compare(p, v)))];
 
-    private readonly IReadOnlyList<Kind<TContext>> named = named.Count <= 64 ? named : throw new ArgumentException("a decision point has at most 64 named kinds", nameof(named));
+    private readonly IReadOnlyList<Kind<TContext>> named = named.Count <= 64
+        ? named
+        : throw new ArgumentException("a decision point has at most 64 named kinds", nameof(named));
 
     private readonly KindTest[]?[] tests = new KindTest[]?[Enum.GetValues<RuleLength>().Length];
 
-    /// <summary>The kinds of a length.</summary>
     public KindTest[] Of(RuleLength length) => tests[(int)length] ??= length switch
     {
         RuleLength.Named => [.. named.Select((_, i) => new KindTest(1UL << i, 0, -1, length))],
@@ -112,7 +114,6 @@ internal sealed class LearntKinds<TContext>(IReadOnlyList<Kind<TContext>> named,
     /// <summary>Whether a comparison holds in a context.</summary>
     public bool Compares(in TContext context, int comparison) => comparisons[comparison].Holds(context);
 
-    /// <summary>The kind of a test.</summary>
     public Kind<TContext> KindOf(KindTest test)
     {
         if (test.Comparison >= 0) return comparisons[test.Comparison];
@@ -166,7 +167,8 @@ internal sealed class LearntKinds<TContext>(IReadOnlyList<Kind<TContext>> named,
         var of = property.Of;
         yield return new Kind<TContext>($"{property.Id}-equals-{value}", $"when {property.Text} is {value}", c => of(c) == value, RuleLength.Comparison);
         yield return new Kind<TContext>($"{property.Id}-from-{value}", $"when {property.Text} is {value} or more", c => of(c) >= value, RuleLength.Comparison);
-        yield return new Kind<TContext>($"{property.Id}-below-{value}", $"when {property.Text} is less than {value}", c => of(c) >= 0 && of(c) < value, RuleLength.Comparison);
+        yield return new Kind<TContext>(
+            $"{property.Id}-below-{value}", $"when {property.Text} is less than {value}", c => of(c) >= 0 && of(c) < value, RuleLength.Comparison);
     }
 }
 

@@ -78,7 +78,8 @@ public sealed class MethodRun
     /// <param name="declinedChances">Bit i set: the i-th chance is not followed.</param>
     /// <param name="once">A step that goes another way.</param>
     /// <param name="watching">Notes, for rules that are not followed, where they would have a chance.</param>
-    public void Begin(DeviationSet set, ulong declinedChances = 0, Slip? once = null, ChanceWatch? watching = null) => Begin(set, declinedChances, once, watching, null);
+    public void Begin(DeviationSet set, ulong declinedChances = 0, Slip? once = null, ChanceWatch? watching = null) =>
+        Begin(set, declinedChances, once, watching, null);
 
     /// <summary>Makes the run ready for an item at which somebody decides in the student's place.</summary>
     internal void Begin(DeviationSet set, ulong declinedChances, Slip? once, ChanceWatch? watching, Decider? deciding)
@@ -105,7 +106,9 @@ public sealed class MethodRun
     public TName Ask<TContext, TName>(Decision<TContext, TName> decision, in TContext context)
         where TContext : struct, IDecisionContext
         where TName : struct, Enum =>
-        decision.Taught(context, School) is var taught && IsOpen(decision) ? ChoiceName<TName>.At(Decide(decision, context, ChoiceName<TName>.Number(taught))) : PassOver(taught);
+        decision.Taught(context, School) is var taught && IsOpen(decision)
+            ? ChoiceName<TName>.At(Decide(decision, context, ChoiceName<TName>.Number(taught)))
+            : PassOver(taught);
 
     /// <summary>Asks a decision; the answer is what the choice that this student makes there gives.</summary>
     public TResult Do<TContext, TName, TResult>(Decision<TContext, TName, TResult> decision, in TContext context)
@@ -155,7 +158,11 @@ public sealed class MethodRun
         }
 
         if (Recording)
-            steps.Add(new Step(stepNumber, point, Page.Line, context.Place, taught, made, cause, point.Tell(context, taught), point.Tell(context, made), Page.Marks.Count, null) { Slips = point.SlipsIn(context) });
+            steps.Add(
+                new Step(
+                    stepNumber, point, Page.Line, context.Place, taught, made, cause, point.Tell(context, taught), point.Tell(context, made), Page.Marks.Count,
+                    null)
+                { Slips = point.SlipsIn(context) });
         stepNumber++;
         return made;
     }
@@ -174,7 +181,8 @@ public sealed class MethodRun
 
     /// <summary>Whether anybody decides at a point or looks on: where nobody does, the taught choice is made, and <see cref="PassOver"/> says so.</summary>
     internal bool IsOpen(Decision point) =>
-        Recording || slip.Step == stepNumber || deviations.At(point.Ordinal) is not null || decider?.At(point.Ordinal) is not null || watch?.Watches(point) == true;
+        Recording
+            || slip.Step == stepNumber || deviations.At(point.Ordinal) is not null || decider?.At(point.Ordinal) is not null || watch?.Watches(point) == true;
 
     /// <summary>Makes the taught choice at a point that is not open.</summary>
     internal void PassOver() => stepNumber++;
@@ -206,7 +214,10 @@ public sealed class MethodRun
         }
 
         if (Recording)
-            steps.Add(new Step(stepNumber, null, Page.Line, place, fact.Value, value, cause, $"{fact} = {fact.Value}".Replace('-', '−'), $"{fact} = {value}".Replace('-', '−'), Page.Marks.Count, fact));
+            steps.Add(
+                new Step(
+                    stepNumber, null, Page.Line, place, fact.Value, value, cause, $"{fact} = {fact.Value}".Replace('-', '−'),
+                    $"{fact} = {value}".Replace('-', '−'), Page.Marks.Count, fact));
         stepNumber++;
         return value;
     }

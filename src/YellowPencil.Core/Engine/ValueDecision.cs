@@ -17,7 +17,8 @@ public sealed class ValueDecision<TContext>(string id, string question) : Decisi
     /// <inheritdoc/>
     public override int ChoiceCount => 0;
 
-    internal override IReadOnlyList<Doing<TContext>> Doings => doings ??= [.. Expressions.Of(Numbers).Select(e => e with { Text = Does(e.Text), Length = RuleLength.Expression })];
+    internal override IReadOnlyList<Doing<TContext>> Doings =>
+        doings ??= [.. Expressions.Of(Numbers).Select(e => e with { Text = Does(e.Text), Length = RuleLength.Expression })];
 
     private IReadOnlyList<Doing<TContext>>? doings;
 
@@ -46,13 +47,21 @@ internal static class Expressions
         {
             var of = number.Of;
             yield return new Doing<TContext>(number.Id, number.Text, (in TContext c, int _) => of(c));
-            yield return new Doing<TContext>($"{number.Id}-plus-1", $"one more than {number.Text}", (in TContext c, int _) => of(c) is >= 0 and var n ? n + 1 : -1);
+            yield return new Doing<TContext>(
+                $"{number.Id}-plus-1", $"one more than {number.Text}", (in TContext c, int _) => of(c) is >= 0 and var n ? n + 1 : -1);
             yield return new Doing<TContext>($"{number.Id}-minus-1", $"one less than {number.Text}", (in TContext c, int _) => of(c) - 1);
-            yield return new Doing<TContext>($"{number.Id}-ones", $"the ones of {number.Text}", (in TContext c, int _) => of(c) is >= 0 and var n ? n % 10 : -1);
-            yield return new Doing<TContext>($"{number.Id}-tens", $"the tens of {number.Text}", (in TContext c, int _) => of(c) is >= 0 and var n ? n / 10 : -1);
-            yield return new Doing<TContext>($"{number.Id}-twice", $"twice {number.Text}", (in TContext c, int _) => of(c) is >= 0 and < 100_000 and var n ? 2 * n : -1);
-            foreach (var most in Bounds) yield return new Doing<TContext>($"{number.Id}-at-most-{most}", $"{number.Text}, but at most {most}", (in TContext c, int _) => of(c) is >= 0 and var n ? Math.Min(n, most) : -1);
-            yield return new Doing<TContext>($"{number.Id}-to-ten", $"what is missing from {number.Text} to ten", (in TContext c, int _) => of(c) is >= 0 and <= 10 and var n ? 10 - n : -1);
+            yield return new Doing<TContext>(
+                $"{number.Id}-ones", $"the ones of {number.Text}", (in TContext c, int _) => of(c) is >= 0 and var n ? n % 10 : -1);
+            yield return new Doing<TContext>(
+                $"{number.Id}-tens", $"the tens of {number.Text}", (in TContext c, int _) => of(c) is >= 0 and var n ? n / 10 : -1);
+            yield return new Doing<TContext>(
+                $"{number.Id}-twice", $"twice {number.Text}", (in TContext c, int _) => of(c) is >= 0 and < 100_000 and var n ? 2 * n : -1);
+            foreach (var most in Bounds)
+                yield return new Doing<TContext>(
+                    $"{number.Id}-at-most-{most}", $"{number.Text}, but at most {most}",
+                    (in TContext c, int _) => of(c) is >= 0 and var n ? Math.Min(n, most) : -1);
+            yield return new Doing<TContext>(
+                $"{number.Id}-to-ten", $"what is missing from {number.Text} to ten", (in TContext c, int _) => of(c) is >= 0 and <= 10 and var n ? 10 - n : -1);
         }
 
         for (var i = 0; i < numbers.Count; i++)
@@ -75,7 +84,9 @@ internal static class Expressions
         Doing<TContext> Two(string name, string text, Func<int, int, int> of)
         {
             var (first, second) = (one.Of, other.Of);
-            return new Doing<TContext>($"{one.Id}-{name}-{other.Id}", text, (in TContext c, int _) => first(c) is >= 0 and < 100_000 and var a && second(c) is >= 0 and < 10_000 and var b ? of(a, b) : -1);
+            return new Doing<TContext>(
+                $"{one.Id}-{name}-{other.Id}", text,
+                (in TContext c, int _) => first(c) is >= 0 and < 100_000 and var a && second(c) is >= 0 and < 10_000 and var b ? of(a, b) : -1);
         }
     }
 }

@@ -4,7 +4,10 @@ using YellowPencil.Core.Families.Subtraction;
 
 namespace YellowPencil.Core.Families;
 
-/// <summary>One worked example of a bug: of the items of a fixed pool the plainest on which it shows and, where there is such an item, no other bug of the family gives the same.</summary>
+/// <summary>
+/// One worked example of a bug: of the items of a fixed pool the plainest on which it shows and, where there is such an item, no other bug of the family gives
+/// the same.
+/// </summary>
 /// <param name="Task">The task.</param>
 /// <param name="Answer">The answer of a student who follows the bug throughout.</param>
 /// <param name="Sharing">The bugs of the family that give the same answer to it.</param>
@@ -23,10 +26,11 @@ internal sealed class ExamplePool(Family family)
     private const int Size = 600;
 
     private readonly IReadOnlyList<Bug> bugs = Catalogue.DeclaredFor(family);
-    private readonly IReadOnlyList<ItemTask> tasks = [.. ItemPool.Of(family, Size, seed: 5).OrderBy(t => t.Asked != default).ThenBy(Raggedness).ThenBy(t => t.Text.Length).ThenBy(t => t.Text, StringComparer.Ordinal)];
+    private readonly IReadOnlyList<ItemTask> tasks = [
+        .. ItemPool.Of(family, Size, seed: 5)
+            .OrderBy(t => t.Asked != default).ThenBy(Raggedness).ThenBy(t => t.Text.Length).ThenBy(t => t.Text, StringComparer.Ordinal)];
     private readonly ConcurrentDictionary<int, string[]> answers = new();
 
-    /// <summary>The example of a bug.</summary>
     public BugExample ExampleOf(Bug bug)
     {
         var own = bugs.ToList().IndexOf(bug);
@@ -55,5 +59,7 @@ internal sealed class ExamplePool(Family family)
 
     // In columns, numbers of one length are what a class meets first.
     private static int Raggedness(ItemTask task) =>
-        task is ColumnSum or ColumnDifference ? 10 * task.Numbers.Count(n => n.Length < 2) + task.Numbers.Max(n => n.Length) - task.Numbers.Min(n => n.Length) : 0;
+        task is ColumnSum or ColumnDifference
+            ? 10 * task.Numbers.Count(n => n.Length < 2) + task.Numbers.Max(n => n.Length) - task.Numbers.Min(n => n.Length)
+            : 0;
 }

@@ -13,7 +13,8 @@ public static class Catalogue
     private static readonly Dictionary<string, Bug> ById = All.ToDictionary(b => b.Id);
 
     private static readonly Dictionary<Family, IReadOnlyList<Bug>> ByFamily =
-        FamilyList.All.ToDictionary(f => (Family)f, f => (IReadOnlyList<Bug>)[.. DeclaredFor(f), .. TaughtFamily.Of(f).Parts.SelectMany(p => Inherited(f, p.Family))]);
+        FamilyList.All.ToDictionary(
+            f => (Family)f, f => (IReadOnlyList<Bug>)[.. DeclaredFor(f), .. TaughtFamily.Of(f).Parts.SelectMany(p => Inherited(f, p.Family))]);
 
     private static readonly ConcurrentDictionary<Family, IReadOnlyList<Bug>> InsideAny = new();
 
@@ -37,7 +38,13 @@ public static class Catalogue
     public static IReadOnlyList<Bug> Instead(Family family) => [.. TaughtFamily.Of(family).Instead.SelectMany(name => Of(FamilyList.Named(name)))];
 
     /// <summary>The bugs of the written methods by which numbers inside a working of the family are dealt with.</summary>
-    public static IReadOnlyList<Bug> Inside(Family family) => InsideAny.GetOrAdd(family, f => TaughtFamily.Of(f).Inside is { Count: > 0 } inside ? [.. All.Where(b => inside.Contains(b.Family.Name) && b.Deviations.All(d => WholeNumbers.Decisions.Contains(d.Decision!)))] : []);
+    public static IReadOnlyList<Bug> Inside(Family family) =>
+        InsideAny.GetOrAdd(
+            family,
+            f =>
+                TaughtFamily.Of(f).Inside is { Count: > 0 } inside
+                    ? [.. All.Where(b => inside.Contains(b.Family.Name) && b.Deviations.All(d => WholeNumbers.Decisions.Contains(d.Decision!)))]
+                    : []);
 
     /// <summary>The bug of an id; null where there is none.</summary>
     public static Bug? Find(string id) => ById.GetValueOrDefault(id);

@@ -78,7 +78,8 @@ public static class FamilyList
     public static IReadOnlyList<Family> Of(IEnumerable<ItemTask> tasks) => [.. All.Intersect(tasks.Select(t => t.Family))];
 
     /// <summary>The fields of a page that the method of a family, or another operation in its place, can fill.</summary>
-    public static IReadOnlyList<WorkField> FieldsOf(Family family) => Fields.GetOrAdd(family, f => [.. TaughtFamily.Of(f).Fields.Concat(TaughtFamily.Of(f).Instead.SelectMany(name => Named(name).Fields)).Distinct()]);
+    public static IReadOnlyList<WorkField> FieldsOf(Family family) =>
+        Fields.GetOrAdd(family, f => [.. TaughtFamily.Of(f).Fields.Concat(TaughtFamily.Of(f).Instead.SelectMany(name => Named(name).Fields)).Distinct()]);
 
     private static readonly ConcurrentDictionary<Family, IReadOnlyList<WorkField>> Fields = new();
 

@@ -33,7 +33,8 @@ public static partial class ItemList
 
         if (items.Count == 0 && found.Count == 0) found.Add("There is no item yet: write at least one, such as 604 - 278.");
         if (items.Count > MaxOnOnePage) found.Add($"A page holds at most {MaxOnOnePage} items; these are {items.Count}.");
-        if (families is not null && items.Sum(i => (long)i.Effort) > WorkedSheet.MaxEffort) found.Add("The numbers are too long to be read on one page: take shorter ones, or fewer items.");
+        if (families is not null && items.Sum(i => (long)i.Effort) > WorkedSheet.MaxEffort)
+            found.Add("The numbers are too long to be read on one page: take shorter ones, or fewer items.");
         faults = found;
         return items;
     }
@@ -62,7 +63,9 @@ public static partial class ItemList
     }
 
     private static (string Task, Asked Asked) WithoutAsked(string text) =>
-        AskedBehind().Match(text) is { Success: true } behind && Asked.TryRead(behind.Value.ToLowerInvariant()) is { } asked ? (text[..behind.Index].TrimEnd(), asked) : (text, default);
+        AskedBehind().Match(text) is { Success: true } behind && Asked.TryRead(behind.Value.ToLowerInvariant()) is { } asked
+            ? (text[..behind.Index].TrimEnd(), asked)
+            : (text, default);
 
     // "2. 523 − 168", "1) 604 - 278 = 474", "3\t604 - 278\t474": a number in front and a table's columns are not part of the task.
     private static (string Task, string? Answer) Sides(string line)
@@ -93,7 +96,9 @@ public static partial class ItemList
         if (answer == "?") return null;
         var strange = answer.FirstOrDefault(c => !char.IsAsciiDigit(c) && c is not (',' or ' ' or '.' or '-' or '−' or '+' or '/' or 'r' or 'R'));
         return strange == default
-            ? answer.Any(char.IsAsciiDigit) ? null : $"the answer “{answer}” has no digit: write the digits, ? where it cannot be read, or nothing where it is blank."
+            ? answer.Any(char.IsAsciiDigit)
+            ? null
+            : $"the answer “{answer}” has no digit: write the digits, ? where it cannot be read, or nothing where it is blank."
             : $"the answer “{answer}” holds “{strange}”: write digits only, ? where the whole answer cannot be read, or nothing where it is blank.";
     }
 

@@ -57,7 +57,8 @@ public sealed class PageLayout
         var squares = Put(item.Work.Fields.Where(f => f != WorkFields.Cells).SelectMany(item.Work.MarksOf));
         squares.Clear(Answer.Id);
         if (item.Answer == "?") squares.IsUnreadable = true;
-        else if (item.Work.Get(WorkFields.Cells) is { } cells && item.IsAnswered) foreach (var place in cells.Places) squares.Put(Answer.Id, Answer.ColumnOf(place), cells.At(place)[^1]);
+        else if (item.Work.Get(WorkFields.Cells) is { } cells && item.IsAnswered)
+            foreach (var place in cells.Places) squares.Put(Answer.Id, Answer.ColumnOf(place), cells.At(place)[^1]);
         else if (item.IsAnswered) PutAnswer(squares, item.Answer!);
         return squares;
     }
@@ -157,7 +158,8 @@ public sealed class PageLayout
         {
             var all = new Squares();
             foreach (var (column, sign) in Squares.Spread(strip.Given!, strip.GivenAt + squares.MovedBy(strip.Id))) all.Put(strip.Id, column, sign);
-            foreach (var (column, sign) in written) all.Put(strip.Id, column, all.In(strip.Id).TryGetValue(column, out var given) && sign == "." ? given.TrimEnd('.') + "." : sign);
+            foreach (var (column, sign) in written)
+                all.Put(strip.Id, column, all.In(strip.Id).TryGetValue(column, out var given) && sign == "." ? given.TrimEnd('.') + "." : sign);
             var (text, last) = all.TextOf(strip.Id)!.Value;
             yield return new Mark(field, new Spot(strip.Line, last - strip.Ones, part), text);
         }
@@ -172,7 +174,8 @@ public sealed class PageLayout
     {
         var given = Squares.Spread(strip.Given!, 0).ToList();
         var written = Squares.Spread(Signs.Plain(mark.Text).Trim(), strip.ColumnOf(mark.At.Place ?? 0)).ToList();
-        var at = Enumerable.Range(0, written.Count).FirstOrDefault(i => i + given.Count <= written.Count && given.Select((g, j) => Digit(written[i + j].Sign) == Digit(g.Sign)).All(same => same), -1);
+        var at = Enumerable.Range(0, written.Count)
+            .FirstOrDefault(i => i + given.Count <= written.Count && given.Select((g, j) => Digit(written[i + j].Sign) == Digit(g.Sign)).All(same => same), -1);
         if (at < 0)
         {
             foreach (var (column, sign) in written) squares.Put(strip.Id, column, sign);

@@ -81,7 +81,9 @@ public static class SheetReader
         var predict = root["predict"].OptionalElements(WorkedSheet.MaxItems).Select(Predict).ToList();
         var effort = items.Sum(i => (long)i.Effort) + predict.Sum(i => (long)i.Effort) / WorkedSheet.PredictionsForOneItem;
         if (effort > WorkedSheet.MaxEffort)
-            throw root["items"].Wrong($"are too long to be read at once: an effort of {effort}, where {WorkedSheet.MaxEffort} is the most; part the sheet, or set shorter numbers");
+            throw root["items"]
+                .Wrong(
+                    $"are too long to be read at once: an effort of {effort}, where {WorkedSheet.MaxEffort} is the most; part the sheet, or set shorter numbers");
         return new WorkedSheet
         {
             Student = student,
@@ -97,7 +99,8 @@ public static class SheetReader
     {
         if (field.OptionalText(40) is not { } text) return null;
         if (DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out var date)) return date;
-        return text.Length > 10 && text[10] == 'T' && DateTimeOffset.TryParse(text, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var moment)
+        return text.Length > 10
+            && text[10] == 'T' && DateTimeOffset.TryParse(text, CultureInfo.InvariantCulture, DateTimeStyles.AssumeUniversal, out var moment)
             ? DateOnly.FromDateTime(moment.DateTime)
             : throw field.Wrong("must be an ISO 8601 date such as 2026-03-09");
     }

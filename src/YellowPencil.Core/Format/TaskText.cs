@@ -9,7 +9,8 @@ public static class TaskText
     /// <summary>The longest task that is read, in characters.</summary>
     public const int MaxLength = 400;
 
-    private static readonly Dictionary<string, TaughtFamily> ByHeadWord = FamilyList.All.Where(f => f.Grammar.Word is not null).ToDictionary(f => f.Grammar.Word!, StringComparer.OrdinalIgnoreCase);
+    private static readonly Dictionary<string, TaughtFamily> ByHeadWord = FamilyList.All.Where(f => f.Grammar.Word is not null)
+        .ToDictionary(f => f.Grammar.Word!, StringComparer.OrdinalIgnoreCase);
 
     /// <summary>Reads one task that asks for a given form of answer, or for the usual one.</summary>
     public static Parsed<ItemTask> TryParse(string text, string? form = null) => TryParse(text, new Asked(form));
@@ -33,19 +34,24 @@ public static class TaskText
                 : Failed($"no task begins with \"{word}\": write numbers with a sign between them, such as 604 - 278", start);
         }
 
-        if (FamilyList.All.FirstOrDefault(f => f.Grammar.ClaimsText(plain)) is { } claiming) return Asks(claiming, asked) ?? claiming.Grammar.Read(plain, 0, asked);
+        if (FamilyList.All.FirstOrDefault(f => f.Grammar.ClaimsText(plain)) is { } claiming)
+            return Asks(claiming, asked) ?? claiming.Grammar.Read(plain, 0, asked);
         var calculation = Calculation.TryParse(plain);
         if (!calculation.Succeeded) return Failed(calculation.Fault.Message, calculation.Fault.Position);
         foreach (var family in FamilyList.All)
-            if (family.Grammar is CalculationGrammar grammar && grammar.Claims(calculation.Value)) return Asks(family, asked) ?? grammar.Read(calculation.Value, asked);
-        return Failed(calculation.Value.Terms.Count > 2 ? "one operation an item: only sums have more than two numbers" : "numbers like these cannot be put together so", calculation.Value.Terms[^1].At);
+            if (family.Grammar is CalculationGrammar grammar && grammar.Claims(calculation.Value))
+                return Asks(family, asked) ?? grammar.Read(calculation.Value, asked);
+        return Failed(
+            calculation.Value.Terms.Count > 2 ? "one operation an item: only sums have more than two numbers" : "numbers like these cannot be put together so",
+            calculation.Value.Terms[^1].At);
     }
 
     /// <summary>What is asked for and does not belong to the family, if anything.</summary>
     private static Parsed<ItemTask>? Asks(TaughtFamily family, Asked asked)
     {
         var grammar = family.Grammar;
-        foreach (var (name, value, values) in new[] { ("form", asked.Form, grammar.Forms), ("over", asked.Over, grammar.Overs), ("to", asked.To, grammar.Places) })
+        foreach (
+            var (name, value, values) in new[] { ("form", asked.Form, grammar.Forms), ("over", asked.Over, grammar.Overs), ("to", asked.To, grammar.Places) })
         {
             if (value is null || values.Contains(value)) continue;
             return Parsed<ItemTask>.Failed(

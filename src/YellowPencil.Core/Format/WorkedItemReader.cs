@@ -15,7 +15,8 @@ public static class WorkedItemReader
         fault = null;
         try
         {
-            if (answer is { Length: > WorkedItem.LongestAnswer }) throw new SheetField(null, $"items[{item.Id}].answer").Wrong($"has more than {WorkedItem.LongestAnswer} characters");
+            if (answer is { Length: > WorkedItem.LongestAnswer })
+                throw new SheetField(null, $"items[{item.Id}].answer").Wrong($"has more than {WorkedItem.LongestAnswer} characters");
             return item with { Answer = answer, Work = item.Work.Changed(new SheetField(work?.Clone(), $"items[{item.Id}].work")) };
         }
         catch (SheetField.Unreadable e)

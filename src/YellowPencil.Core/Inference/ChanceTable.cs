@@ -13,7 +13,8 @@ internal sealed class ChanceTable<TRule>
     private readonly Dictionary<object, int> indexOf;
     private readonly int[][] taught;
 
-    public ChanceTable(IReadOnlyList<ItemEvidence> items, IReadOnlyList<TRule> rules, Func<TRule, IReadOnlyList<Deviation>> deviationsOf, DeviationSet sound, MethodRun run)
+    public ChanceTable(
+        IReadOnlyList<ItemEvidence> items, IReadOnlyList<TRule> rules, Func<TRule, IReadOnlyList<Deviation>> deviationsOf, DeviationSet sound, MethodRun run)
     {
         this.items = items;
         this.run = run;

@@ -33,7 +33,8 @@ internal interface IDecisionTree
 /// <param name="point">The point.</param>
 /// <param name="work">Does the stretch with somebody deciding in the student's place, and says where it ends.</param>
 /// <param name="shortcut">Where a way ends that turns off at its last context, if that is known without doing the stretch again.</param>
-internal sealed class DecisionTree<TContext>(Decision<TContext> point, Func<Decider, PathEnd> work, Func<TContext, int, PathEnd?>? shortcut = null) : Decider<TContext>, IDecisionTree
+internal sealed class DecisionTree<TContext>(
+    Decision<TContext> point, Func<Decider, PathEnd> work, Func<TContext, int, PathEnd?>? shortcut = null) : Decider<TContext>, IDecisionTree
     where TContext : struct, IDecisionContext
 {
     private const int Open = int.MinValue;
@@ -78,7 +79,9 @@ internal sealed class DecisionTree<TContext>(Decision<TContext> point, Func<Deci
         return Follow(new Rule { When = given.When, Make = given.Make, Declined = declined }, root);
     }
 
-    /// <summary>Looks where on the student's own way something else would make a difference; the kinds that are followed next are of contexts in which it is done.</summary>
+    /// <summary>
+    /// Looks where on the student's own way something else would make a difference; the kinds that are followed next are of contexts in which it is done.
+    /// </summary>
     /// <returns>Whether there is such a place.</returns>
     public bool Consider(Making<TContext> doing)
     {
@@ -238,15 +241,19 @@ internal sealed class StudentTrees
         where TContext : struct, IDecisionContext => (DecisionTree<TContext>?)Of((Decision)point, item);
 
     /// <summary>The tree of a point on a stretch; null where the point does not come up.</summary>
-    public IDecisionTree? Of(Decision point, ItemEvidence item) => (trees[item.Index] ??= Look(item)) is var all && point.Ordinal < all.Length ? all[point.Ordinal] : null;
+    public IDecisionTree? Of(Decision point, ItemEvidence item) =>
+        (trees[item.Index] ??= Look(item)) is var all && point.Ordinal < all.Length ? all[point.Ordinal] : null;
 
     /// <summary>The way of one more rule on a stretch; null where its point does not come up.</summary>
-    public RuleWay? Follow(UnlistedDeviation rule, ItemEvidence item, ulong declined = 0) => Of(rule.Deviation.Decision!, item)?.Follow(rule.Deviation, declined);
+    public RuleWay? Follow(UnlistedDeviation rule, ItemEvidence item, ulong declined = 0) =>
+        Of(rule.Deviation.Decision!, item)?.Follow(rule.Deviation, declined);
 
     private IDecisionTree?[] Look(ItemEvidence item)
     {
         var own = default(PathEnd);
-        var looking = new Looking(decider => Work(item, decider), (context, way) => item.IsLast && !item.HasMarks ? own with { IsMet = item.IsWritten(context.Worked.Written((AnswerWritten)way)) } : null);
+        var looking = new Looking(
+            decider => Work(item, decider),
+            (context, way) => item.IsLast && !item.HasMarks ? own with { IsMet = item.IsWritten(context.Worked.Written((AnswerWritten)way)) } : null);
         foreach (var point in TaughtFamily.Of(item.Task.Family).Decisions) point.Accept(looking);
         looking.End(own = Work(item, looking));
         return looking.ThatComeUp;

@@ -1,8 +1,8 @@
 namespace YellowPencil.Core.Inference;
 
 /// <summary>
-/// Finds the hypotheses worth weighing for one sheet. Every single bug is weighed; one of numbers inside the workings where it gives two wrong items. Larger sets grow from the best smaller
-/// ones, by bugs that explain at least as many more items as they lose; the best of all are then weighed with every slip. Wrong
+/// Finds the hypotheses worth weighing for one sheet. Every single bug is weighed; one of numbers inside the workings where it gives two wrong items. Larger
+/// sets grow from the best smaller ones, by bugs that explain at least as many more items as they lose; the best of all are then weighed with every slip. Wrong
 /// facts and unlisted rules are tried where items stay unexplained.
 /// </summary>
 internal sealed class ExplanationSearch(SheetLikelihood sheet)
@@ -103,7 +103,10 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
                 var shown = sheet.Items.Where(item => chances[item.Index][i] > 0).ToLookup(unmet.Contains);
                 if (IsInVain(larger, [.. shown[true]])) continue;
                 var gained = shown[true].Count(item => sheet.Gives(larger, item));
-                if ((sheet.IsInside(bug) && gained < SheetDiagnosis.LeastShown) || gained * LeastShare < shown[true].Count() || gained < shown[false].Count(item => !sheet.Gives(larger, item))) continue;
+                if (
+                    (sheet.IsInside(bug) && gained < SheetDiagnosis.LeastShown)
+                        || gained * LeastShare < shown[true].Count() || gained < shown[false].Count(item => !sheet.Gives(larger, item)))
+                    continue;
                 var candidate = sheet.Rough(larger);
                 candidates[larger.Key] = candidate;
                 grown.Add(candidate);
@@ -189,7 +192,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
                 if (gained >= UnlistedSearch.LeastMet) found.Add((held, gained * Priors.FactWeight(fact)));
             }
 
-        return [.. found.OrderByDescending(f => f.Gain).ThenBy(f => $"{f.Fact.Fact} = {f.Fact.Written}", StringComparer.Ordinal).Take(FactsTried).Select(f => f.Fact)];
+        return [
+            .. found.OrderByDescending(f => f.Gain)
+                .ThenBy(f => $"{f.Fact.Fact} = {f.Fact.Written}", StringComparer.Ordinal).Take(FactsTried).Select(f => f.Fact)];
     }
 
     private static IEnumerable<NumberFact> WithNextMultiple(NumberFact fact) =>
@@ -240,10 +245,14 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
 
     private void Keep(List<Candidate> found)
     {
-        foreach (var candidate in Ordered(found).Take(sheet.Affordable(UnlistedKept, least: 2))) candidates.TryAdd(candidate.Hypothesis.Key, sheet.Refine(candidate));
+        foreach (var candidate in Ordered(found).Take(sheet.Affordable(UnlistedKept, least: 2)))
+            candidates.TryAdd(candidate.Hypothesis.Key, sheet.Refine(candidate));
     }
 
-    /// <summary>Whether a listed rule of the set changes nothing on this sheet: then the smaller set says as much. Rules that nobody listed were found because they change something.</summary>
+    /// <summary>
+    /// Whether a listed rule of the set changes nothing on this sheet: then the smaller set says as much. Rules that nobody listed were found because they
+    /// change something.
+    /// </summary>
     private bool IsRedundant(Candidate candidate)
     {
         var hypothesis = candidate.Hypothesis;

@@ -30,7 +30,9 @@ internal sealed class ItemEvidence
         Answer = line ?? (Task.IsMoreThanAsked(item.Answer!) ? Task.RightAnswer : Task.Canonical(item.Answer!));
 
         // Marks stand beside the whole item: they are compared once, where the answer is.
-        seen = line is not null ? [] : [.. FamilyList.FieldsOf(item.Task.Family).Where(f => f != WorkFields.Lines && item.Work.Has(f)).Select(f => (f, item.Work.ValueOf(f)!))];
+        seen = line is not null
+            ? []
+            : [.. FamilyList.FieldsOf(item.Task.Family).Where(f => f != WorkFields.Lines && item.Work.Has(f)).Select(f => (f, item.Work.ValueOf(f)!))];
         if (line is null)
         {
             Taught = Task.RightAnswer;
@@ -69,7 +71,10 @@ internal sealed class ItemEvidence
         var copied = new DecimalNumber[numbers.Count];
         for (var i = 0; i < copied.Length; i++)
         {
-            if (DecimalNumber.TryParse(operands[i].Text) is not { Succeeded: true } read || read.Value.Length != numbers[i].Length || read.Value.Places != numbers[i].Places) return null;
+            if (
+                DecimalNumber.TryParse(operands[i].Text) is not { Succeeded: true } read
+                    || read.Value.Length != numbers[i].Length || read.Value.Places != numbers[i].Places)
+                return null;
             copied[i] = read.Value;
         }
 
@@ -137,7 +142,8 @@ internal sealed class ItemEvidence
 
     // A line that leads elsewhere, with a line or the answer behind it that leads where the line before it did, was crossed out and written once more.
     private static bool IsMended(ItemTask from, ItemTask line, ItemTask? next, WorkedItem item) =>
-        line.RightAnswer != from.RightAnswer && (next is null ? from.Judge(item.Answer) == Verdict.Right : next.RightAnswer == from.RightAnswer && next.StandsThere != from.StandsThere);
+        line.RightAnswer != from.RightAnswer
+            && (next is null ? from.Judge(item.Answer) == Verdict.Right : next.RightAnswer == from.RightAnswer && next.StandsThere != from.StandsThere);
 
     /// <summary>An answered item as one stretch, whatever lines stand there.</summary>
     public static ItemEvidence Whole(WorkedItem item) => new(0, item, item.Task, 0, null, []);

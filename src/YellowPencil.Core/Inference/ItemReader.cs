@@ -29,7 +29,9 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         var (replay, isOnce) = Replay(first);
         if (verdict == Verdict.Right || (verdict == Verdict.Unfinished && first.IsRight)) return new ItemReading(item, verdict, null, null, replay);
         if (first.IsCopied && first.IsRight) return new ItemReading(item, verdict, Cause.Slip, WrongCopy(first), replay);
-        if (!replay.IsExplained) return new ItemReading(item, verdict, Cause.Unexplained, InRow(first, first.IsLast ? FirstWrongDigit(first) : WrongLine(first, "line", "", "")), replay);
+        if (!replay.IsExplained)
+            return new ItemReading(
+                item, verdict, Cause.Unexplained, InRow(first, first.IsLast ? FirstWrongDigit(first) : WrongLine(first, "line", "", "")), replay);
         var wrong = FirstDeviantStep(first, replay);
         isOnce |= wrong.Cause == StepCause.Slip;
         return new ItemReading(item, verdict, isOnce ? Cause.Slip : CauseOf(wrong), InRow(first, Describe(first, replay, wrong, isOnce)), replay);
@@ -39,13 +41,18 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     private static WrongStep InRow(ItemEvidence item, WrongStep wrong) =>
         item.IsLast && wrong.Row is null && item.RowOfAnswer is { } row ? wrong with { Field = WorkFields.Lines, Row = row + 1, Place = null } : wrong;
 
-    /// <summary>The likeliest procedure that gives the item: over the explanations, most probable first, followed or slipped; and whether it takes a rule that shows on this item only.</summary>
+    /// <summary>
+    /// The likeliest procedure that gives the item: over the explanations, most probable first, followed or slipped; and whether it takes a rule that shows on
+    /// this item only.
+    /// </summary>
     private (ItemReplay Replay, bool IsOnce) Replay(ItemEvidence item)
     {
         foreach (var candidate in candidates.Take(1).Concat(candidates.Skip(1).Where(c => c.Probability > 0.05)))
         {
             if (candidate.Items[item.Index].IsMet)
-                return (new ItemReplay(candidate.Hypothesis, procedures.LikeliestWay(item, candidate.Hypothesis, candidate.Consistency) ?? 0, null, true), !candidate.ToldAs.Items[item.Index].IsMet || IsSeenOnce(candidate.Hypothesis));
+                return (
+                    new ItemReplay(candidate.Hypothesis, procedures.LikeliestWay(item, candidate.Hypothesis, candidate.Consistency) ?? 0, null, true),
+                    !candidate.ToldAs.Items[item.Index].IsMet || IsSeenOnce(candidate.Hypothesis));
             var slips = sheet.Slips(item, candidate.Hypothesis);
             if (slips.Count > 0) return (new ItemReplay(candidate.Hypothesis, 0, slips[0].Slip, true), false);
         }
@@ -74,7 +81,8 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         var text = (isOnce ? "This once: " : "") + wrong.MadeText;
         if (!item.IsLast) return WrongLine(item, wrong.Name, wrong.TaughtText, text);
         var shows = wrong.Decision?.ShowsIn ?? WorkFields.Cells;
-        if (wrong.Place is null && shows.Field is PlaceField) return new WrongStep(wrong.Name, shows.Field, null, FirstPlace(item), item.Task.RightAnswer, item.Item.Answer!, text);
+        if (wrong.Place is null && shows.Field is PlaceField)
+            return new WrongStep(wrong.Name, shows.Field, null, FirstPlace(item), item.Task.RightAnswer, item.Item.Answer!, text);
         var elsewhere = FamilyList.FieldsOf(item.Task.Family).Where(f => f != shows.Field && f != WorkFields.Cells);
         (WorkField Field, Spot At)? unrecorded = null;
         var spots = Spots(shows.Field, wrong).OrderBy(s => s.At.Line).ThenBy(s => s.At.Part != shows.Part)
@@ -97,7 +105,10 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         }
 
         if (unrecorded is { } open) return At(open, Standing(mended.Page.Marks, open), Standing(trace.Page.Marks, open), wrong.TaughtText, wrong.MadeText);
-        return new WrongStep(wrong.Name, shows.Field, shows.Field.StandsInLines ? wrong.Line + 1 : null, wrong.Place ?? FirstPlace(item), wrong.TaughtText, wrong.MadeText, text);
+        return new WrongStep(
+            wrong.Name, shows.Field, shows.Field.StandsInLines
+                ? wrong.Line + 1
+                : null, wrong.Place ?? FirstPlace(item), wrong.TaughtText, wrong.MadeText, text);
 
         WrongStep At((WorkField Field, Spot At) spot, Mark? due, Mark? stands, string expected, string written)
         {
@@ -110,7 +121,9 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         static string Say(Mark? mark) => mark is { } written ? written.ToString() : "no mark";
     }
 
-    /// <summary>Where marks of a field stand on either page: top line first, in it the place of the wrong step. In rows and cycles a place is that of the taught method.</summary>
+    /// <summary>
+    /// Where marks of a field stand on either page: top line first, in it the place of the wrong step. In rows and cycles a place is that of the taught method.
+    /// </summary>
     private IEnumerable<(WorkField Field, Spot At)> Spots(WorkField field, Step wrong) => mended.Page.Marks.Concat(trace.Page.Marks)
         .Where(m => m.Field == field)
         .DistinctBy(m => (m.At.Line, m.At.Part, Place: IsByPlace(m.Kind) ? m.At.Place : null))
@@ -127,15 +140,19 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     private static WrongStep FirstWrongDigit(ItemEvidence item)
     {
         var (right, written) = (DecimalNumber.TryParse(item.Task.RightAnswer).Value, DecimalNumber.TryParse(item.Answer).Value);
-        if (right is null || written is null) return OfAnswer(item, FirstPlace(item), item.Task.RightAnswer, item.Answer, "No rule or single slip that was tried gives this answer.");
+        if (right is null || written is null)
+            return OfAnswer(item, FirstPlace(item), item.Task.RightAnswer, item.Answer, "No rule or single slip that was tried gives this answer.");
         if (PointPlace(item) is { } before)
-            return OfAnswer(item, before, item.Task.RightAnswer, item.Answer, "The digits are right and the point stands in the wrong place; no rule or single slip that was tried puts it there.");
+            return OfAnswer(
+                item, before, item.Task.RightAnswer, item.Answer,
+                "The digits are right and the point stands in the wrong place; no rule or single slip that was tried puts it there.");
 
         for (var place = -Math.Max(right.Places, written.Places); place < Math.Max(right.Length, written.Length); place++)
         {
             var (should, does) = (right.Digit(place), written.Digit(place));
             if (should == does) continue;
-            var text = $"The {Place.Name(place)} of the answer should be {(should >= 0 ? should : "empty")}; no rule or single slip that was tried gives {(does >= 0 ? does : "a blank")}.";
+            var text =
+                $"The {Place.Name(place)} of the answer should be {(should >= 0 ? should : "empty")}; no rule or single slip that was tried gives {(does >= 0 ? does : "a blank")}.";
             return OfAnswer(item, place, Digit(should), Digit(does), text);
         }
 
@@ -144,7 +161,10 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         static string Digit(int digit) => digit >= 0 ? digit.ToString() : "no digit";
     }
 
-    /// <summary>The place in which an answer first goes wrong: where the point is put, else the smallest digit that differs, in a quotient the largest. Null where the answers are no numbers.</summary>
+    /// <summary>
+    /// The place in which an answer first goes wrong: where the point is put, else the smallest digit that differs, in a quotient the largest. Null where the
+    /// answers are no numbers.
+    /// </summary>
     private static int? FirstPlace(ItemEvidence item)
     {
         if (PointPlace(item) is { } point) return point;
@@ -157,7 +177,9 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         static DecimalNumber? NumberIn(string answer) => DecimalNumber.TryParse(answer.Split(' ')[0]).Value;
     }
 
-    /// <summary>Where the digits of an answer are right and the point is not: the place, by the right answer, before which it stands. Null for any other answer.</summary>
+    /// <summary>
+    /// Where the digits of an answer are right and the point is not: the place, by the right answer, before which it stands. Null for any other answer.
+    /// </summary>
     private static int? PointPlace(ItemEvidence item)
     {
         var (right, written) = (DecimalNumber.TryParse(item.Task.RightAnswer).Value, DecimalNumber.TryParse(item.Answer).Value);
@@ -180,7 +202,9 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         var row = 0;
         while (copied.Numbers[row].Unscaled == set.Numbers[row].Unscaled) row++;
         var (due, written) = (set.Numbers[row].Text, copied.Numbers[row].Text);
-        return new WrongStep("operands", WorkFields.Operands, row + 1, FirstPlace(item), due, written, $"Copied as {Notation.Signs.Printed(copied.Text)}; what follows is right for that.");
+        return new WrongStep(
+            "operands", WorkFields.Operands, row + 1, FirstPlace(item), due, written,
+            $"Copied as {Notation.Signs.Printed(copied.Text)}; what follows is right for that.");
     }
 
     private static WrongStep WrongLine(ItemEvidence item, string step, string expected, string text) => new(

@@ -17,8 +17,8 @@ internal sealed class MarkEvidence(IReadOnlyList<(int Part, FieldMatch Match)> m
 
 /// <summary>
 /// What the marks of a whole sheet tell about a hypothesis. For each part of a field the student has a habit, the same on the whole sheet: to write
-/// every mark, some, or hardly any; or to mark in a way that has nothing to do with the method. So the marks of one part can speak for an explanation as long as
-/// they agree, but never rule one out, however often they differ.
+/// every mark, some, or hardly any; or to mark in a way that has nothing to do with the method. So the marks of one part can speak for an explanation as long
+/// as they agree, but never rule one out, however often they differ.
 /// </summary>
 internal sealed class SheetMarks
 {

@@ -21,7 +21,10 @@ public static class Priors
     /// <summary>A way of working that is no set of rules in the space of choices.</summary>
     public const double SomethingElse = 0.015;
 
-    /// <summary>A rule that nobody listed, alone or beside listed ones, for each student without it: the catalogue of no book is complete, and students that others wrote down have hardly fewer of these than of listed ones.</summary>
+    /// <summary>
+    /// A rule that nobody listed, alone or beside listed ones, for each student without it: the catalogue of no book is complete, and students that others
+    /// wrote down have hardly fewer of these than of listed ones.
+    /// </summary>
     public const double Unlisted = 0.3;
 
     /// <summary>Of unlisted rules, the part that takes so much to say: the rules of a length share it.</summary>
@@ -82,7 +85,9 @@ public static class Priors
     /// <summary>The part of written marks that are others than those due; and marks where none is due, for each of the others.</summary>
     public const double MarkMistaken = 0.1;
 
-    /// <summary>The probability of a given mark if marks have nothing to do with the explanation: they mostly look like those of the method all the same.</summary>
+    /// <summary>
+    /// The probability of a given mark if marks have nothing to do with the explanation: they mostly look like those of the method all the same.
+    /// </summary>
     public const double AnyMark = 0.4;
 
     /// <summary>The part of students who set the marks of a kind in a way of their own on the whole page.</summary>
@@ -125,7 +130,9 @@ public static class Priors
     /// <summary>Slips for one item.</summary>
     public static readonly (double Value, double Weight)[] SlipRate = [(0.01, 0.35), (0.05, 0.35), (0.12, 0.2), (0.25, 0.1)];
 
-    /// <summary>How much less often a bug of a written method comes up inside another working than a bug of that working: most of the numbers there are small.</summary>
+    /// <summary>
+    /// How much less often a bug of a written method comes up inside another working than a bug of that working: most of the numbers there are small.
+    /// </summary>
     public const double InsideAnother = 0.1;
 
     /// <summary>The weight of a bug among the bugs of its family.</summary>

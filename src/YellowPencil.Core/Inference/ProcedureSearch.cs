@@ -18,9 +18,11 @@ public sealed class ProcedureSearch
         var unexplained = new ItemReplay(explanation.Hypothesis, 0, null, false);
         if (!item.IsAnswered) return unexplained;
         var evidence = ItemEvidence.Whole(item);
-        if (LikeliestWay(evidence, explanation.Hypothesis, explanation.Consistency) is { } declined) return unexplained with { Declined = declined, IsExplained = true };
+        if (LikeliestWay(evidence, explanation.Hypothesis, explanation.Consistency) is { } declined)
+            return unexplained with { Declined = declined, IsExplained = true };
         foreach (var chances in (ulong[])[0, NoneFollowed])
-            if (new SlipSearch(run).Explain(evidence, explanation.Hypothesis.Deviations, chances) is [{ } slip, ..]) return unexplained with { Declined = chances, Slip = slip.Slip, IsExplained = true };
+            if (new SlipSearch(run).Explain(evidence, explanation.Hypothesis.Deviations, chances) is [{ } slip, ..])
+                return unexplained with { Declined = chances, Slip = slip.Slip, IsExplained = true };
         return unexplained;
     }
 

@@ -66,7 +66,8 @@ public enum Stand
 /// <param name="Step">The decision point, or <c>fact</c>, or <c>answer</c> where only the answer is known to differ.</param>
 /// <param name="Field">The marks on which it shows.</param>
 /// <param name="Row">The row, cycle or line, from 1; null where the work has none.</param>
-/// <param name="Place">The column, as a power of ten: in a row that of its digit, in a cycle that of the digit of the quotient, of a point the place before which it stands; null where the whole item is concerned.</param>
+/// <param name="Place">The column, as a power of ten: in a row that of its digit, in a cycle that of the digit of the quotient, of a point the place before
+/// which it stands; null where the whole item is concerned.</param>
 /// <param name="Expected">What should stand there.</param>
 /// <param name="Written">What stands there.</param>
 /// <param name="Text">In a sentence.</param>
@@ -118,7 +119,8 @@ public sealed record Explanation
     public required IReadOnlyDictionary<string, Stand> Stands { get; init; }
 
     /// <summary>The ids of the items that stand so, in the order of the page.</summary>
-    public IEnumerable<string> Standing(Stand stand, WorkedSheet page) => page.Items.Select(i => i.Id).Where(id => Stands.TryGetValue(id, out var stands) && stands == stand);
+    public IEnumerable<string> Standing(Stand stand, WorkedSheet page) =>
+        page.Items.Select(i => i.Id).Where(id => Stands.TryGetValue(id, out var stands) && stands == stand);
 
     /// <summary>The answer it predicts for each answered item, by item id.</summary>
     public required IReadOnlyDictionary<string, string> Predictions { get; init; }
@@ -186,7 +188,9 @@ public sealed record Reading
     /// <summary>In falling order of probability; "no systematic bug" is always among them.</summary>
     public required IReadOnlyList<Explanation> Explanations { get; init; }
 
-    /// <summary>The explanations that are told to people one by one: those that put together what happened once each are told together, by <see cref="OnceEach"/>.</summary>
+    /// <summary>
+    /// The explanations that are told to people one by one: those that put together what happened once each are told together, by <see cref="OnceEach"/>.
+    /// </summary>
     public IEnumerable<Explanation> OneByOne => Explanations.Where(e => !e.IsOnceEach);
 
     /// <summary>The probability that several rules are at work, each of which shows on a single item.</summary>

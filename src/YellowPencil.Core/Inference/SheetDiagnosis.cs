@@ -23,7 +23,9 @@ public static class SheetDiagnosis
 
     private const double Reported = 0.005;
 
-    /// <summary>Explanations that say the same are both in question as long as none is held alone, and neither is so many times as probable as the other.</summary>
+    /// <summary>
+    /// Explanations that say the same are both in question as long as none is held alone, and neither is so many times as probable as the other.
+    /// </summary>
     private const double Comparable = 20;
 
     /// <summary>More facts than this, wrong on more items than are right, are no facts but something systematic.</summary>
@@ -143,8 +145,8 @@ public static class SheetDiagnosis
     }
 
     /// <summary>
-    /// A rule that shows on a single item is none yet: beside rules that show on more it is left out, and what was held of all of them is held of the others. What
-    /// stands under that item happened once.
+    /// A rule that shows on a single item is none yet: beside rules that show on more it is left out, and what was held of all of them is held of the others.
+    /// What stands under that item happened once.
     /// </summary>
     private static List<SeenOnce> TellAsFewer(List<Candidate> candidates, SheetLikelihood sheet)
     {
@@ -153,7 +155,10 @@ public static class SheetDiagnosis
         foreach (var candidate in candidates.Where(c => c.Hypothesis.RuleCount > 1 && c.Trusted >= Reported).OrderBy(c => c.Hypothesis.RuleCount))
         {
             var shown = sheet.Shown(candidate.Hypothesis);
-            if (shown.Min() >= LeastShown || shown.Max() < LeastShown || !byKey.TryGetValue(candidate.Hypothesis.KeyOf(rule => shown[rule] >= LeastShown), out var known)) continue;
+            if (
+                shown.Min() >= LeastShown
+                    || shown.Max() < LeastShown || !byKey.TryGetValue(candidate.Hypothesis.KeyOf(rule => shown[rule] >= LeastShown), out var known))
+                continue;
             var fewer = known.ToldAs;
             once.Add(new SeenOnce(candidate.Hypothesis, fewer.Hypothesis, candidate.Consistency, candidate.Trusted));
             candidate.ToldAs = fewer;
@@ -176,7 +181,8 @@ public static class SheetDiagnosis
             var isListed = candidate.Hypothesis.Unlisted.Count == 0;
             var teller = members[0].Hypothesis.RuleCount > 0 ? members[0] : members.Find(m => m.Hypothesis.Unlisted.Count > 0);
             if (!isListed && teller != candidate) continue;
-            var probability = candidate.Trusted + (teller == candidate ? members.Where(m => m != candidate && m.Hypothesis.Unlisted.Count > 0).Sum(m => m.Trusted) : 0);
+            var probability = candidate.Trusted
+                + (teller == candidate ? members.Where(m => m != candidate && m.Hypothesis.Unlisted.Count > 0).Sum(m => m.Trusted) : 0);
             var key = string.Join('+', candidate.Hypothesis.RuleIds);
             if (reported.TryGetValue(key, out var same))
             {
@@ -225,7 +231,8 @@ public static class SheetDiagnosis
         foreach (var item in evidence)
         {
             var likelihood = candidate.Items[item.Index];
-            stands[item.Item.Id] = Together(stands.GetValueOrDefault(item.Item.Id, Stand.Silent), StandOf(item, likelihood, candidate.Hypothesis.RuleCount == 0));
+            stands[item.Item.Id] = Together(
+                stands.GetValueOrDefault(item.Item.Id, Stand.Silent), StandOf(item, likelihood, candidate.Hypothesis.RuleCount == 0));
             var way = likelihood.MostProbable(candidate.Consistency) ?? (item.IsRight ? null : likelihood.Ways[0] with { Followed = 0 });
             if (way is not { } met || candidate.Hypothesis.RuleCount == 0) continue;
             var (chances, declined) = counts.GetValueOrDefault(item.Item.Id);
@@ -253,7 +260,8 @@ public static class SheetDiagnosis
     {
         var places = sheet.Items.Where(item => item.Task.Family != bug.Family && sheet.Listed.OnTaughtWay(bug, item) > 0)
             .SelectMany(item => TaughtFamily.Of(item.Task.Family).Parts.Where(p => p.Family == bug.Family.Name)).Select(p => p.Where).Distinct().ToList();
-        if (sheet.Items.Any(item => TaughtFamily.Of(item.Task.Family).Inside.Contains(bug.Family.Name) && sheet.Listed.OnTaughtWay(bug, item) > 0)) places.Add("in numbers inside the working");
+        if (sheet.Items.Any(item => TaughtFamily.Of(item.Task.Family).Inside.Contains(bug.Family.Name) && sheet.Listed.OnTaughtWay(bug, item) > 0))
+            places.Add("in numbers inside the working");
         return places.Count == 0 ? "" : $"It is a bug of {bug.Family.Title} and shows here {string.Join(" and ", places)}.";
     }
 
@@ -269,7 +277,9 @@ public static class SheetDiagnosis
     private static Stand Together(Stand one, Stand other) =>
         one == Stand.Against || other == Stand.Against ? Stand.Against : one == Stand.Agrees || other == Stand.Agrees ? Stand.Agrees : Stand.Silent;
 
-    /// <summary>The share of the bugs of the page's families, weighted by how common they are, that had no chance to show on it, whatever school the student comes from.</summary>
+    /// <summary>
+    /// The share of the bugs of the page's families, weighted by how common they are, that had no chance to show on it, whatever school the student comes from.
+    /// </summary>
     private static double ShareWithoutChance(List<SheetLikelihood> schools, IReadOnlyList<Family> families)
     {
         double without = 0, all = 0;
@@ -297,10 +307,13 @@ public static class SheetDiagnosis
         var isWhole = MostLeftOut * (items.Count - answered.Count) <= items.Count;
         var open = noChance + explanations.Where(e => !e.IsSound && e.LeastShown < LeastShown).Sum(e => e.Probability);
         if (sound >= Held || (isWhole && sound + open >= Held && sound >= SoundShare * (sound + open)))
-            return 2 * wrong > answered.Count && explanations.First(e => e.IsSound).Hypothesis.Facts.Count > MostFactsOfSoundWork ? Outcome.Unexplained : Outcome.Sound;
+            return 2 * wrong > answered.Count && explanations.First(e => e.IsSound).Hypothesis.Facts.Count > MostFactsOfSoundWork
+                ? Outcome.Unexplained
+                : Outcome.Sound;
         if (!best.IsSound)
         {
-            var together = best.Probability + best.NotSeparatedFrom.Sum(rules => explanations.Where(e => e.Hypothesis.RuleIds.SequenceEqual(rules)).Sum(e => e.Probability));
+            var together = best.Probability
+                + best.NotSeparatedFrom.Sum(rules => explanations.Where(e => e.Hypothesis.RuleIds.SequenceEqual(rules)).Sum(e => e.Probability));
             if (together >= Held) return best.NotSeparatedFrom.Count > 0 ? Outcome.NotToldApart : Outcome.Bug;
         }
 

@@ -120,7 +120,12 @@ internal sealed class SheetLikelihood
         }
 
         return new Candidate(hypothesis, LogPrior(hypothesis),
-            [.. Items.Select(i => first[i.Index].Chances == 0 ? taughtRoughly[i.Index] : new ItemLikelihood(RoughWays(hypothesis, i, first[i.Index], explains), predictions[i.Index]))]);
+            [
+                .. Items.Select(
+                    i =>
+                        first[i.Index].Chances == 0
+                            ? taughtRoughly[i.Index]
+                            : new ItemLikelihood(RoughWays(hypothesis, i, first[i.Index], explains), predictions[i.Index]))]);
     }
 
     /// <summary>A candidate with one more rule, that nobody listed, weighed quickly by the ways that are known.</summary>
@@ -213,7 +218,8 @@ internal sealed class SheetLikelihood
 
     private static Way RoughSlip(Way way) => way.IsMet ? way : way with { Slip = AverageSlip };
 
-    private Way NoneFollowed(Hypothesis hypothesis, ItemEvidence item) => new(TaughtChances(hypothesis, item), 0, taughtRoughly[item.Index].Ways[0].IsMet, 0, taughtRoughly[item.Index].Ways[0].Marks);
+    private Way NoneFollowed(Hypothesis hypothesis, ItemEvidence item) =>
+        new(TaughtChances(hypothesis, item), 0, taughtRoughly[item.Index].Ways[0].IsMet, 0, taughtRoughly[item.Index].Ways[0].Marks);
 
     /// <summary>The way that follows every chance but the declined ones. The answer is left in the run.</summary>
     private Way Followed(Hypothesis hypothesis, ItemEvidence item, ulong declined = 0)
@@ -266,7 +272,8 @@ internal sealed class SheetLikelihood
 
     /// <summary>The chances that the rules of a student would have on the way of a student without rules.</summary>
     private int TaughtChances(Hypothesis hypothesis, ItemEvidence item) =>
-        hypothesis.Unlisted.Sum(rule => TreesOf(Sound).Follow(rule, item, ulong.MaxValue)?.Chances ?? 0) + hypothesis.Bugs.Sum(bug => Listed.OnTaughtWay(bug, item));
+        hypothesis.Unlisted.Sum(rule => TreesOf(Sound).Follow(rule, item, ulong.MaxValue)?.Chances ?? 0)
+            + hypothesis.Bugs.Sum(bug => Listed.OnTaughtWay(bug, item));
 
     private string RulesShown(Hypothesis hypothesis, ItemEvidence item)
     {
@@ -277,7 +284,9 @@ internal sealed class SheetLikelihood
         var shown = "";
         for (var owner = 0; owner < hypothesis.Deviations.OwnerCount; owner++)
             if (run.ChancesOf(owner) > 0)
-                shown += owner < ids.Count ? ids[owner] + "+" : hypothesis.Facts[owner - ids.Count].Fact + "=" + hypothesis.Facts[owner - ids.Count].Written + "+";
+                shown += owner < ids.Count
+                    ? ids[owner] + "+"
+                    : hypothesis.Facts[owner - ids.Count].Fact + "=" + hypothesis.Facts[owner - ids.Count].Written + "+";
         return shown;
     }
 

@@ -48,6 +48,8 @@ public sealed class SimulatedStudent(Hypothesis hypothesis, double consistency, 
     {
         var marks = run.Page.Marks.ToLookup(m => m.Field);
         var method = TaughtFamily.Of(task.Family);
-        return Work.Of(run.Page.Marks, [.. FamilyList.FieldsOf(task.Family).Where(f => (method.Fields.Contains(f) || marks.Contains(f)) && f.IsWorthRecording([.. marks[f]]))]);
+        return Work.Of(
+            run.Page.Marks,
+            [.. FamilyList.FieldsOf(task.Family).Where(f => (method.Fields.Contains(f) || marks.Contains(f)) && f.IsWorthRecording([.. marks[f]]))]);
     }
 }

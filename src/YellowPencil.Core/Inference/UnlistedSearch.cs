@@ -51,7 +51,8 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
 
         return
         [
-            .. found.OrderByDescending(f => f.Gain).ThenBy(f => f.Length).Take(sheet.Affordable(MostWeighed, least: 8)).Select(f => sheet.Rough(student, f.Make(), trees))
+            .. found.OrderByDescending(f => f.Gain)
+                .ThenBy(f => f.Length).Take(sheet.Affordable(MostWeighed, least: 8)).Select(f => sheet.Rough(student, f.Make(), trees))
                 .OrderByDescending(c => c.LogScore).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal),
         ];
     }

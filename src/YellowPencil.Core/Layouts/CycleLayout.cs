@@ -18,8 +18,8 @@ internal static class CycleLayout
     }
 
     /// <summary>
-    /// Puts cycles where the numbers in them belong: the first under the part of the dividend that is divided first, each further one by the digits brought down. What was
-    /// brought down stands in one line with what is left, and the digits of the quotient stand in the squares of the answer.
+    /// Puts cycles where the numbers in them belong: the first under the part of the dividend that is divided first, each further one by the digits brought
+    /// down. What was brought down stands in one line with what is left, and the digits of the quotient stand in the squares of the answer.
     /// </summary>
     public static IEnumerable<Mark> InPlace(string dividend, BigInteger divisor, IEnumerable<Mark> marks)
     {
@@ -30,7 +30,8 @@ internal static class CycleLayout
         foreach (var cycle in all[true].GroupBy(m => m.At.Line).OrderBy(g => g.Key))
         {
             var parts = cycle.ToLookup(m => m.At.Part);
-            foreach (var quotient in parts[WorkFields.Cycles.Quotient.Part]) yield return new Mark(WorkFields.Cells, new Spot(Place: quotient.At.Place ?? place), quotient.Text);
+            foreach (var quotient in parts[WorkFields.Cycles.Quotient.Part])
+                yield return new Mark(WorkFields.Cells, new Spot(Place: quotient.At.Place ?? place), quotient.Text);
             foreach (var product in parts[WorkFields.Cycles.Product.Part]) yield return product with { At = product.At with { Place = place } };
             var left = parts[WorkFields.Cycles.Difference.Part].Select(m => m.Text).FirstOrDefault() ?? "";
             var brought = parts[WorkFields.Cycles.BroughtDown.Part].Select(m => m.Text).FirstOrDefault() ?? "";
@@ -46,8 +47,8 @@ internal static class CycleLayout
     }
 
     /// <summary>
-    /// Tells what is left from what was brought down by the column in which the product ends, and takes each digit of the quotient from over that column. A digit more that was
-    /// brought down is a cycle in which nothing was taken away.
+    /// Tells what is left from what was brought down by the column in which the product ends, and takes each digit of the quotient from over that column. A
+    /// digit more that was brought down is a cycle in which nothing was taken away.
     /// </summary>
     public static IEnumerable<Mark> Recorded(IEnumerable<Mark> marks, Squares squares, Strip answer)
     {
@@ -69,7 +70,8 @@ internal static class CycleLayout
                 {
                     if (i > 0)
                         foreach (var mark in Quotient(++line, --place)) yield return mark;
-                    yield return new Mark(WorkFields.Cycles, new Spot(line, place - 1, WorkFields.Cycles.BroughtDown.Part), rest.Text[^(brought - i)].ToString());
+                    yield return new Mark(
+                        WorkFields.Cycles, new Spot(line, place - 1, WorkFields.Cycles.BroughtDown.Part), rest.Text[^(brought - i)].ToString());
                 }
             }
 

@@ -52,22 +52,24 @@ internal sealed class Paper
     }
 
     /// <summary>Adds a strip of small marks by place.</summary>
-    public void Marks(string id, string name, MarkKind kind, int row, int right, int left, int line = 0, int level = 0, int? strikes = null, bool isRare = false) => Add(new Strip
-    {
-        Id = id,
-        Name = name,
-        Kind = StripKind.Places,
-        Mark = kind,
-        Line = line,
-        Level = level,
-        Row = row,
-        Right = right,
-        Left = left,
-        IsSmall = true,
-        IsWork = true,
-        Strikes = strikes,
-        IsRare = isRare,
-    });
+    public void Marks(
+        string id, string name, MarkKind kind, int row, int right, int left, int line = 0, int level = 0, int? strikes = null, bool isRare = false) =>
+        Add(new Strip
+        {
+            Id = id,
+            Name = name,
+            Kind = StripKind.Places,
+            Mark = kind,
+            Line = line,
+            Level = level,
+            Row = row,
+            Right = right,
+            Left = left,
+            IsSmall = true,
+            IsWork = true,
+            Strikes = strikes,
+            IsRare = isRare,
+        });
 
     /// <summary>Adds a strip with a text of the work.</summary>
     public void Text(string id, string name, MarkKind kind, int row, int right, int left, int line = 0) => Add(new Strip

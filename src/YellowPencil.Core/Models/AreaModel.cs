@@ -32,7 +32,12 @@ public sealed record AreaModel : ItemModel
     public override string Name => "An area cut by places";
 
     /// <inheritdoc/>
-    public override string Text => string.Join("; ", Strips.Select(s => $"{s.Side} times {string.Join(" and ", Top)}: {(s.IsFilled ? $"{string.Join(" and ", s.Cells)}, together {s.Sum}" : "not worked yet")}")) + "." + Unit;
+    public override string Text =>
+        string.Join(
+            "; ",
+            Strips.Select(
+                s => $"{s.Side} times {string.Join(" and ", Top)}: {(s.IsFilled ? $"{string.Join(" and ", s.Cells)}, together {s.Sum}" : "not worked yet")}"))
+            + "." + Unit;
 
     /// <inheritdoc/>
     public override string Disagreement => Note;
@@ -46,7 +51,8 @@ public sealed record AreaModel : ItemModel
         if (one.IsZero || other.IsZero || one.ToString().Length > MostDigits || other.ToString().Length > MostDigits) return null;
         var top = Parts(one);
         var sides = Parts(other).AsEnumerable().Reverse().ToList();
-        var rows = marks.Where(m => m.Field == WorkFields.Rows && m.At.Part != WorkFields.Rows.Carry.Part).GroupBy(m => m.At.Line).OrderBy(g => g.Key).Select(g => g.Last().Text).ToList();
+        var rows = marks.Where(m => m.Field == WorkFields.Rows && m.At.Part != WorkFields.Rows.Carry.Part)
+            .GroupBy(m => m.At.Line).OrderBy(g => g.Key).Select(g => g.Last().Text).ToList();
         var isSum = first.Places + second.Places == 0 && answer is not null;
         var strips = new List<AreaStrip>();
         var notes = new List<string>();

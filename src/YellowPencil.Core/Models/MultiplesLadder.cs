@@ -21,7 +21,8 @@ public sealed record MultiplesLadder : ItemModel
     public override string Name => $"A ladder of the multiples of {Divisor}";
 
     /// <inheritdoc/>
-    public override string Text => $"{Amount} stands {(Amount < Divisor ? $"below the first rung, {Divisor}" : Amount >= 10 * Divisor ? $"above the last rung, {9 * Divisor}" : $"from rung {Fits}, {Fits * Divisor}, on, below {(Fits + 1) * Divisor}")}."
+    public override string Text =>
+        $"{Amount} stands {(Amount < Divisor ? $"below the first rung, {Divisor}" : Amount >= 10 * Divisor ? $"above the last rung, {9 * Divisor}" : $"from rung {Fits}, {Fits * Divisor}, on, below {(Fits + 1) * Divisor}")}."
         + (Chosen is { } chosen ? $" {chosen} is written." : "");
 
     /// <inheritdoc/>

@@ -32,7 +32,8 @@ public sealed record NumberLine : ItemModel
     public override string Text => Way;
 
     /// <inheritdoc/>
-    public override string Disagreement => Written is { } written && written != Right ? $"The way leads to {Signed(Right)}, and {Signed(written)} is written." : "";
+    public override string Disagreement =>
+        Written is { } written && written != Right ? $"The way leads to {Signed(Right)}, and {Signed(written)} is written." : "";
 
     /// <summary>What the answer should be.</summary>
     public required int Right { get; init; }
@@ -49,12 +50,21 @@ public sealed record NumberLine : ItemModel
         {
             PairOperation.Plus => Line(first, [new(first, right)], $"From {Signed(first)}, {Steps(second)}.", right),
             PairOperation.Minus => Line(first, [new(first, right)], $"From {Signed(first)}, taking {Signed(second)} away goes {Steps(-second)}.", right),
-            PairOperation.Times when Math.Abs(first) <= MostJumps => Line(0, Equal(Math.Abs(first), second), $"{Math.Abs(first)} jumps of {Signed(second)} lead to {Signed(Math.Abs(first) * second)}{(first < 0 ? $"; {Signed(first)} of them is the opposite, {Signed(right)}" : "")}.", Math.Abs(first) * second),
-            PairOperation.DividedBy when Math.Abs(right) <= MostJumps => Line(0, Equal(Math.Abs(right), Math.Sign(right) * second), $"{Math.Abs(right)} jumps of {Signed(Math.Sign(right) * second)} lead to {Signed(first)}{(right < 0 ? $"; of {Signed(second)} it is {Signed(right)}" : "")}.", first),
+            PairOperation.Times when Math.Abs(first) <= MostJumps =>
+                Line(
+                    0, Equal(Math.Abs(first), second),
+                    $"{Math.Abs(first)} jumps of {Signed(second)} lead to {Signed(Math.Abs(first) * second)}{(first < 0 ? $"; {Signed(first)} of them is the opposite, {Signed(right)}" : "")}.",
+                    Math.Abs(first) * second),
+            PairOperation.DividedBy when Math.Abs(right) <= MostJumps =>
+                Line(
+                    0, Equal(Math.Abs(right), Math.Sign(right) * second),
+                    $"{Math.Abs(right)} jumps of {Signed(Math.Sign(right) * second)} lead to {Signed(first)}{(right < 0 ? $"; of {Signed(second)} it is {Signed(right)}" : "")}.",
+                    first),
             _ => null,
         };
 
-        NumberLine Line(int start, IReadOnlyList<LineJump> jumps, string way, int end) => new() { Start = start, Jumps = jumps, End = end, Right = right, Written = written, Way = way };
+        NumberLine Line(int start, IReadOnlyList<LineJump> jumps, string way, int end) =>
+            new() { Start = start, Jumps = jumps, End = end, Right = right, Written = written, Way = way };
     }
 
     private static List<LineJump> Equal(int count, int size) => [.. Enumerable.Range(0, count).Select(i => new LineJump(i * size, (i + 1) * size))];

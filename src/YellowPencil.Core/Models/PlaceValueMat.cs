@@ -25,7 +25,13 @@ public sealed record PlaceValueMat : ItemModel
     public override string Name => "Counters on a place-value mat";
 
     /// <inheritdoc/>
-    public override string Text => string.Join(", ", Columns.Select(c => $"{Place.Counted(c.Counters, c.Place)}{(c.Taken > 0 ? $", {c.Taken} of them taken away" : "")}{(c.Tens > 0 ? $", {10 * c.Tens} of them exchanged" : "")}")) + ".";
+    public override string Text =>
+        string.Join(
+            ", ",
+            Columns.Select(
+                c =>
+                    $"{Place.Counted(c.Counters, c.Place)}{(c.Taken > 0 ? $", {c.Taken} of them taken away" : "")}{(c.Tens > 0 ? $", {10 * c.Tens} of them exchanged" : "")}"))
+            + ".";
 
     /// <inheritdoc/>
     public override string Disagreement => Note;
@@ -47,7 +53,8 @@ public sealed record PlaceValueMat : ItemModel
             var taken = written.Length > 0 ? Math.Min(counters, toTake) : 0;
             var left = counters - taken;
             var disagrees = written.Length > 0 && (counters < toTake || left.ToString() != written);
-            if (written.Length > 0 && counters < toTake) notes.Add($"{toTake} cannot be taken from {Place.Counted(counters, place)}, and {written} is written.");
+            if (written.Length > 0 && counters < toTake)
+                notes.Add($"{toTake} cannot be taken from {Place.Counted(counters, place)}, and {written} is written.");
             else if (disagrees) notes.Add($"{Place.Counted(left, place)} {(left == 1 ? "is" : "are")} left, and {written} is written.");
             columns.Add(new MatColumn(place, counters, taken, 0, written, disagrees));
         }
@@ -55,7 +62,10 @@ public sealed record PlaceValueMat : ItemModel
         // Between two strike-outs of one exchange something is missing; when a digit is written, nothing may be.
         var settled = marks.Take(1 + marks.ToList().FindLastIndex(m => m.Field == WorkFields.Cells)).ToList();
         var worth = places.Sum(place => Rewritten(settled, place) is { } now ? (now - Math.Max(0, top.Digit(place))) * Math.Pow(10, place) : 0);
-        if (Math.Abs(worth) > 1e-9) notes.Insert(0, $"The counters are worth {(worth > 0 ? "more" : "less")} than {top.Text} now: one was {(worth > 0 ? "added" : "taken")} without its exchange.");
+        if (Math.Abs(worth) > 1e-9)
+            notes.Insert(
+                0,
+                $"The counters are worth {(worth > 0 ? "more" : "less")} than {top.Text} now: one was {(worth > 0 ? "added" : "taken")} without its exchange.");
         return new PlaceValueMat { Columns = columns, Note = Moved(marks) + string.Join(" ", notes) };
     }
 
@@ -82,7 +92,9 @@ public sealed record PlaceValueMat : ItemModel
             var tens = written.Length > 0 ? counters / 10 : 0;
             var left = counters - 10 * tens;
             var disagrees = written.Length > 0 && left.ToString() != written;
-            if (disagrees) notes.Add($"{Place.Counted(left, place)} {(left == 1 ? "is" : "are")} left{(tens > 0 ? " after the exchange" : "")}, and {written} is written.");
+            if (disagrees)
+                notes.Add(
+                    $"{Place.Counted(left, place)} {(left == 1 ? "is" : "are")} left{(tens > 0 ? " after the exchange" : "")}, and {written} is written.");
             columns.Add(new MatColumn(place, counters, 0, tens, written, disagrees));
             exchanged = tens;
         }
@@ -98,12 +110,14 @@ public sealed record PlaceValueMat : ItemModel
     }
 
     private static int? Rewritten(IEnumerable<Mark> marks, int place) =>
-        marks.Where(m => m.Field == WorkFields.Rewritten && m.At.Place == place).Select(m => int.TryParse(m.Text, out var value) ? value : (int?)null).LastOrDefault(v => v is >= 0 and < 100);
+        marks.Where(m => m.Field == WorkFields.Rewritten && m.At.Place == place)
+            .Select(m => int.TryParse(m.Text, out var value) ? value : (int?)null).LastOrDefault(v => v is >= 0 and < 100);
 
     // Where a number stands in other columns than its places, the digits below are of no one place.
     private static bool AreMoved(IReadOnlyList<Mark> marks) => WorkFields.Operands.IsWorthRecording([.. marks.Where(m => m.Field == WorkFields.Operands)]);
 
-    private static string Moved(IReadOnlyList<Mark> marks) => AreMoved(marks) ? "On the paper a number stands in other columns than its places; on the mat it does not. " : "";
+    private static string Moved(IReadOnlyList<Mark> marks) =>
+        AreMoved(marks) ? "On the paper a number stands in other columns than its places; on the mat it does not. " : "";
 
     private static int[]? Places(IReadOnlyList<DecimalNumber> numbers)
     {

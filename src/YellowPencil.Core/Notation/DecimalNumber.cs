@@ -115,7 +115,8 @@ public sealed class DecimalNumber
         var first = isNegative ? start + 1 : start;
         if (first == end) return Parsed<DecimalNumber>.Failed("a number is missing here", first);
 
-        if (NumberText.Scan(text, first, end, allowsPoint: true, out var found, out var point) is { } fault) return Parsed<DecimalNumber>.Failed(fault.Message, fault.Position);
+        if (NumberText.Scan(text, first, end, allowsPoint: true, out var found, out var point) is { } fault)
+            return Parsed<DecimalNumber>.Failed(fault.Message, fault.Position);
         if (found.Length == 0) return Parsed<DecimalNumber>.Failed("a number has at least one digit", first);
         if (found.Length > mostDigits) return Parsed<DecimalNumber>.Failed($"numbers of more than {mostDigits} digits are not read", first + mostDigits);
         var digits = new sbyte[found.Length];

@@ -3,7 +3,8 @@ using System.Text.RegularExpressions;
 namespace YellowPencil.Core.Notation;
 
 /// <summary>
-/// Puts back a bracket that somebody forgot, where it can only have stood in one place: where every bracket then holds two unlike terms and none stands in another.
+/// Puts back a bracket that somebody forgot, where it can only have stood in one place: where every bracket then holds two unlike terms and none stands in
+/// another.
 /// </summary>
 public static partial class MissingBracket
 {
@@ -20,7 +21,12 @@ public static partial class MissingBracket
         string? found = null;
         for (var at = 0; at <= plain.Length; at++)
         {
-            if (at > 0 && (plain[at - 1] == '^' || (at < plain.Length && (char.IsWhiteSpace(plain[at - 1]) || (char.IsAsciiDigit(plain[at - 1]) && char.IsAsciiDigit(plain[at])))))) continue;
+            if (
+                at > 0
+                    && (
+                        plain[at - 1] == '^'
+                            || (at < plain.Length && (char.IsWhiteSpace(plain[at - 1]) || (char.IsAsciiDigit(plain[at - 1]) && char.IsAsciiDigit(plain[at]))))))
+                continue;
             var whole = plain.Insert(at, missing.ToString());
             if (!IsWhole(whole)) continue;
             if (found is not null) return null;
@@ -30,7 +36,8 @@ public static partial class MissingBracket
         return found;
     }
 
-    private static bool IsWhole(string text) => Groups().Match(text) is { Success: true } groups && groups.Groups["inside"].Captures.All(inside => HoldsTwoTerms(inside.Value));
+    private static bool IsWhole(string text) =>
+        Groups().Match(text) is { Success: true } groups && groups.Groups["inside"].Captures.All(inside => HoldsTwoTerms(inside.Value));
 
     private static bool HoldsTwoTerms(string inside)
     {

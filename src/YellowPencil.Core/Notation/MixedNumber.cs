@@ -36,7 +36,10 @@ public readonly partial record struct MixedNumber(long Whole, long Top, long Bot
     /// <summary>Reads a number that begins at a position; null, with nothing read, where none does.</summary>
     public static MixedNumber? TryRead(string text, ref int at)
     {
-        if (Shape().Match(text, at) is not { Success: true } found || (found.Groups["bottom"].Success && found.Groups["bottom"].Value.TrimStart('0').Length == 0)) return null;
+        if (
+            Shape().Match(text, at) is not { Success: true } found
+                || (found.Groups["bottom"].Success && found.Groups["bottom"].Value.TrimStart('0').Length == 0))
+            return null;
         at += found.Length;
         return Number(found);
     }

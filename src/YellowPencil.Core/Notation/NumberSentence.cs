@@ -19,7 +19,9 @@ public static class NumberSentence
         return Sum(plain, ref at) is { } value && at == plain.Length ? value : null;
     }
 
-    /// <summary>The two numbers of a product or a sum of two, as they stand there: 9 and -8 of <c>9 * (-8)</c> and of <c>9 - 8</c>; null for anything else.</summary>
+    /// <summary>
+    /// The two numbers of a product or a sum of two, as they stand there: 9 and -8 of <c>9 * (-8)</c> and of <c>9 - 8</c>; null for anything else.
+    /// </summary>
     public static (Rational One, Rational Other)? TwoNumbers(string text)
     {
         if (text.Length > LongestText) return null;

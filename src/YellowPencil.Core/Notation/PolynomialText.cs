@@ -88,7 +88,10 @@ public static class PolynomialText
 
     /// <summary>The terms with like ones put together, the highest power first, without those that come to nothing.</summary>
     public static List<PolyTerm> Collected(IEnumerable<PolyTerm> terms) =>
-        [.. terms.GroupBy(t => t.Power).Select(g => new PolyTerm(g.Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), g.Key)).Where(t => !t.Number.IsZero).OrderByDescending(t => t.Power)];
+        [
+            .. terms.GroupBy(t => t.Power)
+                .Select(g => new PolyTerm(g.Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), g.Key)).Where(t => !t.Number.IsZero)
+                .OrderByDescending(t => t.Power)];
 
     /// <summary>The terms in one order: the highest power first, then by their numbers.</summary>
     public static List<PolyTerm> InOrder(IEnumerable<PolyTerm> terms) => [.. terms.OrderByDescending(t => t.Power).ThenByDescending(t => t.Number)];
@@ -125,7 +128,8 @@ public static class PolynomialText
             return new PolyTerm(number, power);
         }
 
-        if (at == from) return Failed(at < text.Length ? $"'{text[at]}' does not belong here: a number or a letter is due" : "a term is missing here", at, out fault);
+        if (at == from)
+            return Failed(at < text.Length ? $"'{text[at]}' does not belong here: a number or a letter is due" : "a term is missing here", at, out fault);
         fault = default;
         return new PolyTerm(number, 0);
     }

@@ -3,13 +3,18 @@ using System.Text.Json.Serialization;
 
 namespace YellowPencil.Core.Notation;
 
-/// <summary>The names under which values stand in files and in the database: literals at their declarations, so that renaming code changes none of them.</summary>
+/// <summary>
+/// The names under which values stand in files and in the database: literals at their declarations, so that renaming code changes none of them.
+/// </summary>
 public static class Spelling
 {
     /// <summary>The name of a value, for example <c>not-told-apart</c>.</summary>
     /// <exception cref="ArgumentOutOfRangeException">The value has no name.</exception>
     public static string Of<T>(T value)
-        where T : struct, Enum => Names<T>.ByValue.TryGetValue(value, out var name) ? name : throw new ArgumentOutOfRangeException(nameof(value), $"{typeof(T).Name}.{value} has no name");
+        where T : struct, Enum =>
+            Names<T>.ByValue.TryGetValue(value, out var name)
+                ? name
+                : throw new ArgumentOutOfRangeException(nameof(value), $"{typeof(T).Name}.{value} has no name");
 
     /// <summary>Reads a name; false when no value has it.</summary>
     public static bool TryParse<T>(string name, out T value)

@@ -143,7 +143,8 @@ internal sealed partial record SurdFactors(BigInteger Front, IReadOnlyList<SurdE
     }
 
     /// <summary>As an answer, its brackets in one order.</summary>
-    public string Text(char letter) => $"{(Front.IsOne ? "" : Front == -1 ? "-" : Front)}{string.Concat(Ends.Select(e => e.Bracket(letter)).Order(StringComparer.Ordinal))}";
+    public string Text(char letter) =>
+        $"{(Front.IsOne ? "" : Front == -1 ? "-" : Front)}{string.Concat(Ends.Select(e => e.Bracket(letter)).Order(StringComparer.Ordinal))}";
 
     /// <summary>The same with every square taken out of the roots.</summary>
     public SurdFactors Simplest => this with { Ends = [.. Ends.Select(e => e.Simplest)] };

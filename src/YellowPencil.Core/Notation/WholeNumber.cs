@@ -59,7 +59,8 @@ public sealed class WholeNumber
         while (end > start && char.IsWhiteSpace(text[end - 1])) end--;
         if (start == end) return Parsed<WholeNumber>.Failed("a whole number is missing here", start);
 
-        if (NumberText.Scan(text, start, end, allowsPoint: false, out var found, out _) is { } fault) return Parsed<WholeNumber>.Failed(fault.Message, fault.Position);
+        if (NumberText.Scan(text, start, end, allowsPoint: false, out var found, out _) is { } fault)
+            return Parsed<WholeNumber>.Failed(fault.Message, fault.Position);
         if (found.Length > MaxDigits)
             return Parsed<WholeNumber>.Failed($"numbers of more than {MaxDigits} digits are not read", start + MaxDigits);
         var digits = new sbyte[found.Length];

@@ -22,7 +22,8 @@ public sealed class BoxField() : WorkField<ProductBox>("box")
     public MarkKind At(int row, int column) => new(this, Width * row + column);
 
     /// <inheritdoc/>
-    public override string Say(Spot at, string text) => at.Part < Width ? $"{text} along the top of the box" : at.Part % Width == 0 ? $"{text} at the side of the box" : $"{text} in the box";
+    public override string Say(Spot at, string text) =>
+        at.Part < Width ? $"{text} along the top of the box" : at.Part % Width == 0 ? $"{text} at the side of the box" : $"{text} in the box";
 
     private protected override ProductBox ReadValue(SheetField json)
     {
@@ -60,7 +61,9 @@ public sealed class BoxField() : WorkField<ProductBox>("box")
     }
 
     private protected override IEnumerable<Mark> Marks(ProductBox value) =>
-        Row(0, value.Top, 1).Concat(value.Side.SelectMany((side, row) => Row(row + 1, [side], 0))).Concat(value.Cells.SelectMany((cells, row) => Row(row + 1, cells, 1))).Where(m => m.Text.Length > 0);
+        Row(0, value.Top, 1)
+            .Concat(value.Side.SelectMany((side, row) => Row(row + 1, [side], 0))).Concat(value.Cells.SelectMany((cells, row) => Row(row + 1, cells, 1)))
+            .Where(m => m.Text.Length > 0);
 
     private protected override ProductBox? Value(IReadOnlyList<Mark> marks)
     {
@@ -82,12 +85,14 @@ public sealed class BoxField() : WorkField<ProductBox>("box")
     {
         if (due.Count == 0 || Value(due) is not { } box) yield break;
         if (Written(seen.Top).Count > 0 && Written(seen.Side).Count > 0)
-            yield return FieldMatch.Of((IsSame(seen.Top, box.Top) && IsSame(seen.Side, box.Side)) || (IsSame(seen.Top, box.Side) && IsSame(seen.Side, box.Top)));
+            yield return FieldMatch.Of(
+                (IsSame(seen.Top, box.Top) && IsSame(seen.Side, box.Side)) || (IsSame(seen.Top, box.Side) && IsSame(seen.Side, box.Top)));
         var cells = seen.Cells.SelectMany(row => row).ToList();
         if (Written(cells).Count > 0) yield return FieldMatch.Of(IsSame(cells, [.. box.Cells.SelectMany(row => row)]));
     }
 
-    private IEnumerable<Mark> Row(int row, IReadOnlyList<string> texts, int from) => texts.Select((text, column) => new Mark(this, new Spot(Part: Width * row + column + from), text));
+    private IEnumerable<Mark> Row(int row, IReadOnlyList<string> texts, int from) =>
+        texts.Select((text, column) => new Mark(this, new Spot(Part: Width * row + column + from), text));
 
     private static bool IsSame(IReadOnlyList<string> seen, IReadOnlyList<string> due) => Written(seen).SequenceEqual(Written(due));
 

@@ -85,7 +85,9 @@ public sealed class CyclesField() : WorkField<IReadOnlyList<DivisionCycle>>("ste
 
     private protected override bool Tells(IReadOnlyList<DivisionCycle> value, Spot at) => at.Line < value.Count && TextOf(value[at.Line], at.Part) is not null;
 
-    /// <summary>Cycles that differ; those that give 0 are written by some and passed over by others. Cycles that were not recorded at the end count once.</summary>
+    /// <summary>
+    /// Cycles that differ; those that give 0 are written by some and passed over by others. Cycles that were not recorded at the end count once.
+    /// </summary>
     private protected override IEnumerable<FieldMatch> Match(ItemTask task, IReadOnlyList<DivisionCycle> seen, IReadOnlyList<Mark> due)
     {
         var written = seen.Where(IsWorked).ToList();
@@ -105,7 +107,8 @@ public sealed class CyclesField() : WorkField<IReadOnlyList<DivisionCycle>>("ste
         static bool Agree(string? one, string? other) => one is null || other is null || WrittenDigits.Of(one) == WrittenDigits.Of(other);
     }
 
-    private static string? TextOf(DivisionCycle cycle, int part) => part switch { 0 => cycle.Quotient, 1 => cycle.Product, 2 => cycle.Difference, _ => cycle.BroughtDown };
+    private static string? TextOf(DivisionCycle cycle, int part) =>
+        part switch { 0 => cycle.Quotient, 1 => cycle.Product, 2 => cycle.Difference, _ => cycle.BroughtDown };
 }
 
 public static partial class WorkFields

@@ -1,6 +1,8 @@
 namespace YellowPencil.Core.Pages;
 
-/// <summary>A family of methods, as far as the worked-sheet format and the catalogue name it; what is known about it hangs on the same object further up.</summary>
+/// <summary>
+/// A family of methods, as far as the worked-sheet format and the catalogue name it; what is known about it hangs on the same object further up.
+/// </summary>
 public abstract class Family
 {
     private protected Family(string name, string title) => (Name, Title) = (name, title);

@@ -116,7 +116,8 @@ public abstract class ItemTask : IEquatable<ItemTask>
     private OtherReading?[]? otherReadings;
 
     /// <summary>Two tasks are the same item where the same is asked of the same numbers, from where the work stands.</summary>
-    public bool Equals(ItemTask? other) => other is not null && Text == other.Text && Asked == other.Asked && Family == other.Family && StandsThere == other.StandsThere;
+    public bool Equals(ItemTask? other) =>
+        other is not null && Text == other.Text && Asked == other.Asked && Family == other.Family && StandsThere == other.StandsThere;
 
     /// <inheritdoc/>
     public override bool Equals(object? obj) => Equals(obj as ItemTask);

@@ -42,7 +42,8 @@ public sealed class OperandsField() : WorkField<IReadOnlyList<Operand>>("operand
         json.WriteEndArray();
     }
 
-    private protected override IEnumerable<Mark> Marks(IReadOnlyList<Operand> value) => value.Select((o, row) => new Mark(this, new Spot(row, o.LastPlace), o.Text));
+    private protected override IEnumerable<Mark> Marks(IReadOnlyList<Operand> value) =>
+        value.Select((o, row) => new Mark(this, new Spot(row, o.LastPlace), o.Text));
 
     private protected override IReadOnlyList<Operand> Value(IReadOnlyList<Mark> marks) => [.. marks.Select(m => new Operand(m.Text, m.At.Place ?? 0))];
 

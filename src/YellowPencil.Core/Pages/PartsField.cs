@@ -51,7 +51,8 @@ public sealed class PartsField(string name, bool isList, params string[] parts) 
             if (value[i] is { } part) yield return new Mark(this, new Spot(Part: i), part);
     }
 
-    private protected override IReadOnlyList<string?>? Value(IReadOnlyList<Mark> marks) => marks.Count < (isList ? parts.Length : 1) ? null : [.. parts.Select((_, i) => Due(marks, i))];
+    private protected override IReadOnlyList<string?>? Value(IReadOnlyList<Mark> marks) =>
+        marks.Count < (isList ? parts.Length : 1) ? null : [.. parts.Select((_, i) => Due(marks, i))];
 
     private protected override bool Tells(IReadOnlyList<string?> value, Spot at) => value[at.Part] is not null;
 
@@ -59,7 +60,8 @@ public sealed class PartsField(string name, bool isList, params string[] parts) 
     {
         if (due.Count == 0) yield break;
         var expected = parts.Select((_, i) => Due(due, i)).ToArray();
-        if (LastTwoMayChange && ((seen[^1] is { } last && IsSame(last, expected[^2])) || (seen[^2] is { } before && IsSame(before, expected[^1])))) (expected[^1], expected[^2]) = (expected[^2], expected[^1]);
+        if (LastTwoMayChange && ((seen[^1] is { } last && IsSame(last, expected[^2])) || (seen[^2] is { } before && IsSame(before, expected[^1]))))
+            (expected[^1], expected[^2]) = (expected[^2], expected[^1]);
         for (var i = 0; i < parts.Length; i++)
             if (seen[i] is { Length: > 0 } part && expected[i] is { } one) yield return FieldMatch.Of(IsSame(part, one));
     }

@@ -99,5 +99,7 @@ public abstract class PlaceField : WorkField<PlaceMarks>
 
     // A product of decimals has no places of its own while it is worked: columns may be named from its last digit or from the first number's.
     private static IEnumerable<int> Shifts(ItemTask task) =>
-        task.SetOperation == PairOperation.Times && task.Numbers is [var first, var second] ? new[] { 0, -first.Places, -first.Places - second.Places }.Distinct() : [0];
+        task.SetOperation == PairOperation.Times && task.Numbers is [var first, var second]
+            ? new[] { 0, -first.Places, -first.Places - second.Places }.Distinct()
+            : [0];
 }

@@ -31,7 +31,8 @@ public sealed class RowsField() : WorkField<IReadOnlyList<PartialProduct>>("rows
     };
 
     /// <inheritdoc/>
-    public override bool IsSame(Mark one, Mark other) => one.At.Part == CarryPart ? one.Text == other.Text : InPlace(one.Text, one.At.Place ?? 0) == InPlace(other.Text, other.At.Place ?? 0);
+    public override bool IsSame(Mark one, Mark other) =>
+        one.At.Part == CarryPart ? one.Text == other.Text : InPlace(one.Text, one.At.Place ?? 0) == InPlace(other.Text, other.At.Place ?? 0);
 
     /// <summary>In a row, the column of the first digit from the right that differs.</summary>
     public override int? FirstDifference(Spot at, string due, string written)
@@ -92,7 +93,9 @@ public sealed class RowsField() : WorkField<IReadOnlyList<PartialProduct>>("rows
     private protected override bool Tells(IReadOnlyList<PartialProduct> value, Spot at) =>
         at.Part != CarryPart || (at.Line < value.Count && value[at.Line].Carries is not null);
 
-    /// <summary>Rows that are not where and what they are due to be, those of zeros left out; and the carries of the rows in which they were recorded.</summary>
+    /// <summary>
+    /// Rows that are not where and what they are due to be, those of zeros left out; and the carries of the rows in which they were recorded.
+    /// </summary>
     private protected override IEnumerable<FieldMatch> Match(ItemTask task, IReadOnlyList<PartialProduct> seen, IReadOnlyList<Mark> due)
     {
         var written = seen.Where(row => WrittenDigits.Of(row.Text).Length > 0).ToList();
@@ -109,7 +112,9 @@ public sealed class RowsField() : WorkField<IReadOnlyList<PartialProduct>>("rows
         var match = default(FieldMatch);
         for (var i = 0; i < rows.Count; i++)
             if (rows[i].Carries is { } carries)
-                match += new[] { 0, i }.Distinct().Select(shift => carries.Compare(due.Where(m => m.At.Part == CarryPart && m.At.Line == i), shift, isComplete: true)).MinBy(m => m.Off);
+                match += new[]
+                    { 0, i }.Distinct()
+                        .Select(shift => carries.Compare(due.Where(m => m.At.Part == CarryPart && m.At.Line == i), shift, isComplete: true)).MinBy(m => m.Off);
         return match;
     }
 

@@ -44,7 +44,8 @@ public sealed class ScaledField() : WorkField<ScaledPair>("scaled")
     private protected override IEnumerable<FieldMatch> Match(ItemTask task, ScaledPair seen, IReadOnlyList<Mark> due) =>
         due.Count == 0 ? [] : [Number(seen.Divisor, Last(due, 0)) + Number(seen.Dividend, Last(due, 1))];
 
-    private static FieldMatch Number(string? seen, string? due) => seen is null || due is null ? default : FieldMatch.Of(DecimalNumber.Canonical(seen) == DecimalNumber.Canonical(due));
+    private static FieldMatch Number(string? seen, string? due) =>
+        seen is null || due is null ? default : FieldMatch.Of(DecimalNumber.Canonical(seen) == DecimalNumber.Canonical(due));
 
     private static string? Last(IReadOnlyList<Mark> marks, int part) => marks.LastOrDefault(m => m.At.Part == part).Text;
 }

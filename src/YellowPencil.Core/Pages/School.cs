@@ -192,55 +192,83 @@ public enum FactSchool
 public sealed class School
 {
     /// <summary>How sums of fractions get one denominator.</summary>
-    public static readonly SchoolQuestion<FractionSchool> Fractions = new("fractions", 0, "Fractions get one denominator by", ("least-denominator", "the least common one", 0.6), ("product-of-denominators", "multiplying both", 0.4));
+    public static readonly SchoolQuestion<FractionSchool> Fractions = new(
+        "fractions", 0, "Fractions get one denominator by", ("least-denominator", "the least common one", 0.6),
+        ("product-of-denominators", "multiplying both", 0.4));
 
     /// <summary>How mixed numbers are added and taken away.</summary>
-    public static readonly SchoolQuestion<MixedNumberSchool> MixedNumbers = new("mixed-numbers", 1, "Mixed numbers are worked", ("improper-first", "as improper fractions", 0.5), ("rename-a-whole", "with a whole renamed where it is needed", 0.5));
+    public static readonly SchoolQuestion<MixedNumberSchool> MixedNumbers = new(
+        "mixed-numbers", 1, "Mixed numbers are worked", ("improper-first", "as improper fractions", 0.5),
+        ("rename-a-whole", "with a whole renamed where it is needed", 0.5));
 
     /// <summary>How binomials are multiplied.</summary>
-    public static readonly SchoolQuestion<BinomialSchool> Binomials = new("binomials", 2, "Two brackets are multiplied", ("box", "in a box", 0.5), ("four-products", "by four products", 0.5));
+    public static readonly SchoolQuestion<BinomialSchool> Binomials = new(
+        "binomials", 2, "Two brackets are multiplied", ("box", "in a box", 0.5), ("four-products", "by four products", 0.5));
 
     /// <summary>Where a carry mark stands.</summary>
-    public static readonly SchoolQuestion<CarryMarkSchool> CarryMark = new("carry-mark", 3, "A carry is noted", ("above", "over the next column", 0.5), ("below", "under the line, below the next column", 0.3), ("beside", "small, beside the next digit of the answer", 0.2));
+    public static readonly SchoolQuestion<CarryMarkSchool> CarryMark = new(
+        "carry-mark", 3, "A carry is noted", ("above", "over the next column", 0.5), ("below", "under the line, below the next column", 0.3),
+        ("beside", "small, beside the next digit of the answer", 0.2));
 
     /// <summary>How a quadratic is factored.</summary>
-    public static readonly SchoolQuestion<FactoringSchool> Factoring = new("factoring", 4, "Quadratics are factored", ("cross-and-box", "with X and box", 0.4), ("trial-pairs", "by trying pairs", 0.4), ("middle-and-gap", "by middle and gap", 0.2))
+    public static readonly SchoolQuestion<FactoringSchool> Factoring = new(
+        "factoring", 4, "Quadratics are factored", ("cross-and-box", "with X and box", 0.4), ("trial-pairs", "by trying pairs", 0.4),
+        ("middle-and-gap", "by middle and gap", 0.2))
     {
         WritesLike = answer => answer == (int)FactoringSchool.TrialPairs ? (int)FactoringSchool.CrossAndBox : answer,
     };
 
     /// <summary>How a square root is estimated.</summary>
-    public static readonly SchoolQuestion<RootSchool> Roots = new("roots", 5, "Roots are estimated", ("straight-line", "on a straight line between two squares", 0.5), ("number-line", "on the number line, by trying", 0.5));
+    public static readonly SchoolQuestion<RootSchool> Roots = new(
+        "roots", 5, "Roots are estimated", ("straight-line", "on a straight line between two squares", 0.5),
+        ("number-line", "on the number line, by trying", 0.5));
 
     /// <summary>When the sign of a product or quotient is decided.</summary>
-    public static readonly SchoolQuestion<ProductSignSchool> ProductSign = new("product-sign", 6, "The sign of a product is decided", ("sign-first", "first, before anything is worked", 0.5), ("sign-last", "last, when the number stands there", 0.5));
+    public static readonly SchoolQuestion<ProductSignSchool> ProductSign = new(
+        "product-sign", 6, "The sign of a product is decided", ("sign-first", "first, before anything is worked", 0.5),
+        ("sign-last", "last, when the number stands there", 0.5));
 
     /// <summary>When the point is put into an answer.</summary>
-    public static readonly SchoolQuestion<DecimalPointSchool> DecimalPoint = new("decimal-point", 7, "The point goes into a sum", ("point-first", "first, before the digits", 0.5), ("point-last", "last, when the digits stand there", 0.5));
+    public static readonly SchoolQuestion<DecimalPointSchool> DecimalPoint = new(
+        "decimal-point", 7, "The point goes into a sum", ("point-first", "first, before the digits", 0.5),
+        ("point-last", "last, when the digits stand there", 0.5));
 
     /// <summary>How the place is held with which a row of a product begins.</summary>
-    public static readonly SchoolQuestion<PlaceholderSchool> Placeholder = new("placeholder", 8, "A row of tens begins", ("zero-written", "with a zero that is written", 0.6), ("row-shifted", "one place further left, nothing written", 0.4));
+    public static readonly SchoolQuestion<PlaceholderSchool> Placeholder = new(
+        "placeholder", 8, "A row of tens begins", ("zero-written", "with a zero that is written", 0.6),
+        ("row-shifted", "one place further left, nothing written", 0.4));
 
     /// <summary>How the next digit of a quotient is found.</summary>
-    public static readonly SchoolQuestion<QuotientDigitSchool> QuotientDigit = new("quotient-digit", 9, "The next digit of a quotient comes from", ("facts", "multiplication facts", 0.5), ("skip-counting", "counting up by the divisor", 0.25), ("listed-multiples", "a list of multiples", 0.25));
+    public static readonly SchoolQuestion<QuotientDigitSchool> QuotientDigit = new(
+        "quotient-digit", 9, "The next digit of a quotient comes from", ("facts", "multiplication facts", 0.5),
+        ("skip-counting", "counting up by the divisor", 0.25), ("listed-multiples", "a list of multiples", 0.25));
 
     /// <summary>How what stands behind a point is said.</summary>
-    public static readonly SchoolQuestion<DecimalReadingSchool> DecimalReading = new("decimal-reading", 10, "0.76 is said", ("by-place", "by place: seventy-six hundredths", 0.5), ("digit-by-digit", "digit by digit: nought point seven six", 0.5));
+    public static readonly SchoolQuestion<DecimalReadingSchool> DecimalReading = new(
+        "decimal-reading", 10, "0.76 is said", ("by-place", "by place: seventy-six hundredths", 0.5),
+        ("digit-by-digit", "digit by digit: nought point seven six", 0.5));
 
     /// <summary>Where the carries of a product are.</summary>
-    public static readonly SchoolQuestion<ProductCarrySchool> ProductCarry = new("product-carry", 11, "The carries of a product are", ("above", "noted above", 0.5), ("beside", "noted beside", 0.2), ("remembered", "kept in the head", 0.3));
+    public static readonly SchoolQuestion<ProductCarrySchool> ProductCarry = new(
+        "product-carry", 11, "The carries of a product are", ("above", "noted above", 0.5), ("beside", "noted beside", 0.2),
+        ("remembered", "kept in the head", 0.3));
 
     /// <summary>How number facts are found.</summary>
-    public static readonly SchoolQuestion<FactSchool> Facts = new("facts", 12, "Number facts are", ("recalled", "recalled", 0.6), ("counted", "counted, up or back in steps", 0.4));
+    public static readonly SchoolQuestion<FactSchool> Facts = new(
+        "facts", 12, "Number facts are", ("recalled", "recalled", 0.6), ("counted", "counted, up or back in steps", 0.4));
 
     /// <summary>Every question of the worked-sheet format.</summary>
-    public static readonly IReadOnlyList<SchoolQuestion> Questions = [Fractions, MixedNumbers, Binomials, CarryMark, Factoring, Roots, ProductSign, DecimalPoint];
+    public static readonly IReadOnlyList<SchoolQuestion> Questions = [
+        Fractions, MixedNumbers, Binomials, CarryMark, Factoring, Roots, ProductSign, DecimalPoint,
+    ];
 
     /// <summary>Every question: those of the format, and those on which only teaching and replay depend.</summary>
     public static readonly IReadOnlyList<SchoolQuestion> All = [.. Questions, Placeholder, QuotientDigit, DecimalReading, ProductCarry, Facts];
 
     /// <summary>The questions on families of numbers, in the order in which a specialist is asked.</summary>
-    public static readonly IReadOnlyList<SchoolQuestion> OfNumbers = [Facts, CarryMark, ProductCarry, Placeholder, QuotientDigit, DecimalPoint, DecimalReading, ProductSign];
+    public static readonly IReadOnlyList<SchoolQuestion> OfNumbers = [
+        Facts, CarryMark, ProductCarry, Placeholder, QuotientDigit, DecimalPoint, DecimalReading, ProductSign,
+    ];
 
     /// <summary>The school of which nothing is known.</summary>
     public static readonly School Usual = new(new int[All.Count]);
@@ -264,7 +292,10 @@ public sealed class School
     {
         var school = Usual;
         foreach (var answer in key.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(a => a.Split('=')).Where(a => a.Length == 2))
-            if (All.FirstOrDefault(q => q.Name == answer[0]) is { } question && question.Values.Index().FirstOrDefault(v => v.Item == answer[1]) is { Item: not null } value) school = school.With(question, value.Index);
+            if (
+                All.FirstOrDefault(q => q.Name == answer[0]) is { } question
+                    && question.Values.Index().FirstOrDefault(v => v.Item == answer[1]) is { Item: not null } value)
+                school = school.With(question, value.Index);
         return school;
     }
 
@@ -286,7 +317,10 @@ public sealed class School
         return school;
     }
 
-    /// <summary>The schools that a student can come from, with how probable each is before any evidence: what is named is certain, what the working shows oftenest is taken, and questions that change nothing on the page are not asked.</summary>
+    /// <summary>
+    /// The schools that a student can come from, with how probable each is before any evidence: what is named is certain, what the working shows oftenest is
+    /// taken, and questions that change nothing on the page are not asked.
+    /// </summary>
     /// <param name="methods">Names and values of the format.</param>
     /// <param name="asked">The questions on which what is written depends.</param>
     /// <param name="shown">Answers that the working of single items shows.</param>
@@ -303,7 +337,12 @@ public sealed class School
 
         List<(School School, double Weight)> possible = [(known, 1)];
         foreach (var question in open)
-            possible = [.. possible.SelectMany(p => question.Weights.Index().GroupBy(w => question.WritesLike(w.Index), w => w.Item).Select(alike => (p.School.With(question, alike.Key), p.Weight * alike.Sum())))];
+            possible = [
+                .. possible.SelectMany(
+                    p =>
+                        question.Weights.Index()
+                            .GroupBy(w => question.WritesLike(w.Index), w => w.Item)
+                            .Select(alike => (p.School.With(question, alike.Key), p.Weight * alike.Sum())))];
         return possible;
     }
 

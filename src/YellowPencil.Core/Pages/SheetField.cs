@@ -61,7 +61,9 @@ internal readonly struct SheetField(JsonElement? element, string path)
         MustBe(JsonValueKind.Array, "a list");
         var here = path;
         var count = element!.Value.GetArrayLength();
-        return count <= most ? [.. element.Value.EnumerateArray().Select((e, i) => new SheetField(e, $"{here}[{i}]"))] : throw Wrong($"has {count} entries, more than {most}");
+        return count <= most
+            ? [.. element.Value.EnumerateArray().Select((e, i) => new SheetField(e, $"{here}[{i}]"))]
+            : throw Wrong($"has {count} entries, more than {most}");
     }
 
     public List<SheetField> OptionalElements(int most) => IsAbsent ? [] : Elements(most);

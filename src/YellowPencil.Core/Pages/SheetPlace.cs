@@ -11,9 +11,11 @@ internal static class SheetPlace
 
     /// <summary>The place of a name; null where it names none, or one that is too far from the ones.</summary>
     public static int? Named(string name) =>
-        int.TryParse(name, NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var place) && Name(place) == name && Math.Abs(place) <= Limits.FarthestPlace ? place : null;
+        int.TryParse(name, NumberStyles.AllowLeadingSign, CultureInfo.InvariantCulture, out var place)
+            && Name(place) == name && Math.Abs(place) <= Limits.FarthestPlace
+            ? place
+            : null;
 
-    /// <summary>The name of a place.</summary>
     public static string Name(int place) => place.ToString(CultureInfo.InvariantCulture);
 
     /// <summary>Reads a place that stands as a value: a number, and text is taken too.</summary>

@@ -20,7 +20,9 @@ public sealed class TriedField() : WorkField<IReadOnlyList<Trial>>("tried")
     public override string Say(Spot at, string text) => at.Part % 2 == 0 ? $"{text} tried" : $"{text} as what it comes to";
 
     private protected override IReadOnlyList<Trial> ReadValue(SheetField json) =>
-        [.. json.Objects(Limits.Entries, ["value", "result"]).Select(trial => new Trial(trial["value"].Text(Limits.Entry), trial["result"].OptionalText(Limits.Entry)))];
+        [
+            .. json.Objects(Limits.Entries, ["value", "result"])
+                .Select(trial => new Trial(trial["value"].Text(Limits.Entry), trial["result"].OptionalText(Limits.Entry)))];
 
     private protected override void WriteValue(Utf8JsonWriter json, IReadOnlyList<Trial> value)
     {
@@ -48,11 +50,12 @@ public sealed class TriedField() : WorkField<IReadOnlyList<Trial>>("tried")
     private protected override IReadOnlyList<Trial>? Value(IReadOnlyList<Mark> marks) => marks.Count == 0 ? null
         : [.. marks.GroupBy(m => m.At.Part / 2).OrderBy(g => g.Key).Select(g => new Trial(Text(g, 0) ?? "", Text(g, 1)))];
 
-    private protected override bool Tells(IReadOnlyList<Trial> value, Spot at) => at.Part / 2 < value.Count && (at.Part % 2 == 0 || value[at.Part / 2].Result is not null);
+    private protected override bool Tells(IReadOnlyList<Trial> value, Spot at) =>
+        at.Part / 2 < value.Count && (at.Part % 2 == 0 || value[at.Part / 2].Result is not null);
 
     /// <summary>
-    /// Of brackets, with what the trying ended, and whether what came before it is among what would be tried; of numbers, which are kept by what they come to, whether the
-    /// one that is kept was tried. In which order somebody tries says nothing.
+    /// Of brackets, with what the trying ended, and whether what came before it is among what would be tried; of numbers, which are kept by what they come to,
+    /// whether the one that is kept was tried. In which order somebody tries says nothing.
     /// </summary>
     private protected override IEnumerable<FieldMatch> Match(ItemTask task, IReadOnlyList<Trial> seen, IReadOnlyList<Mark> due)
     {

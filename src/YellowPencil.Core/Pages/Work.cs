@@ -84,7 +84,9 @@ public sealed class Work
         return work;
     }
 
-    /// <summary>The same page after a change: a field that is there takes the place of the one before, one that is null is erased, one that is absent stays.</summary>
+    /// <summary>
+    /// The same page after a change: a field that is there takes the place of the one before, one that is null is erased, one that is absent stays.
+    /// </summary>
     internal Work Changed(SheetField json)
     {
         var work = this;

@@ -62,7 +62,8 @@ public record SetItem
     public virtual int Effort => Task.Steps + (int)Math.Min(int.MaxValue / 4, (long)Task.Steps * Task.Steps / 500);
 
     /// <summary>A task as it is set.</summary>
-    public static SetItem Of(ItemTask task) => new() { Task = task, TaskAsWritten = task.Text, Form = task.Asked.Form, Over = task.Asked.Over, To = task.Asked.To };
+    public static SetItem Of(ItemTask task) =>
+        new() { Task = task, TaskAsWritten = task.Text, Form = task.Asked.Form, Over = task.Asked.Over, To = task.Asked.To };
 }
 
 /// <summary>One item with what the student wrote.</summary>
@@ -87,10 +88,12 @@ public sealed record WorkedItem : SetItem
     public override int Effort => base.Effort * (1 + 2 * (Work.Get(WorkFields.Lines)?.Count ?? 0));
 
     /// <summary>A task as it is set, with nothing written yet.</summary>
-    public static WorkedItem Of(string id, ItemTask task) => new() { Id = id, Task = task, TaskAsWritten = task.Text, Form = task.Asked.Form, Over = task.Asked.Over, To = task.Asked.To };
+    public static WorkedItem Of(string id, ItemTask task) =>
+        new() { Id = id, Task = task, TaskAsWritten = task.Text, Form = task.Asked.Form, Over = task.Asked.Over, To = task.Asked.To };
 
     /// <summary>The same work on another task.</summary>
-    public WorkedItem Asking(ItemTask task) => this with { Task = task, TaskAsWritten = task.Text, Form = task.Asked.Form, Over = task.Asked.Over, To = task.Asked.To };
+    public WorkedItem Asking(ItemTask task) =>
+        this with { Task = task, TaskAsWritten = task.Text, Form = task.Asked.Form, Over = task.Asked.Over, To = task.Asked.To };
 
     /// <summary>Whether there is an answer that can be read.</summary>
     public bool IsAnswered => !string.IsNullOrWhiteSpace(Answer) && Answer.Trim() != "?";

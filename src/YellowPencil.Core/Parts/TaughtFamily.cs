@@ -44,7 +44,9 @@ public abstract class TaughtFamily(string name, string title) : Family(name, tit
     /// <summary>The families whose methods come up where a student does another operation than the one that is set.</summary>
     public virtual IReadOnlyList<string> Instead => [];
 
-    /// <summary>The families by whose methods numbers inside a working are dealt with beside it: their bugs show there, and nobody looks for new rules.</summary>
+    /// <summary>
+    /// The families by whose methods numbers inside a working are dealt with beside it: their bugs show there, and nobody looks for new rules.
+    /// </summary>
     public virtual IReadOnlyList<string> Inside => [];
 
     /// <summary>The questions on which schools differ and on which what this method writes depends.</summary>
@@ -85,7 +87,9 @@ public abstract class TaughtFamily(string name, string title) : Family(name, tit
     /// <param name="run">A run that was made ready with <c>MethodRun.Begin</c>.</param>
     public abstract void Walk(ItemTask task, MethodRun run);
 
-    /// <summary>What a line of a working says one by one: of sums and products what stands on each side of an equals sign, of equations the whole line.</summary>
+    /// <summary>
+    /// What a line of a working says one by one: of sums and products what stands on each side of an equals sign, of equations the whole line.
+    /// </summary>
     public virtual IEnumerable<string> StatementsOf(string line) => line.Split('=', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
 
     /// <summary>What is to be done from a line that a student wrote; null for a line that the method cannot begin from.</summary>

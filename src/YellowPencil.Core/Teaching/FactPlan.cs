@@ -66,9 +66,18 @@ public sealed class FactPlan
                 foreach (var (one, other) in new[] { (a, b), (b, a) }.Distinct())
                 {
                     if (one == 9) Add(new NumberFact(FactKind.Times, 10, other), $"10 × {other} = {10 * other}, and {10 * other} − {other} = {9 * other}.");
-                    if (one > 5 && one < 9) Add(new NumberFact(FactKind.Times, 5, other), $"5 × {other} = {5 * other}, {one - 5} × {other} = {(one - 5) * other}, and {5 * other} + {(one - 5) * other} = {one * other}.");
-                    if (one > 2 && one % 2 == 0) Add(new NumberFact(FactKind.Times, one / 2, other), $"{one / 2} × {other} = {one / 2 * other}, and twice that: {one / 2 * other} + {one / 2 * other} = {one * other}.");
-                    if (one > 1) Add(new NumberFact(FactKind.Times, one - 1, other), $"{one - 1} × {other} = {(one - 1) * other}, and {(one - 1) * other} + {other} = {one * other}.");
+                    if (one > 5 && one < 9)
+                        Add(
+                            new NumberFact(FactKind.Times, 5, other),
+                            $"5 × {other} = {5 * other}, {one - 5} × {other} = {(one - 5) * other}, and {5 * other} + {(one - 5) * other} = {one * other}.");
+                    if (one > 2 && one % 2 == 0)
+                        Add(
+                            new NumberFact(FactKind.Times, one / 2, other),
+                            $"{one / 2} × {other} = {one / 2 * other}, and twice that: {one / 2 * other} + {one / 2 * other} = {one * other}.");
+                    if (one > 1)
+                        Add(
+                            new NumberFact(FactKind.Times, one - 1, other),
+                            $"{one - 1} × {other} = {(one - 1) * other}, and {(one - 1) * other} + {other} = {one * other}.");
                 }
 
                 break;
@@ -79,7 +88,10 @@ public sealed class FactPlan
                     Add(null, $"{large} + {10 - large} = 10, {small} − {10 - large} = {small - (10 - large)}, and 10 + {small - (10 - large)} = {a + b}.");
                 }
 
-                if (a != b) Add(new NumberFact(FactKind.Plus, Math.Min(a, b), Math.Min(a, b)), $"{Math.Min(a, b)} + {Math.Min(a, b)} = {2 * Math.Min(a, b)}, and {2 * Math.Min(a, b)} + {Math.Abs(a - b)} = {a + b}.");
+                if (a != b)
+                    Add(
+                        new NumberFact(FactKind.Plus, Math.Min(a, b), Math.Min(a, b)),
+                        $"{Math.Min(a, b)} + {Math.Min(a, b)} = {2 * Math.Min(a, b)}, and {2 * Math.Min(a, b)} + {Math.Abs(a - b)} = {a + b}.");
                 if (b > 0) Add(new NumberFact(FactKind.Plus, a, b - 1), $"{a} + {b - 1} = {a + b - 1}, and {a + b - 1} + 1 = {a + b}.");
                 break;
             case FactKind.Minus:
@@ -105,8 +117,10 @@ public sealed class FactPlan
         var text = fact.Kind switch
         {
             FactKind.Times when a is > 0 and <= MostCounted && b > 0 => $"Count in steps of {b}: {string.Join(", ", Steps(0, b, a))}. That is {Counts(a)}.",
-            FactKind.DividedBy when fact.Value is > 0 and <= MostCounted => $"Count in steps of {b}: {string.Join(", ", Steps(0, b, fact.Value))}. That is {Counts(fact.Value)}, and {(a == b * fact.Value ? "it is reached" : $"one more is above {a}")}.",
-            FactKind.Plus when Math.Min(a, b) is > 0 and <= MostCounted => $"Start at {Math.Max(a, b)} and count {Math.Min(a, b)} on: {string.Join(", ", Steps(Math.Max(a, b), 1, Math.Min(a, b)))}.",
+            FactKind.DividedBy when fact.Value is > 0 and <= MostCounted =>
+                $"Count in steps of {b}: {string.Join(", ", Steps(0, b, fact.Value))}. That is {Counts(fact.Value)}, and {(a == b * fact.Value ? "it is reached" : $"one more is above {a}")}.",
+            FactKind.Plus when Math.Min(a, b) is > 0 and <= MostCounted =>
+                $"Start at {Math.Max(a, b)} and count {Math.Min(a, b)} on: {string.Join(", ", Steps(Math.Max(a, b), 1, Math.Min(a, b)))}.",
             FactKind.Minus when b is > 0 and <= MostCounted => $"Start at {a} and count {b} back: {string.Join(", ", Steps(a, -1, b))}.",
             _ => null,
         };

@@ -3,7 +3,10 @@ using YellowPencil.Core.Knowledge;
 
 namespace YellowPencil.Core.Teaching;
 
-/// <summary>The ideas that the items of a family need: an item needs an idea when a rule behind which it is missing makes it come out wrong. Not to be shared between threads.</summary>
+/// <summary>
+/// The ideas that the items of a family need: an item needs an idea when a rule behind which it is missing makes it come out wrong. Not to be shared between
+/// threads.
+/// </summary>
 /// <param name="family">The family.</param>
 public sealed class IdeaNeeds(Family family)
 {

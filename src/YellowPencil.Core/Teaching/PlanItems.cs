@@ -95,7 +95,10 @@ internal sealed class PlanItems
         return [.. taken.Select(w => w.Item)];
     }
 
-    /// <summary>An item on which the old rule happens to work, as the question has the other answer there, and that looks most like another one; null where there is none.</summary>
+    /// <summary>
+    /// An item on which the old rule happens to work, as the question has the other answer there, and that looks most like another one; null where there is
+    /// none.
+    /// </summary>
     public PlanItem? TakeLike(PlanItem other)
     {
         var from = guards.Count > 0 ? guards : others;
@@ -112,11 +115,14 @@ internal sealed class PlanItems
     {
         var steps = showing.Concat(guards).Concat(others).FirstOrDefault(w => w.Item.Task.Text == old.Task.Text)?.Pooled.Steps ?? 0;
         var from = old.Shows ? showing : guards.Exists(w => w.Item.Task.Text == old.Task.Text) || others.Count == 0 ? guards : others;
-        return from.Where(w => !used.Contains(w.Item.Written)).OrderBy(w => Math.Abs(w.Pooled.Steps - steps)).ThenBy(w => Math.Abs(w.Item.Task.Text.Length - old.Task.Text.Length)).Take(Choice)
+        return from.Where(w => !used.Contains(w.Item.Written))
+            .OrderBy(w => Math.Abs(w.Pooled.Steps - steps)).ThenBy(w => Math.Abs(w.Item.Task.Text.Length - old.Task.Text.Length)).Take(Choice)
             .OrderBy(_ => random.Next()).Select(w => w.Item).FirstOrDefault();
     }
 
-    private static int Alike(string one, string other) => (one.Length == other.Length ? 20 : 0) + one.Zip(other).Count(p => p.First == p.Second) + one.Zip(other).Count(p => char.IsAsciiDigit(p.First) == char.IsAsciiDigit(p.Second));
+    private static int Alike(string one, string other) =>
+        (one.Length == other.Length ? 20 : 0) + one.Zip(other)
+            .Count(p => p.First == p.Second) + one.Zip(other).Count(p => char.IsAsciiDigit(p.First) == char.IsAsciiDigit(p.Second));
 
     /// <summary>Leaves out items that need a later idea, the latest ideas first, so long as enough items are left on which the rule shows.</summary>
     private static List<Weighed> WithoutLaterIdeas(List<Weighed> items, MissingIdea idea)

@@ -30,7 +30,8 @@ public static class PlanJson
 
     /// <summary>The plan of a JSON text that was kept.</summary>
     /// <exception cref="JsonException">The text is none.</exception>
-    public static RemediationPlan Read(string json) => JsonSerializer.Deserialize<RemediationPlan>(json, Options) ?? throw new JsonException("there is no plan in it");
+    public static RemediationPlan Read(string json) =>
+        JsonSerializer.Deserialize<RemediationPlan>(json, Options) ?? throw new JsonException("there is no plan in it");
 
     /// <summary>The plan of a file that <c>plan --json</c> wrote.</summary>
     /// <exception cref="JsonException">There is no plan in it; the message says why and where.</exception>
@@ -44,11 +45,19 @@ public static class PlanJson
     /// <exception cref="JsonException">There is no plan in it; the message says why and where.</exception>
     public static RemediationPlan ReadFile(JsonElement root)
     {
-        if (root.ValueKind != JsonValueKind.Object || !root.TryGetProperty("format", out var format) || format.ValueKind != JsonValueKind.String || format.GetString() != Format)
+        if (
+            root.ValueKind != JsonValueKind.Object
+                || !root.TryGetProperty("format", out var format) || format.ValueKind != JsonValueKind.String || format.GetString() != Format)
             throw new JsonException($"format: must be \"{Format}\"");
-        if (!root.TryGetProperty("version", out var version) || version.ValueKind != JsonValueKind.Number || !version.TryGetInt32(out var number) || number != 1) throw new JsonException("version: must be 1");
+        if (
+            !root.TryGetProperty("version", out var version)
+                || version.ValueKind != JsonValueKind.Number || !version.TryGetInt32(out var number) || number != 1)
+            throw new JsonException("version: must be 1");
         if (!root.TryGetProperty("plan", out var plan) || plan.ValueKind != JsonValueKind.Object)
-            throw new JsonException(root.TryGetProperty("why", out var why) && why.ValueKind == JsonValueKind.String ? $"plan: there is none: {why.GetString()}" : "plan: is missing");
+            throw new JsonException(
+                root.TryGetProperty("why", out var why) && why.ValueKind == JsonValueKind.String
+                    ? $"plan: there is none: {why.GetString()}"
+                    : "plan: is missing");
         try
         {
             var read = plan.Deserialize<RemediationPlan>(Options)!;
@@ -64,11 +73,18 @@ public static class PlanJson
     private static IEnumerable<string> Faults(RemediationPlan plan)
     {
         if (plan.ExampleSteps.Count == 0) yield return "plan.exampleSteps: the example has no steps";
-        foreach (var (name, count, items) in new[] { ("together", 2, plan.Together), ("alone", 3, plan.Alone), ("practiceFirst", 6, plan.PracticeFirst), ("practiceMixed", 6, plan.PracticeMixed) })
+        foreach (
+            var (name, count, items) in new[]
+                {
+                    ("together", 2, plan.Together), ("alone", 3, plan.Alone), (
+                        "practiceFirst", 6, plan.PracticeFirst), ("practiceMixed", 6, plan.PracticeMixed),
+                })
             if (items.Count != count) yield return $"plan.{name}: has {items.Count} items and must have {count}";
         if (!plan.Fails.Shows) yield return "plan.fails: the old rule gives the right answer there, so it shows nothing";
-        foreach (var item in plan.Changeable().Append(plan.Example).Append(plan.Fails).Where(i => i.Task.Family != plan.Family)) yield return $"plan: {item.Written} is no item of {plan.Family.Name}";
-        foreach (var sentence in PlanSentences.Of(plan).Where(s => s.Text.Length > PlanSentences.MostCharacters)) yield return $"plan: {sentence.Name} has more than {PlanSentences.MostCharacters} characters";
+        foreach (var item in plan.Changeable().Append(plan.Example).Append(plan.Fails).Where(i => i.Task.Family != plan.Family))
+            yield return $"plan: {item.Written} is no item of {plan.Family.Name}";
+        foreach (var sentence in PlanSentences.Of(plan).Where(s => s.Text.Length > PlanSentences.MostCharacters))
+            yield return $"plan: {sentence.Name} has more than {PlanSentences.MostCharacters} characters";
     }
 
     private sealed class PlanItemConverter : JsonConverter<PlanItem>

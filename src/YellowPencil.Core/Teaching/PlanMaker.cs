@@ -19,7 +19,11 @@ public static class PlanMaker
     ];
 
     /// <summary>Whether the explanation can be planned for: whether it has rules, and each of them points to an idea.</summary>
-    public static bool CanPlan(Hypothesis hypothesis) => hypothesis.RuleCount > 0 && hypothesis.Bugs.All(b => TeachingScripts.Families.Contains(b.Family)) && hypothesis.Unlisted.All(u => u.Deviation.Decision is { Idea: not null } decision && FamilyOf(decision) is { } family && TeachingScripts.Families.Contains(family));
+    public static bool CanPlan(Hypothesis hypothesis) =>
+        hypothesis.RuleCount > 0
+            && hypothesis.Bugs.All(b => TeachingScripts.Families.Contains(b.Family))
+            && hypothesis.Unlisted.All(
+                u => u.Deviation.Decision is { Idea: not null } decision && FamilyOf(decision) is { } family && TeachingScripts.Families.Contains(family));
 
     /// <summary>Makes a plan.</summary>
     /// <param name="student">The student's code.</param>
@@ -57,7 +61,9 @@ public static class PlanMaker
             WhyFirst = WhyFirst(rules, rivals ?? []).In(classroom),
             Rivals = [.. (rivals ?? []).Select(r => r.In(classroom))],
             Waiting = [.. rules.Skip(1).Select(r => new WaitingRule(r.Name.In(classroom), r.Idea.Name.In(classroom)))],
-            Script = new Lesson(script.Aim.In(classroom), script.First.In(classroom), script.Why.In(classroom), script.Material.In(classroom), script.Say.In(classroom), script.StopAt.In(classroom)),
+            Script = new Lesson(
+                script.Aim.In(classroom), script.First.In(classroom), script.Why.In(classroom), script.Material.In(classroom), script.Say.In(classroom),
+                script.StopAt.In(classroom)),
             First = [.. script.FirstQuestions(new Random(seed))],
             Works = items.TakeLike(fails),
             Fails = fails,
@@ -84,7 +90,8 @@ public static class PlanMaker
     /// <param name="seed">The seed of the items.</param>
     /// <param name="ownName">The specialist's own name for a rule, by its id.</param>
     public static RemediationPlan Rewrite(
-        RemediationPlan plan, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, Classroom classroom, int mostDigits, int seed, Func<string, string?>? ownName = null)
+        RemediationPlan plan, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, Classroom classroom, int mostDigits, int seed, Func<string, string?>? ownName =
+            null)
     {
         var made = Make(plan.Student, hypothesis, wrongFacts, classroom, mostDigits, seed, ownName, plan.Rivals);
         var rewritten = plan with
@@ -112,11 +119,13 @@ public static class PlanMaker
     /// <param name="wrongFacts">Number facts that the student does not have.</param>
     /// <param name="mostDigits">The digits of the longest number that the items may have.</param>
     /// <param name="seed">The seed by which items of like kind are chosen.</param>
-    public static RemediationPlan? Swap(RemediationPlan plan, string written, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, int mostDigits, int seed)
+    public static RemediationPlan? Swap(
+        RemediationPlan plan, string written, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, int mostDigits, int seed)
     {
         if (!CanPlan(hypothesis) || plan.Changeable().FirstOrDefault(i => i.Written == written) is not { } old) return null;
         if (Rules(hypothesis, null).FirstOrDefault(r => r.Idea.Id == plan.Idea.Id) is not { } rule) return null;
-        var used = plan.Changeable().Concat(new[] { plan.Works, plan.Fails, plan.Example }.OfType<PlanItem>()).Select(i => i.Written).Append(written).ToHashSet();
+        var used = plan.Changeable()
+            .Concat(new[] { plan.Works, plan.Fails, plan.Example }.OfType<PlanItem>()).Select(i => i.Written).Append(written).ToHashSet();
         var other = PlanItems.For(rule.Family, rule.Deviations, rule.Idea, wrongFacts, mostDigits, seed).Instead(old, used);
         return other is null ? null : plan.With(old, other);
     }
@@ -135,7 +144,8 @@ public static class PlanMaker
         var ordered = new List<Rule>();
         while (rules.Count > 0)
         {
-            var first = rules.Where(r => !rules.Exists(o => IdeaMap.ComesBefore(o.Idea, r.Idea))).OrderByDescending(r => WrongIn(r)).ThenBy(r => IdeaMap.OrderOf(r.Idea)).ThenBy(r => r.Name, StringComparer.Ordinal).First();
+            var first = rules.Where(r => !rules.Exists(o => IdeaMap.ComesBefore(o.Idea, r.Idea)))
+                .OrderByDescending(r => WrongIn(r)).ThenBy(r => IdeaMap.OrderOf(r.Idea)).ThenBy(r => r.Name, StringComparer.Ordinal).First();
             rules.Remove(first);
             ordered.Add(first);
         }
@@ -145,25 +155,31 @@ public static class PlanMaker
 
     private static IEnumerable<Rule> Rules(Hypothesis hypothesis, Func<string, string?>? ownName)
     {
-        foreach (var bug in hypothesis.Bugs) yield return new Rule(bug.Family, bug.Name, ownName?.Invoke(bug.Id), bug.Text, bug.Reason, bug.Idea, bug.Deviations);
+        foreach (var bug in hypothesis.Bugs)
+            yield return new Rule(bug.Family, bug.Name, ownName?.Invoke(bug.Id), bug.Text, bug.Reason, bug.Idea, bug.Deviations);
         foreach (var unlisted in hypothesis.Unlisted)
         {
             var family = FamilyOf(unlisted.Deviation.Decision!)!;
             yield return new Rule(
-                family, "A rule that is not in the catalogue", ownName?.Invoke($"unlisted:{unlisted.Id}"), unlisted.Text + ".", "The rule was found by search, so the reason is best asked: “Tell me how you did this one.”",
+                family, "A rule that is not in the catalogue", ownName?.Invoke($"unlisted:{unlisted.Id}"), unlisted.Text
+                    + ".", "The rule was found by search, so the reason is best asked: “Tell me how you did this one.”",
                 unlisted.Deviation.Decision!.Idea!, [unlisted.Deviation]);
         }
     }
 
     /// <summary>The family whose method a decision point belongs to; of points that several have, the first.</summary>
-    private static TaughtFamily? FamilyOf(Decision point) => FamilyList.All.FirstOrDefault(f => point.Id.StartsWith(f.Name + ".", StringComparison.Ordinal)) ?? FamilyList.All.FirstOrDefault(f => f.Decisions.Contains(point));
+    private static TaughtFamily? FamilyOf(Decision point) =>
+        FamilyList.All.FirstOrDefault(f => point.Id.StartsWith(f.Name + ".", StringComparison.Ordinal))
+            ?? FamilyList.All.FirstOrDefault(f => f.Decisions.Contains(point));
 
     /// <summary>The question at which the old rule goes another way, with the taught answer.</summary>
     private static string Differs(Rule rule, PlanItem fails)
     {
         var run = new MethodRun { Recording = true };
         Method.Run(fails.Task, run, new DeviationSet([rule.Deviations]));
-        return run.Steps.FirstOrDefault(s => s.Cause == StepCause.Bug) is { } step ? $"It is decided by one question: {step.Decision!.Question} Here: {step.TaughtText}" : "";
+        return run.Steps.FirstOrDefault(s => s.Cause == StepCause.Bug) is { } step
+            ? $"It is decided by one question: {step.Decision!.Question} Here: {step.TaughtText}"
+            : "";
     }
 
     private static string WhyFirst(List<Rule> rules, IReadOnlyList<string> rivals)
@@ -177,7 +193,9 @@ public static class PlanMaker
                 : $"Neither idea is needed for the other, and this rule does more damage: {wrong}, {others}.";
         }
 
-        return rivals.Count == 0 ? $"It is the only rule found; {wrong}." : $"It is the likeliest rule; the page does not tell it apart from {string.Join(" or ", rivals.Select(r => $"“{r}”"))}. Ask the items that do before teaching. {char.ToUpperInvariant(wrong[0])}{wrong[1..]}.";
+        return rivals.Count == 0
+            ? $"It is the only rule found; {wrong}."
+            : $"It is the likeliest rule; the page does not tell it apart from {string.Join(" or ", rivals.Select(r => $"“{r}”"))}. Ask the items that do before teaching. {char.ToUpperInvariant(wrong[0])}{wrong[1..]}.";
     }
 
     private static int WrongIn(Rule rule)
@@ -191,7 +209,8 @@ public static class PlanMaker
         });
     }
 
-    private sealed record Rule(Family Family, string CatalogueName, string? OwnName, string Text, string Reason, MissingIdea Idea, IReadOnlyList<Deviation> Deviations)
+    private sealed record Rule(
+        Family Family, string CatalogueName, string? OwnName, string Text, string Reason, MissingIdea Idea, IReadOnlyList<Deviation> Deviations)
     {
         public string Name => OwnName ?? CatalogueName;
     }

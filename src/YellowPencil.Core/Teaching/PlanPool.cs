@@ -24,8 +24,8 @@ internal static class PlanPool
 
     private static readonly ConcurrentDictionary<Family, Lazy<IReadOnlyList<PooledItem>>> Pools = new();
 
-    /// <summary>The items of a family.</summary>
-    public static IReadOnlyList<PooledItem> Of(Family family) => Pools.GetOrAdd(family, f => new Lazy<IReadOnlyList<PooledItem>>(() => LookThrough(f, ItemPool.Of(f, Size, Seed)))).Value;
+    public static IReadOnlyList<PooledItem> Of(Family family) =>
+        Pools.GetOrAdd(family, f => new Lazy<IReadOnlyList<PooledItem>>(() => LookThrough(f, ItemPool.Of(f, Size, Seed)))).Value;
 
     /// <summary>The digits of the longest number of a task.</summary>
     public static int LevelOf(ItemTask task) => task.Numbers.Max(n => n.Text.Count(char.IsAsciiDigit));
@@ -54,7 +54,8 @@ internal static class PlanPool
         {
             Method.Run(task, taught, DeviationSet.Taught);
             items.Add(new PooledItem(
-                task, taught.StepCount, LevelOf(task), taught.Steps.Select(s => s.Fact?.Ordered).OfType<NumberFact>().ToHashSet(), taught.Steps.Select(s => s.Decision).OfType<Decision>().ToHashSet(), needs.Of(task),
+                task, taught.StepCount, LevelOf(task), taught.Steps.Select(s => s.Fact?.Ordered)
+                    .OfType<NumberFact>().ToHashSet(), taught.Steps.Select(s => s.Decision).OfType<Decision>().ToHashSet(), needs.Of(task),
                 taught.Page.Marks.Where(m => m.Field == WorkFields.Cells).OrderByDescending(m => m.At.Place).Select(m => m.Text).FirstOrDefault() == "0"));
         }
 

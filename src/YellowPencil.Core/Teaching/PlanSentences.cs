@@ -33,7 +33,8 @@ public static class PlanSentences
     public static IReadOnlyList<PlanSentence> Of(RemediationPlan plan)
     {
         var parts = Parts.Select(p => new PlanSentence(p.Key, p.Name, p.Of(plan), plan.Reworded.GetValueOrDefault(p.Key))).ToList();
-        var steps = plan.ExampleSteps.Select((text, i) => new PlanSentence($"step-{i + 1}", $"Step {i + 1} of the example", text, plan.Reworded.GetValueOrDefault($"step-{i + 1}")));
+        var steps = plan.ExampleSteps.Select(
+            (text, i) => new PlanSentence($"step-{i + 1}", $"Step {i + 1} of the example", text, plan.Reworded.GetValueOrDefault($"step-{i + 1}")));
         parts.InsertRange(parts.FindIndex(p => p.Key == "why"), steps);
         return parts;
     }
@@ -45,8 +46,10 @@ public static class PlanSentences
         text = string.Join(' ', text.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries));
         var sentence = Of(plan).FirstOrDefault(s => s.Key == key) ?? throw new ArgumentException($"The plan has no sentence “{key}”.");
         if (text == sentence.Text) return plan;
-        if (text.Length > MostCharacters) throw new ArgumentException($"{sentence.Name}: {text.Length} characters; a sentence that is said aloud has at most {MostCharacters}.");
-        if (text.Length == 0 && !sentence.IsStep) throw new ArgumentException($"{sentence.Name}: nothing is left of it. Only steps of the example can be left out.");
+        if (text.Length > MostCharacters)
+            throw new ArgumentException($"{sentence.Name}: {text.Length} characters; a sentence that is said aloud has at most {MostCharacters}.");
+        if (text.Length == 0 && !sentence.IsStep)
+            throw new ArgumentException($"{sentence.Name}: nothing is left of it. Only steps of the example can be left out.");
         var changed = sentence.IsStep
             ? plan with { ExampleSteps = [.. plan.ExampleSteps.Select((step, i) => key == $"step-{i + 1}" ? text : step)] }
             : Parts.First(p => p.Key == key).With(plan, text);

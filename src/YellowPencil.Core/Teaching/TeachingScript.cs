@@ -40,22 +40,25 @@ public sealed record TeachingScript
     {
         while (true)
         {
-            var asked = Enumerable.Range(0, 3).Select(i => Questions[i % Questions.Count](10 * random.Next(2, 10) + random.Next(1, 10))).Select(q => new CheckQuestion(q.Question, q.Answer)).ToList();
+            var asked = Enumerable.Range(0, 3)
+                .Select(i => Questions[i % Questions.Count](10 * random.Next(2, 10) + random.Next(1, 10))).Select(q => new CheckQuestion(q.Question, q.Answer))
+                .ToList();
             if (asked.Select(q => q.Question).Distinct().Count() == 3 && asked.Select(q => q.Answer).Distinct().Count() > 1) return asked;
         }
     }
 
     /// <summary>Puts a script together.</summary>
     internal static TeachingScript Of(
-        MissingIdea idea, string aim, string why, string material, string say, string stopAt, string first, params Func<int, (string Question, string Answer)>[] questions) => new()
-        {
-            Idea = idea,
-            Aim = aim,
-            Why = why,
-            Material = material,
-            Say = say,
-            StopAt = stopAt,
-            First = first,
-            Questions = questions,
-        };
+        MissingIdea idea, string aim, string why, string material, string say, string stopAt, string first, params Func<int, (
+            string Question, string Answer)>[] questions) => new()
+            {
+                Idea = idea,
+                Aim = aim,
+                Why = why,
+                Material = material,
+                Say = say,
+                StopAt = stopAt,
+                First = first,
+                Questions = questions,
+            };
 }

@@ -9,7 +9,8 @@ public static class TeachingScripts
     /// <summary>All scripts, in the order of learning.</summary>
     public static IReadOnlyList<TeachingScript> All { get; } =
     [
-        .. SumScripts.All.Concat(DifferenceScripts.All).Concat(ProductScripts.All).Concat(QuotientScripts.All).Concat(DecimalScripts.All).Concat(IntegerScripts.All)
+        .. SumScripts.All.Concat(DifferenceScripts.All)
+            .Concat(ProductScripts.All).Concat(QuotientScripts.All).Concat(DecimalScripts.All).Concat(IntegerScripts.All)
             .OrderBy(s => IdeaMap.OrderOf(s.Idea)).ThenBy(s => s.OnlyIn),
     ];
 

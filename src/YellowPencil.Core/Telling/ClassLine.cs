@@ -8,14 +8,17 @@ namespace YellowPencil.Core.Telling;
 /// <param name="Student">The student's code.</param>
 /// <param name="Outcome">What the reading comes to.</param>
 /// <param name="Rules">The rules that are the student's.</param>
-/// <param name="Rivals">Where a rule is followed and the sheet does not tell which: the rules of each explanation that is open, the likeliest first; else empty.</param>
+/// <param name="Rivals">Where a rule is followed and the sheet does not tell which: the rules of each explanation that is open, the likeliest first; else
+/// empty.</param>
 /// <param name="Cells">The items in the order of the sheet.</param>
-public sealed record ClassLine(string Student, Outcome Outcome, IReadOnlyList<HeldRule> Rules, IReadOnlyList<IReadOnlyList<string>> Rivals, IReadOnlyList<ClassCell> Cells)
+public sealed record ClassLine(
+    string Student, Outcome Outcome, IReadOnlyList<HeldRule> Rules, IReadOnlyList<IReadOnlyList<string>> Rivals, IReadOnlyList<ClassCell> Cells)
 {
     /// <summary>A rule is a student's from this probability on, and an explanation that is held so says what a wrong answer is due to.</summary>
     private const double LeastProbable = 0.5;
 
-    private static readonly JsonSerializerOptions Options = new() { Converters = { new JsonStringEnumConverter() }, DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull };
+    private static readonly JsonSerializerOptions Options = new()
+    { Converters = { new JsonStringEnumConverter() }, DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull };
 
     /// <summary>The line of a reading.</summary>
     public static ClassLine Of(Reading reading)
@@ -23,7 +26,8 @@ public sealed record ClassLine(string Student, Outcome Outcome, IReadOnlyList<He
         List<Explanation> rivals = reading.Outcome == Outcome.NotToldApart ? [.. ReadingText.Rivals(reading)] : [];
         var telling = reading.Explanations.Where(e => !e.IsSound && e.Probability >= LeastProbable).Union(rivals).ToList();
         return new ClassLine(
-            reading.Sheet.Student, reading.Outcome, [.. RulesOf(reading)], [.. rivals.Select(e => e.Hypothesis.RuleIds)], [.. reading.Items.Select(item => Cell(item, telling))]);
+            reading.Sheet.Student, reading.Outcome, [.. RulesOf(reading)], [.. rivals.Select(e => e.Hypothesis.RuleIds)], [
+                .. reading.Items.Select(item => Cell(item, telling))]);
     }
 
     /// <summary>Reads what <see cref="Write"/> wrote.</summary>
@@ -50,7 +54,8 @@ public sealed record ClassLine(string Student, Outcome Outcome, IReadOnlyList<He
         var task = item.Item.Task;
         var answer = item.Verdict is Verdict.Wrong or Verdict.Unfinished ? task.Canonical(item.Item.Answer!) : null;
         var foretelling = answer is null ? [] : telling.Where(e => e.Predictions.GetValueOrDefault(item.Item.Id) == answer).Select(e => e.Hypothesis.RuleIds);
-        return new ClassCell(item.Item.Id, task.Text, task.Asked.Form, item.Verdict, item.Cause, answer, [.. foretelling]) { Over = task.Asked.Over, To = task.Asked.To };
+        return new ClassCell(item.Item.Id, task.Text, task.Asked.Form, item.Verdict, item.Cause, answer, [.. foretelling])
+        { Over = task.Asked.Over, To = task.Asked.To };
     }
 }
 

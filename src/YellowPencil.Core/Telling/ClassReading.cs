@@ -49,9 +49,12 @@ public sealed class ClassReading
     public ClassReading(IReadOnlyList<ClassLine> lines)
     {
         Students = lines.Select(l => l.Student).Distinct().Count();
-        Rules = [.. lines.SelectMany(line => line.Rules.Select(rule => new RuleFollower(line.Student, rule))).GroupBy(f => f.Held.Rule, StringComparer.Ordinal).Select(f => Shared(f, lines))
+        Rules =
+            [.. lines.SelectMany(line => line.Rules.Select(rule => new RuleFollower(line.Student, rule))).GroupBy(f => f.Held.Rule, StringComparer.Ordinal).Select(f => Shared(f, lines))
             .OrderByDescending(r => r.Students.Count).ThenBy(r => r.Rule, StringComparer.Ordinal)];
-        Items = [.. lines.SelectMany(line => line.Cells.Select(cell => (line.Student, Cell: cell))).GroupBy(i => (i.Cell.Task, i.Cell.Asked)).Select(g => Answered([.. g]))];
+        Items = [
+            .. lines.SelectMany(line => line.Cells.Select(cell => (line.Student, Cell: cell)))
+                .GroupBy(i => (i.Cell.Task, i.Cell.Asked)).Select(g => Answered([.. g]))];
         LookAgain = [.. lines.Where(l => l.Outcome is not (Outcome.Bug or Outcome.Sound)).Select(l => (l.Student, l.Outcome))];
     }
 
@@ -82,7 +85,8 @@ public sealed class ClassReading
         var (task, asked) = (given[0].Cell.Task, given[0].Cell.Asked);
         return new ClassItem(
             given[0].Cell.Id, TaskText.TryParse(task, asked).Value ?? throw new ArgumentException($"{task} is not a task"),
-            given.Count(g => g.Cell.Verdict == Verdict.Right), given.Count(g => g.Cell.Wrong is not null), given.Count(g => g.Cell.Verdict is Verdict.Blank or Verdict.Unreadable),
+            given.Count(g => g.Cell.Verdict == Verdict.Right), given.Count(g => g.Cell.Wrong is not null), given.Count(
+                g => g.Cell.Verdict is Verdict.Blank or Verdict.Unreadable),
             [.. answers.OrderByDescending(a => a.Students.Count).ThenBy(a => a.Answer, StringComparer.Ordinal)]);
     }
 }

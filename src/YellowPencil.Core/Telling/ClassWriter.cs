@@ -77,7 +77,8 @@ public static class ClassWriter
         foreach (var rule in reading.Rules)
         {
             text.Append($"  {rule.Students.Count,3} × {rule.Text.In(word)}\n");
-            text.Append($"        {string.Join(", ", rule.Students.Select(s => $"{s.Student} ({s.Held.Shown} of {s.Held.Chances}, {Math.Min(99, 100 * s.Held.Probability):0} %)"))}\n");
+            text.Append(
+                $"        {string.Join(", ", rule.Students.Select(s => $"{s.Student} ({s.Held.Shown} of {s.Held.Chances}, {Math.Min(99, 100 * s.Held.Probability):0} %)"))}\n");
         }
 
         text.Append("\nItems\n");

@@ -46,8 +46,12 @@ public sealed record NextStep(NextStepKind Kind, string Why, IReadOnlyList<ItemT
             Outcome.Sound => new(NextStepKind.FileAsSound, "What could go wrong had its chances, and did not.", [], null),
             Outcome.NotToldApart when apart.Count > 0 => new(NextStepKind.Ask, "The explanations foretell different answers to these.", apart, null),
             Outcome.TooFewChances when reading.Items.All(i => i.Verdict is Verdict.Right or Verdict.Blank or Verdict.Unreadable) =>
-                new(NextStepKind.SetLonger, "Everything that can be read is right, but most rules had no chance to show here.", ShowingItems.For(reading), null),
-            Outcome.TooFewChances => new(NextStepKind.Ask, "What is wrong so far has too many possible causes: these show whether it happens again.", apart.Count > 0 ? apart : ShowingItems.For(reading), null),
+                new(
+                    NextStepKind.SetLonger, "Everything that can be read is right, but most rules had no chance to show here.", ShowingItems.For(reading), null),
+            Outcome.TooFewChances =>
+                new(
+                    NextStepKind.Ask, "What is wrong so far has too many possible causes: these show whether it happens again.",
+                    apart.Count > 0 ? apart : ShowingItems.For(reading), null),
             Outcome.NotToldApart => TalkThrough(reading, "No item that was looked through tells these apart; how it was done does."),
             _ => TalkThrough(reading, "No rule that was tried gives these answers; the student knows how they came about."),
         };
@@ -56,7 +60,8 @@ public sealed record NextStep(NextStepKind Kind, string Why, IReadOnlyList<ItemT
     /// <summary>To let the student talk a wrong item through.</summary>
     public static NextStep TalkThrough(Reading reading, string why)
     {
-        var item = reading.Items.FirstOrDefault(i => i.Cause == Cause.Unexplained) ?? reading.Items.FirstOrDefault(i => i.Verdict == Verdict.Wrong) ?? reading.Items.First(i => i.Item.IsAnswered);
+        var item = reading.Items.FirstOrDefault(i => i.Cause == Cause.Unexplained)
+            ?? reading.Items.FirstOrDefault(i => i.Verdict == Verdict.Wrong) ?? reading.Items.First(i => i.Item.IsAnswered);
         return new(NextStepKind.TalkThrough, why, ShowingItems.For(reading), item.Item.Id);
     }
 }

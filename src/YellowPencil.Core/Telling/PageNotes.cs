@@ -9,19 +9,26 @@ namespace YellowPencil.Core.Telling;
 /// <param name="Caution">What to rule out or to ask first; empty where nothing has to be.</param>
 public sealed record PageNote(string Text, string Caution);
 
-/// <summary>What a careful reader sees on a page beside its rules: answers that belong to other items, wrong copies, blanks that are no chance, digits the other way round.</summary>
+/// <summary>
+/// What a careful reader sees on a page beside its rules: answers that belong to other items, wrong copies, blanks that are no chance, digits the other way
+/// round.
+/// </summary>
 public static class PageNotes
 {
     /// <summary>From so many items on there is something to note.</summary>
     private const int LeastItems = 3;
 
     private const string AskFirst = "Ask how it came about before anything else is made of these answers.";
-    private const string SightFirst = "Digits the other way round or out of line can come from sight, motor control, the paper, or how numbers are said at home: rule these out first.";
+    private const string SightFirst =
+        "Digits the other way round or out of line can come from sight, motor control, the paper, or how numbers are said at home: rule these out first.";
 
     /// <summary>The notes on a page, in the order of their weight.</summary>
     public static IReadOnlyList<PageNote> For(Reading reading)
     {
-        IEnumerable<PageNote?> notes = [AnswersOfNeighbours(reading, 1), AnswersOfNeighbours(reading, -1), WrongCopies(reading), OneAnswer(reading), Blanks(reading), TurnedRound(reading), SlipsOfOneKind(reading), MissingBrackets(reading)];
+        IEnumerable<PageNote?> notes = [
+            AnswersOfNeighbours(reading, 1), AnswersOfNeighbours(reading, -1), WrongCopies(reading), OneAnswer(reading), Blanks(reading), TurnedRound(reading),
+            SlipsOfOneKind(reading), MissingBrackets(reading),
+        ];
         return [.. notes.OfType<PageNote>()];
     }
 
@@ -46,7 +53,8 @@ public static class PageNotes
 
     private static PageNote? OneAnswer(Reading reading)
     {
-        var same = reading.Items.Where(i => i.Verdict == Verdict.Wrong).GroupBy(i => i.Item.Answer!.Trim()).OrderByDescending(g => g.Count()).FirstOrDefault()?.ToList();
+        var same = reading.Items.Where(i => i.Verdict == Verdict.Wrong)
+            .GroupBy(i => i.Item.Answer!.Trim()).OrderByDescending(g => g.Count()).FirstOrDefault()?.ToList();
         return same is null || same.Count < LeastItems || same.Select(i => i.Item.Task.Text).Distinct().Count() < LeastItems
             ? null
             : new PageNote($"The same answer, {same[0].Item.Answer!.Trim()}, stands under {ItemsOf(same)}.", AskFirst);
@@ -60,8 +68,13 @@ public static class PageNotes
         if (blank.Count < LeastItems || written.Count < LeastItems) return null;
         if (reading.Items.Take(reading.Items.Count - blank.Count).All(i => i.Verdict != Verdict.Blank))
             return new PageNote($"The last {blank.Count} items are blank: time or will may have run out, and nothing is known of them.", "");
-        var kind = OuterDecisions.Reading.Kinds.FirstOrDefault(k => blank.TrueForAll(i => k.Holds(new TaskContext(i.Item.Task))) && written.TrueForAll(i => !k.Holds(new TaskContext(i.Item.Task))));
-        return kind is null ? null : new PageNote($"{Capital(ItemsOf(blank))} are blank: left out {kind.Text}, and only then.", "What is left out is part of the evidence: have one of these worked with you beside.");
+        var kind = OuterDecisions.Reading.Kinds.FirstOrDefault(
+            k => blank.TrueForAll(i => k.Holds(new TaskContext(i.Item.Task))) && written.TrueForAll(i => !k.Holds(new TaskContext(i.Item.Task))));
+        return kind is null
+            ? null
+            : new PageNote(
+                $"{Capital(ItemsOf(blank))} are blank: left out {kind.Text}, and only then.",
+                "What is left out is part of the evidence: have one of these worked with you beside.");
     }
 
     private static PageNote? TurnedRound(Reading reading)
@@ -79,17 +92,21 @@ public static class PageNotes
             .OrderByDescending(g => g.Count()).FirstOrDefault()?.ToList();
         return slips is null || slips.Count < 2
             ? null
-            : new PageNote($"The slips in {ItemsOf(slips)} are of one kind ({slips[0].FirstWrongStep!.Text.Replace("This once: ", "", StringComparison.Ordinal).TrimEnd('.')}): a rule may be coming on, or going.", "");
+            : new PageNote(
+                $"The slips in {ItemsOf(slips)} are of one kind ({slips[0].FirstWrongStep!.Text.Replace("This once: ", "", StringComparison.Ordinal).TrimEnd('.')}): a rule may be coming on, or going.",
+                "");
     }
 
     /// <summary>Brackets that were put back so that a line or an answer could be read.</summary>
     private static PageNote? MissingBrackets(Reading reading)
     {
-        var guessed = reading.Items.Where(i => i.Item.IsAnswered).SelectMany(i => (i.Item.Work.Get(WorkFields.Lines) ?? []).Append(i.Item.Answer!).Select(MissingBracket.PutBack).OfType<string>().Take(1)
+        var guessed = reading.Items.Where(i => i.Item.IsAnswered)
+            .SelectMany(i => (i.Item.Work.Get(WorkFields.Lines) ?? []).Append(i.Item.Answer!).Select(MissingBracket.PutBack).OfType<string>().Take(1)
             .Select(whole => (Item: i, Whole: Signs.Printed(whole)))).ToList();
         return guessed.Count == 0
             ? null
-            : new PageNote($"In {ItemsOf([.. guessed.Select(g => g.Item)])} a bracket is missing; read as {string.Join(", ", guessed.Select(g => g.Whole))}.", "");
+            : new PageNote(
+                $"In {ItemsOf([.. guessed.Select(g => g.Item)])} a bracket is missing; read as {string.Join(", ", guessed.Select(g => g.Whole))}.", "");
     }
 
     private static string ItemsOf(List<ItemReading> items) => items.Count == 1

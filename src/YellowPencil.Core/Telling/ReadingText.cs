@@ -33,9 +33,12 @@ public static class ReadingText
         return reading.Outcome switch
         {
             Outcome.Bug => About(reading.Best, who).In(word),
-            Outcome.NotToldApart => $"{who} follows a rule, and this page cannot tell which: {string.Join(", or ", Rivals(reading).Select(e => $"“{nameOf(e)}”"))}.",
-            Outcome.Sound when reading.Facts.Count > 0 => $"{who} works as taught, but takes {string.Join(" and ", reading.Facts.Select(f => $"{Signs.Printed(f.Fact.ToString())} to be {f.Written}"))}.",
-            Outcome.Sound => wrong.Count == 0 ? $"{who} works as taught." : $"{who} works as taught; {ItemsOf(wrong)} {(wrong.Count == 1 ? "is a slip" : "are slips")}.",
+            Outcome.NotToldApart =>
+                $"{who} follows a rule, and this page cannot tell which: {string.Join(", or ", Rivals(reading).Select(e => $"“{nameOf(e)}”"))}.",
+            Outcome.Sound when reading.Facts.Count > 0 =>
+                $"{who} works as taught, but takes {string.Join(" and ", reading.Facts.Select(f => $"{Signs.Printed(f.Fact.ToString())} to be {f.Written}"))}.",
+            Outcome.Sound =>
+                wrong.Count == 0 ? $"{who} works as taught." : $"{who} works as taught; {ItemsOf(wrong)} {(wrong.Count == 1 ? "is a slip" : "are slips")}.",
             Outcome.Unexplained => $"{who} does something that no rule found fits: {ItemsOf([.. wrong.Where(i => i.Cause == Cause.Unexplained)])}.",
             _ => TooFew(reading, wrong, who),
         };
@@ -56,7 +59,12 @@ public static class ReadingText
     /// <summary>The names of the explanations that a page does not tell apart from the likeliest one with a rule; none where one is held.</summary>
     public static IReadOnlyList<string> RivalsOf(Reading reading, Func<Explanation, string>? nameOf = null) => reading.Outcome != Outcome.NotToldApart
         ? []
-        : [.. Rivals(reading).Where(e => e != reading.BestBug).Select(nameOf ?? (e => string.Join(" and ", e.Hypothesis.RuleIds.Select(id => Catalogue.Find(id)?.Name ?? "a rule that is not in the catalogue"))))];
+        : [
+            .. Rivals(reading)
+                .Where(e => e != reading.BestBug)
+                .Select(
+                    nameOf
+                        ?? (e => string.Join(" and ", e.Hypothesis.RuleIds.Select(id => Catalogue.Find(id)?.Name ?? "a rule that is not in the catalogue"))))];
 
     private static string ItemsOf(List<ItemReading> items) => items.Count switch
     {
@@ -89,7 +97,8 @@ public static class ReadingText
         return explanations.Count > Most ? $"{names}; and {explanations.Count - Most} rarer ones" : names;
     }
 
-    private static string NameOf(string rule) => Catalogue.Find(rule)?.Name is { } name ? $"“{name}”" : Hypothesis.Parse(rule)?.Unlisted is [{ } unlisted] ? Lower(unlisted.Text) : rule;
+    private static string NameOf(string rule) =>
+        Catalogue.Find(rule)?.Name is { } name ? $"“{name}”" : Hypothesis.Parse(rule)?.Unlisted is [{ } unlisted] ? Lower(unlisted.Text) : rule;
 
     private static string Lower(string text)
     {
@@ -136,7 +145,8 @@ public static class ReadingText
             text.Append('\n');
         }
 
-        foreach (var prediction in reading.Predictions) text.Append($"  would answer {prediction.Task} with {prediction.Answer} ({Math.Min(99, 100 * prediction.Probability):0} %)\n");
+        foreach (var prediction in reading.Predictions)
+            text.Append($"  would answer {prediction.Task} with {prediction.Answer} ({Math.Min(99, 100 * prediction.Probability):0} %)\n");
         text.Append($"  {AskNext(next)}");
         return text.ToString().TrimEnd();
     }

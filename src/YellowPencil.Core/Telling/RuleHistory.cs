@@ -31,7 +31,8 @@ public enum RuleCourse
 
 /// <summary>How a rule stands on one page.</summary>
 /// <param name="Page">Which page, from 0 for the oldest.</param>
-/// <param name="Shows">On how many answered items the rule gives another answer than without it; where it is followed, beside the other rules of the page.</param>
+/// <param name="Shows">On how many answered items the rule gives another answer than without it; where it is followed, beside the other rules of the
+/// page.</param>
 /// <param name="Followed">On how many of these the answer is the rule's.</param>
 /// <param name="Right">On how many of these it is right.</param>
 public sealed record RuleOnPage(int Page, int Shows, int Followed, int Right);
@@ -61,13 +62,19 @@ public static class RuleHistory
     /// <param name="pages">What was read of each page, the oldest first.</param>
     public static IReadOnlyList<RuleLine> Of(IReadOnlyList<ClassLine> pages)
     {
-        var tasks = pages.Select(page => page.Cells.Where(c => c.Verdict is Verdict.Right or Verdict.Wrong or Verdict.Unfinished).Select(c => (Cell: c, Task: TaskText.TryParse(c.Task, c.Asked).Value)).ToList()).ToList();
+        var tasks = pages.Select(
+            page =>
+                page.Cells.Where(c => c.Verdict is Verdict.Right or Verdict.Wrong or Verdict.Unfinished)
+                    .Select(c => (Cell: c, Task: TaskText.TryParse(c.Task, c.Asked).Value)).ToList())
+            .ToList();
         var rules = pages.SelectMany(p => p.Rules).Select(r => r.Rule).Distinct().Where(rule => Hypothesis.Parse(rule) is not null).ToList();
         var run = new MethodRun();
-        var stands = rules.ToDictionary(rule => rule, rule => (IReadOnlyList<RuleOnPage>)[.. pages.Select((page, at) => OnPage(at, rule, page, tasks[at], run)).Where(p => p.Shows > 0)]);
+        var stands = rules.ToDictionary(
+            rule => rule, rule => (IReadOnlyList<RuleOnPage>)[.. pages.Select((page, at) => OnPage(at, rule, page, tasks[at], run)).Where(p => p.Shows > 0)]);
         return
         [
-            .. rules.Select(rule => LineOf(rule, stands, pages.Count)).OrderBy(l => l.Course is RuleCourse.Gone or RuleCourse.Replaced).ThenByDescending(l => l.Share).ThenBy(l => l.Rule, StringComparer.Ordinal),
+            .. rules.Select(rule => LineOf(rule, stands, pages.Count))
+                .OrderBy(l => l.Course is RuleCourse.Gone or RuleCourse.Replaced).ThenByDescending(l => l.Share).ThenBy(l => l.Rule, StringComparer.Ordinal),
         ];
     }
 
@@ -75,8 +82,10 @@ public static class RuleHistory
     {
         // On a page on which it is followed, beside the others there: where two are at work on an item, neither alone gives its answer.
         var isFollowed = page.Rules.Any(r => r.Rule == rule);
-        var others = page.Rules.Select(r => r.Rule).Where(r => isFollowed && r != rule && Hypothesis.Parse(r) is not null).Take(Hypothesis.MostRules - 1).ToList();
-        if (Hypothesis.Parse(string.Join('+', others.Append(rule))) is not { } with || Hypothesis.Parse(string.Join('+', others)) is not { } without) return new RuleOnPage(at, 0, 0, 0);
+        var others = page.Rules.Select(r => r.Rule)
+            .Where(r => isFollowed && r != rule && Hypothesis.Parse(r) is not null).Take(Hypothesis.MostRules - 1).ToList();
+        if (Hypothesis.Parse(string.Join('+', others.Append(rule))) is not { } with || Hypothesis.Parse(string.Join('+', others)) is not { } without)
+            return new RuleOnPage(at, 0, 0, 0);
         var (shows, followed, right) = (0, 0, 0);
         foreach (var (cell, task) in items)
         {
@@ -133,7 +142,13 @@ public static class RuleHistory
             }
             else
             {
-                course = wasGone ? RuleCourse.Returned : share >= Mostly ? RuleCourse.Held : held < 0 || share > before ? RuleCourse.Forming : RuleCourse.ComingLoose;
+                course = wasGone
+                    ? RuleCourse.Returned
+                    : share >= Mostly
+                    ? RuleCourse.Held
+                    : held < 0 || share > before
+                    ? RuleCourse.Forming
+                    : RuleCourse.ComingLoose;
                 held = i;
             }
 
@@ -146,6 +161,7 @@ public static class RuleHistory
 
     private static string? InPlaceOf(string rule, RuleOnPage last, Dictionary<string, IReadOnlyList<RuleOnPage>> stands) =>
         last.Right * 2 > last.Shows ? null : stands.Where(s => s.Key != rule)
-            .Select(s => (Rule: s.Key, On: s.Value.FirstOrDefault(p => p.Page == last.Page))).Where(s => s.On is { } on && on.Followed >= SheetDiagnosis.LeastShown && on.Followed >= Mostly * on.Shows)
+            .Select(s => (Rule: s.Key, On: s.Value.FirstOrDefault(p => p.Page == last.Page)))
+                .Where(s => s.On is { } on && on.Followed >= SheetDiagnosis.LeastShown && on.Followed >= Mostly * on.Shows)
             .OrderByDescending(s => s.On!.Followed).ThenBy(s => s.Rule, StringComparer.Ordinal).Select(s => s.Rule).FirstOrDefault();
 }

@@ -15,7 +15,8 @@ public static class ToldSteps
     }
 
     /// <summary>Whether a step begins a column, a digit of a product or a cycle, as far as these are told one by one.</summary>
-    public static bool BeginsPart(Step step, Family family) => step.Decision is { BeginsPart: true } decision && !TaughtFamily.Of(family).PassedOver.Contains(decision);
+    public static bool BeginsPart(Step step, Family family) =>
+        step.Decision is { BeginsPart: true } decision && !TaughtFamily.Of(family).PassedOver.Contains(decision);
 
     /// <summary>The steps that are told, in the order in which the school does them: the point of a sum first, where the classroom writes it first.</summary>
     public static IReadOnlyList<Step> InOrder(IReadOnlyList<Step> steps, Family family, School school)

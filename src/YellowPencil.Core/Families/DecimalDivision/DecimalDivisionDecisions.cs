@@ -8,7 +8,10 @@ namespace YellowPencil.Core.Families.DecimalDivision;
 internal enum QuotientOrder { AsSet, LargerBySmaller, SecondByFirst }
 
 /// <summary>How the points are moved.</summary>
-internal enum PointShift { BothAlike, DivisorOnly, EachToItsEnd, DividendTheOtherWay, DividendOneMore, DividendOneFewer, DividendByItsOwn, BothByDividend, NotAtAll, DividendTwice }
+internal enum PointShift
+{
+    BothAlike, DivisorOnly, EachToItsEnd, DividendTheOtherWay, DividendOneMore, DividendOneFewer, DividendByItsOwn, BothByDividend, NotAtAll, DividendTwice,
+}
 
 /// <summary>What is done where the dividend has fewer places than its point is moved.</summary>
 internal enum ShiftZeros { Append, LeaveOut, OneTooMany, OneOnly }
@@ -41,7 +44,6 @@ internal readonly record struct DecimalQuotientContext(int DividendPlaces, int D
     public bool NeedsZeros => DividendPlaces < DivisorPlaces;
 }
 
-/// <summary>The decisions of the division of decimals.</summary>
 internal static class DecimalDivisionDecisions
 {
     private static readonly Kind<DecimalQuotientContext>[] Kinds =
@@ -55,17 +57,19 @@ internal static class DecimalDivisionDecisions
         new("same", "when both have the same count of places", c => c.DividendPlaces == c.DivisorPlaces),
     ];
 
-    /// <summary>One number or two?</summary>
-    public static readonly Decision<DecimalQuotientContext, QuotientSplit> Split = new("decimal-division.parts", "Is a decimal one number on both sides of its point?", QuotientSplit.OneNumber)
+    public static readonly Decision<DecimalQuotientContext, QuotientSplit> Split = new(
+        "decimal-division.parts", "Is a decimal one number on both sides of its point?", QuotientSplit.OneNumber)
     {
         [QuotientSplit.OneNumber] = new("one-number", "divides all digits as one number"),
         [QuotientSplit.TwoNumbers] = new("two-numbers", "divides the parts before and after the point separately"),
         Kinds = Kinds,
     };
 
-    private static readonly Property<DecimalQuotientContext>[] Numbers = [new("dividend", "the count of places of the dividend", c => c.DividendPlaces), new("divisor", "the count of places of the divisor", c => c.DivisorPlaces), new("digits", "the count of digits of the answer", c => c.Digits)];
+    private static readonly Property<DecimalQuotientContext>[] Numbers = [
+        new("dividend", "the count of places of the dividend", c => c.DividendPlaces),
+        new("divisor", "the count of places of the divisor", c => c.DivisorPlaces), new("digits", "the count of digits of the answer", c => c.Digits),
+    ];
 
-    /// <summary>How many places does the quotient get?</summary>
     public static readonly ValueDecision<DecimalQuotientContext> Places = new("decimal-division.places", "How many places does the quotient get?")
     {
         Numbers = Numbers,
@@ -73,7 +77,6 @@ internal static class DecimalDivisionDecisions
         Kinds = Kinds,
     };
 
-    /// <summary>How far does the point of the dividend move?</summary>
     public static readonly ValueDecision<DecimalQuotientContext> Moved = new("decimal-division.moved", "How far does the point of the dividend move?")
     {
         Numbers = Numbers,
@@ -82,8 +85,8 @@ internal static class DecimalDivisionDecisions
         ShowsIn = WorkFields.Scaled.Dividend,
     };
 
-    /// <summary>Which by which?</summary>
-    public static readonly Decision<DecimalQuotientContext, QuotientOrder> Order = new("decimal-division.order", "Which number is divided by which?", QuotientOrder.AsSet)
+    public static readonly Decision<DecimalQuotientContext, QuotientOrder> Order = new(
+        "decimal-division.order", "Which number is divided by which?", QuotientOrder.AsSet)
     {
         [QuotientOrder.AsSet] = new("as-set", "divides the first number by the second"),
         [QuotientOrder.LargerBySmaller] = new("larger-by-smaller", "divides the larger number by the smaller"),
@@ -92,17 +95,20 @@ internal static class DecimalDivisionDecisions
         Idea = Ideas.DividendIsShared,
     };
 
-    /// <summary>How far does each point move?</summary>
-    public static readonly Decision<DecimalQuotientContext, PointShift> Shift = new("decimal-division.shift", "How far is each point moved?", PointShift.BothAlike)
+    public static readonly Decision<DecimalQuotientContext, PointShift> Shift = new(
+        "decimal-division.shift", "How far is each point moved?", PointShift.BothAlike)
     {
         [PointShift.BothAlike] = new("both-alike", "moves both points alike until the divisor is whole"),
         [PointShift.DivisorOnly] = new("divisor-only", "moves the point of the divisor only") { Needs = c => c.IsShiftDue, Slip = 0.7 },
         [PointShift.EachToItsEnd] = new("each-to-its-end", "moves each point to the end of its number") { Needs = c => c.DividendPlaces != c.DivisorPlaces },
         [PointShift.DividendTheOtherWay] = new("dividend-the-other-way", "moves the point of the dividend the other way") { Needs = c => c.IsShiftDue },
         [PointShift.DividendOneMore] = new("dividend-one-more", "moves the point of the dividend one place too far") { Slip = 0.7 },
-        [PointShift.DividendOneFewer] = new("dividend-one-fewer", "moves the point of the dividend one place too few") { Needs = c => c.IsShiftDue, Slip = 0.7 },
-        [PointShift.DividendByItsOwn] = new("dividend-by-its-own", "moves the point of the dividend by its own places") { Needs = c => c.DividendPlaces > 0 && c.DividendPlaces != c.DivisorPlaces },
-        [PointShift.BothByDividend] = new("both-by-dividend", "moves both points by the places of the dividend") { Needs = c => c.DividendPlaces < c.DivisorPlaces },
+        [PointShift.DividendOneFewer] = new("dividend-one-fewer", "moves the point of the dividend one place too few")
+        { Needs = c => c.IsShiftDue, Slip = 0.7 },
+        [PointShift.DividendByItsOwn] = new("dividend-by-its-own", "moves the point of the dividend by its own places")
+        { Needs = c => c.DividendPlaces > 0 && c.DividendPlaces != c.DivisorPlaces },
+        [PointShift.BothByDividend] = new("both-by-dividend", "moves both points by the places of the dividend")
+        { Needs = c => c.DividendPlaces < c.DivisorPlaces },
         [PointShift.NotAtAll] = new("not-at-all", "moves no point of the dividend") { Needs = c => c.IsShiftDue },
         [PointShift.DividendTwice] = new("dividend-twice", "moves the point of the dividend twice as far") { Needs = c => c.IsShiftDue },
         Kinds = Kinds,
@@ -111,8 +117,8 @@ internal static class DecimalDivisionDecisions
         IsTold = true,
     };
 
-    /// <summary>Are zeros appended where the dividend runs out?</summary>
-    public static readonly Decision<DecimalQuotientContext, ShiftZeros, int> Zeros = new("decimal-division.shift-zeros", "What if the dividend has too few places to move its point?", ShiftZeros.Append)
+    public static readonly Decision<DecimalQuotientContext, ShiftZeros, int> Zeros = new(
+        "decimal-division.shift-zeros", "What if the dividend has too few places to move its point?", ShiftZeros.Append)
     {
         [ShiftZeros.Append] = new("append", "appends zeros", c => c.Missing),
         [ShiftZeros.LeaveOut] = new("leave-out", "appends no zeros", _ => 0),
@@ -124,8 +130,8 @@ internal static class DecimalDivisionDecisions
         IsTold = true,
     };
 
-    /// <summary>Where does the point go?</summary>
-    public static readonly Decision<DecimalQuotientContext, DecimalQuotientPoint, int> Point = new("decimal-division.point", "Where does the point of the quotient go?", DecimalQuotientPoint.StraightUp)
+    public static readonly Decision<DecimalQuotientContext, DecimalQuotientPoint, int> Point = new(
+        "decimal-division.point", "Where does the point of the quotient go?", DecimalQuotientPoint.StraightUp)
     {
         [DecimalQuotientPoint.StraightUp] = new("straight-up", "puts the point straight above", c => c.Due),
         [DecimalQuotientPoint.PlacesTogether] = new("places-together", "counts the places of both numbers together", c => c.DividendPlaces + c.DivisorPlaces),
@@ -139,5 +145,7 @@ internal static class DecimalDivisionDecisions
     };
 
     /// <summary>All of them, in the order in which they come up, and those of signs and cycles.</summary>
-    public static IReadOnlyList<Decision> All { get; } = [SignDecisions.OfProduct, Order, Split, Shift, Moved, Zeros, .. DivisionDecisions.InCycles, DivisionDecisions.Written, Point, Places];
+    public static IReadOnlyList<Decision> All { get; } = [
+        SignDecisions.OfProduct, Order, Split, Shift, Moved, Zeros, .. DivisionDecisions.InCycles, DivisionDecisions.Written, Point, Places,
+    ];
 }

@@ -21,7 +21,8 @@ internal sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division",
 
     internal override FamilyLayout Layout { get; } = new DecimalDivisionLayout();
 
-    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => MultiplesLadder.OfDecimals(task.Numbers[0], task.Numbers[1], marks);
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) =>
+        MultiplesLadder.OfDecimals(task.Numbers[0], task.Numbers[1], marks);
 
     public override string Check => "Multiply the answer by the divisor as it was set: the number that was divided must come out.";
 
@@ -49,7 +50,8 @@ internal sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division",
     {
         var quotient = (DecimalQuotient)task;
         var (dividend, divisor) = (quotient.Dividend, quotient.Divisor);
-        var isSmaller = BigInteger.Abs(dividend.Unscaled * BigInteger.Pow(10, divisor.Places)) < BigInteger.Abs(divisor.Unscaled * BigInteger.Pow(10, dividend.Places));
+        var isSmaller = BigInteger.Abs(
+            dividend.Unscaled * BigInteger.Pow(10, divisor.Places)) < BigInteger.Abs(divisor.Unscaled * BigInteger.Pow(10, dividend.Places));
         var context = new DecimalQuotientContext(dividend.Places, divisor.Places, isSmaller);
         var signs = new SignsContext(dividend.IsNegative, divisor.IsNegative, !isSmaller, IsQuotient: true);
         var signFirst = SignDecisions.ComesFirst(run);
@@ -61,7 +63,9 @@ internal sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division",
         }
 
         var order = run.Ask(DecimalDivisionDecisions.Order, context);
-        if ((order == QuotientOrder.SecondByFirst || (order == QuotientOrder.LargerBySmaller && isSmaller)) && dividend.Length <= DivisionWork.MostDivisorDigits)
+        if (
+            (order == QuotientOrder.SecondByFirst || (order == QuotientOrder.LargerBySmaller && isSmaller))
+                && dividend.Length <= DivisionWork.MostDivisorDigits)
         {
             (dividend, divisor) = (divisor, dividend);
             context = new DecimalQuotientContext(dividend.Places, divisor.Places, !isSmaller);
@@ -70,7 +74,8 @@ internal sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division",
         if (run.Ask(DecimalDivisionDecisions.Split, context) == QuotientSplit.TwoNumbers)
         {
             if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
-            run.Page.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{Part(dividend, divisor, isWhole: true)}.{Part(dividend, divisor, isWhole: false)}"));
+            run.Page.Append(
+                DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{Part(dividend, divisor, isWhole: true)}.{Part(dividend, divisor, isWhole: false)}"));
             return;
         }
 
@@ -79,13 +84,17 @@ internal sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division",
         var digits = DigitsOf(run, dividend, ref places);
         if (run.Page.KeepsMarks && context.IsShiftDue) WriteScaled(run, dividend, digits, places, wholeDivisor);
         var by = WrittenQuotient.DivisorFor(run, new DivisionContext(digits.Length, wholeDivisor.ToString().Length, QuotientForm.AsDecimal), wholeDivisor);
-        var work = new DivisionWork(run, digits, digits.Length - places, by, asksDecimal: true, WrittenQuotient.MostAppended(quotient.RightAnswer) + divisor.Places);
+        var work = new DivisionWork(
+            run, digits, digits.Length - places, by, asksDecimal: true, WrittenQuotient.MostAppended(quotient.RightAnswer) + divisor.Places);
         work.Work();
         if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
         WriteAnswer(run, context, work, isNegative);
     }
 
-    /// <summary>The parts of both numbers before their points, or behind them, divided as whole numbers beside the task; what is left is dropped, and by 0 a number stays.</summary>
+    /// <summary>
+    /// The parts of both numbers before their points, or behind them, divided as whole numbers beside the task; what is left is dropped, and by 0 a number
+    /// stays.
+    /// </summary>
     private static BigInteger Part(DecimalNumber dividend, DecimalNumber divisor, bool isWhole)
     {
         var (over, under) = (Of(dividend), Of(divisor));
@@ -147,7 +156,9 @@ internal sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division",
         var digits = WrittenQuotient.QuotientDigits(run, work, out var after);
         var places = run.Do(DecimalDivisionDecisions.Point, context with { Due = after });
         places = run.Value(DecimalDivisionDecisions.Places, context with { Digits = work.Written }, places, most: 60);
-        var rest = work.Left == 0 || work.IsCutOff ? RestWritten.Drop : run.Ask(DivisionDecisions.Written, new RestContext(QuotientForm.AsDecimal, work.Left, 1));
+        var rest = work.Left == 0 || work.IsCutOff
+            ? RestWritten.Drop
+            : run.Ask(DivisionDecisions.Written, new RestContext(QuotientForm.AsDecimal, work.Left, 1));
         if (rest is RestWritten.AsNextDigit or RestWritten.AsDecimal)
         {
             var text = Digits.Text(digits);

@@ -7,5 +7,6 @@ internal sealed class DecimalDivisionGrammar : CalculationGrammar
 
     public override bool Claims(Calculation calculation) => calculation is { HasPoint: true, Sign: '/' };
 
-    public override Parsed<ItemTask> Read(Calculation calculation, Asked asked) => DecimalQuotient.TryMake(calculation.First, calculation.Second).At(calculation.SecondAt);
+    public override Parsed<ItemTask> Read(Calculation calculation, Asked asked) =>
+        DecimalQuotient.TryMake(calculation.First, calculation.Second).At(calculation.SecondAt);
 }

@@ -2,7 +2,9 @@ using System.Numerics;
 
 namespace YellowPencil.Core.Families.DecimalDivision;
 
-/// <summary>Divisions of decimals that end: by tenths, by hundredths, by whole numbers, with zeros to append and zeros in the quotient, now and then with signs.</summary>
+/// <summary>
+/// Divisions of decimals that end: by tenths, by hundredths, by whole numbers, with zeros to append and zeros in the quotient, now and then with signs.
+/// </summary>
 internal sealed class DecimalDivisionItems(int seed)
 {
     private readonly Random random = new(seed);

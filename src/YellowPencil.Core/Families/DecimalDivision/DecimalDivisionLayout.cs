@@ -32,11 +32,16 @@ internal sealed class DecimalDivisionLayout : FamilyLayout
     {
         var all = marks.ToList();
         var (dividend, divisor) = Scaled((DecimalQuotient)task, all);
-        return CycleLayout.InPlace(dividend, divisor, all).Select(m => m.Kind == WorkFields.Scaled.Divisor ? m : m.Kind == WorkFields.Scaled.Dividend ? ByPoint(m) : m);
+        return CycleLayout.InPlace(dividend, divisor, all)
+            .Select(m => m.Kind == WorkFields.Scaled.Divisor ? m : m.Kind == WorkFields.Scaled.Dividend ? ByPoint(m) : m);
     }
 
     public override IEnumerable<Mark> Recorded(WorkField field, IEnumerable<Mark> marks, Squares squares, Strip answer) =>
-        field == WorkFields.Cycles ? CycleLayout.Recorded(marks, squares, answer) : field == WorkFields.Scaled ? marks.Select(m => m with { At = m.At with { Place = null } }) : marks;
+        field == WorkFields.Cycles
+            ? CycleLayout.Recorded(marks, squares, answer)
+            : field == WorkFields.Scaled
+            ? marks.Select(m => m with { At = m.At with { Place = null } })
+            : marks;
 
     private static void Rewritten(Paper paper, string id, string name, MarkKind kind, int row, int right, int left) => paper.Add(new Strip
     {
@@ -63,9 +68,13 @@ internal sealed class DecimalDivisionLayout : FamilyLayout
     /// <summary>The whole part of the dividend and the digits of the divisor, as they were rewritten or as they are rewritten where it is done right.</summary>
     private static (string Dividend, System.Numerics.BigInteger Divisor) Scaled(DecimalQuotient task, List<Mark> marks)
     {
-        var scaled = marks.LastOrDefault(m => m.Kind == WorkFields.Scaled.Dividend).Text ?? DecimalNumber.Exact(task.Dividend.Unscaled * System.Numerics.BigInteger.Pow(10, task.Divisor.Places), task.Dividend.Places);
+        var scaled = marks.LastOrDefault(m => m.Kind == WorkFields.Scaled.Dividend).Text
+            ?? DecimalNumber.Exact(task.Dividend.Unscaled * System.Numerics.BigInteger.Pow(10, task.Divisor.Places), task.Dividend.Places);
         var whole = string.Concat(scaled.Split('.')[0].Where(char.IsAsciiDigit));
-        var divisor = marks.LastOrDefault(m => m.Kind == WorkFields.Scaled.Divisor).Text is { } written && DecimalNumber.TryParse(written) is { Succeeded: true } read ? read.Value : task.Divisor;
+        var divisor = marks.LastOrDefault(m => m.Kind == WorkFields.Scaled.Divisor).Text is { } written
+            && DecimalNumber.TryParse(written) is { Succeeded: true } read
+            ? read.Value
+            : task.Divisor;
         return (whole.Length == 0 ? "0" : whole, System.Numerics.BigInteger.Abs(divisor.Unscaled));
     }
 }

@@ -14,17 +14,16 @@ internal sealed class DecimalQuotient : ItemTask
         RightAnswer = rightAnswer;
     }
 
-    /// <summary>The number divided.</summary>
     public DecimalNumber Dividend { get; }
 
-    /// <summary>The number divided by.</summary>
     public DecimalNumber Divisor { get; }
 
     public override IReadOnlyList<DecimalNumber> Numbers => numbers ??= [Dividend, Divisor];
 
     private IReadOnlyList<DecimalNumber>? numbers;
 
-    public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) => numbers.Count == 2 && TryMake(numbers[0], numbers[1]) is { Succeeded: true } made ? made.Value : null;
+    public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
+        numbers.Count == 2 && TryMake(numbers[0], numbers[1]) is { Succeeded: true } made ? made.Value : null;
 
     public override PairOperation? SetOperation => PairOperation.DividedBy;
 
@@ -36,7 +35,8 @@ internal sealed class DecimalQuotient : ItemTask
     public static Parsed<ItemTask> TryMake(DecimalNumber dividend, DecimalNumber divisor)
     {
         if (divisor.Unscaled.IsZero) return Parsed<ItemTask>.Failed("nothing can be divided by 0", 0);
-        if (divisor.Length > DivisionWork.MostDivisorDigits) return Parsed<ItemTask>.Failed($"divisors of more than {DivisionWork.MostDivisorDigits} digits are not read", 0);
+        if (divisor.Length > DivisionWork.MostDivisorDigits)
+            return Parsed<ItemTask>.Failed($"divisors of more than {DivisionWork.MostDivisorDigits} digits are not read", 0);
         var answer = DecimalNumber.Quotient(dividend.Unscaled * BigInteger.Pow(10, divisor.Places), divisor.Unscaled * BigInteger.Pow(10, dividend.Places));
         return answer is null
             ? Parsed<ItemTask>.Failed("this quotient never ends as a decimal", 0)

@@ -5,11 +5,14 @@ using YellowPencil.Core.Parts.Sums;
 
 namespace YellowPencil.Core.Families.DecimalProducts;
 
-/// <summary>Whether a decimal is one number.</summary>
 internal enum FactorSplit { OneNumber, TwoNumbers, DecimalPartOnly }
 
 /// <summary>How many decimal places the answer gets.</summary>
-internal enum PlaceCount { Together, OfFirst, OfSecond, Larger, Smaller, FromLeft, None, OneTooFew, OneTooMany, Multiplied, OneAlways, AtMostTwo, Difference, WholeOfFirstFromLeft, WholeOfSecondFromLeft, ZerosInFrontToo, WholeTogetherFromLeft, OfFirstTwice }
+internal enum PlaceCount
+{
+    Together, OfFirst, OfSecond, Larger, Smaller, FromLeft, None, OneTooFew, OneTooMany, Multiplied, OneAlways, AtMostTwo, Difference, WholeOfFirstFromLeft,
+    WholeOfSecondFromLeft, ZerosInFrontToo, WholeTogetherFromLeft, OfFirstTwice,
+}
 
 /// <summary>When last zeros of the product go.</summary>
 internal enum EndZeros { AfterCounting, BeforeCounting }
@@ -41,7 +44,6 @@ internal readonly record struct PlacesContext(int FirstPlaces, int SecondPlaces,
     public bool HasWhole => FirstPlaces == 0 || SecondPlaces == 0;
 }
 
-/// <summary>The decisions of products of decimals.</summary>
 internal static class DecimalProductDecisions
 {
     private static readonly Kind<PlacesContext>[] Kinds =
@@ -63,11 +65,12 @@ internal static class DecimalProductDecisions
 
     private static readonly Property<PlacesContext>[] Numbers =
     [
-        new("first", "the count of places of the first factor", c => c.FirstPlaces), new("second", "the count of places of the second factor", c => c.SecondPlaces), new("digits", "the count of digits of the answer", c => c.Digits),
-        new("whole-first", "the count of whole digits of the first factor", c => c.FirstWhole), new("whole-second", "the count of whole digits of the second factor", c => c.SecondWhole),
+        new("first", "the count of places of the first factor", c => c.FirstPlaces), new(
+            "second", "the count of places of the second factor", c => c.SecondPlaces), new("digits", "the count of digits of the answer", c => c.Digits),
+        new("whole-first", "the count of whole digits of the first factor", c => c.FirstWhole), new(
+            "whole-second", "the count of whole digits of the second factor", c => c.SecondWhole),
     ];
 
-    /// <summary>How many places does the answer get?</summary>
     public static readonly ValueDecision<PlacesContext> Places = new("decimal-products.places", "How many places does the answer get?")
     {
         Numbers = Numbers,
@@ -76,7 +79,6 @@ internal static class DecimalProductDecisions
         ShowsIn = WorkFields.Places,
     };
 
-    /// <summary>Multiply, or something else?</summary>
     public static readonly Decision<PlacesContext, ProductWay> Way = new("decimal-products.way", "What is to be done with the numbers?", ProductWay.Multiply)
     {
         [ProductWay.Multiply] = new("multiply", "multiplies"),
@@ -85,8 +87,8 @@ internal static class DecimalProductDecisions
         Idea = Ideas.ReadTheSign,
     };
 
-    /// <summary>One number or two?</summary>
-    public static readonly Decision<PlacesContext, FactorSplit> Split = new("decimal-products.parts", "Is a decimal one number on both sides of its point?", FactorSplit.OneNumber)
+    public static readonly Decision<PlacesContext, FactorSplit> Split = new(
+        "decimal-products.parts", "Is a decimal one number on both sides of its point?", FactorSplit.OneNumber)
     {
         [FactorSplit.OneNumber] = new("one-number", "multiplies all digits as one number"),
         [FactorSplit.TwoNumbers] = new("two-numbers", "multiplies the parts before and after the point separately"),
@@ -95,7 +97,6 @@ internal static class DecimalProductDecisions
         Idea = Ideas.EveryDigitTimesEvery,
     };
 
-    /// <summary>When do last zeros go?</summary>
     public static readonly Decision<PlacesContext, EndZeros> Zeros = new("decimal-products.last-zeros", "When do last zeros go?", EndZeros.AfterCounting)
     {
         [EndZeros.AfterCounting] = new("after-counting", "counts the places before last zeros go"),
@@ -105,8 +106,8 @@ internal static class DecimalProductDecisions
         IsTold = true,
     };
 
-    /// <summary>How many places?</summary>
-    public static readonly Decision<PlacesContext, PlaceCount, int> Count = new("decimal-products.count", "How many decimal places has the answer?", PlaceCount.Together)
+    public static readonly Decision<PlacesContext, PlaceCount, int> Count = new(
+        "decimal-products.count", "How many decimal places has the answer?", PlaceCount.Together)
     {
         [PlaceCount.Together] = new("together", "counts the places of both factors together", c => c.Together),
         [PlaceCount.OfFirst] = new("of-first", "counts the places of the first factor only", c => c.FirstPlaces),
@@ -121,10 +122,14 @@ internal static class DecimalProductDecisions
         [PlaceCount.OneAlways] = new("one-always", "always takes one place", _ => 1),
         [PlaceCount.AtMostTwo] = new("at-most-two", "takes two places at the most", c => Math.Min(2, c.Together)),
         [PlaceCount.Difference] = new("difference", "takes one count from the other", c => Math.Abs(c.FirstPlaces - c.SecondPlaces)),
-        [PlaceCount.WholeOfFirstFromLeft] = new("whole-of-first-from-left", "puts the point behind as many digits as the first factor has before it", c => Math.Max(0, c.Digits - c.FirstWhole)),
-        [PlaceCount.WholeOfSecondFromLeft] = new("whole-of-second-from-left", "puts the point behind as many digits as the second factor has before it", c => Math.Max(0, c.Digits - c.SecondWhole)),
+        [PlaceCount.WholeOfFirstFromLeft] = new(
+            "whole-of-first-from-left", "puts the point behind as many digits as the first factor has before it", c => Math.Max(0, c.Digits - c.FirstWhole)),
+        [PlaceCount.WholeOfSecondFromLeft] = new(
+            "whole-of-second-from-left", "puts the point behind as many digits as the second factor has before it", c => Math.Max(0, c.Digits - c.SecondWhole)),
         [PlaceCount.ZerosInFrontToo] = new("zeros-in-front-too", "counts zeros in front as places too", c => c.Together + c.BareZeros),
-        [PlaceCount.WholeTogetherFromLeft] = new("whole-together-from-left", "puts the point behind as many digits as both factors have before it", c => Math.Max(0, c.Digits - c.FirstWhole - c.SecondWhole)),
+        [PlaceCount.WholeTogetherFromLeft] = new(
+            "whole-together-from-left", "puts the point behind as many digits as both factors have before it",
+            c => Math.Max(0, c.Digits - c.FirstWhole - c.SecondWhole)),
         [PlaceCount.OfFirstTwice] = new("of-first-twice", "counts the places of the first factor twice", c => 2 * c.FirstPlaces),
         Kinds = Kinds,
         ShowsIn = WorkFields.Places,
@@ -133,8 +138,8 @@ internal static class DecimalProductDecisions
         BeginsPart = true,
     };
 
-    /// <summary>What if there are too few digits?</summary>
-    public static readonly Decision<PlacesContext, TooFewDigits> TooFew = new("decimal-products.too-few-digits", "What if the product has fewer digits than places?", TooFewDigits.ZerosInFront)
+    public static readonly Decision<PlacesContext, TooFewDigits> TooFew = new(
+        "decimal-products.too-few-digits", "What if the product has fewer digits than places?", TooFewDigits.ZerosInFront)
     {
         [TooFewDigits.ZerosInFront] = new("zeros-in-front", "fills in zeros in front"),
         [TooFewDigits.PointInFront] = new("point-in-front", "puts the point straight in front of the digits"),
@@ -149,5 +154,8 @@ internal static class DecimalProductDecisions
 
     /// <summary>All of them, in the order in which they come up, and those of signs, rows and columns.</summary>
     public static IReadOnlyList<Decision> All { get; } =
-        [SignDecisions.OfProduct, Way, Split, Zeros, Count, Places, TooFew, .. MultiplicationDecisions.InRows, .. MultiplicationDecisions.Values, .. AdditionDecisions.InColumns];
+        [
+            SignDecisions.OfProduct, Way, Split, Zeros, Count, Places, TooFew, .. MultiplicationDecisions.InRows, .. MultiplicationDecisions.Values,
+            .. AdditionDecisions.InColumns,
+        ];
 }

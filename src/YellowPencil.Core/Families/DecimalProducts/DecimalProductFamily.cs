@@ -20,7 +20,8 @@ internal sealed class DecimalProductFamily() : TaughtFamily("decimal-products", 
 
     internal override FamilyLayout Layout { get; } = new DecimalProductLayout();
 
-    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => AreaModel.Of(task.Numbers[0], task.Numbers[1], marks, answer);
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) =>
+        AreaModel.Of(task.Numbers[0], task.Numbers[1], marks, answer);
 
     public override string Check => "Round both numbers: the answer must be near their product; count the places of both.";
 
@@ -64,7 +65,9 @@ internal sealed class DecimalProductFamily() : TaughtFamily("decimal-products", 
         if (split == FactorSplit.TwoNumbers || (split == FactorSplit.DecimalPartOnly && context.HasWhole))
         {
             var decimals = Product(run, first, second, isWhole: false);
-            var whole = split == FactorSplit.TwoNumbers ? Product(run, first, second, isWhole: true) : Digits.Text(Part(run, first.Places > 0 ? first : second, isWhole: true));
+            var whole = split == FactorSplit.TwoNumbers
+                ? Product(run, first, second, isWhole: true)
+                : Digits.Text(Part(run, first.Places > 0 ? first : second, isWhole: true));
             if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
             run.Page.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{whole}.{decimals}"));
             return;
@@ -75,7 +78,9 @@ internal sealed class DecimalProductFamily() : TaughtFamily("decimal-products", 
         Place(run, context with { Digits = Digits.LengthWithoutZeros(answer), EndsInZero = answer.Length > 1 && answer[0] == 0 }, answer, isNegative);
     }
 
-    /// <summary>The parts of both factors before their points, or behind them, multiplied as whole numbers beside the task; nothing written counts as 0.</summary>
+    /// <summary>
+    /// The parts of both factors before their points, or behind them, multiplied as whole numbers beside the task; nothing written counts as 0.
+    /// </summary>
     private static string Product(MethodRun run, DecimalNumber first, DecimalNumber second, bool isWhole)
     {
         run.Page.IsAside = true;

@@ -5,5 +5,6 @@ internal sealed class DecimalProductGrammar : CalculationGrammar
 {
     public override bool Claims(Calculation calculation) => calculation is { HasPoint: true, Sign: '*' };
 
-    public override Parsed<ItemTask> Read(Calculation calculation, Asked asked) => Parsed<ItemTask>.Of(new DecimalProduct(calculation.First, calculation.Second));
+    public override Parsed<ItemTask> Read(Calculation calculation, Asked asked) =>
+        Parsed<ItemTask>.Of(new DecimalProduct(calculation.First, calculation.Second));
 }

@@ -14,7 +14,8 @@ internal sealed class DecimalProductLayout : FamilyLayout
         return paper;
     }
 
-    public override bool IsProductCarry(ItemTask task, Mark mark) => base.IsProductCarry(task, mark) || (mark.Field == WorkFields.Carries && SignCount(((DecimalProduct)task).Second) == 1);
+    public override bool IsProductCarry(ItemTask task, Mark mark) =>
+        base.IsProductCarry(task, mark) || (mark.Field == WorkFields.Carries && SignCount(((DecimalProduct)task).Second) == 1);
 
     public override IReadOnlyList<int> PlaceholdersOf(ItemTask task) => PartLayouts.PlaceholdersOf(((DecimalProduct)task).Second.Text);
 

@@ -11,7 +11,8 @@ internal sealed class DecimalSum : ItemTask
     public DecimalSum(IReadOnlyList<DecimalNumber> numbers, bool isDifference)
         : base(string.Join(isDifference ? " - " : " + ", numbers.Select(n => n.Text)), DecimalSumFamily.Instance)
     {
-        if (numbers.Count < 2 || numbers.Count > (isDifference ? 2 : ColumnSum.MaxAddends)) throw new ArgumentException("a sum has 2 to 5 numbers, a difference 2", nameof(numbers));
+        if (numbers.Count < 2 || numbers.Count > (isDifference ? 2 : ColumnSum.MaxAddends))
+            throw new ArgumentException("a sum has 2 to 5 numbers, a difference 2", nameof(numbers));
         Numbers = numbers;
         IsDifference = isDifference;
         var places = numbers.Max(n => n.Places);
@@ -24,7 +25,9 @@ internal sealed class DecimalSum : ItemTask
     public override IReadOnlyList<DecimalNumber> Numbers { get; }
 
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
-        numbers.Count >= 2 && numbers.Count <= (IsDifference ? 2 : ColumnSum.MaxAddends) && numbers.All(n => !n.IsNegative) ? new DecimalSum(numbers, IsDifference) : null;
+        numbers.Count >= 2 && numbers.Count <= (IsDifference ? 2 : ColumnSum.MaxAddends) && numbers.All(n => !n.IsNegative)
+            ? new DecimalSum(numbers, IsDifference)
+            : null;
 
     /// <summary>Whether the second is taken away from the first.</summary>
     public bool IsDifference { get; }

@@ -32,7 +32,9 @@ internal sealed class DecimalSumFamily() : TaughtFamily("decimal-sums", "sums an
 
     protected override IReadOnlyList<Decision> OwnDecisions => DecimalSumDecisions.All;
 
-    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order];
+    public override IReadOnlyList<WorkField> Fields { get; } = [
+        WorkFields.Cells, WorkFields.Carries, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order,
+    ];
 
     public override Func<ItemTask> Items(int seed) => new DecimalSumItems(seed).Next;
 

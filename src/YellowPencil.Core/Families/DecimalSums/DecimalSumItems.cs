@@ -2,7 +2,9 @@ using System.Numerics;
 
 namespace YellowPencil.Core.Families.DecimalSums;
 
-/// <summary>Sums and differences of decimals to hundredths, now and then thousandths, ragged for half of the items, with a whole number among them for some.</summary>
+/// <summary>
+/// Sums and differences of decimals to hundredths, now and then thousandths, ragged for half of the items, with a whole number among them for some.
+/// </summary>
 internal sealed class DecimalSumItems(int seed)
 {
     private readonly Random random = new(seed);

@@ -135,7 +135,8 @@ internal static class DivisionBugs
         Declare("every-digit-alone", "Every digit is divided alone, a small first one too", Common, Ideas.RestStays,
             "Divides every digit alone, also a first one that is less than the divisor, and throws away what is left of each but the last.",
             "In the other operations each column is a task of its own.",
-            At.First.Instead(FirstPart.LeaveDigitOut), At.Fits.When(c => !c.IsLast).Instead(TooSmall.WriteZeroForgetNumber), At.Taking.When(c => !c.IsLast).Instead(TakingProduct.ThrowRestAway)),
+            At.First.Instead(FirstPart.LeaveDigitOut), At.Fits.When(c => !c.IsLast)
+                .Instead(TooSmall.WriteZeroForgetNumber), At.Taking.When(c => !c.IsLast).Instead(TakingProduct.ThrowRestAway)),
         Declare("every-digit-alone-nothing-left", "Every digit is divided alone, nothing is left", Common, Ideas.RestStays,
             "Divides every digit alone, also a first one that is less than the divisor, and throws away what is left of each.",
             "In the other operations each column is a task of its own, and nothing is left over.",
@@ -208,7 +209,8 @@ internal static class DivisionBugs
         Declare("remainder-after-point", "The remainder in place of decimals", VeryCommon, Ideas.RemainderIsOfDivisor,
             "Where a decimal is asked for, stops at the ones and writes the remainder after the point.",
             "The point is taken for a mark that parts the whole from the rest.",
-            At.Extend.When(c => c.AsksDecimal && c.Appended == 0).Instead(Extension.Finish), At.Written.When(c => c.Form == QuotientForm.AsDecimal).Instead(RestWritten.AsDecimal)),
+            At.Extend.When(c => c.AsksDecimal && c.Appended == 0)
+                .Instead(Extension.Finish), At.Written.When(c => c.Form == QuotientForm.AsDecimal).Instead(RestWritten.AsDecimal)),
         Declare("no-zero-appended", "No zeros are appended", Common, Ideas.ZerosGoOn,
             "Where a decimal is asked for, stops at the ones and drops what is left.",
             "When the digits are used up the work is thought to be done.",
@@ -220,11 +222,13 @@ internal static class DivisionBugs
         Declare("remainder-form-kept", "Gives the remainder where a decimal is asked for", Common, Ideas.RemainderIsOfDivisor,
             "Where a decimal is asked for, stops at the ones and gives the remainder.",
             "The remainder is the form that is known.",
-            At.Extend.When(c => c.AsksDecimal && c.Appended == 0).Instead(Extension.Finish), At.Written.When(c => c.Form == QuotientForm.AsDecimal).Instead(RestWritten.AsRemainder)),
+            At.Extend.When(c => c.AsksDecimal && c.Appended == 0)
+                .Instead(Extension.Finish), At.Written.When(c => c.Form == QuotientForm.AsDecimal).Instead(RestWritten.AsRemainder)),
         Declare("zero-brought-down-at-end", "Brings a zero down at the end", Uncommon, Ideas.ZerosGoOn,
             "Appends a zero to the remainder, divides once more and writes the digit without a point.",
             "Bringing down goes on for as long as something is left.",
-            At.Extend.When(c => !c.AsksDecimal && c.Appended == 0).Instead(Extension.AppendZero), At.Point.When(c => !c.AsksDecimal).Instead(QuotientPoint.Forget)),
+            At.Extend.When(c => !c.AsksDecimal && c.Appended == 0)
+                .Instead(Extension.AppendZero), At.Point.When(c => !c.AsksDecimal).Instead(QuotientPoint.Forget)),
         Declare("point-forgotten", "The point is forgotten in the quotient", Common, Ideas.PointStraightUp,
             "Goes on past the ones without putting the point into the quotient.",
             "The zeros are appended as in any other cycle; that they are tenths is not seen.",

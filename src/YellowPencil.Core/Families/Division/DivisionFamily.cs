@@ -20,7 +20,8 @@ internal sealed class DivisionFamily() : TaughtFamily("division", "long division
 
     internal override FamilyLayout Layout { get; } = new DivisionLayout();
 
-    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => MultiplesLadder.Of(task.Numbers[0].Text, task.Numbers[1].Unscaled, marks);
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) =>
+        MultiplesLadder.Of(task.Numbers[0].Text, task.Numbers[1].Unscaled, marks);
 
     public override string Check => "Multiply the answer by the divisor and add what is left: the number that was shared must come out.";
 
@@ -67,13 +68,17 @@ internal sealed class DivisionFamily() : TaughtFamily("division", "long division
         var digits = run.Take(context.DividendLength);
         for (var i = 0; i < digits.Length; i++) digits[i] = division.Dividend.Digit(fromRight ? i : digits.Length - 1 - i);
         var asksDecimal = division.AnswerForm == QuotientForm.AsDecimal;
-        var work = new DivisionWork(run, digits, digits.Length, divisor, asksDecimal, asksDecimal ? WrittenQuotient.MostAppended(division.RightAnswer) : 3, takesFirstTogether: !fromRight);
+        var work = new DivisionWork(
+            run, digits, digits.Length, divisor, asksDecimal, asksDecimal ? WrittenQuotient.MostAppended(division.RightAnswer) : 3,
+            takesFirstTogether: !fromRight);
         work.Work();
         if (fromRight) work.Quotient[..work.Written].Reverse();
         WriteAnswer(run, division, work);
     }
 
-    /// <summary>The last digit divided by the last digit of the divisor, and what stands before it by the first; what is left of the last is the remainder.</summary>
+    /// <summary>
+    /// The last digit divided by the last digit of the divisor, and what stands before it by the first; what is left of the last is the remainder.
+    /// </summary>
     private static void DigitsApart(MethodRun run, LongDivision division)
     {
         var digits = run.Take(division.Dividend.Length);

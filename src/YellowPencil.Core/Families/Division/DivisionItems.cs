@@ -19,7 +19,9 @@ internal sealed class DivisionItems(int seed)
             var rest = random.Next(10) < 4 ? 0 : random.Next(1, divisor);
             var dividend = quotient * divisor + rest;
             if (divisor % 10 == 0 || dividend < 10 * Math.Min(divisor, 9) || dividend > 9999) continue;
-            var form = rest == 0 ? QuotientForm.WithRemainder : random.Next(10) switch { < 6 => QuotientForm.WithRemainder, < 8 => QuotientForm.WithFraction, _ => QuotientForm.AsDecimal };
+            var form = rest == 0
+                ? QuotientForm.WithRemainder
+                : random.Next(10) switch { < 6 => QuotientForm.WithRemainder, < 8 => QuotientForm.WithFraction, _ => QuotientForm.AsDecimal };
             if (form == QuotientForm.AsDecimal && 1000 * rest % divisor != 0) continue;
             return LongDivision.Of(dividend, divisor, form);
         }

@@ -11,7 +11,9 @@ internal sealed class LongDivision : ItemTask
     public const int MostDivisorDigits = DivisionWork.MostDivisorDigits;
 
     private LongDivision(WholeNumber dividend, WholeNumber divisor, QuotientForm form, string rightAnswer)
-        : base($"{dividend.Text} / {divisor.Text}", DivisionFamily.Instance, new Asked(Form: form switch { QuotientForm.WithFraction => "fraction", QuotientForm.AsDecimal => "decimal", _ => null }))
+        : base(
+            $"{dividend.Text} / {divisor.Text}", DivisionFamily.Instance,
+            new Asked(Form: form switch { QuotientForm.WithFraction => "fraction", QuotientForm.AsDecimal => "decimal", _ => null }))
     {
         Dividend = dividend;
         Divisor = divisor;
@@ -19,10 +21,8 @@ internal sealed class LongDivision : ItemTask
         RightAnswer = rightAnswer;
     }
 
-    /// <summary>The number divided.</summary>
     public WholeNumber Dividend { get; }
 
-    /// <summary>The number divided by.</summary>
     public WholeNumber Divisor { get; }
 
     /// <summary>What is asked for.</summary>
@@ -33,7 +33,9 @@ internal sealed class LongDivision : ItemTask
     private IReadOnlyList<DecimalNumber>? numbers;
 
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
-        numbers.Count == 2 && WholeNumber.All(numbers) is { } wholes && TryMake(wholes[0], wholes[1], AnswerForm) is { Succeeded: true } made ? made.Value : null;
+        numbers.Count == 2 && WholeNumber.All(numbers) is { } wholes && TryMake(wholes[0], wholes[1], AnswerForm) is { Succeeded: true } made
+            ? made.Value
+            : null;
 
     public override PairOperation? SetOperation => PairOperation.DividedBy;
 
@@ -41,7 +43,9 @@ internal sealed class LongDivision : ItemTask
 
     public override string RightAnswer { get; }
 
-    /// <summary>Makes the task; fails where nothing can be divided, or where a decimal is asked for that never ends. Positions are those in the divisor.</summary>
+    /// <summary>
+    /// Makes the task; fails where nothing can be divided, or where a decimal is asked for that never ends. Positions are those in the divisor.
+    /// </summary>
     public static Parsed<ItemTask> TryMake(WholeNumber dividend, WholeNumber divisor, QuotientForm form)
     {
         if (divisor.Value.IsZero) return Parsed<ItemTask>.Failed("nothing can be divided by 0", 0);
@@ -97,7 +101,8 @@ internal sealed class LongDivision : ItemTask
 
     /// <summary>Whether the exact decimal or the fraction is given where a remainder would do.</summary>
     public override bool IsMoreThanAsked(string answer) =>
-        AnswerForm == QuotientForm.WithRemainder && Canonical(answer) is var written && !written.Contains('r') && written != RightAnswer && HasRightValue(written);
+        AnswerForm == QuotientForm.WithRemainder
+            && Canonical(answer) is var written && !written.Contains('r') && written != RightAnswer && HasRightValue(written);
 
     /// <summary>A mixed number as it stands, not reduced; a part that is nothing is not written.</summary>
     internal static string MixedAsWritten(BigInteger whole, BigInteger over, BigInteger under) =>
@@ -116,9 +121,12 @@ internal sealed class LongDivision : ItemTask
     {
         var parts = answer.Split(' ', '/');
         if (answer.Contains('r'))
-            return parts.Length == 3 && BigInteger.TryParse(parts[0], out var q) && BigInteger.TryParse(parts[2], out var r) && r < Divisor.Value && q * Divisor.Value + r == Dividend.Value;
+            return parts.Length == 3
+                && BigInteger.TryParse(parts[0], out var q) && BigInteger.TryParse(parts[2], out var r) && r < Divisor.Value
+                && q * Divisor.Value + r == Dividend.Value;
         if (!answer.Contains('/'))
-            return DecimalNumber.TryParse(answer) is { Succeeded: true } number && number.Value.Unscaled * Divisor.Value == Dividend.Value * BigInteger.Pow(10, number.Value.Places);
+            return DecimalNumber.TryParse(answer) is { Succeeded: true } number
+                && number.Value.Unscaled * Divisor.Value == Dividend.Value * BigInteger.Pow(10, number.Value.Places);
         var numbers = parts.Select(p => BigInteger.TryParse(p, out var n) ? n : BigInteger.MinusOne).ToList();
         if (numbers.Contains(BigInteger.MinusOne) || numbers[^1].IsZero) return false;
         var whole = numbers.Count == 3 ? numbers[0] : BigInteger.Zero;

@@ -24,10 +24,17 @@ internal enum SideSum { WithSigns, SizesAdded, SignOfFirstKept, SizesApart }
 internal enum LettersMoved { TakenFromLeft, AddedToLeft, CrossedOff, LargerLessSmaller, RightLessLeft, Divided, AsNumbersTaken, AsNumbersAdded }
 
 /// <summary>What is done with the number on the left.</summary>
-internal enum NumberMoved { TakenFromRight, AddedToRight, Reversed, LargerLessSmaller, CrossedOff, RightStays, AfterDividing, DividesTheRight, TakenTwice, DividedOnItsSide }
+internal enum NumberMoved
+{
+    TakenFromRight, AddedToRight, Reversed, LargerLessSmaller, CrossedOff, RightStays, AfterDividing, DividesTheRight, TakenTwice, DividedOnItsSide,
+}
 
 /// <summary>What is done with the number before the letter.</summary>
-internal enum NumberBefore { Divided, TakenAway, Added, Multiplied, LargerBySmaller, UpsideDown, WholePart, RestBehindPoint, LeftOut, SignLost, NotInLowestTerms, RoundedToWhole, OnePlace, RoundedDown, RoundedUp }
+internal enum NumberBefore
+{
+    Divided, TakenAway, Added, Multiplied, LargerBySmaller, UpsideDown, WholePart, RestBehindPoint, LeftOut, SignLost, NotInLowestTerms, RoundedToWhole,
+    OnePlace, RoundedDown, RoundedUp,
+}
 
 /// <summary>What is written where no letter is left.</summary>
 internal enum NoLetterLeft { NoneOrAll, Zero, TheNumber, None, All, Exchanged }
@@ -128,8 +135,8 @@ internal static class EquationDecisions
         new("no-brackets", "where there are no brackets", c => !c.HadBrackets),
     ];
 
-    /// <summary>What stands before a bracket?</summary>
-    public static readonly Decision<InBracket, BeforeBracket, Rational> Before = new("equations.before-bracket", "What stands before the bracket?", BeforeBracket.AsSet)
+    public static readonly Decision<InBracket, BeforeBracket, Rational> Before = new(
+        "equations.before-bracket", "What stands before the bracket?", BeforeBracket.AsSet)
     {
         [BeforeBracket.AsSet] = new("as-set", "takes the number before a bracket with its sign", c => c.Factor),
         [BeforeBracket.MinusLost] = new("minus-lost", "loses the minus before a bracket", c => Rational.Abs(c.Factor)) { SlipIn = c => c.Before < 0 ? 1 : 0 },
@@ -139,23 +146,25 @@ internal static class EquationDecisions
         Idea = Ideas.EachTermByEach,
     };
 
-    /// <summary>Which terms does it meet?</summary>
-    public static readonly Decision<InBracket, MeetsTerm, Rational> Meets = new("equations.meets-term", "Which terms of the bracket are multiplied?", MeetsTerm.Multiplied)
+    public static readonly Decision<InBracket, MeetsTerm, Rational> Meets = new(
+        "equations.meets-term", "Which terms of the bracket are multiplied?", MeetsTerm.Multiplied)
     {
         [MeetsTerm.Multiplied] = new("multiplied", "multiplies each term of a bracket", c => c.Factor * c.Term),
         [MeetsTerm.Copied] = new("copied", "copies a term of the bracket", c => c.Term) { SlipIn = c => c.At > 0 ? 2 : 0 },
         [MeetsTerm.Added] = new("added", "adds the number before the bracket", c => c.Factor + c.Term),
         [MeetsTerm.LeftOut] = new("left-out", "leaves a term of the bracket out", _ => default(Rational)),
-        [MeetsTerm.MultipliedSignKept] = new("multiplied-sign-kept", "multiplies the size and keeps the sign of the term", c => Rational.Abs(c.Factor) * c.Term),
+        [MeetsTerm.MultipliedSignKept] = new(
+            "multiplied-sign-kept", "multiplies the size and keeps the sign of the term", c => Rational.Abs(c.Factor) * c.Term),
         [MeetsTerm.CopiedWithSign] = new("copied-with-sign", "copies a term of the bracket with the sign before it", c => c.Factor.Sign < 0 ? -c.Term : c.Term),
-        [MeetsTerm.AddedToNumbers] = new("added-to-numbers", "adds the number before the bracket to the plain number inside", c => c.HasLetter ? c.Term : c.Factor + c.Term),
+        [MeetsTerm.AddedToNumbers] = new(
+            "added-to-numbers", "adds the number before the bracket to the plain number inside", c => c.HasLetter ? c.Term : c.Factor + c.Term),
         Kinds = InBrackets,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.EachTermByEach,
     };
 
-    /// <summary>Is a side that begins with a number turned round?</summary>
-    public static readonly Decision<EquationPair, SideOrder> Order = new("equations.side-order", "Where does the minus belong when the letter is to come first?", SideOrder.AsSet)
+    public static readonly Decision<EquationPair, SideOrder> Order = new(
+        "equations.side-order", "Where does the minus belong when the letter is to come first?", SideOrder.AsSet)
     {
         [SideOrder.AsSet] = new("as-set", "keeps each sign with its number"),
         [SideOrder.NumbersExchanged] = new("numbers-exchanged", "turns the side round and leaves the minus in the middle"),
@@ -164,20 +173,23 @@ internal static class EquationDecisions
         Idea = Ideas.SignBelongsToNumber,
     };
 
-    /// <summary>What do like terms of one side come to?</summary>
-    public static readonly Decision<EquationPair, SideSum, Rational> Sum = new("equations.side-sum", "What do the like terms of one side come to?", SideSum.WithSigns)
+    public static readonly Decision<EquationPair, SideSum, Rational> Sum = new(
+        "equations.side-sum", "What do the like terms of one side come to?", SideSum.WithSigns)
     {
         [SideSum.WithSigns] = new("with-signs", "puts like terms together with their signs", c => c.One + c.Other),
         [SideSum.SizesAdded] = new("sizes-added", "adds like terms without their signs", c => Rational.Abs(c.One) + Rational.Abs(c.Other)),
-        [SideSum.SignOfFirstKept] = new("sign-of-first-kept", "adds the sizes and keeps the first sign", c => c.One.Sign < 0 ? -(Rational.Abs(c.One) + Rational.Abs(c.Other)) : Rational.Abs(c.One) + Rational.Abs(c.Other)) { SlipIn = c => c.First < 0 != c.Second < 0 ? 1 : 0 },
+        [SideSum.SignOfFirstKept] = new(
+            "sign-of-first-kept", "adds the sizes and keeps the first sign",
+            c => c.One.Sign < 0 ? -(Rational.Abs(c.One) + Rational.Abs(c.Other)) : Rational.Abs(c.One) + Rational.Abs(c.Other))
+        { SlipIn = c => c.First < 0 != c.Second < 0 ? 1 : 0 },
         [SideSum.SizesApart] = new("sizes-apart", "takes the sizes from each other", c => Rational.Abs(Rational.Abs(c.One) - Rational.Abs(c.Other))),
         Kinds = Pairs,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.OppositesCancel,
     };
 
-    /// <summary>Can a letter and a number be put together?</summary>
-    public static readonly Decision<EquationPair, OneSide> Join = new("equations.join", "Can the letter and the number on one side be put together?", OneSide.Apart)
+    public static readonly Decision<EquationPair, OneSide> Join = new(
+        "equations.join", "Can the letter and the number on one side be put together?", OneSide.Apart)
     {
         [OneSide.Apart] = new("apart", "leaves letter and number apart"),
         [OneSide.Joined] = new("joined", "puts letter and number together as so many letters"),
@@ -187,8 +199,8 @@ internal static class EquationDecisions
         Idea = Ideas.LettersAndNumbersApart,
     };
 
-    /// <summary>What is done with the letters on the right?</summary>
-    public static readonly Decision<EquationPair, LettersMoved, (Rational Letters, Rational ToRight)> Letters = new("equations.letters-moved", "How do the letters come to one side?", LettersMoved.TakenFromLeft)
+    public static readonly Decision<EquationPair, LettersMoved, (Rational Letters, Rational ToRight)> Letters = new(
+        "equations.letters-moved", "How do the letters come to one side?", LettersMoved.TakenFromLeft)
     {
         [LettersMoved.TakenFromLeft] = new("taken-from-left", "takes the letters of the right from both sides", c => (c.One - c.Other, default)),
         [LettersMoved.AddedToLeft] = new("added-to-left", "adds the letters of the right to the left", c => (c.One + c.Other, default)) { Slip = 2 },
@@ -203,8 +215,8 @@ internal static class EquationDecisions
         Idea = Ideas.SameOnBothSides,
     };
 
-    /// <summary>What is done with the number on the left?</summary>
-    public static readonly Decision<EquationPair, NumberMoved, Rational> Number = new("equations.number-moved", "How does the number leave the side of the letter?", NumberMoved.TakenFromRight)
+    public static readonly Decision<EquationPair, NumberMoved, Rational> Number = new(
+        "equations.number-moved", "How does the number leave the side of the letter?", NumberMoved.TakenFromRight)
     {
         [NumberMoved.TakenFromRight] = new("taken-from-right", "takes the number of the left from both sides", c => c.Other - c.One),
         [NumberMoved.AddedToRight] = new("added-to-right", "brings the number of the left to the right with the same sign", c => c.Other + c.One) { Slip = 2 },
@@ -215,26 +227,31 @@ internal static class EquationDecisions
         [NumberMoved.AfterDividing] = new("after-dividing", "takes the number away after dividing") { Needs = c => !c.BeforeLetter.IsOne },
         [NumberMoved.DividesTheRight] = new("divides-the-right", "divides the right by the number of the left", c => c.Other / c.One),
         [NumberMoved.TakenTwice] = new("taken-twice", "takes the number away twice", c => c.Other - c.One - c.One),
-        [NumberMoved.DividedOnItsSide] = new("divided-on-its-side", "divides only the left by the number before the letter") { Needs = c => !c.BeforeLetter.IsOne },
+        [NumberMoved.DividedOnItsSide] = new("divided-on-its-side", "divides only the left by the number before the letter")
+        { Needs = c => !c.BeforeLetter.IsOne },
         Kinds = Pairs,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.SameOnBothSides,
     };
 
-    /// <summary>What is done with the number before the letter?</summary>
-    public static readonly Decision<EquationPair, NumberBefore, Rational> Divide = new("equations.number-before", "How does the letter come to stand alone?", NumberBefore.Divided)
+    public static readonly Decision<EquationPair, NumberBefore, Rational> Divide = new(
+        "equations.number-before", "How does the letter come to stand alone?", NumberBefore.Divided)
     {
         [NumberBefore.Divided] = new("divided", "divides by the number before the letter", c => c.WithSign(c.Quotient)),
         [NumberBefore.TakenAway] = new("taken-away", "takes the number before the letter away", c => c.Other - c.One) { Slip = 1 },
         [NumberBefore.Added] = new("added", "adds the number before the letter", c => c.Other + c.One),
         [NumberBefore.Multiplied] = new("multiplied", "multiplies by the number before the letter", c => c.WithSign(Rational.Abs(c.One * c.Other))),
-        [NumberBefore.LargerBySmaller] = new("larger-by-smaller", "divides the larger number by the smaller", c => c.Other.IsZero ? null : c.WithSign(Rational.Abs(c.One) > Rational.Abs(c.Other) ? Rational.Whole(1) / c.Quotient : c.Quotient)),
-        [NumberBefore.UpsideDown] = new("upside-down", "divides upside down", c => c.Other.IsZero ? null : c.WithSign(Rational.Whole(1) / c.Quotient)) { Slip = 1 },
+        [NumberBefore.LargerBySmaller] = new(
+            "larger-by-smaller", "divides the larger number by the smaller",
+            c => c.Other.IsZero ? null : c.WithSign(Rational.Abs(c.One) > Rational.Abs(c.Other) ? Rational.Whole(1) / c.Quotient : c.Quotient)),
+        [NumberBefore.UpsideDown] = new("upside-down", "divides upside down", c => c.Other.IsZero ? null : c.WithSign(Rational.Whole(1) / c.Quotient))
+        { Slip = 1 },
         [NumberBefore.WholePart] = new("whole-part", "writes the whole part only", c => c.WithSign(Rational.Whole(c.Quotient.Top / c.Quotient.Bottom))),
         [NumberBefore.RestBehindPoint] = new("rest-behind-point", "writes what is left behind a point", RestBehindPoint),
         [NumberBefore.LeftOut] = new("left-out", "leaves the number before the letter out", c => c.Other),
         [NumberBefore.SignLost] = new("sign-lost", "loses the minus before the letter", c => c.Other / Rational.Abs(c.One)),
-        [NumberBefore.NotInLowestTerms] = new("not-in-lowest-terms", "leaves the fraction as it came") { Needs = c => c.One.IsWhole && c.Other.IsWhole && !c.Quotient.IsWhole && !BigInteger.GreatestCommonDivisor(c.One.Top, c.Other.Top).IsOne },
+        [NumberBefore.NotInLowestTerms] = new("not-in-lowest-terms", "leaves the fraction as it came")
+        { Needs = c => c.One.IsWhole && c.Other.IsWhole && !c.Quotient.IsWhole && !BigInteger.GreatestCommonDivisor(c.One.Top, c.Other.Top).IsOne },
         [NumberBefore.RoundedToWhole] = new("rounded-to-whole", "rounds to a whole number", c => c.WithSign(Exact.Rounded(c.Quotient, 0))),
         [NumberBefore.OnePlace] = new("one-place", "divides to one place and stops", c => c.WithSign(Exact.CutOff(c.Quotient, 1))),
         [NumberBefore.RoundedDown] = new("rounded-down", "writes the next lower whole number", c => WholeNear(c, isAway: c.IsNegative)),
@@ -243,8 +260,8 @@ internal static class EquationDecisions
         Idea = Ideas.DividingUndoesTimes,
     };
 
-    /// <summary>What is written where no letter is left?</summary>
-    public static readonly Decision<EquationPair, NoLetterLeft, int> Gone = new("equations.no-letter", "What is the answer where no letter is left?", NoLetterLeft.NoneOrAll)
+    public static readonly Decision<EquationPair, NoLetterLeft, int> Gone = new(
+        "equations.no-letter", "What is the answer where no letter is left?", NoLetterLeft.NoneOrAll)
     {
         [NoLetterLeft.NoneOrAll] = new("none-or-all", "writes none where it is false, and all where it is true", c => c.One == c.Other ? Every : NoneAtAll),
         [NoLetterLeft.Zero] = new("zero", "writes 0", _ => 2),
@@ -270,7 +287,8 @@ internal static class EquationDecisions
     }
 
     // A whole number beside the quotient: away from zero where it is asked for and there is a rest.
-    private static Rational? WholeNear(EquationPair c, bool isAway) => c.WithSign(Rational.Whole(c.Quotient.Top / c.Quotient.Bottom + (isAway && !c.Quotient.IsWhole ? 1 : 0)));
+    private static Rational? WholeNear(EquationPair c, bool isAway) =>
+        c.WithSign(Rational.Whole(c.Quotient.Top / c.Quotient.Bottom + (isAway && !c.Quotient.IsWhole ? 1 : 0)));
 
     /// <summary>All of them, in the order in which they come up.</summary>
     public static IReadOnlyList<Decision> All { get; } = [Order, Before, Meets, SignDecisions.OfProduct, Sum, Join, Letters, Number, Divide, Gone];

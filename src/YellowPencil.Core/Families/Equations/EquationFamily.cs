@@ -37,7 +37,9 @@ internal sealed class EquationFamily() : TaughtFamily("equations", "equations")
         return first is not null && second is not null && IsSame(first.Left, second.Left) && IsSame(first.Right, second.Right);
 
         static bool IsSame(IReadOnlyList<SideTerm> one, IReadOnlyList<SideTerm> other) =>
-            one.Count == other.Count && one.Select(t => EquationTask.Write([t], 'x')).Order(StringComparer.Ordinal).SequenceEqual(other.Select(t => EquationTask.Write([t], 'x')).Order(StringComparer.Ordinal));
+            one.Count == other.Count
+                && one.Select(t => EquationTask.Write([t], 'x'))
+                    .Order(StringComparer.Ordinal).SequenceEqual(other.Select(t => EquationTask.Write([t], 'x')).Order(StringComparer.Ordinal));
     }
 
     public override void Walk(ItemTask task, MethodRun run) => new EquationWork(run, (EquationTask)task).Walk();
@@ -85,7 +87,9 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                 return;
             }
 
-            var (letters, toRight) = way == LettersMoved.TakenFromLeft ? (Together(leftLetters, -rightLetters), default) : EquationDecisions.Letters.Result(way, pair, run.School);
+            var (letters, toRight) = way == LettersMoved.TakenFromLeft
+                ? (Together(leftLetters, -rightLetters), default)
+                : EquationDecisions.Letters.Result(way, pair, run.School);
             (leftLetters, rightNumbers) = (letters, rightNumbers + toRight);
             Pass(Side(leftLetters, leftNumbers), Side(default, rightNumbers));
         }
@@ -112,7 +116,9 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                 return;
             }
 
-            rightNumbers = moved == NumberMoved.TakenFromRight ? Together(rightNumbers, -leftNumbers) : EquationDecisions.Number.Result(moved, pair, run.School);
+            rightNumbers = moved == NumberMoved.TakenFromRight
+                ? Together(rightNumbers, -leftNumbers)
+                : EquationDecisions.Number.Result(moved, pair, run.School);
             Pass(Side(leftLetters, default), Side(default, rightNumbers));
         }
 
@@ -146,7 +152,11 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                 var term = bracket[at];
                 var seen = InBracket(before, term, at, i);
                 var way = run.Ask(EquationDecisions.Meets, seen);
-                if (way != MeetsTerm.LeftOut) terms.Add(term with { Number = way == MeetsTerm.Multiplied ? Times(before, term.Number) : EquationDecisions.Meets.Result(way, seen, run.School) });
+                if (way != MeetsTerm.LeftOut)
+                    terms.Add(
+                        term
+                            with
+                        { Number = way == MeetsTerm.Multiplied ? Times(before, term.Number) : EquationDecisions.Meets.Result(way, seen, run.School) });
             }
         }
 
@@ -160,7 +170,9 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
     {
         var (a, b) = (Rational.Abs(one), Rational.Abs(other));
         var size = a.IsWhole && b.IsWhole ? Rational.Whole(WholeNumbers.Product(run, a.Top, b.Top)) : a * b;
-        return (one.Sign < 0 || other.Sign < 0) && SignDecisions.IsNegativeAside(run, new SignsContext(one.Sign < 0, other.Sign < 0, a > b, IsQuotient: false)) ? -size : size;
+        return (one.Sign < 0 || other.Sign < 0) && SignDecisions.IsNegativeAside(run, new SignsContext(one.Sign < 0, other.Sign < 0, a > b, IsQuotient: false))
+            ? -size
+            : size;
     }
 
     private (Rational Letters, Rational Numbers) Collected(List<SideTerm> side, bool isLeft) => (Sum(side, true, isLeft), Sum(side, false, isLeft));
@@ -189,7 +201,9 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
     {
         if (!one.IsWhole || !other.IsWhole || one.IsZero || other.IsZero) return one + other;
         var (first, second) = (BigInteger.Abs(one.Top), BigInteger.Abs(other.Top));
-        var size = one.Sign == other.Sign ? WholeNumbers.Sum(run, first, second) : WholeNumbers.Difference(run, BigInteger.Max(first, second), BigInteger.Min(first, second));
+        var size = one.Sign == other.Sign
+            ? WholeNumbers.Sum(run, first, second)
+            : WholeNumbers.Difference(run, BigInteger.Max(first, second), BigInteger.Min(first, second));
         return Rational.Whole((one + other).Sign < 0 ? -size : size);
     }
 
@@ -213,7 +227,8 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         }
 
         var (a, b) = (Rational.Abs(letters), Rational.Abs(numbers));
-        var isNegative = (letters.Sign < 0 || numbers.Sign < 0) && !numbers.IsZero && SignDecisions.IsNegativeAside(run, new SignsContext(numbers.Sign < 0, letters.Sign < 0, b > a, IsQuotient: true));
+        var isNegative = (letters.Sign < 0 || numbers.Sign < 0)
+            && !numbers.IsZero && SignDecisions.IsNegativeAside(run, new SignsContext(numbers.Sign < 0, letters.Sign < 0, b > a, IsQuotient: true));
         var pair = Pair(letters, numbers, true, true) with { IsNegative = isNegative };
         var way = run.Ask(EquationDecisions.Divide, pair);
         if (way == NumberBefore.NotInLowestTerms) run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{b.Text}/{a.Text}"));
@@ -221,7 +236,8 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         else Write(EquationDecisions.Divide.Result(way, pair, run.School));
     }
 
-    private void WriteDecimal(Rational number) => run.Page.Append(task.Canonical($"{(number.Sign < 0 ? "-" : "")}{Exact.Written(Rational.Abs(number), MostPlaces)}"));
+    private void WriteDecimal(Rational number) =>
+        run.Page.Append(task.Canonical($"{(number.Sign < 0 ? "-" : "")}{Exact.Written(Rational.Abs(number), MostPlaces)}"));
 
     // No letter is left: what stands there is true or false.
     private void Without(Rational left, Rational right)
@@ -264,5 +280,6 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
     private EquationPair Pair(Rational first, Rational second, bool isLeft, bool haveLetter) =>
         new(Seen(first), Seen(second), isLeft, haveLetter) { One = first, Other = second, OnBothSides = task.OnBothSides, HadBrackets = task.HasBrackets };
 
-    private static int Seen(Rational number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number.IsWhole ? number.Top : number.Top / number.Bottom));
+    private static int Seen(Rational number) =>
+        (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number.IsWhole ? number.Top : number.Top / number.Bottom));
 }

@@ -78,7 +78,8 @@ internal sealed class EquationGrammar : TaskGrammar
         {
             at++;
             if (Side(text, ref at, ref letter, isInside: true, out fault) is not { } inside) return null;
-            if (at == text.Length || text[at] != ')') return Failed(at == text.Length ? "a bracket is not closed" : $"'{text[at]}' does not belong in a bracket", at, out fault);
+            if (at == text.Length || text[at] != ')')
+                return Failed(at == text.Length ? "a bracket is not closed" : $"'{text[at]}' does not belong in a bracket", at, out fault);
             at++;
             return Over(text, ref at, out fault) is { } under ? new SideTerm(number / under, false, inside) : null;
         }
@@ -92,7 +93,9 @@ internal sealed class EquationGrammar : TaskGrammar
         }
 
         fault = default;
-        return hasNumber ? new SideTerm(number, false) : Failed(at < text.Length ? $"'{text[at]}' does not belong here: a number or a letter is due" : "a term is missing here", at, out fault);
+        return hasNumber
+            ? new SideTerm(number, false)
+            : Failed(at < text.Length ? $"'{text[at]}' does not belong here: a number or a letter is due" : "a term is missing here", at, out fault);
     }
 
     // "7", "2/3"; 1 where there is none.

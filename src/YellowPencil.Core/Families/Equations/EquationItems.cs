@@ -20,7 +20,11 @@ internal sealed class EquationItems(int seed)
                 case 0 or 1: break;
                 case 2 or 3: right = [new(Rational.Whole(c), true)]; break;
                 case 4: left = [new(Rational.Whole(random.Next(2, 8)), false, [new(Rational.Whole(Math.Abs(a)), true), new(Rational.Whole(b), false)])]; break;
-                default: left = [new(Rational.Whole(random.Next(2, 10)), random.Next(2) == 0), new(Rational.Whole(-random.Next(2, 6)), false, [new(Rational.Whole(random.Next(1, 4)), true), new(Rational.Whole(b), false)])]; break;
+                default:
+                    left = [
+                    new(Rational.Whole(random.Next(2, 10)), random.Next(2) == 0),
+                    new(Rational.Whole(-random.Next(2, 6)), false, [new(Rational.Whole(random.Next(1, 4)), true), new(Rational.Whole(b), false)]),
+                ]; break;
             }
 
             if (b == 0) continue;

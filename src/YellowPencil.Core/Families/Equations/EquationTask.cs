@@ -31,13 +31,10 @@ internal sealed class EquationTask : ItemTask
         RightAnswer = letters.IsZero ? numbers.IsZero ? EveryNumber : NoNumber : $"{letter} = {(numbers / letters).Text}";
     }
 
-    /// <summary>The left side.</summary>
     public IReadOnlyList<SideTerm> Left { get; }
 
-    /// <summary>The right side.</summary>
     public IReadOnlyList<SideTerm> Right { get; }
 
-    /// <summary>The letter.</summary>
     public char Letter { get; }
 
     /// <summary>Whether the letter stands on both sides.</summary>
@@ -118,14 +115,19 @@ internal sealed class EquationTask : ItemTask
         if (parts.Length == 1 && DecimalNumber.TryParse(parts[0]) is { Succeeded: true } read)
         {
             var value = new Rational(read.Value.Unscaled * (isNegative ? -1 : 1), BigInteger.Pow(10, read.Value.Places));
-            return RightAnswer == $"{Letter} = {value.Text}" ? RightAnswer : $"{Letter} = {(isNegative && !value.IsZero ? "-" : "")}{DecimalNumber.Canonical(parts[0])}";
+            return RightAnswer == $"{Letter} = {value.Text}"
+                ? RightAnswer
+                : $"{Letter} = {(isNegative && !value.IsZero ? "-" : "")}{DecimalNumber.Canonical(parts[0])}";
         }
 
-        return parts.Length == 2 && BigInteger.TryParse(parts[0], NumberStyles.None, CultureInfo.InvariantCulture, out var top) && BigInteger.TryParse(parts[1], NumberStyles.None, CultureInfo.InvariantCulture, out var bottom)
+        return parts.Length == 2
+            && BigInteger.TryParse(parts[0], NumberStyles.None, CultureInfo.InvariantCulture, out var top)
+            && BigInteger.TryParse(parts[1], NumberStyles.None, CultureInfo.InvariantCulture, out var bottom)
             ? $"{Letter} = {(isNegative ? "-" : "")}{top}/{bottom}" : answer.Trim();
     }
 
-    public override string? OtherSpelling(string canonical) => canonical.Split(" = ")[^1] is var number && number.Contains('.') && DecimalNumber.TryParse(number.TrimStart('-')) is { Succeeded: true } read
+    public override string? OtherSpelling(string canonical) =>
+        canonical.Split(" = ")[^1] is var number && number.Contains('.') && DecimalNumber.TryParse(number.TrimStart('-')) is { Succeeded: true } read
         ? $"{Letter} = {new Rational(read.Value.Unscaled * (number[0] == '-' ? -1 : 1), BigInteger.Pow(10, read.Value.Places)).Text}" : null;
 
     public override Verdict Judge(string? answer)
@@ -133,7 +135,9 @@ internal sealed class EquationTask : ItemTask
         var verdict = base.Judge(answer);
         if (verdict != Verdict.Wrong || !RightAnswer.Contains('=')) return verdict;
         var parts = Canonical(answer!).Split(" = ")[^1].Split('/');
-        return parts.Length == 2 && BigInteger.TryParse(parts[0], out var top) && BigInteger.TryParse(parts[1], out var bottom) && !bottom.IsZero && $"{Letter} = {new Rational(top, bottom).Text}" == RightAnswer
+        return parts.Length == 2
+            && BigInteger.TryParse(parts[0], out var top) && BigInteger.TryParse(parts[1], out var bottom) && !bottom.IsZero
+            && $"{Letter} = {new Rational(top, bottom).Text}" == RightAnswer
             ? Verdict.Unfinished : verdict;
     }
 

@@ -5,12 +5,15 @@ using YellowPencil.Core.Parts.Terms;
 namespace YellowPencil.Core.Families.Expanding;
 
 /// <summary>How a bracket is squared.</summary>
-internal enum SquareWay { AsProduct, TermsSquaredPlus, TermsSquaredSignKept, Doubled, MiddlePlus, MiddleOnce, MiddleHalf, TermsSquaredMinus, MiddleIsLast, LastDoubled, LastNotSquared }
+internal enum SquareWay
+{
+    AsProduct, TermsSquaredPlus, TermsSquaredSignKept, Doubled, MiddlePlus, MiddleOnce, MiddleHalf, TermsSquaredMinus, MiddleIsLast, LastDoubled,
+    LastNotSquared,
+}
 
 /// <summary>How two brackets are multiplied.</summary>
 internal enum BracketsWay { EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded, SumAndProductExchanged, OuterTwice, InnerTwice }
 
-/// <summary>Whether a product is made.</summary>
 internal enum ProductMade { Made, LeftOut, OtherCopied, OtherCopiedWithSign, AddedWhereLike }
 
 /// <summary>What becomes of the numbers of two terms.</summary>
@@ -89,7 +92,6 @@ internal static class ExpandingDecisions
         new("after-minus", "in every term but the first, behind a minus", c => c is { J: > 0, First: < 0 }),
     ];
 
-    /// <summary>How is a bracket squared?</summary>
     public static readonly Decision<TermProduct, SquareWay> Square = new("expanding.square", "What is the square of a bracket?", SquareWay.AsProduct)
     {
         [SquareWay.AsProduct] = new("as-product", "multiplies the bracket by itself"),
@@ -100,20 +102,25 @@ internal static class ExpandingDecisions
         [SquareWay.MiddleOnce] = new("middle-once", "writes the middle product once"),
         [SquareWay.MiddleHalf] = new("middle-half", "writes half of the middle"),
         [SquareWay.TermsSquaredMinus] = new("terms-squared-minus", "takes the squares of the terms from each other"),
-        [SquareWay.MiddleIsLast] = new("middle-is-last", "writes the square of the number in the middle as well") { Needs = c => 2 * Math.Abs(c.First) != Math.Abs(c.Second) },
+        [SquareWay.MiddleIsLast] = new("middle-is-last", "writes the square of the number in the middle as well")
+        { Needs = c => 2 * Math.Abs(c.First) != Math.Abs(c.Second) },
         [SquareWay.LastDoubled] = new("last-doubled", "doubles the number instead of squaring it") { Needs = c => c.Second != 2 },
         [SquareWay.LastNotSquared] = new("last-not-squared", "does not square the number") { Needs = c => c.Second != 1 },
-        Kinds = [new("always", "always", _ => true), new("difference", "in the square of a difference", c => c.First < 0 != c.Second < 0), new("sum", "in the square of a sum", c => c.First < 0 == c.Second < 0)],
+        Kinds = [
+            new("always", "always", _ => true), new("difference", "in the square of a difference", c => c.First < 0 != c.Second < 0),
+            new("sum", "in the square of a sum", c => c.First < 0 == c.Second < 0),
+        ],
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.SquareIsAProduct,
     };
 
-    /// <summary>How are two brackets multiplied?</summary>
-    public static readonly Decision<TermProduct, BracketsWay> Brackets = new("expanding.brackets", "Which products do two brackets make?", BracketsWay.EveryPair)
+    public static readonly Decision<TermProduct, BracketsWay> Brackets = new(
+        "expanding.brackets", "Which products do two brackets make?", BracketsWay.EveryPair)
     {
         [BracketsWay.EveryPair] = new("every-pair", "multiplies each term by each"),
         [BracketsWay.FirstAndLast] = new("first-and-last", "multiplies first by first and last by last only"),
-        [BracketsWay.FirstDistributedSecondCopied] = new("first-distributed-second-copied", "multiplies the second bracket by the first term and copies the second"),
+        [BracketsWay.FirstDistributedSecondCopied] = new(
+            "first-distributed-second-copied", "multiplies the second bracket by the first term and copies the second"),
         [BracketsWay.SumOfSquares] = new("sum-of-squares", "writes the sum of the squares"),
         [BracketsWay.BracketsAdded] = new("brackets-added", "adds the brackets"),
         [BracketsWay.SumAndProductExchanged] = new("sum-and-product-exchanged", "writes the product of the numbers in the middle and their sum at the end"),
@@ -124,28 +131,34 @@ internal static class ExpandingDecisions
         Idea = Ideas.EachTermByEach,
     };
 
-    /// <summary>Is a product made?</summary>
-    public static readonly Decision<TermProduct, ProductMade, (long Number, int Power)> Made = new("expanding.product-made", "Is this product made?", ProductMade.Made)
+    public static readonly Decision<TermProduct, ProductMade, (long Number, int Power)> Made = new(
+        "expanding.product-made", "Is this product made?", ProductMade.Made)
     {
         [ProductMade.Made] = new("made", "makes every product", c => ((long)c.First * c.Second, c.FirstPower + c.SecondPower)),
         [ProductMade.LeftOut] = new("left-out", "leaves a product out", _ => (0, 0)) { SlipIn = c => c.J > 0 || c.I > 0 ? 1 : 0 },
         [ProductMade.OtherCopied] = new("other-copied", "copies the term of the bracket", c => (c.Second, c.SecondPower)),
-        [ProductMade.OtherCopiedWithSign] = new("other-copied-with-sign", "copies the term of the bracket with the sign before it", c => (c.First < 0 ? -c.Second : c.Second, c.SecondPower)),
-        [ProductMade.AddedWhereLike] = new("added-where-like", "adds to a like term and copies the others", c => (c.FirstPower == c.SecondPower ? c.First + c.Second : c.Second, c.SecondPower)),
+        [ProductMade.OtherCopiedWithSign] = new(
+            "other-copied-with-sign", "copies the term of the bracket with the sign before it", c => (c.First < 0 ? -c.Second : c.Second, c.SecondPower)),
+        [ProductMade.AddedWhereLike] = new(
+            "added-where-like", "adds to a like term and copies the others", c =>
+                (c.FirstPower == c.SecondPower ? c.First + c.Second : c.Second, c.SecondPower)),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.EachTermByEach,
     };
 
-    /// <summary>What becomes of the numbers?</summary>
-    public static readonly Decision<TermProduct, NumbersWay, long> Numbers = new("expanding.numbers", "What becomes of the numbers of two terms?", NumbersWay.Multiplied)
+    public static readonly Decision<TermProduct, NumbersWay, long> Numbers = new(
+        "expanding.numbers", "What becomes of the numbers of two terms?", NumbersWay.Multiplied)
     {
         [NumbersWay.Multiplied] = new("multiplied", "multiplies the numbers", c => (long)c.First * c.Second),
         [NumbersWay.Added] = new("added", "adds the numbers with their signs", c => c.First + c.Second),
-        [NumbersWay.SizesAdded] = new("sizes-added", "adds the sizes of the numbers", c => c.WithSign((long)Math.Abs(c.First) + Math.Abs(c.Second))) { Slip = 0.7 },
+        [NumbersWay.SizesAdded] = new("sizes-added", "adds the sizes of the numbers", c => c.WithSign((long)Math.Abs(c.First) + Math.Abs(c.Second)))
+        { Slip = 0.7 },
         [NumbersWay.FirstOnly] = new("first-only", "writes the size of the first number only", c => c.WithSign(Math.Abs(c.First))),
         [NumbersWay.SecondOnly] = new("second-only", "writes the size of the second number only", c => c.WithSign(Math.Abs(c.Second))),
-        [NumbersWay.LetterCountsAsOne] = new("letter-counts-as-one", "writes the plain number and passes over the one before the letter", c => c.AreMixed ? c.WithSign(Math.Abs(c.FirstPower == 0 ? c.First : c.Second)) : null),
+        [NumbersWay.LetterCountsAsOne] = new(
+            "letter-counts-as-one", "writes the plain number and passes over the one before the letter",
+            c => c.AreMixed ? c.WithSign(Math.Abs(c.FirstPower == 0 ? c.First : c.Second)) : null),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.NumbersTimesPowersPlus,
@@ -160,7 +173,6 @@ internal static class ExpandingDecisions
         ShowsIn = WorkFields.Lines,
     };
 
-    /// <summary>Which sign does the product get?</summary>
     public static readonly Decision<TermProduct, TermSign, bool> Sign = new("expanding.sign", "Which sign does this product get?", TermSign.AsDue)
     {
         [TermSign.AsDue] = new("as-due", "gives each product the sign of its terms", c => c.IsNegative),
@@ -173,19 +185,23 @@ internal static class ExpandingDecisions
         ShowsIn = WorkFields.Lines,
     };
 
-    /// <summary>What becomes of the letters?</summary>
-    public static readonly Decision<TermProduct, LettersWay, (int Power, int Times)> Letters = new("expanding.letters", "What becomes of the letters of two terms?", LettersWay.PowersAdded)
+    public static readonly Decision<TermProduct, LettersWay, (int Power, int Times)> Letters = new(
+        "expanding.letters", "What becomes of the letters of two terms?", LettersWay.PowersAdded)
     {
         [LettersWay.PowersAdded] = new("powers-added", "adds the powers of the letter", c => (c.FirstPower + c.SecondPower, 1)),
         [LettersWay.LetterLost] = new("letter-lost", "loses the letter", c => (Math.Min(c.FirstPower, c.SecondPower), 1)),
-        [LettersWay.PowerStays] = new("power-stays", "keeps one letter without raising its power", c => (Math.Max(c.FirstPower, c.SecondPower), 1)) { SlipIn = c => c.HaveLetters ? 1 : 0 },
+        [LettersWay.PowerStays] = new("power-stays", "keeps one letter without raising its power", c => (Math.Max(c.FirstPower, c.SecondPower), 1))
+        { SlipIn = c => c.HaveLetters ? 1 : 0 },
         [LettersWay.PowersMultiplied] = new("powers-multiplied", "multiplies the powers", c => c.HaveLetters ? (c.FirstPower * c.SecondPower, 1) : null),
-        [LettersWay.TwoOfTheLetter] = new("two-of-the-letter", "makes two of the letter where it meets itself", c => c.HaveLetters ? (Math.Max(c.FirstPower, c.SecondPower), 2) : null),
+        [LettersWay.TwoOfTheLetter] = new(
+            "two-of-the-letter", "makes two of the letter where it meets itself", c => c.HaveLetters ? (Math.Max(c.FirstPower, c.SecondPower), 2) : null),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.EachTermByEach,
     };
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<Decision> All { get; } = [Square, Brackets, Made, Numbers, Size, SignDecisions.OfProduct, Sign, Letters, .. PolynomialDecisions.Collecting];
+    public static IReadOnlyList<Decision> All { get; } = [
+        Square, Brackets, Made, Numbers, Size, SignDecisions.OfProduct, Sign, Letters, .. PolynomialDecisions.Collecting,
+    ];
 }

@@ -27,7 +27,8 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
 
     public override Func<ItemTask> Items(int seed) => new ExpandingItems(seed).Next;
 
-    public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) => item.Work.Has(WorkFields.Box) ? (School.Binomials, (int)BinomialSchool.Box)
+    public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) =>
+        item.Work.Has(WorkFields.Box) ? (School.Binomials, (int)BinomialSchool.Box)
         : item.Task is ExpandingTask { Before: null, IsLine: false } && item.Work.Has(WorkFields.Lines) ? (School.Binomials, (int)BinomialSchool.FourProducts)
         : null;
 
@@ -52,10 +53,12 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
     private static TermProduct Shape(ExpandingTask product) => Context(product.First[0], product.First[^1], 0, 0) with
     {
         IsSquare = product.IsSquare,
-        IsConjugate = !product.IsSquare && product.Second is { Count: 2 } second && product.First.Count == 2 && product.First[0] == second[0] && product.First[1] == second[1].Turned,
+        IsConjugate = !product.IsSquare
+            && product.Second is { Count: 2 } second && product.First.Count == 2 && product.First[0] == second[0] && product.First[1] == second[1].Turned,
     };
 
-    private static TermProduct Context(PolyTerm first, PolyTerm second, int i, int j) => new(Seen(first.Number), first.Power, Seen(second.Number), second.Power, i, j);
+    private static TermProduct Context(PolyTerm first, PolyTerm second, int i, int j) =>
+        new(Seen(first.Number), first.Power, Seen(second.Number), second.Power, i, j);
 
     private static List<PolyTerm> BeforeBracket(MethodRun run, PolyTerm before, IReadOnlyList<PolyTerm> bracket)
     {
@@ -75,7 +78,10 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
             case SquareWay.Doubled: return [.. bracket.Select(t => t with { Number = 2 * t.Number })];
             case SquareWay.TermsSquaredPlus: return [Square(first), Square(second)];
             case SquareWay.TermsSquaredMinus: return [Square(first), Square(second).Turned];
-            case SquareWay.TermsSquaredSignKept: return [first.Number.Sign < 0 ? Square(first).Turned : Square(first), second.Number.Sign < 0 ? Square(second).Turned : Square(second)];
+            case SquareWay.TermsSquaredSignKept:
+                return [
+                first.Number.Sign < 0 ? Square(first).Turned : Square(first), second.Number.Sign < 0 ? Square(second).Turned : Square(second),
+            ];
             default: break;
         }
 
@@ -84,9 +90,11 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
         var (one, other) = (terms[1], terms[2]);
         return way switch
         {
-            SquareWay.MiddlePlus => [terms[0], one with { Number = BigInteger.Abs(one.Number) }, other with { Number = BigInteger.Abs(other.Number) }, terms[3]],
+            SquareWay.MiddlePlus =>
+                [terms[0], one with { Number = BigInteger.Abs(one.Number) }, other with { Number = BigInteger.Abs(other.Number) }, terms[3]],
             SquareWay.MiddleOnce => [terms[0], one, terms[3]],
-            SquareWay.MiddleIsLast => [terms[0], one with { Number = one.Number.Sign < 0 ? -BigInteger.Abs(terms[3].Number) : BigInteger.Abs(terms[3].Number) }, terms[3]],
+            SquareWay.MiddleIsLast =>
+                [terms[0], one with { Number = one.Number.Sign < 0 ? -BigInteger.Abs(terms[3].Number) : BigInteger.Abs(terms[3].Number) }, terms[3]],
             SquareWay.LastDoubled => [terms[0], one, other, second with { Number = 2 * second.Number }],
             SquareWay.LastNotSquared => [terms[0], one, other, second],
             _ => [terms[0], one with { Number = one.Number / 2 }, terms[3]],
@@ -100,9 +108,14 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
         var way = first.Count == 2 && second.Count == 2 ? run.Ask(ExpandingDecisions.Brackets, shape) : BracketsWay.EveryPair;
         if (way == BracketsWay.BracketsAdded) return [.. first, .. second];
         if (way == BracketsWay.SumAndProductExchanged && first is [var x, { Power: 0 } one] && second is [_, { Power: 0 } other])
-            return [new PolyTerm(x.Number * second[0].Number, x.Power + second[0].Power), new PolyTerm(one.Number * other.Number, x.Power), new PolyTerm(one.Number + other.Number, 0)];
+            return [
+                new PolyTerm(x.Number * second[0].Number, x.Power + second[0].Power), new PolyTerm(one.Number * other.Number, x.Power),
+                new PolyTerm(one.Number + other.Number, 0),
+            ];
         var terms = new List<PolyTerm>();
-        var box = run.Page.KeepsMarks && run.School.Of(School.Binomials) == BinomialSchool.Box ? Enumerable.Range(0, second.Count).Select(_ => new PolyTerm?[first.Count]).ToArray() : null;
+        var box = run.Page.KeepsMarks && run.School.Of(School.Binomials) == BinomialSchool.Box
+            ? Enumerable.Range(0, second.Count).Select(_ => new PolyTerm?[first.Count]).ToArray()
+            : null;
         for (var i = 0; i < first.Count; i++)
         {
             if (way == BracketsWay.FirstDistributedSecondCopied && i > 0)
@@ -118,7 +131,8 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
                 var before = terms.Count;
                 Multiply(run, terms, first[i], second[j], context);
                 if ((way == BracketsWay.OuterTwice && i > j) || (way == BracketsWay.InnerTwice && i < j)) terms.RemoveRange(before, terms.Count - before);
-                else if (way is BracketsWay.OuterTwice or BracketsWay.InnerTwice && i != j && terms.Count > before) terms[^1] = terms[^1] with { Number = 2 * terms[^1].Number };
+                else if (way is BracketsWay.OuterTwice or BracketsWay.InnerTwice && i != j && terms.Count > before)
+                    terms[^1] = terms[^1] with { Number = 2 * terms[^1].Number };
                 if (box is not null && terms.Count > before) box[j][i] = terms[^1];
                 if (way == BracketsWay.SumOfSquares && terms.Count > before) terms[^1] = terms[^1] with { Number = BigInteger.Abs(terms[^1].Number) };
             }
@@ -166,7 +180,11 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
             _ when a * b < MostSeen => run.Value(ExpandingDecisions.Size, context, (int)WholeNumbers.Product(run, a, b), MostSeen),
             _ => WholeNumbers.Product(run, a, b),
         };
-        return (one.Number.Sign < 0 || other.Number.Sign < 0) && SignDecisions.IsNegativeAside(run, new SignsContext(one.Number.Sign < 0, other.Number.Sign < 0, a > b || (a == b && one.Number.Sign < 0), IsQuotient: false)) ? -size : size;
+        return (one.Number.Sign < 0 || other.Number.Sign < 0)
+            && SignDecisions.IsNegativeAside(
+                run, new SignsContext(one.Number.Sign < 0, other.Number.Sign < 0, a > b || (a == b && one.Number.Sign < 0), IsQuotient: false))
+            ? -size
+            : size;
     }
 
     private static int Seen(BigInteger number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number));

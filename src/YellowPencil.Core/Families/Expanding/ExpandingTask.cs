@@ -3,7 +3,9 @@ using YellowPencil.Core.Parts.Terms;
 
 namespace YellowPencil.Core.Families.Expanding;
 
-/// <summary>A product that is to be multiplied out: a term and a bracket, two brackets, or a bracket squared; on the way to its answer the terms that came out.</summary>
+/// <summary>
+/// A product that is to be multiplied out: a term and a bracket, two brackets, or a bracket squared; on the way to its answer the terms that came out.
+/// </summary>
 internal sealed class ExpandingTask : AlgebraTask
 {
     internal ExpandingTask(PolyTerm? before, IReadOnlyList<PolyTerm> first, IReadOnlyList<PolyTerm>? second, bool isSquare, char letter)
@@ -32,7 +34,14 @@ internal sealed class ExpandingTask : AlgebraTask
 
     public override PairOperation? SetOperation => PairOperation.Times;
 
-    public override TaskTraits Traits => IsSquare ? TaskTraits.SquareOfBracket : Second is not null ? TaskTraits.TwoBrackets : Before is not null ? TaskTraits.TermBeforeBracket : TaskTraits.None;
+    public override TaskTraits Traits =>
+        IsSquare
+            ? TaskTraits.SquareOfBracket
+            : Second is not null
+            ? TaskTraits.TwoBrackets
+            : Before is not null
+            ? TaskTraits.TermBeforeBracket
+            : TaskTraits.None;
 
     public override int Steps => 4 * (First.Count * (Second?.Count ?? 1)) + 6;
 
@@ -42,13 +51,16 @@ internal sealed class ExpandingTask : AlgebraTask
     public static ExpandingTask? TryReadLine(string line, char letter)
     {
         char? known = letter;
-        return PolynomialText.TryRead(Signs.Plain(line), ref known) is { Count: <= PolynomialTask.MostTerms } terms ? new ExpandingTask(null, terms, null, false, letter) : null;
+        return PolynomialText.TryRead(Signs.Plain(line), ref known) is { Count: <= PolynomialTask.MostTerms } terms
+            ? new ExpandingTask(null, terms, null, false, letter)
+            : null;
     }
 
     private static string Written(PolyTerm? before, IReadOnlyList<PolyTerm> first, IReadOnlyList<PolyTerm>? second, bool isSquare, char letter)
     {
         var one = $"({PolynomialText.Write(first, letter)})";
-        if (before is { } term) return (term is { Power: 0, Number.IsOne: true } ? "" : term.Power == 0 && term.Number == -1 ? "-" : PolynomialText.Write([term], letter)) + one;
+        if (before is { } term)
+            return (term is { Power: 0, Number.IsOne: true } ? "" : term.Power == 0 && term.Number == -1 ? "-" : PolynomialText.Write([term], letter)) + one;
         return isSquare ? $"{one}^2" : second is null ? PolynomialText.Write(first, letter) : $"{one}({PolynomialText.Write(second, letter)})";
     }
 }

@@ -103,7 +103,6 @@ internal static class FactoringBugs
             At.Signs.When(q => q.C < 0).Instead(TwoSigns.Copied)),
     ];
 
-    /// <summary>The first number.</summary>
     private static IEnumerable<Bug> FirstNumbers =>
     [
         Declare("first-number-passed-over", "The first number is passed over", VeryCommon, Ideas.FirstNumberIsShared,
@@ -140,7 +139,6 @@ internal static class FactoringBugs
             At.First.When(q => q.A != 1).Instead(FirstNumber.OnlyWholeFirst)),
     ];
 
-    /// <summary>Middle and gap.</summary>
     private static IEnumerable<Bug> MiddleAndGap =>
     [
         DeclareByGap("gap-not-rooted", "The square of the gap as the gap", Common, Ideas.RootUndoesSquare,

@@ -13,13 +13,21 @@ internal enum CommonLetter { TakenFromBoth, Lost, LeftInSecond, NotTaken, Square
 internal enum TwoSquares { RootsOfBoth, SaysPrime, NumberNotRooted, Halved, SameSigns, PlusTwice }
 
 /// <summary>How the two numbers are found.</summary>
-internal enum TwoNumbers { SumAndProduct, FirstPairOfProduct, FirstWithOne, ProductOfLastOnly, MiddleReadPositive, OneAndLast, MiddleAndLast, HalvesOfMiddle, RootsOfLast, DifferenceForSum, NearestPair, LetterTakenOut, SaysPrime, SumOnly, OneAndLastAsWritten, LastAndOneAsWritten, MiddleAndOne }
+internal enum TwoNumbers
+{
+    SumAndProduct, FirstPairOfProduct, FirstWithOne, ProductOfLastOnly, MiddleReadPositive, OneAndLast, MiddleAndLast, HalvesOfMiddle, RootsOfLast,
+    DifferenceForSum, NearestPair, LetterTakenOut, SaysPrime, SumOnly, OneAndLastAsWritten, LastAndOneAsWritten, MiddleAndOne,
+}
 
 /// <summary>Which signs the two numbers get.</summary>
 internal enum TwoSigns { AsFound, Exchanged, BothMinus, BothPlus, BothOfMiddle, Copied, LargerMinus, SmallerMinus, BothOfLast }
 
 /// <summary>What becomes of the first number.</summary>
-internal enum FirstNumber { DividedOut, PassedOver, InOneBracket, InBothBrackets, OnlyFirstDivided, InFront, DenominatorsDropped, SecondSidePlus, OnlyWholeFirst, SaysPrime, EndsExchanged, FirstBracketTwice }
+internal enum FirstNumber
+{
+    DividedOut, PassedOver, InOneBracket, InBothBrackets, OnlyFirstDivided, InFront, DenominatorsDropped, SecondSidePlus, OnlyWholeFirst, SaysPrime,
+    EndsExchanged, FirstBracketTwice,
+}
 
 /// <summary>A quadratic as the student sees it.</summary>
 /// <param name="A">The number before the square.</param>
@@ -46,7 +54,6 @@ internal readonly record struct Quadratic(int A, int B, int C, bool HadCommon) :
     /// <summary>The square of the gap, once it is known.</summary>
     public Rational Squared { get; init; }
 
-    /// <summary>Whether a number is a square.</summary>
     public static bool IsSquare(long number) => number >= 0 && (long)Exact.Root(number) is var root && root * root == number;
 }
 
@@ -65,7 +72,8 @@ internal readonly record struct NumberPair(long One, long Other)
     public bool IsFound => One != 0 || Other != 0;
 
     /// <summary>Two numbers are the same in either order.</summary>
-    public bool Equals(NumberPair other) => StayAsTheyAre == other.StayAsTheyAre && ((One == other.One && Other == other.Other) || (One == other.Other && Other == other.One));
+    public bool Equals(NumberPair other) =>
+        StayAsTheyAre == other.StayAsTheyAre && ((One == other.One && Other == other.Other) || (One == other.Other && Other == other.One));
 
     public override int GetHashCode() => (One + Other).GetHashCode();
 }
@@ -94,25 +102,28 @@ internal static class FactoringDecisions
         new("even-middle", "where the middle is even", q => q.B % 2 == 0 && q.B != 0),
     ];
 
-    /// <summary>What is taken out first?</summary>
     public static readonly Decision<Quadratic, CommonFactor> Common = new("factoring.common", "Which factor do all terms have?", CommonFactor.Taken)
     {
         [CommonFactor.Taken] = new("taken", "takes out what all terms have"),
         [CommonFactor.LeftIn] = new("left-in", "leaves in what all terms have") { Slip = 1, Needs = q => q.Common != 1 },
-        [CommonFactor.NotFromLast] = new("not-from-last", "takes it out of the terms with the letter only") { Needs = q => q.C != 0 && (q.B == 0 ? q.Common : q.CommonOfLetters) != 1 },
-        [CommonFactor.FirstNumberPulled] = new("first-number-pulled", "pulls the first number out of the first term only") { Needs = q => q.C != 0 && Math.Abs(q.A / q.Common) != 1 },
-        [CommonFactor.OfNumbersHalf] = new("of-numbers-half", "takes out half of what all terms have") { Needs = q => q.Common != 1 && (q.HadCommon || (q.Common % 2 == 0 && Math.Abs(q.Common) > 2)) },
+        [CommonFactor.NotFromLast] = new("not-from-last", "takes it out of the terms with the letter only")
+        { Needs = q => q.C != 0 && (q.B == 0 ? q.Common : q.CommonOfLetters) != 1 },
+        [CommonFactor.FirstNumberPulled] = new("first-number-pulled", "pulls the first number out of the first term only")
+        { Needs = q => q.C != 0 && Math.Abs(q.A / q.Common) != 1 },
+        [CommonFactor.OfNumbersHalf] = new("of-numbers-half", "takes out half of what all terms have")
+        { Needs = q => q.Common != 1 && (q.HadCommon || (q.Common % 2 == 0 && Math.Abs(q.Common) > 2)) },
         [CommonFactor.Lost] = new("lost", "divides by what all terms have and does not write it") { Needs = q => q.Common != 1 },
         [CommonFactor.NothingElse] = new("nothing-else", "takes out what all terms have and stops") { Needs = q => q.C != 0 && q.Common != 1 },
         [CommonFactor.NumberOnly] = new("number-only", "takes the number out and leaves the letter in") { Needs = q => q.C == 0 },
-        [CommonFactor.OfFirstTwo] = new("of-first-two", "takes out what the first two terms have and leaves the last behind it") { Needs = q => q.B != 0 && q.C != 0 && q.Common == 1 },
+        [CommonFactor.OfFirstTwo] = new("of-first-two", "takes out what the first two terms have and leaves the last behind it")
+        { Needs = q => q.B != 0 && q.C != 0 && q.Common == 1 },
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.CommonToAll,
     };
 
-    /// <summary>What becomes of the letter?</summary>
-    public static readonly Decision<Quadratic, CommonLetter> Letter = new("factoring.common-letter", "What becomes of a letter that both terms have?", CommonLetter.TakenFromBoth)
+    public static readonly Decision<Quadratic, CommonLetter> Letter = new(
+        "factoring.common-letter", "What becomes of a letter that both terms have?", CommonLetter.TakenFromBoth)
     {
         [CommonLetter.TakenFromBoth] = new("taken-from-both", "takes the letter out of both terms"),
         [CommonLetter.Lost] = new("lost", "loses the letter"),
@@ -127,33 +138,42 @@ internal static class FactoringDecisions
         Idea = Ideas.CommonToAll,
     };
 
-    /// <summary>What is done with two squares?</summary>
-    public static readonly Decision<Quadratic, TwoSquares> Squares = new("factoring.two-squares", "What are the factors without a term in the middle?", TwoSquares.RootsOfBoth)
+    public static readonly Decision<Quadratic, TwoSquares> Squares = new(
+        "factoring.two-squares", "What are the factors without a term in the middle?", TwoSquares.RootsOfBoth)
     {
         [TwoSquares.RootsOfBoth] = new("roots-of-both", "takes the roots of both, with plus and minus"),
         [TwoSquares.SaysPrime] = new("says-prime", "says prime") { Needs = AreSquares },
-        [TwoSquares.NumberNotRooted] = new("number-not-rooted", "does not root the number before the letter") { Needs = q => q.C < 0 && q.A != 1 && Quadratic.IsSquare(-q.C) },
-        [TwoSquares.Halved] = new("halved", "halves even numbers instead of rooting them") { Needs = q => q.C < 0 && Quadratic.IsSquare(q.A) && q.C % 2 == 0 && q.C != -4 },
+        [TwoSquares.NumberNotRooted] = new("number-not-rooted", "does not root the number before the letter")
+        { Needs = q => q.C < 0 && q.A != 1 && Quadratic.IsSquare(-q.C) },
+        [TwoSquares.Halved] = new("halved", "halves even numbers instead of rooting them")
+        { Needs = q => q.C < 0 && Quadratic.IsSquare(q.A) && q.C % 2 == 0 && q.C != -4 },
         [TwoSquares.SameSigns] = new("same-signs", "writes a minus in both brackets") { Needs = AreSquares },
         [TwoSquares.PlusTwice] = new("plus-twice", "writes a plus in both brackets") { Needs = AreSquares },
         Kinds = Kinds,
         Idea = Ideas.RootsOfBothSquares,
     };
 
-    /// <summary>How are the two numbers found?</summary>
-    public static readonly Decision<Quadratic, TwoNumbers, NumberPair> Numbers = new("factoring.two-numbers", "Which two numbers have the right sum and product?", TwoNumbers.SumAndProduct)
+    public static readonly Decision<Quadratic, TwoNumbers, NumberPair> Numbers = new(
+        "factoring.two-numbers", "Which two numbers have the right sum and product?", TwoNumbers.SumAndProduct)
     {
         [TwoNumbers.SumAndProduct] = new("sum-and-product", "finds the two numbers by sum and product", q => Pairs.Of(q.A, q.B, q.C)),
-        [TwoNumbers.FirstPairOfProduct] = new("first-pair-of-product", "takes the first pair with the right product", q => Pairs.First((long)q.A * q.C, q.B, from: 2)) { Slip = 1 },
+        [TwoNumbers.FirstPairOfProduct] = new(
+            "first-pair-of-product", "takes the first pair with the right product", q => Pairs.First((long)q.A * q.C, q.B, from: 2))
+        { Slip = 1 },
         [TwoNumbers.FirstWithOne] = new("first-with-one", "takes 1 and the product", q => Pairs.First((long)q.A * q.C, q.B, from: 1)),
-        [TwoNumbers.ProductOfLastOnly] = new("product-of-last-only", "looks for the product of the last number only", q => Pairs.AsTheyAre(q, Pairs.Of(1, q.B, q.C))),
+        [TwoNumbers.ProductOfLastOnly] = new(
+            "product-of-last-only", "looks for the product of the last number only", q => Pairs.AsTheyAre(q, Pairs.Of(1, q.B, q.C))),
         [TwoNumbers.MiddleReadPositive] = new("middle-read-positive", "reads the middle without its minus", q => Pairs.Of(q.A, Math.Abs(q.B), q.C)),
         [TwoNumbers.OneAndLast] = new("one-and-last", "takes 1 and the last number", q => Pairs.AsTheyAre(q, Pairs.First(q.C, q.B, from: 1))),
         [TwoNumbers.MiddleAndLast] = new("middle-and-last", "takes the middle and the last number as they stand", q => Pairs.AsTheyAre(q, new(q.B, q.C))),
-        [TwoNumbers.HalvesOfMiddle] = new("halves-of-middle", "takes half of the middle twice", q => q.B % 2 == 0 ? new(q.B / 2, q.B / 2) : NumberPair.NotFound),
+        [TwoNumbers.HalvesOfMiddle] = new(
+            "halves-of-middle", "takes half of the middle twice", q => q.B % 2 == 0 ? new(q.B / 2, q.B / 2) : NumberPair.NotFound),
         [TwoNumbers.RootsOfLast] = new("roots-of-last", "takes the root of the last number twice", q => Pairs.RootOfLast(q.B, q.C)),
-        [TwoNumbers.DifferenceForSum] = new("difference-for-sum", "looks for the middle as a difference where it is a sum", q => q.C > 0 ? Pairs.Apart(q.B, (long)q.A * q.C) ?? Pairs.Of(q.A, q.B, q.C) : Pairs.Of(q.A, q.B, q.C)),
-        [TwoNumbers.NearestPair] = new("nearest-pair", "takes the two numbers with that product that are nearest to each other", q => Pairs.Nearest((long)q.A * q.C, q.B)),
+        [TwoNumbers.DifferenceForSum] = new(
+            "difference-for-sum", "looks for the middle as a difference where it is a sum",
+            q => q.C > 0 ? Pairs.Apart(q.B, (long)q.A * q.C) ?? Pairs.Of(q.A, q.B, q.C) : Pairs.Of(q.A, q.B, q.C)),
+        [TwoNumbers.NearestPair] = new(
+            "nearest-pair", "takes the two numbers with that product that are nearest to each other", q => Pairs.Nearest((long)q.A * q.C, q.B)),
         [TwoNumbers.LetterTakenOut] = new("letter-taken-out", "takes the letter out of the first two terms"),
         [TwoNumbers.SaysPrime] = new("says-prime", "says prime", _ => NumberPair.NotFound),
         [TwoNumbers.SumOnly] = new("sum-only", "takes 1 and what is missing to the sum", q => new(1, q.B - 1)),
@@ -165,35 +185,46 @@ internal static class FactoringDecisions
         Idea = Ideas.SumAndProduct,
     };
 
-    /// <summary>Which signs do they get?</summary>
     public static readonly Decision<Quadratic, TwoSigns, NumberPair> Signs = new("factoring.signs", "Which signs do the two numbers get?", TwoSigns.AsFound)
     {
         [TwoSigns.AsFound] = new("as-found", "gives both numbers the signs that fit", q => q.Pair),
         [TwoSigns.Exchanged] = new("exchanged", "gives the minus to the other number", q => new(-q.Pair.One, -q.Pair.Other)) { Slip = 3 },
         [TwoSigns.BothMinus] = new("both-minus", "makes both minus", q => new(-Math.Abs(q.Pair.One), -Math.Abs(q.Pair.Other))),
         [TwoSigns.BothPlus] = new("both-plus", "makes both plus", q => new(Math.Abs(q.Pair.One), Math.Abs(q.Pair.Other))),
-        [TwoSigns.BothOfMiddle] = new("both-of-middle", "gives both the sign of the middle", q => new(Math.Abs(q.Pair.One) * Math.Sign(q.B), Math.Abs(q.Pair.Other) * Math.Sign(q.B))),
-        [TwoSigns.Copied] = new("copied", "copies the signs of the task, the smaller number first", q => new(Math.Abs(q.Pair.One) * Math.Sign(q.B), Math.Abs(q.Pair.Other) * Math.Sign(q.C))),
-        [TwoSigns.LargerMinus] = new("larger-minus", "gives the larger a minus and the smaller a plus", q => Math.Abs(q.Pair.One) > Math.Abs(q.Pair.Other) ? new(-Math.Abs(q.Pair.Other), Math.Abs(q.Pair.One)) : new(Math.Abs(q.Pair.One), -Math.Abs(q.Pair.Other))),
-        [TwoSigns.SmallerMinus] = new("smaller-minus", "gives the smaller a minus and the larger a plus", q => new(-Math.Abs(q.Pair.One), Math.Abs(q.Pair.Other))),
-        [TwoSigns.BothOfLast] = new("both-of-last", "gives both the sign of the last number", q => new(Math.Abs(q.Pair.One) * Math.Sign(q.C), Math.Abs(q.Pair.Other) * Math.Sign(q.C))),
+        [TwoSigns.BothOfMiddle] = new(
+            "both-of-middle", "gives both the sign of the middle", q => new(Math.Abs(q.Pair.One) * Math.Sign(q.B), Math.Abs(q.Pair.Other) * Math.Sign(q.B))),
+        [TwoSigns.Copied] = new(
+            "copied", "copies the signs of the task, the smaller number first",
+            q => new(Math.Abs(q.Pair.One) * Math.Sign(q.B), Math.Abs(q.Pair.Other) * Math.Sign(q.C))),
+        [TwoSigns.LargerMinus] = new(
+            "larger-minus", "gives the larger a minus and the smaller a plus",
+            q =>
+                Math.Abs(q.Pair.One) > Math.Abs(q.Pair.Other)
+                    ? new(-Math.Abs(q.Pair.Other), Math.Abs(q.Pair.One))
+                    : new(Math.Abs(q.Pair.One), -Math.Abs(q.Pair.Other))),
+        [TwoSigns.SmallerMinus] = new(
+            "smaller-minus", "gives the smaller a minus and the larger a plus", q => new(-Math.Abs(q.Pair.One), Math.Abs(q.Pair.Other))),
+        [TwoSigns.BothOfLast] = new(
+            "both-of-last", "gives both the sign of the last number", q => new(Math.Abs(q.Pair.One) * Math.Sign(q.C), Math.Abs(q.Pair.Other) * Math.Sign(q.C))),
         ShowsIn = WorkFields.Cross.Part(3),
         Kinds = Kinds,
         Idea = Ideas.SumAndProduct,
     };
 
-    /// <summary>What becomes of the first number?</summary>
-    public static readonly Decision<Quadratic, FirstNumber> First = new("factoring.first-number", "How does the first number come into the brackets?", FirstNumber.DividedOut)
+    public static readonly Decision<Quadratic, FirstNumber> First = new(
+        "factoring.first-number", "How does the first number come into the brackets?", FirstNumber.DividedOut)
     {
         [FirstNumber.DividedOut] = new("divided-out", "puts the first number into both brackets and divides it out"),
         [FirstNumber.PassedOver] = new("passed-over", "passes over the first number") { Needs = q => q.A != 1 },
         [FirstNumber.InOneBracket] = new("in-one-bracket", "puts the first number into one bracket") { Needs = q => q.A != 1 },
         [FirstNumber.InBothBrackets] = new("in-both-brackets", "puts the first number into both brackets") { Needs = q => q.A != 1 },
-        [FirstNumber.OnlyFirstDivided] = new("only-first-divided", "divides only the first bracket") { Needs = q => q.A != 1 && Math.Abs(q.A) != 1 && Divisor(q.A, q.Pair.Other) > 1 },
+        [FirstNumber.OnlyFirstDivided] = new("only-first-divided", "divides only the first bracket")
+        { Needs = q => q.A != 1 && Math.Abs(q.A) != 1 && Divisor(q.A, q.Pair.Other) > 1 },
         [FirstNumber.InFront] = new("in-front", "writes the first number in front") { Needs = q => q.A != 1 },
         [FirstNumber.DenominatorsDropped] = new("denominators-dropped", "drops the denominators") { Needs = q => q.A != 1 },
         [FirstNumber.SecondSidePlus] = new("second-side-plus", "writes a plus in the second bracket") { Needs = q => q.Pair.Other < 0 },
-        [FirstNumber.OnlyWholeFirst] = new("only-whole-first", "says prime where the first number has to be split") { Needs = q => q.A != 1 && Divisor(q.A, q.Pair.One) > 1 && Divisor(q.A, q.Pair.Other) > 1 },
+        [FirstNumber.OnlyWholeFirst] = new("only-whole-first", "says prime where the first number has to be split")
+        { Needs = q => q.A != 1 && Divisor(q.A, q.Pair.One) > 1 && Divisor(q.A, q.Pair.Other) > 1 },
         [FirstNumber.SaysPrime] = new("says-prime", "says prime where the first number is not 1") { Needs = q => q.A != 1 },
         [FirstNumber.EndsExchanged] = new("ends-exchanged", "exchanges the ends of the brackets") { Needs = q => q.A != 1 },
         [FirstNumber.FirstBracketTwice] = new("first-bracket-twice", "writes the first bracket twice") { Needs = q => q.A != 1 },

@@ -2,7 +2,10 @@ using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Families.Factoring;
 
-/// <summary>Factoring quadratics, over the integers: what all terms have first, then two numbers by sum and product, then the first number divided out. Where that needs roots: half of the middle, and the gap on both sides of it.</summary>
+/// <summary>
+/// Factoring quadratics, over the integers: what all terms have first, then two numbers by sum and product, then the first number divided out. Where that needs
+/// roots: half of the middle, and the gap on both sides of it.
+/// </summary>
 internal sealed class FactoringFamily() : TaughtFamily("factoring", "factoring")
 {
     public static readonly FactoringFamily Instance = new();
@@ -23,7 +26,8 @@ internal sealed class FactoringFamily() : TaughtFamily("factoring", "factoring")
 
     public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => ((FactoringTask)from).Behind(line);
 
-    public override bool IsSameLine(string one, string other) => FactoringLine.TryRead(one) is { } line ? line.Equals(FactoringLine.TryRead(other)) : Plain(one) == Plain(other);
+    public override bool IsSameLine(string one, string other) =>
+        FactoringLine.TryRead(one) is { } line ? line.Equals(FactoringLine.TryRead(other)) : Plain(one) == Plain(other);
 
     public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item)
     {
@@ -32,15 +36,20 @@ internal sealed class FactoringFamily() : TaughtFamily("factoring", "factoring")
         if (work.Has(WorkFields.Tried)) return (School.Factoring, (int)FactoringSchool.TrialPairs);
         var lines = work.Get(WorkFields.Lines) ?? [];
         var letter = ((FactoringTask)item.Task).Letter;
-        return work.Has(WorkFields.Gap) || lines.Any(l => FactoringLine.TryRead(l, letter) is FactoringLine.Middle or FactoringLine.Squared or FactoringLine.Gap) ? (School.Factoring, (int)FactoringSchool.MiddleAndGap)
-            : lines.Any(l => FactoringLine.TryRead(l, letter) is FactoringLine.Split or FactoringLine.Numbers) ? (School.Factoring, (int)FactoringSchool.CrossAndBox)
+        return work.Has(WorkFields.Gap)
+            || lines.Any(l => FactoringLine.TryRead(l, letter) is FactoringLine.Middle or FactoringLine.Squared or FactoringLine.Gap)
+            ? (School.Factoring, (int)FactoringSchool.MiddleAndGap)
+            : lines.Any(l => FactoringLine.TryRead(l, letter) is FactoringLine.Split or FactoringLine.Numbers)
+            ? (School.Factoring, (int)FactoringSchool.CrossAndBox)
             : null;
     }
 
     public override void Walk(ItemTask task, MethodRun run)
     {
         var quadratic = (FactoringTask)task;
-        run.Page.Append(quadratic.Canonical(quadratic.NeedsRoots && quadratic.Stage?.Finished is null ? new GapWork(run, quadratic).Factor() : new FactoringWork(run, quadratic).Factor()));
+        run.Page.Append(
+            quadratic.Canonical(
+                quadratic.NeedsRoots && quadratic.Stage?.Finished is null ? new GapWork(run, quadratic).Factor() : new FactoringWork(run, quadratic).Factor()));
     }
 
     private static string Plain(string line) => string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c)));

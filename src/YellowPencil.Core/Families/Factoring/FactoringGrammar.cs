@@ -19,8 +19,12 @@ internal sealed class FactoringGrammar : TaskGrammar
         if (numbers.Count != terms.Count) return Parsed<ItemTask>.Failed("like terms are put together before a quadratic is factored", from);
         if (numbers[0].Power != 2) return Parsed<ItemTask>.Failed("only quadratics are factored: the highest power is 2", from);
         if (numbers.Count == 1) return Parsed<ItemTask>.Failed("a quadratic with one term has nothing to factor", from);
-        if (numbers.Exists(t => BigInteger.Abs(t.Number) > FactoringTask.Most)) return Parsed<ItemTask>.Failed($"numbers go up to {FactoringTask.Most} here", from);
+        if (numbers.Exists(t => BigInteger.Abs(t.Number) > FactoringTask.Most))
+            return Parsed<ItemTask>.Failed($"numbers go up to {FactoringTask.Most} here", from);
         int Of(int power) => (int)numbers.FirstOrDefault(t => t.Power == power).Number;
-        return Parsed<ItemTask>.Of(new FactoringTask(Of(2), Of(1), Of(0), letter!.Value, asked.Over switch { "reals" => FactorsOver.Reals, "complex" => FactorsOver.Complex, _ => FactorsOver.Integers }));
+        return Parsed<ItemTask>.Of(
+            new FactoringTask(
+                Of(2), Of(1), Of(0), letter!.Value,
+                asked.Over switch { "reals" => FactorsOver.Reals, "complex" => FactorsOver.Complex, _ => FactorsOver.Integers }));
     }
 }

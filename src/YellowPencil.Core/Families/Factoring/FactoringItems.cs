@@ -1,6 +1,9 @@
 namespace YellowPencil.Core.Families.Factoring;
 
-/// <summary>Quadratics made from their factors: with first number 1, with another, with a common factor, differences of squares, without a plain number, and a few that have no factors.</summary>
+/// <summary>
+/// Quadratics made from their factors: with first number 1, with another, with a common factor, differences of squares, without a plain number, and a few that
+/// have no factors.
+/// </summary>
 internal sealed class FactoringItems(int seed)
 {
     private readonly Random random = new(seed);

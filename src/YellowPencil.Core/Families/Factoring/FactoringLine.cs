@@ -75,7 +75,9 @@ internal abstract partial record FactoringLine
 
         char? letter = null;
         if (PolynomialText.TryRead(text, ref letter) is { } terms) return SplitOf(1, terms);
-        if (SurdFactors.TryRead(text) is { Ends: [var first1, var second1] } monic && first1.Times.IsZero && second1.Times.IsZero && FrontOf(monic.Front) is { } number)
+        if (
+            SurdFactors.TryRead(text) is { Ends: [var first1, var second1] } monic
+                && first1.Times.IsZero && second1.Times.IsZero && FrontOf(monic.Front) is { } number)
             return InOrder(number, new Ends(Rational.Whole(1), first1.Plain), new Ends(Rational.Whole(1), second1.Plain));
         return Grouped(text);
     }
@@ -85,7 +87,10 @@ internal abstract partial record FactoringLine
     {
         if (GroupedText().Match(text) is not { Success: true } groups) return null;
         char? letter = null;
-        if (PolynomialText.TryRead(groups.Groups["one"].Value, ref letter) is not { } one || PolynomialText.TryRead(groups.Groups["other"].Value, ref letter) is not { } other) return null;
+        if (
+            PolynomialText.TryRead(groups.Groups["one"].Value, ref letter) is not { } one
+                || PolynomialText.TryRead(groups.Groups["other"].Value, ref letter) is not { } other)
+            return null;
         if (!PolynomialText.InOrder(one).SequenceEqual(PolynomialText.InOrder(other))) return null;
         var before = new[] { "first", "second" }.Select(g => groups.Groups[g].Value.Replace(" ", "")).Select(t => t is "" or "+" or "-" ? t + "1" : t);
         var front = new List<PolyTerm>();
@@ -109,7 +114,9 @@ internal abstract partial record FactoringLine
     private static (int A, int B, int C)? Quadratic(IReadOnlyList<PolyTerm> terms)
     {
         if (terms.Count > 3 || terms.Select(t => t.Power).Distinct().Count() < terms.Count || terms.Any(t => t.Power > 2)) return null;
-        return Number(terms, 2) is { } a and not 0 && (Number(terms, 1) ?? 0) is var b && (Number(terms, 0) ?? 0) is var c && (b != 0 || c != 0) ? (a, b, c) : null;
+        return Number(terms, 2) is { } a and not 0 && (Number(terms, 1) ?? 0) is var b && (Number(terms, 0) ?? 0) is var c && (b != 0 || c != 0)
+            ? (a, b, c)
+            : null;
     }
 
     private static int? FrontOf(BigInteger number) => !number.IsZero && BigInteger.Abs(number) <= FactoringTask.Most ? (int)number : null;
@@ -118,7 +125,8 @@ internal abstract partial record FactoringLine
     private static int? Number(IReadOnlyList<PolyTerm> terms, int power) =>
         terms.Where(t => t.Power == power).ToList() is [var only] && BigInteger.Abs(only.Number) <= FactoringTask.Most ? (int)only.Number : null;
 
-    private static Ends? EndsOf(IReadOnlyList<PolyTerm> terms) => terms.Count is 1 or 2 && Number(terms, 1) is { } first && terms.All(t => t.Power < 2) && (terms.Count == 1 || Number(terms, 0) is not null)
+    private static Ends? EndsOf(IReadOnlyList<PolyTerm> terms) =>
+        terms.Count is 1 or 2 && Number(terms, 1) is { } first && terms.All(t => t.Power < 2) && (terms.Count == 1 || Number(terms, 0) is not null)
         ? new Ends(Rational.Whole(first), Rational.Whole(Number(terms, 0) ?? 0))
         : null;
 

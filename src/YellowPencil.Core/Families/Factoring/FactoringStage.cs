@@ -67,7 +67,9 @@ internal sealed record FactoringStage
     {
         if (Numbers is { } known) return known;
         var middle = Middle ?? new Rational(task.B, 2);
-        return (Gap ?? NumberSentence.RootOf(Squared ?? middle * middle - Rational.Whole((BigInteger)task.A * task.C))) is { } gap ? (middle + gap, middle - gap) : null;
+        return (Gap ?? NumberSentence.RootOf(Squared ?? middle * middle - Rational.Whole((BigInteger)task.A * task.C))) is { } gap
+            ? (middle + gap, middle - gap)
+            : null;
     }
 
     // Where the first number is left in, the gap with a root is that of the quadratic divided by it, and who writes lines for that writes them behind it.
@@ -79,7 +81,8 @@ internal sealed record FactoringStage
     {
         var front = brackets.Front == 1 ? Front : brackets.Front;
         var a = Rational.Whole(task.A);
-        if (brackets.One.First != brackets.Other.First || !(brackets.One.First.IsOne || brackets.One.First == a)) return Left(task) with { Front = front, Finished = brackets with { Front = front } };
+        if (brackets.One.First != brackets.Other.First || !(brackets.One.First.IsOne || brackets.One.First == a))
+            return Left(task) with { Front = front, Finished = brackets with { Front = front } };
         var times = brackets.One.First.IsOne ? a : Rational.Whole(1);
         return Left(task) with { Front = front, Numbers = (brackets.One.Last * times, brackets.Other.Last * times), IsInBrackets = true };
     }

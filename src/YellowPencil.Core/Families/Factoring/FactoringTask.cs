@@ -2,7 +2,10 @@ using System.Numerics;
 
 namespace YellowPencil.Core.Families.Factoring;
 
-/// <summary>A quadratic that is to be written as a product of linear factors: with whole numbers, or with roots of them over the reals, and with i over the complex numbers.</summary>
+/// <summary>
+/// A quadratic that is to be written as a product of linear factors: with whole numbers, or with roots of them over the reals, and with i over the complex
+/// numbers.
+/// </summary>
 internal sealed class FactoringTask : ItemTask
 {
     /// <summary>The answer where it has no such factors.</summary>
@@ -12,7 +15,9 @@ internal sealed class FactoringTask : ItemTask
     public const int Most = 9_999;
 
     internal FactoringTask(int a, int b, int c, char letter, FactorsOver over = FactorsOver.Integers)
-        : base($"factor {PolynomialText.Write([.. new[] { new PolyTerm(a, 2), new PolyTerm(b, 1), new PolyTerm(c, 0) }.Where(t => !t.Number.IsZero)], letter)}", FactoringFamily.Instance, new Asked(Over: over switch { FactorsOver.Reals => "reals", FactorsOver.Complex => "complex", _ => null }))
+        : base(
+            $"factor {PolynomialText.Write([.. new[] { new PolyTerm(a, 2), new PolyTerm(b, 1), new PolyTerm(c, 0) }.Where(t => !t.Number.IsZero)], letter)}",
+            FactoringFamily.Instance, new Asked(Over: over switch { FactorsOver.Reals => "reals", FactorsOver.Complex => "complex", _ => null }))
     {
         (A, B, C, Letter, Over, StandsThere) = (a, b, c, letter, over, Text);
         RightAnswer = RightFrom(new FactoringStage());
@@ -39,14 +44,16 @@ internal sealed class FactoringTask : ItemTask
     /// <summary>The plain number.</summary>
     public int C { get; }
 
-    /// <summary>The letter.</summary>
     public char Letter { get; }
 
     /// <summary>The numbers over which it is factored.</summary>
     public FactorsOver Over { get; }
 
     /// <summary>What is to be done behind a line; null where it does not say how to go on.</summary>
-    internal FactoringTask? Behind(string line) => FactoringLine.TryRead(line, Letter) is { } read && (Stage ?? new FactoringStage()).Behind(read, this) is { } stage ? new FactoringTask(this, stage, line) : null;
+    internal FactoringTask? Behind(string line) =>
+        FactoringLine.TryRead(line, Letter) is { } read && (Stage ?? new FactoringStage()).Behind(read, this) is { } stage
+            ? new FactoringTask(this, stage, line)
+            : null;
 
     // What the method comes to from where the working stands.
     private string RightFrom(FactoringStage stage)
@@ -72,7 +79,8 @@ internal sealed class FactoringTask : ItemTask
 
     public override AnswerForm Answers => AnswerForm.Brackets;
 
-    public override TaskTraits Traits => (B == 0 ? TaskTraits.NoMiddle : TaskTraits.None) | (C > 0 && (long)B * B == 4L * A * C ? TaskTraits.SameFactors : TaskTraits.None);
+    public override TaskTraits Traits =>
+        (B == 0 ? TaskTraits.NoMiddle : TaskTraits.None) | (C > 0 && (long)B * B == 4L * A * C ? TaskTraits.SameFactors : TaskTraits.None);
 
     public override int Steps => 16;
 
@@ -90,7 +98,9 @@ internal sealed class FactoringTask : ItemTask
         if (text.Equals(Prime, StringComparison.OrdinalIgnoreCase)) return Prime;
 
         // Where roots are due, the half and the gap stand side by side in a bracket: without a root they come to one number.
-        if (BracketText.TryRead(text) is { } read) return BracketText.Write(read.Before, NeedsRoots ? read.Brackets.Select(b => (IReadOnlyList<PolyTerm>)PolynomialText.Collected(b)) : read.Brackets, Letter);
+        if (BracketText.TryRead(text) is { } read)
+            return BracketText.Write(
+                read.Before, NeedsRoots ? read.Brackets.Select(b => (IReadOnlyList<PolyTerm>)PolynomialText.Collected(b)) : read.Brackets, Letter);
         if (SurdFactors.TryRead(text) is { } roots) return roots.Text(Letter);
         return MissingBracket.PutBack(text) is { } whole ? Canonical(whole) : text;
     }
@@ -99,9 +109,12 @@ internal sealed class FactoringTask : ItemTask
     public override Verdict Judge(string? answer)
     {
         var verdict = base.Judge(answer);
-        if (verdict == Verdict.Wrong && SurdFactors.TryRead(Signs.Plain(answer!)) is { } roots && roots.Simplest.Text(Letter) == RightAnswer) return Verdict.Unfinished;
+        if (verdict == Verdict.Wrong && SurdFactors.TryRead(Signs.Plain(answer!)) is { } roots && roots.Simplest.Text(Letter) == RightAnswer)
+            return Verdict.Unfinished;
         if (verdict != Verdict.Wrong || BracketText.TryRead(Signs.Plain(answer!)) is not { } read || read.Brackets.Count == 0) return verdict;
-        var product = read.Brackets.Aggregate((IReadOnlyList<PolyTerm>)[read.Before], (sum, bracket) => PolynomialText.Collected(sum.SelectMany(s => bracket.Select(t => new PolyTerm(s.Number * t.Number, s.Power + t.Power)))));
+        var product = read.Brackets.Aggregate(
+            (IReadOnlyList<PolyTerm>)[read.Before],
+            (sum, bracket) => PolynomialText.Collected(sum.SelectMany(s => bracket.Select(t => new PolyTerm(s.Number * t.Number, s.Power + t.Power)))));
         return product.SequenceEqual(PolynomialText.Collected([new PolyTerm(A, 2), new PolyTerm(B, 1), new PolyTerm(C, 0)])) ? Verdict.Unfinished : verdict;
     }
 }

@@ -12,7 +12,6 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
     private readonly int before = task.Stage?.Front ?? 1;
     private readonly FactoringSchool school = run.School.Of(School.Factoring);
 
-    /// <summary>Factors it.</summary>
     public string Factor()
     {
         if (task.Stage?.Finished is { } finished) return finished.Text(task.Letter);
@@ -49,7 +48,8 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
             if (way == CommonFactor.NumberOnly && c == 0) return common == 1 ? null : Factors.Whole(common, a / common, b / common, 0);
             if (way == CommonFactor.OfNumbersHalf && before != 1) front = 1;
             else if (way == CommonFactor.OfNumbersHalf && common % 2 == 0 && Math.Abs(common) > 2) front = common / 2;
-            if (way == CommonFactor.NotFromLast && c != 0 && (b == 0 ? common : ofLetters) is var taken && taken != 1) return Rest(taken, a / taken, b / taken, c) ?? Factors.Whole(taken, a / taken, b / taken, c);
+            if (way == CommonFactor.NotFromLast && c != 0 && (b == 0 ? common : ofLetters) is var taken && taken != 1)
+                return Rest(taken, a / taken, b / taken, c) ?? Factors.Whole(taken, a / taken, b / taken, c);
         }
 
         (a, b, c) = (a / front, b / front, c / front);
@@ -68,7 +68,8 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
             CommonLetter.Lost => new Factors(new PolyTerm(front, 0), [bracket]),
             CommonLetter.SecondNotDivided => new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1), new PolyTerm((BigInteger)b * front, 0)]]),
             CommonLetter.FirstNotDivided => new Factors(new PolyTerm(front, 1), [[new PolyTerm((BigInteger)a * front, 1), new PolyTerm(b, 0)]]),
-            CommonLetter.NeitherDivided => new Factors(new PolyTerm(front, 1), [[new PolyTerm((BigInteger)a * front, 1), new PolyTerm((BigInteger)b * front, 0)]]),
+            CommonLetter.NeitherDivided =>
+                new Factors(new PolyTerm(front, 1), [[new PolyTerm((BigInteger)a * front, 1), new PolyTerm((BigInteger)b * front, 0)]]),
             CommonLetter.NotTaken => Factors.Whole(front, a, b, 0),
             CommonLetter.SquareTaken => new Factors(new PolyTerm(front, 2), [bracket]),
             CommonLetter.LeftInFirst => new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 2), new PolyTerm(b, 0)]]),
@@ -94,7 +95,11 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
             case TwoSquares.PlusTwice when isSquare is (true, true): return Of(front, Factors.Linear(one, other), Factors.Linear(one, other));
             default:
                 var seen = Seen(a, 0, c, front);
-                return isSquare is not (true, true) ? null : school == FactoringSchool.MiddleAndGap ? ByGap(seen, front, 0, (long)a * c) : WithFirst(seen, front, one * other, -one * other);
+                return isSquare is not (true, true)
+                    ? null
+                    : school == FactoringSchool.MiddleAndGap
+                    ? ByGap(seen, front, 0, (long)a * c)
+                    : WithFirst(seen, front, one * other, -one * other);
         }
     }
 
@@ -175,7 +180,8 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         if (!run.Page.KeepsMarks) return factors;
         if (school == FactoringSchool.TrialPairs && seen.B != 0) WriteTrials(seen, factors);
         if (factors is null || factors.Brackets.Count != 2) return factors;
-        if (factors.Front is not { Power: 0, Number.IsOne: true } || before != 1) run.Page.Pass(BracketText.Write(new PolyTerm(1, 0), factors.Brackets, task.Letter), isWritten: false);
+        if (factors.Front is not { Power: 0, Number.IsOne: true } || before != 1)
+            run.Page.Pass(BracketText.Write(new PolyTerm(1, 0), factors.Brackets, task.Letter), isWritten: false);
         if (school != FactoringSchool.CrossAndBox || seen.B == 0) return factors;
         var cells = new[] { new PolyTerm(seen.A, 2), new PolyTerm(one, 1), new PolyTerm(other, 1), new PolyTerm(seen.C, 0) };
         GridMarks.Write(run.Page, factors.Brackets[0], factors.Brackets[1], [[cells[0], cells[1]], [cells[2], cells[3]]], task.Letter);
@@ -195,7 +201,8 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
 
     private void WriteCross(long sum, long product, long one, long other)
     {
-        foreach (var (number, part) in new[] { sum, product, one, other }.Select((n, i) => (n, i))) run.Page.Write(WorkFields.Cross.Part(part), null, number.ToString(CultureInfo.InvariantCulture));
+        foreach (var (number, part) in new[] { sum, product, one, other }.Select((n, i) => (n, i)))
+            run.Page.Write(WorkFields.Cross.Part(part), null, number.ToString(CultureInfo.InvariantCulture));
     }
 
     private Factors? WithFirst(Quadratic seen, int front, long one, long other)
@@ -208,7 +215,8 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
     {
         var letter = task.Letter;
         run.Page.Pass($"{one} * {other} = {one * other}", isWritten: false);
-        run.Page.Pass(PolynomialText.Write([new PolyTerm(seen.A, 2), new PolyTerm(one, 1), new PolyTerm(other, 1), new PolyTerm(seen.C, 0)], letter), isWritten: false);
+        run.Page.Pass(
+            PolynomialText.Write([new PolyTerm(seen.A, 2), new PolyTerm(one, 1), new PolyTerm(other, 1), new PolyTerm(seen.C, 0)], letter), isWritten: false);
         if (seen.A == 1) return;
         run.Page.Pass(BracketText.Write(new PolyTerm(1, 0), [Factors.Linear(seen.A, one), Factors.Linear(seen.A, other)], letter), isWritten: false);
         run.Page.Pass(Factors.Monic(seen.A, Rational.Whole(one), Rational.Whole(other)).Text(letter), isWritten: school == FactoringSchool.MiddleAndGap);
@@ -222,15 +230,21 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         switch (way)
         {
             case FirstNumber.SaysPrime: return null;
-            case FirstNumber.EndsExchanged: return Of(front, Exchanged(Factors.Divided(a, one), Factors.Divided(a, other)), Exchanged(Factors.Divided(a, other), Factors.Divided(a, one)));
+            case FirstNumber.EndsExchanged:
+                return Of(
+                front, Exchanged(Factors.Divided(a, one), Factors.Divided(a, other)), Exchanged(Factors.Divided(a, other), Factors.Divided(a, one)));
             case FirstNumber.FirstBracketTwice: return Of(front, Factors.Divided(a, one), Factors.Divided(a, one));
             case FirstNumber.PassedOver: return Of(front, Factors.Linear(1, one), Factors.Linear(1, other));
             case FirstNumber.InOneBracket: return Of(front, Factors.Linear(a, one), Factors.Linear(1, other));
             case FirstNumber.InBothBrackets: return Of(front, Factors.Linear(a, one), Factors.Linear(a, other));
             case FirstNumber.OnlyFirstDivided: return Of(front, Factors.Divided(a, one), Factors.Linear(a, other));
             case FirstNumber.InFront: return Of((int)Math.Clamp(front * a, -1_000_000, 1_000_000), Factors.Linear(1, one), Factors.Linear(1, other));
-            case FirstNumber.DenominatorsDropped: return Of(front, Factors.Linear(1, (long)new Rational(one, a).Top), Factors.Linear(1, (long)new Rational(other, a).Top));
-            case FirstNumber.SecondSidePlus: return Of(front, Factors.Divided(a, one), [.. Factors.Divided(a, other).Select(t => t.Power == 0 ? t with { Number = BigInteger.Abs(t.Number) } : t)]);
+            case FirstNumber.DenominatorsDropped:
+                return Of(
+                front, Factors.Linear(1, (long)new Rational(one, a).Top), Factors.Linear(1, (long)new Rational(other, a).Top));
+            case FirstNumber.SecondSidePlus:
+                return Of(
+                front, Factors.Divided(a, one), [.. Factors.Divided(a, other).Select(t => t.Power == 0 ? t with { Number = BigInteger.Abs(t.Number) } : t)]);
             case FirstNumber.OnlyWholeFirst when Factors.Divided(a, one)[0].Number != a && Factors.Divided(a, other)[0].Number != a: return null;
             default: return Of(front, Factors.Divided(a, one), Factors.Divided(a, other));
         }

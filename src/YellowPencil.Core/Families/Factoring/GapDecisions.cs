@@ -5,10 +5,8 @@ namespace YellowPencil.Core.Families.Factoring;
 /// <summary>What lies half-way between the two numbers.</summary>
 internal enum GapMiddle { HalfOfMiddle, WholeMiddle, LeftOut, SignTurned, FirstNumberPassedOver }
 
-/// <summary>What the square of the gap is.</summary>
 internal enum GapSquared { MiddleSquaredLessLast, LastLessMiddleSquared, Together, MiddleNotSquared, LastOnly }
 
-/// <summary>What the gap is.</summary>
 internal enum GapRoot { Rooted, NotRooted, Halved }
 
 /// <summary>What is done where the square of the gap is below zero.</summary>
@@ -35,24 +33,27 @@ internal static class GapDecisions
         new("imaginary", "where no real number solves it", q => (long)q.B * q.B < 4L * q.A * q.C),
     ];
 
-    /// <summary>Where is the middle?</summary>
-    public static readonly Decision<Quadratic, GapMiddle, Rational> Middle = new("factoring.gap-middle", "What lies half-way between the two numbers?", GapMiddle.HalfOfMiddle)
+    public static readonly Decision<Quadratic, GapMiddle, Rational> Middle = new(
+        "factoring.gap-middle", "What lies half-way between the two numbers?", GapMiddle.HalfOfMiddle)
     {
         [GapMiddle.HalfOfMiddle] = new("half-of-middle", "takes half of the middle", q => q.Wanted.Sum * new Rational(1, 2)),
         [GapMiddle.WholeMiddle] = new("whole-middle", "takes the whole middle", q => q.Wanted.Sum),
         [GapMiddle.LeftOut] = new("left-out", "leaves the middle out", _ => default(Rational)),
         [GapMiddle.SignTurned] = new("sign-turned", "turns the sign of the middle round", q => -(q.Wanted.Sum * new Rational(1, 2))),
-        [GapMiddle.FirstNumberPassedOver] = new("first-number-passed-over", "passes over the first number when halving the middle", q => q.Wanted.Sum * new Rational(q.A, 2)),
+        [GapMiddle.FirstNumberPassedOver] = new(
+            "first-number-passed-over", "passes over the first number when halving the middle", q => q.Wanted.Sum * new Rational(q.A, 2)),
         ShowsIn = WorkFields.Gap.Part(0),
         Kinds = Kinds,
         Idea = Ideas.HalfWayBetween,
     };
 
-    /// <summary>What is the square of the gap?</summary>
-    public static readonly Decision<Quadratic, GapSquared, Rational> Squared = new("factoring.gap-squared", "What is the square of the gap?", GapSquared.MiddleSquaredLessLast)
+    public static readonly Decision<Quadratic, GapSquared, Rational> Squared = new(
+        "factoring.gap-squared", "What is the square of the gap?", GapSquared.MiddleSquaredLessLast)
     {
-        [GapSquared.MiddleSquaredLessLast] = new("middle-squared-less-last", "takes the last number from the square of the half", q => q.Middle * q.Middle - q.Wanted.Product),
-        [GapSquared.LastLessMiddleSquared] = new("last-less-middle-squared", "takes the square of the half from the last number", q => q.Wanted.Product - q.Middle * q.Middle),
+        [GapSquared.MiddleSquaredLessLast] = new(
+            "middle-squared-less-last", "takes the last number from the square of the half", q => q.Middle * q.Middle - q.Wanted.Product),
+        [GapSquared.LastLessMiddleSquared] = new(
+            "last-less-middle-squared", "takes the square of the half from the last number", q => q.Wanted.Product - q.Middle * q.Middle),
         [GapSquared.Together] = new("together", "adds the square of the half and the last number", q => q.Middle * q.Middle + q.Wanted.Product) { Slip = 1 },
         [GapSquared.MiddleNotSquared] = new("middle-not-squared", "does not square the half", q => q.Middle - q.Wanted.Product),
         [GapSquared.LastOnly] = new("last-only", "takes the last number alone", q => q.Wanted.Product),
@@ -61,7 +62,6 @@ internal static class GapDecisions
         Idea = Ideas.SignBelongsToNumber,
     };
 
-    /// <summary>What is the gap?</summary>
     public static readonly Decision<Quadratic, GapRoot, Rational> Root = new("factoring.gap-root", "What is the gap, when its square is known?", GapRoot.Rooted)
     {
         [GapRoot.Rooted] = new("rooted", "roots the square of the gap", q => NumberSentence.RootOf(q.Squared) ?? Rational.Whole(-1)),
@@ -71,8 +71,8 @@ internal static class GapDecisions
         Idea = Ideas.RootUndoesSquare,
     };
 
-    /// <summary>What is done below zero?</summary>
-    public static readonly Decision<Quadratic, GapBelowZero> BelowZero = new("factoring.gap-below-zero", "What is the root of a number below zero?", GapBelowZero.WithI)
+    public static readonly Decision<Quadratic, GapBelowZero> BelowZero = new(
+        "factoring.gap-below-zero", "What is the root of a number below zero?", GapBelowZero.WithI)
     {
         [GapBelowZero.WithI] = new("with-i", "writes i before the root"),
         [GapBelowZero.WithoutI] = new("without-i", "leaves the i out") { Slip = 2 },
@@ -80,7 +80,6 @@ internal static class GapDecisions
         Kinds = Kinds,
     };
 
-    /// <summary>On which sides?</summary>
     public static readonly Decision<Quadratic, GapSides> Sides = new("factoring.gap-sides", "On which sides of the middle is the gap taken?", GapSides.Both)
     {
         [GapSides.Both] = new("both", "takes the gap on both sides"),
@@ -91,7 +90,6 @@ internal static class GapDecisions
         Idea = Ideas.HalfWayBetween,
     };
 
-    /// <summary>What becomes of the first number?</summary>
     public static readonly Decision<Quadratic, GapFront> Front = new("factoring.gap-front", "Where does the first number stand in the end?", GapFront.InFront)
     {
         [GapFront.InFront] = new("in-front", "writes the first number in front"),

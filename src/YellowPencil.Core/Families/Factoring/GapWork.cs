@@ -75,7 +75,9 @@ internal readonly struct GapSteps(MethodRun run, Quadratic seen)
     {
         var wanted = seen with { Wanted = (sum, product) };
         var middle = known is { IsBegun: true } ? known.Middle ?? half
-            : run.Ask(GapDecisions.Middle, wanted) is var way && way == GapMiddle.HalfOfMiddle ? Halved(sum, half) : GapDecisions.Middle.Result(way, wanted, run.School);
+            : run.Ask(GapDecisions.Middle, wanted) is var way && way == GapMiddle.HalfOfMiddle
+            ? Halved(sum, half)
+            : GapDecisions.Middle.Result(way, wanted, run.School);
         if (known is not { IsBegun: true }) Write(run, MiddlePart, "m", middle);
         if (known?.Squared is { } given) return (middle, given);
         var squared = run.Ask(GapDecisions.Squared, wanted with { Middle = middle }) switch
@@ -96,13 +98,17 @@ internal readonly struct GapSteps(MethodRun run, Quadratic seen)
         : half;
 
     private Rational Square(Rational number) =>
-        IsSmall(number) && !number.IsZero ? Rational.Whole(run.Recall(new NumberFact(FactKind.Times, (int)Rational.Abs(number).Top, (int)Rational.Abs(number).Top))) : number * number;
+        IsSmall(number) && !number.IsZero
+            ? Rational.Whole(run.Recall(new NumberFact(FactKind.Times, (int)Rational.Abs(number).Top, (int)Rational.Abs(number).Top)))
+            : number * number;
 
     private Rational Sum(Rational one, Rational other)
     {
         if (!IsSmall(one) || !IsSmall(other) || one.IsZero || other.IsZero) return one + other;
         var (first, second) = ((int)Rational.Abs(one).Top, (int)Rational.Abs(other).Top);
-        var fact = one.Sign == other.Sign ? new NumberFact(FactKind.Plus, first, second) : new NumberFact(FactKind.Minus, Math.Max(first, second), Math.Min(first, second));
+        var fact = one.Sign == other.Sign
+            ? new NumberFact(FactKind.Plus, first, second)
+            : new NumberFact(FactKind.Minus, Math.Max(first, second), Math.Min(first, second));
         return Signed(one + other, run.Recall(fact));
     }
 

@@ -1,6 +1,8 @@
 namespace YellowPencil.Core.Families.Factoring;
 
-/// <summary>The pairs of brackets that are tried: factors of the first term, the larger first; factors of the last term, each way round; and both ways to place a minus.</summary>
+/// <summary>
+/// The pairs of brackets that are tried: factors of the first term, the larger first; factors of the last term, each way round; and both ways to place a minus.
+/// </summary>
 internal static class TrialPairs
 {
     /// <summary>Of a long list the last are written.</summary>

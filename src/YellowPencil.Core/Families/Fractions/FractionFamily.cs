@@ -25,7 +25,8 @@ internal sealed class FractionFamily() : TaughtFamily("fractions", "fractions")
 
     public override Func<ItemTask> Items(int seed) => new FractionItems(seed).Next;
 
-    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => FractionTask.TryRead(this, line) is { } read && !read.IsAsideOf((FractionTask)task) ? read.GoneOnFrom((FractionTask)task) : null;
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) =>
+        FractionTask.TryRead(this, line) is { } read && !read.IsAsideOf((FractionTask)task) ? read.GoneOnFrom((FractionTask)task) : null;
 
     public override bool IsSameLine(string one, string other) => TwoFractions.SaysTheSame(this, one, other);
 
@@ -43,8 +44,11 @@ internal sealed class FractionFamily() : TaughtFamily("fractions", "fractions")
         // More taken away than there is: the other way round, with a minus sign.
         var second = PartsOf(other);
         if (fractions.IsNegative) (first, second) = (second, first);
-        work.Finish(TwoFractions.Result(work, run, first, second, fractions.IsDifference, hasWholes: false, fractions.WereChanged), fractions.IsDifference, fractions.IsNegative, hasWholes: false);
+        work.Finish(
+            TwoFractions.Result(work, run, first, second, fractions.IsDifference, hasWholes: false, fractions.WereChanged), fractions.IsDifference,
+            fractions.IsNegative, hasWholes: false);
     }
 
-    private static Fraction PartsOf(MixedNumber number) => number.HasFraction ? new Fraction(number.Whole * number.Bottom + number.Top, number.Bottom) : new Fraction(number.Whole, 1);
+    private static Fraction PartsOf(MixedNumber number) =>
+        number.HasFraction ? new Fraction(number.Whole * number.Bottom + number.Top, number.Bottom) : new Fraction(number.Whole, 1);
 }

@@ -2,7 +2,10 @@ using YellowPencil.Core.Parts.Fractions;
 
 namespace YellowPencil.Core.Families.Fractions;
 
-/// <summary>Sums and differences of fractions with small denominators, now and then over one: a third alike, a third where one denominator goes into the other, a third where neither does.</summary>
+/// <summary>
+/// Sums and differences of fractions with small denominators, now and then over one: a third alike, a third where one denominator goes into the other, a third
+/// where neither does.
+/// </summary>
 internal sealed class FractionItems(int seed)
 {
     private static readonly int[] Bottoms = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 14, 15, 16, 18, 20, 21, 24];

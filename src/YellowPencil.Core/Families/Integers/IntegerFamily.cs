@@ -26,7 +26,8 @@ internal sealed class IntegerFamily() : TaughtFamily("integers", "numbers with s
 
     internal override FamilyLayout Layout { get; } = new IntegerLayout();
 
-    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => task is SignedPair pair ? NumberLine.Of(pair.First, pair.Operation, pair.Second, BigInteger.Parse(pair.RightAnswer), answer) : null;
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) =>
+        task is SignedPair pair ? NumberLine.Of(pair.First, pair.Operation, pair.Second, BigInteger.Parse(pair.RightAnswer), answer) : null;
 
     public override string Check => "Show it on the number line: the way must end at the answer.";
 
@@ -39,13 +40,18 @@ internal sealed class IntegerFamily() : TaughtFamily("integers", "numbers with s
     ];
 
     protected override IReadOnlyList<Decision> OwnDecisions { get; } =
-        [.. IntegerDecisions.All, .. AdditionDecisions.InColumns.Concat(SubtractionDecisions.InColumns).Concat(MultiplicationDecisions.InRows).Concat(DivisionDecisions.InCycles).Distinct()];
+        [
+            .. IntegerDecisions.All,
+            .. AdditionDecisions.InColumns.Concat(SubtractionDecisions.InColumns)
+                .Concat(MultiplicationDecisions.InRows).Concat(DivisionDecisions.InCycles).Distinct(),
+        ];
 
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Sign];
 
     public override Func<ItemTask> Items(int seed) => new IntegerItems(seed).Next;
 
-    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => SignedPair.TryRead(line) is { } pair && !pair.IsAsideOf((SignedPair)task) ? pair : null;
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) =>
+        SignedPair.TryRead(line) is { } pair && !pair.IsAsideOf((SignedPair)task) ? pair : null;
 
     public override bool IsSameLine(string one, string other) =>
         SignedPair.TryRead(one) is { } first && SignedPair.TryRead(other) is { } second && first.SaysTheSameAs(second);

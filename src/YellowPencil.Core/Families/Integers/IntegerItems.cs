@@ -9,7 +9,13 @@ internal sealed class IntegerItems(int seed)
     {
         while (true)
         {
-            var operation = random.Next(10) switch { < 3 => PairOperation.Plus, < 7 => PairOperation.Minus, < 9 => PairOperation.Times, _ => PairOperation.DividedBy };
+            var operation = random.Next(10) switch
+            {
+                < 3 => PairOperation.Plus,
+                < 7 => PairOperation.Minus,
+                < 9 => PairOperation.Times,
+                _ => PairOperation.DividedBy,
+            };
             var isSum = operation is PairOperation.Plus or PairOperation.Minus;
             var most = isSum && random.Next(4) == 0 ? 60 : isSum ? 16 : 13;
             var (first, second) = (random.Next(2, most), random.Next(2, most));

@@ -33,7 +33,9 @@ internal sealed class SignedPair : ItemTask
     private IReadOnlyList<DecimalNumber>? numbers;
 
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) =>
-        numbers.Count == 2 && numbers.All(n => n.Places == 0) && TryMake(numbers[0].Unscaled, Operation, numbers[1].Unscaled) is { Succeeded: true } made ? made.Value : null;
+        numbers.Count == 2 && numbers.All(n => n.Places == 0) && TryMake(numbers[0].Unscaled, Operation, numbers[1].Unscaled) is { Succeeded: true } made
+            ? made.Value
+            : null;
 
     public override PairOperation? SetOperation => Operation;
 
@@ -53,7 +55,9 @@ internal sealed class SignedPair : ItemTask
     {
         if (operation == PairOperation.DividedBy && second.IsZero) return Parsed<ItemTask>.Failed("nothing can be divided by 0", 0);
         if (operation == PairOperation.DividedBy && !(first % second).IsZero)
-            return Parsed<ItemTask>.Failed("a division of numbers with signs has to come out even, for schools differ about remainders of negative numbers; with a point, as in -24.0 / 5, it is a division of decimals", 0);
+            return Parsed<ItemTask>.Failed(
+                "a division of numbers with signs has to come out even, for schools differ about remainders of negative numbers; with a point, as in -24.0 / 5, it is a division of decimals",
+                0);
         return Parsed<ItemTask>.Of(new SignedPair(first, operation, second, operation switch
         {
             PairOperation.Plus => first + second,
@@ -76,7 +80,9 @@ internal sealed class SignedPair : ItemTask
         return TryMake(read.Value.First.Unscaled, Operations[read.Value.Sign], read.Value.Second.Unscaled).Value as SignedPair;
     }
 
-    /// <summary>Whether another line puts the same numbers together: taking away a number is adding its opposite, and what is added or multiplied may change places.</summary>
+    /// <summary>
+    /// Whether another line puts the same numbers together: taking away a number is adding its opposite, and what is added or multiplied may change places.
+    /// </summary>
     public bool SaysTheSameAs(SignedPair other)
     {
         var (one, two) = (Summands(), other.Summands());

@@ -2,7 +2,10 @@ using YellowPencil.Core.Parts.Fractions;
 
 namespace YellowPencil.Core.Families.MixedNumbers;
 
-/// <summary>Mixed numbers worked in columns: the fractions get one denominator, a whole is renamed where the first fraction is too small, wholes and fractions are put together.</summary>
+/// <summary>
+/// Mixed numbers worked in columns: the fractions get one denominator, a whole is renamed where the first fraction is too small, wholes and fractions are put
+/// together.
+/// </summary>
 /// <param name="run">The run.</param>
 /// <param name="work">The work on fractions.</param>
 /// <param name="context">What the student sees.</param>
@@ -51,7 +54,8 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
         // Where wholes were changed on the way, the second number can have become the larger; where they were not, they are still in the first fraction.
         if (IsDifference && whole < otherWhole)
         {
-            if (whole + first.Top / first.Bottom >= otherWhole) (whole, first) = (whole + first.Top / first.Bottom, first with { Top = first.Top % first.Bottom });
+            if (whole + first.Top / first.Bottom >= otherWhole)
+                (whole, first) = (whole + first.Top / first.Bottom, first with { Top = first.Top % first.Bottom });
             else (whole, first, otherWhole, second) = (otherWhole, second, whole, first);
         }
 
@@ -111,7 +115,10 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                     AppendOver(run, whole, parts, isNegative);
                     return;
                 case FractionOver.Left or FractionOver.AtTen when top == parts.Top:
-                    AppendOver(run, whole, parts.Top % parts.Bottom == 0 ? parts : work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false), isNegative);
+                    AppendOver(
+                        run, whole, parts.Top % parts.Bottom == 0
+                            ? parts
+                            : work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false), isNegative);
                     return;
                 default:
                     parts = parts with { Top = top };
@@ -154,7 +161,9 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                 var otherWhole = other.Whole;
                 Rename(seen, ref whole, ref first, fraction, ref otherWhole);
                 Pass(whole, first, otherWhole, fraction);
-                Finish(run, work, Wholes(whole, otherWhole), work.Together(first, fraction, IsDifference, hasWholes: true, wereChanged: false), IsDifference, isNegative);
+                Finish(
+                    run, work, Wholes(whole, otherWhole), work.Together(first, fraction, IsDifference, hasWholes: true, wereChanged: false), IsDifference,
+                    isNegative);
                 return;
         }
     }
@@ -177,7 +186,10 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
 
     private void Pass(long whole, Fraction first, long otherWhole, Fraction second)
     {
-        if (run.Page.KeepsMarks) run.Page.Pass($"{new MixedNumber(whole, first.Top, first.Bottom).Text} {(IsDifference ? "-" : "+")} {new MixedNumber(otherWhole, second.Top, second.Bottom).Text}", isWritten: true);
+        if (run.Page.KeepsMarks)
+            run.Page.Pass(
+                $"{new MixedNumber(whole, first.Top, first.Bottom).Text} {(IsDifference ? "-" : "+")} {new MixedNumber(otherWhole, second.Top, second.Bottom).Text}",
+                isWritten: true);
     }
 
     private static void Pass(MethodRun run, long whole, Fraction parts)

@@ -7,7 +7,11 @@ namespace YellowPencil.Core.Families.MixedNumbers;
 internal enum MixedWay { Improper, InColumns }
 
 /// <summary>What the numerator of an improper fraction becomes.</summary>
-internal enum MadeImproper { WholeTimesBottomPlusTop, MinusTop, WholeTimesTop, WholeTimesTopPlusBottom, WholePlusTop, WholeTimesBottom, TopOnly, WholePlusBottomPlusTop, SideBySide, WholePlusTopTimesBottom, WholeLessOne }
+internal enum MadeImproper
+{
+    WholeTimesBottomPlusTop, MinusTop, WholeTimesTop, WholeTimesTopPlusBottom, WholePlusTop, WholeTimesBottom, TopOnly, WholePlusBottomPlusTop, SideBySide,
+    WholePlusTopTimesBottom, WholeLessOne,
+}
 
 /// <summary>What a whole number without a fraction becomes beside a fraction.</summary>
 internal enum LoneWhole { OverTheBottom, AsTop, BottomOverBottom, LeftOut }
@@ -39,7 +43,8 @@ internal enum NoFraction { RenameAWhole, CopyOther, LeaveOut, WriteOneLess }
 /// <param name="IsDifference">Whether the second is taken away.</param>
 /// <param name="FirstHasFraction">Whether the first has a fraction.</param>
 /// <param name="SecondHasFraction">Whether the second has a fraction.</param>
-internal readonly record struct MixedContext(int FirstWhole, int SecondWhole, bool IsDifference, bool FirstHasFraction, bool SecondHasFraction) : IDecisionContext
+internal readonly record struct MixedContext(
+    int FirstWhole, int SecondWhole, bool IsDifference, bool FirstHasFraction, bool SecondHasFraction) : IDecisionContext
 {
     /// <summary>Whether a fraction stands without a whole.</summary>
     public bool HasLoneFraction => (FirstWhole == 0 && FirstHasFraction) || (SecondWhole == 0 && SecondHasFraction);
@@ -99,8 +104,8 @@ internal static class MixedDecisions
         new("whole-is-1", "when the whole is 1", c => c.Whole == 1),
     ];
 
-    /// <summary>How are they worked?</summary>
-    public static readonly Decision<MixedContext, MixedWay> Way = new("mixed-numbers.way", "Are the numbers made improper first, or worked in columns?", MixedWay.Improper)
+    public static readonly Decision<MixedContext, MixedWay> Way = new(
+        "mixed-numbers.way", "Are the numbers made improper first, or worked in columns?", MixedWay.Improper)
     {
         [MixedWay.Improper] = new("improper", "makes both improper fractions first"),
         [MixedWay.InColumns] = new("in-columns", "works wholes and fractions in columns"),
@@ -108,19 +113,26 @@ internal static class MixedDecisions
         ShowsIn = WorkFields.Lines,
     };
 
-    /// <summary>What does the numerator become?</summary>
-    public static readonly Decision<OneMixed, MadeImproper, long> Improper = new("mixed-numbers.improper", "How many parts are in the whole number and the fraction together?", MadeImproper.WholeTimesBottomPlusTop)
+    public static readonly Decision<OneMixed, MadeImproper, long> Improper = new(
+        "mixed-numbers.improper", "How many parts are in the whole number and the fraction together?", MadeImproper.WholeTimesBottomPlusTop)
     {
-        [MadeImproper.WholeTimesBottomPlusTop] = new("whole-times-bottom-plus-top", "multiplies the whole by the denominator and adds the numerator", c => (long)c.Whole * c.Bottom + c.Top),
-        [MadeImproper.MinusTop] = new("minus-top", "multiplies the whole by the denominator and takes the numerator away", c => Math.Max(0, (long)c.Whole * c.Bottom - c.Top)),
+        [MadeImproper.WholeTimesBottomPlusTop] = new(
+            "whole-times-bottom-plus-top", "multiplies the whole by the denominator and adds the numerator", c => (long)c.Whole * c.Bottom + c.Top),
+        [MadeImproper.MinusTop] = new(
+            "minus-top", "multiplies the whole by the denominator and takes the numerator away", c => Math.Max(0, (long)c.Whole * c.Bottom - c.Top)),
         [MadeImproper.WholeTimesTop] = new("whole-times-top", "multiplies the whole by the numerator", c => (long)c.Whole * c.Top),
-        [MadeImproper.WholeTimesTopPlusBottom] = new("whole-times-top-plus-bottom", "multiplies the whole by the numerator and adds the denominator", c => (long)c.Whole * c.Top + c.Bottom),
+        [MadeImproper.WholeTimesTopPlusBottom] = new(
+            "whole-times-top-plus-bottom", "multiplies the whole by the numerator and adds the denominator", c => (long)c.Whole * c.Top + c.Bottom),
         [MadeImproper.WholePlusTop] = new("whole-plus-top", "adds whole and numerator", c => c.Whole + c.Top) { Slip = 0.5 },
-        [MadeImproper.WholeTimesBottom] = new("whole-times-bottom", "multiplies the whole by the denominator and leaves the numerator out", c => (long)c.Whole * c.Bottom) { Slip = 1 },
+        [MadeImproper.WholeTimesBottom] = new(
+            "whole-times-bottom", "multiplies the whole by the denominator and leaves the numerator out", c => (long)c.Whole * c.Bottom)
+        { Slip = 1 },
         [MadeImproper.TopOnly] = new("top-only", "leaves the whole out", c => c.Top),
         [MadeImproper.WholePlusBottomPlusTop] = new("whole-plus-bottom-plus-top", "adds whole, denominator and numerator", c => c.Whole + c.Bottom + c.Top),
-        [MadeImproper.SideBySide] = new("side-by-side", "writes whole and numerator side by side", c => c.Whole * (c.Top < 10 ? 10L : c.Top < 100 ? 100 : 1000) + c.Top),
-        [MadeImproper.WholePlusTopTimesBottom] = new("whole-plus-top-times-bottom", "adds whole and numerator and multiplies by the denominator", c => ((long)c.Whole + c.Top) * c.Bottom),
+        [MadeImproper.SideBySide] = new(
+            "side-by-side", "writes whole and numerator side by side", c => c.Whole * (c.Top < 10 ? 10L : c.Top < 100 ? 100 : 1000) + c.Top),
+        [MadeImproper.WholePlusTopTimesBottom] = new(
+            "whole-plus-top-times-bottom", "adds whole and numerator and multiplies by the denominator", c => ((long)c.Whole + c.Top) * c.Bottom),
         [MadeImproper.WholeLessOne] = new("whole-less-one", "takes one whole too few", c => (c.Whole - 1L) * c.Bottom + c.Top),
         Kinds = Ones,
         ShowsIn = WorkFields.Lines,
@@ -145,8 +157,8 @@ internal static class MixedDecisions
         ShowsIn = WorkFields.Lines,
     };
 
-    /// <summary>What does a whole number without a fraction become?</summary>
-    public static readonly Decision<OneMixed, LoneWhole, long> Lone = new("mixed-numbers.lone-whole", "What does a whole number become beside a fraction?", LoneWhole.OverTheBottom)
+    public static readonly Decision<OneMixed, LoneWhole, long> Lone = new(
+        "mixed-numbers.lone-whole", "What does a whole number become beside a fraction?", LoneWhole.OverTheBottom)
     {
         [LoneWhole.OverTheBottom] = new("over-the-bottom", "writes the whole number over the denominator of the other", c => (long)c.Whole * c.Bottom),
         [LoneWhole.AsTop] = new("as-top", "puts the whole number over that denominator unchanged", c => c.Whole),
@@ -157,8 +169,8 @@ internal static class MixedDecisions
         Idea = Ideas.MixedIsASum,
     };
 
-    /// <summary>What becomes of the wholes meanwhile?</summary>
-    public static readonly Decision<OneMixed, WholesMeanwhile> Meanwhile = new("mixed-numbers.wholes-meanwhile", "What becomes of the whole when its fraction gets another denominator?", WholesMeanwhile.Stay)
+    public static readonly Decision<OneMixed, WholesMeanwhile> Meanwhile = new(
+        "mixed-numbers.wholes-meanwhile", "What becomes of the whole when its fraction gets another denominator?", WholesMeanwhile.Stay)
     {
         [WholesMeanwhile.Stay] = new("stay", "leaves the whole as it is"),
         [WholesMeanwhile.Multiplied] = new("multiplied", "multiplies the whole as well"),
@@ -167,8 +179,8 @@ internal static class MixedDecisions
         Idea = Ideas.WholesCountToo,
     };
 
-    /// <summary>Is the first fraction large enough?</summary>
-    public static readonly Decision<MixedContext, FractionTooSmall> Small = new("mixed-numbers.too-small", "Is the first fraction large enough to take the second away?", FractionTooSmall.Rename)
+    public static readonly Decision<MixedContext, FractionTooSmall> Small = new(
+        "mixed-numbers.too-small", "Is the first fraction large enough to take the second away?", FractionTooSmall.Rename)
     {
         [FractionTooSmall.Rename] = new("rename", "{renames} a whole"),
         [FractionTooSmall.SmallerFromLarger] = new("smaller-from-larger", "takes the smaller fraction from the larger") { Slip = 2 },
@@ -181,8 +193,8 @@ internal static class MixedDecisions
         Idea = Ideas.TakeAwayInOrder,
     };
 
-    /// <summary>Is a whole renamed where it need not be?</summary>
-    public static readonly Decision<MixedContext, NeedlessRenaming> Needless = new("mixed-numbers.needless", "Must a whole be {renamed} here?", NeedlessRenaming.None)
+    public static readonly Decision<MixedContext, NeedlessRenaming> Needless = new(
+        "mixed-numbers.needless", "Must a whole be {renamed} here?", NeedlessRenaming.None)
     {
         [NeedlessRenaming.None] = new("none", "{renames} nothing that need not be"),
         [NeedlessRenaming.Always] = new("always", "{renames} a whole all the same"),
@@ -192,8 +204,8 @@ internal static class MixedDecisions
         Idea = Ideas.WholeIsAllParts,
     };
 
-    /// <summary>What is left of the whole?</summary>
-    public static readonly Decision<MixedContext, WholeLeft, (long First, long Second)> Left = new("mixed-numbers.whole-left", "What is left of the wholes when one was {renamed}?", WholeLeft.OneLess)
+    public static readonly Decision<MixedContext, WholeLeft, (long First, long Second)> Left = new(
+        "mixed-numbers.whole-left", "What is left of the wholes when one was {renamed}?", WholeLeft.OneLess)
     {
         [WholeLeft.OneLess] = new("one-less", "makes the whole one less", c => (Math.Max(0, c.Wholes.First - c.Needed), c.Wholes.Second)),
         [WholeLeft.Unchanged] = new("unchanged", "leaves the whole as it is", c => c.Wholes) { Slip = 3 },
@@ -205,23 +217,25 @@ internal static class MixedDecisions
         Idea = Ideas.WholeIsAllParts,
     };
 
-    /// <summary>What does the numerator become?</summary>
-    public static readonly Decision<MixedContext, TopFilled, long> Filled = new("mixed-numbers.top-filled", "How many parts does the {renamed} whole give?", TopFilled.BottomMore)
+    public static readonly Decision<MixedContext, TopFilled, long> Filled = new(
+        "mixed-numbers.top-filled", "How many parts does the {renamed} whole give?", TopFilled.BottomMore)
     {
-        [TopFilled.BottomMore] = new("bottom-more", "adds the denominator to the numerator", c => c.Fractions.FirstTop + (long)c.Needed * c.Fractions.FirstBottom),
+        [TopFilled.BottomMore] = new(
+            "bottom-more", "adds the denominator to the numerator", c => c.Fractions.FirstTop + (long)c.Needed * c.Fractions.FirstBottom),
         [TopFilled.TenMore] = new("ten-more", "adds ten to the numerator", c => c.Fractions.FirstTop + 10) { Slip = 1 },
         [TopFilled.OneMore] = new("one-more", "adds one to the numerator", c => c.Fractions.FirstTop + 1),
         [TopFilled.BottomInstead] = new("bottom-instead", "writes the denominator as the numerator", c => c.Fractions.FirstBottom),
         [TopFilled.TopOfSecondMore] = new("top-of-second-more", "adds the second numerator", c => c.Fractions.FirstTop + c.Fractions.SecondTop),
         [TopFilled.TwiceBottomMore] = new("twice-bottom-more", "adds the denominator twice", c => c.Fractions.FirstTop + 2L * c.Fractions.FirstBottom),
-        [TopFilled.BottomOfSecondLess] = new("bottom-of-second-less", "takes the numerator from the denominator", c => Math.Max(0, c.Fractions.FirstBottom - c.Fractions.FirstTop)),
+        [TopFilled.BottomOfSecondLess] = new(
+            "bottom-of-second-less", "takes the numerator from the denominator", c => Math.Max(0, c.Fractions.FirstBottom - c.Fractions.FirstTop)),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.WholeIsAllParts,
     };
 
-    /// <summary>What is done where a number has no fraction?</summary>
-    public static readonly Decision<MixedContext, NoFraction> Missing = new("mixed-numbers.no-fraction", "From what is the fraction taken away, where the first number has none?", NoFraction.RenameAWhole)
+    public static readonly Decision<MixedContext, NoFraction> Missing = new(
+        "mixed-numbers.no-fraction", "From what is the fraction taken away, where the first number has none?", NoFraction.RenameAWhole)
     {
         [NoFraction.RenameAWhole] = new("rename-a-whole", "{renames} a whole"),
         [NoFraction.CopyOther] = new("copy-other", "writes the other fraction") { Slip = 2 },
@@ -232,28 +246,37 @@ internal static class MixedDecisions
         Idea = Ideas.WholeIsAllParts,
     };
 
-    /// <summary>What becomes of a fraction over one?</summary>
-    public static readonly Decision<FractionResult, FractionOver, (long Wholes, long Top)> Over = new("mixed-numbers.fraction-over", "Is the fraction beside the wholes one or more?", FractionOver.Carried)
+    public static readonly Decision<FractionResult, FractionOver, (long Wholes, long Top)> Over = new(
+        "mixed-numbers.fraction-over", "Is the fraction beside the wholes one or more?", FractionOver.Carried)
     {
         [FractionOver.Carried] = new("carried", "carries its wholes", r => (r.Quotient, r.Rest)),
-        [FractionOver.Left] = new("left", "leaves a fraction over one beside the wholes", r => (0, r.Top)) { SlipIn = r => r.IsImproper ? 2 : 0, Needs = r => r.IsImproper },
-        [FractionOver.Lost] = new("lost", "takes the wholes out of the fraction and does not add them", r => (0, r.Rest)) { SlipIn = r => r.IsImproper ? 2 : 0, Needs = r => r.IsImproper },
-        [FractionOver.AtTen] = new("at-ten", "carries when the numerator reaches ten, the tens", r => r.IsDifference || r.Top < 10 ? (0, r.Top) : (r.Top / 10, r.Top % 10)) { Needs = r => !r.IsDifference && (r.IsImproper || r.Top >= 10) },
-        [FractionOver.CountedButLeft] = new("counted-but-left", "adds the wholes and leaves the fraction over one as well", r => (r.Quotient, r.Top)) { Needs = r => r.IsImproper },
+        [FractionOver.Left] = new("left", "leaves a fraction over one beside the wholes", r => (0, r.Top))
+        { SlipIn = r => r.IsImproper ? 2 : 0, Needs = r => r.IsImproper },
+        [FractionOver.Lost] = new("lost", "takes the wholes out of the fraction and does not add them", r => (0, r.Rest))
+        { SlipIn = r => r.IsImproper ? 2 : 0, Needs = r => r.IsImproper },
+        [FractionOver.AtTen] = new(
+            "at-ten", "carries when the numerator reaches ten, the tens", r => r.IsDifference || r.Top < 10 ? (0, r.Top) : (r.Top / 10, r.Top % 10))
+        { Needs = r => !r.IsDifference && (r.IsImproper || r.Top >= 10) },
+        [FractionOver.CountedButLeft] = new("counted-but-left", "adds the wholes and leaves the fraction over one as well", r => (r.Quotient, r.Top))
+        { Needs = r => r.IsImproper },
         [FractionOver.LeftAsItCame] = new("left-as-it-came", "writes the columns as they come", r => (0, r.Top)) { Needs = r => r.IsImproper },
         [FractionOver.TopToTheWholes] = new("top-to-the-wholes", "adds the numerator to the wholes", r => (r.Top, 0)) { Needs = r => r.IsImproper },
-        [FractionOver.CarriedBelowOne] = new("carried-below-one", "carries a whole though the fraction is below one", r => (1, r.Top)) { Needs = r => !r.IsImproper },
+        [FractionOver.CarriedBelowOne] = new("carried-below-one", "carries a whole though the fraction is below one", r => (1, r.Top))
+        { Needs = r => !r.IsImproper },
         [FractionOver.OneMore] = new("one-more", "carries one whole and leaves the numerator", r => (1, r.Top)) { Needs = r => r.IsImproper },
         Kinds = [
-            new("always", "always", _ => true), new("plus", "in sums", r => !r.IsDifference), new("minus", "in differences", r => r.IsDifference), new("whole", "when it is a whole number", r => r.IsWhole), new("not-whole", "when it is no whole number", r => !r.IsWhole),
+            new("always", "always", _ => true), new("plus", "in sums", r => !r.IsDifference), new("minus", "in differences", r => r.IsDifference), new("whole", "when it is a whole number", r => r.IsWhole), new(
+                "not-whole", "when it is no whole number", r => !r.IsWhole),
         ],
         Idea = Ideas.WholesInAFraction,
     };
 
-    /// <summary>What is done with the wholes?</summary>
-    public static readonly Decision<MixedContext, WholesTogether, long> Wholes = new("mixed-numbers.wholes", "What is done with the wholes?", WholesTogether.AsSet)
+    public static readonly Decision<MixedContext, WholesTogether, long> Wholes = new(
+        "mixed-numbers.wholes", "What is done with the wholes?", WholesTogether.AsSet)
     {
-        [WholesTogether.AsSet] = new("as-set", "puts the wholes together as the sign says", c => c.IsDifference ? Math.Abs(c.Wholes.First - c.Wholes.Second) : c.Wholes.First + c.Wholes.Second),
+        [WholesTogether.AsSet] = new(
+            "as-set", "puts the wholes together as the sign says",
+            c => c.IsDifference ? Math.Abs(c.Wholes.First - c.Wholes.Second) : c.Wholes.First + c.Wholes.Second),
         [WholesTogether.Add] = new("add", "adds the wholes", c => c.Wholes.First + c.Wholes.Second),
         [WholesTogether.Subtract] = new("subtract", "takes the smaller whole from the larger", c => Math.Abs(c.Wholes.First - c.Wholes.Second)),
         [WholesTogether.Multiply] = new("multiply", "multiplies the wholes", c => c.Wholes.First * c.Wholes.Second),
@@ -265,7 +288,9 @@ internal static class MixedDecisions
     };
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<Decision> All { get; } = [Way, Improper, ImproperTop, ImproperBottom, Lone, Missing, Meanwhile, Small, Needless, Left, Filled, Wholes, Over];
+    public static IReadOnlyList<Decision> All { get; } = [
+        Way, Improper, ImproperTop, ImproperBottom, Lone, Missing, Meanwhile, Small, Needless, Left, Filled, Wholes, Over,
+    ];
 }
 
 /// <summary>Whether a whole is renamed without need.</summary>

@@ -4,7 +4,9 @@ using YellowPencil.Core.Parts.Fractions;
 
 namespace YellowPencil.Core.Families.MixedNumbers;
 
-/// <summary>Sums and differences with mixed numbers: as improper fractions, or wholes and fractions in columns with a whole renamed where it is needed.</summary>
+/// <summary>
+/// Sums and differences with mixed numbers: as improper fractions, or wholes and fractions in columns with a whole renamed where it is needed.
+/// </summary>
 internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed numbers")
 {
     public static readonly MixedNumberFamily Instance = new();
@@ -27,7 +29,8 @@ internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed
 
     public override Func<ItemTask> Items(int seed) => new MixedItems(seed).Next;
 
-    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => FractionTask.TryRead(this, line) is { } read && !read.IsAsideOf((FractionTask)task) ? read.GoneOnFrom((FractionTask)task) : null;
+    public override ItemTask? Resume(ItemTask task, ItemTask from, string line) =>
+        FractionTask.TryRead(this, line) is { } read && !read.IsAsideOf((FractionTask)task) ? read.GoneOnFrom((FractionTask)task) : null;
 
     public override bool IsSameLine(string one, string other) => TwoFractions.SaysTheSame(this, one, other);
 
@@ -44,14 +47,16 @@ internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed
         // More taken away than there is: the other way round, with a minus sign.
         var (one, other) = mixed.IsNegative ? (second, mixed.First) : (mixed.First, second);
         var context = new MixedContext((int)one.Whole, (int)other.Whole, mixed.IsDifference, one.HasFraction, other.HasFraction);
-        if (run.Ask(MixedDecisions.Way, context) == MixedWay.Improper || !(one.HasWhole || other.HasWhole)) WalkImproper(work, run, one, other, mixed.IsDifference, mixed.IsNegative, mixed.WereChanged);
+        if (run.Ask(MixedDecisions.Way, context) == MixedWay.Improper || !(one.HasWhole || other.HasWhole))
+            WalkImproper(work, run, one, other, mixed.IsDifference, mixed.IsNegative, mixed.WereChanged);
         else new MixedColumns(run, work, context, mixed.IsNegative).Walk(one, other, mixed.WereChanged);
     }
 
     // A line with one number on it is only to be finished: an improper fraction, or wholes with a fraction beside them.
     private static void WalkOne(FractionWork work, MethodRun run, MixedNumber number)
     {
-        if (number.Whole == 0 && number.HasFraction) work.Finish(new Fraction(number.Top, number.Bottom), isDifference: false, isNegative: false, hasWholes: true);
+        if (number.Whole == 0 && number.HasFraction)
+            work.Finish(new Fraction(number.Top, number.Bottom), isDifference: false, isNegative: false, hasWholes: true);
         else if (!number.HasFraction) work.Append(number.Whole, new Fraction(0, 1), isNegative: false);
         else MixedColumns.Finish(run, work, number.Whole, new Fraction(number.Top, number.Bottom), isDifference: false, isNegative: false);
     }

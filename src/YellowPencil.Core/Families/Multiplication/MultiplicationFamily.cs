@@ -17,7 +17,8 @@ internal sealed class MultiplicationFamily() : TaughtFamily("multiplication", "m
 
     internal override FamilyLayout Layout { get; } = new MultiplicationLayout();
 
-    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => AreaModel.Of(task.Numbers[0], task.Numbers[1], marks, answer);
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) =>
+        AreaModel.Of(task.Numbers[0], task.Numbers[1], marks, answer);
 
     public override string Check => "Round both numbers and multiply: the answer must be near that. Then divide it by one of them: the other must come out.";
 
@@ -37,7 +38,11 @@ internal sealed class MultiplicationFamily() : TaughtFamily("multiplication", "m
     {
         var product = (ColumnProduct)task;
 
-        if (run.Ask(MultiplicationDecisions.Way, new FactorsContext(Math.Max(product.First.Length, product.Second.Length), Math.Min(product.First.Length, product.Second.Length))) == ProductWay.Add)
+        if (
+            run.Ask(
+                MultiplicationDecisions.Way,
+                new FactorsContext(
+                    Math.Max(product.First.Length, product.Second.Length), Math.Min(product.First.Length, product.Second.Length))) == ProductWay.Add)
         {
             WrittenSum.InColumns(run, [product.First, product.Second]);
             return;

@@ -15,5 +15,6 @@ internal sealed class MultiplicationLayout : FamilyLayout
 
     public override IReadOnlyList<int> PlaceholdersOf(ItemTask task) => PartLayouts.PlaceholdersOf(((ColumnProduct)task).Second.Text);
 
-    public override bool IsProductCarry(ItemTask task, Mark mark) => base.IsProductCarry(task, mark) || (mark.Field == WorkFields.Carries && ((ColumnProduct)task).Second.Length == 1);
+    public override bool IsProductCarry(ItemTask task, Mark mark) =>
+        base.IsProductCarry(task, mark) || (mark.Field == WorkFields.Carries && ((ColumnProduct)task).Second.Length == 1);
 }

@@ -5,5 +5,6 @@ internal sealed class ProductGrammar : CalculationGrammar
 {
     public override bool Claims(Calculation calculation) => calculation is { IsPlain: true, Sign: '*' };
 
-    public override Parsed<ItemTask> Read(Calculation calculation, Asked asked) => Parsed<ItemTask>.Of(new ColumnProduct(calculation.Whole(0), calculation.Whole(1)));
+    public override Parsed<ItemTask> Read(Calculation calculation, Asked asked) =>
+        Parsed<ItemTask>.Of(new ColumnProduct(calculation.Whole(0), calculation.Whole(1)));
 }

@@ -55,7 +55,14 @@ internal sealed class PolynomialFamily() : TaughtFamily("polynomials", "polynomi
                 };
                 var sign = run.Ask(PolynomialDecisions.Sign, context);
                 if (sign == BracketSign.LeftOut) continue;
-                var isTurned = sign switch { BracketSign.Kept => false, BracketSign.Turned => true, BracketSign.Plus => context.IsNegative, BracketSign.Minus => !context.IsNegative, _ => isTakenAway };
+                var isTurned = sign switch
+                {
+                    BracketSign.Kept => false,
+                    BracketSign.Turned => true,
+                    BracketSign.Plus => context.IsNegative,
+                    BracketSign.Minus => !context.IsNegative,
+                    _ => isTakenAway,
+                };
                 terms.Add(isTurned ? inside[at].Turned : inside[at]);
             }
 

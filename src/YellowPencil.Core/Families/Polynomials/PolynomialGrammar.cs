@@ -23,7 +23,11 @@ internal sealed class PolynomialGrammar : TaskGrammar
             }
             else if (groups.Count > 0 && at < text.Length && text[at] is not ('+' or '-'))
             {
-                return Failed(text[at] == '(' ? "a plus or a minus is missing between the brackets; to multiply, write expand" : $"'{text[at]}' does not belong in a sum of polynomials", at);
+                return Failed(
+                    text[at] == '('
+                        ? "a plus or a minus is missing between the brackets; to multiply, write expand"
+                        : $"'{text[at]}' does not belong in a sum of polynomials",
+                    at);
             }
 
             var isBracketed = at < text.Length && text[at] == '(';
@@ -31,7 +35,8 @@ internal sealed class PolynomialGrammar : TaskGrammar
             if (PolynomialText.TryRead(text, ref at, ref letter, out var fault) is not { } terms) return Failed(fault.Message, fault.Position);
             if (isBracketed)
             {
-                if (at == text.Length || text[at] != ')') return Failed(at == text.Length ? "a bracket is not closed" : $"'{text[at]}' does not belong in a bracket", at);
+                if (at == text.Length || text[at] != ')')
+                    return Failed(at == text.Length ? "a bracket is not closed" : $"'{text[at]}' does not belong in a bracket", at);
                 at++;
             }
 

@@ -41,8 +41,11 @@ internal sealed class PolynomialTask : AlgebraTask
     public static PolynomialTask? TryReadLine(string line, char letter)
     {
         char? known = letter;
-        return PolynomialText.TryRead(Signs.Plain(line), ref known) is { Count: <= MostTerms } terms ? new PolynomialTask([new TermGroup(false, terms)], letter, isLine: true) : null;
+        return PolynomialText.TryRead(Signs.Plain(line), ref known) is { Count: <= MostTerms } terms
+            ? new PolynomialTask([new TermGroup(false, terms)], letter, isLine: true)
+            : null;
     }
 
-    private static string Written(TermGroup group, int at, char letter) => $"{(at > 0 ? group.IsTakenAway ? " - " : " + " : group.IsTakenAway ? "-" : "")}({PolynomialText.Write(group.Terms, letter)})";
+    private static string Written(TermGroup group, int at, char letter) =>
+        $"{(at > 0 ? group.IsTakenAway ? " - " : " + " : group.IsTakenAway ? "-" : "")}({PolynomialText.Write(group.Terms, letter)})";
 }

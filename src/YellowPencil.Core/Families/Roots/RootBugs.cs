@@ -92,7 +92,6 @@ internal static class RootBugs
             At.Divided.Instead(GapDivided.ZeroLeftOut)),
     ];
 
-    /// <summary>Rounding.</summary>
     private static IEnumerable<Bug> Rounding =>
     [
         Declare("cut-off", "Cut off instead of rounded", VeryCommon, Ideas.RoundedOnce,

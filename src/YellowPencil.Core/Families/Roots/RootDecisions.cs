@@ -6,11 +6,14 @@ namespace YellowPencil.Core.Families.Roots;
 /// <summary>How the number under the root is read.</summary>
 internal enum UnderRoot { AsSet, WholePartOnly, Halved, WithoutPoint }
 
-/// <summary>How a square is known.</summary>
 internal enum SquareKnown { AsIs, PartByPart, Doubled }
 
 /// <summary>How the root is estimated.</summary>
-internal enum RootWay { StraightLine, NumberLine, NearestWhole, HalfWay, LowerRoot, UpperRoot, HalfOfNumber, NearestRootAdded, GapAsTenths, GapAppended, QuarterOfNumber, TenthsBackFromUpper }
+internal enum RootWay
+{
+    StraightLine, NumberLine, NearestWhole, HalfWay, LowerRoot, UpperRoot, HalfOfNumber, NearestRootAdded, GapAsTenths, GapAppended, QuarterOfNumber,
+    TenthsBackFromUpper,
+}
 
 /// <summary>Between which whole roots the number is put.</summary>
 internal enum RootsAround { AsDue, OneTooLow, OneTooHigh }
@@ -49,10 +52,8 @@ internal readonly record struct RootContext(int Number, int Lower, int Tail, boo
     /// <summary>To how many places it is to be rounded.</summary>
     public int Places { get; init; }
 
-    /// <summary>The lower square.</summary>
     public int LowerSquare => Lower * Lower;
 
-    /// <summary>The upper square.</summary>
     public int UpperSquare => (Lower + 1) * (Lower + 1);
 
     /// <summary>Whether rounding the next place first makes the place that is kept round up.</summary>
@@ -69,7 +70,8 @@ internal static class RootDecisions
     [
         new("number", "the number", c => c.Number), new("lower", "the lower root", c => c.Lower), new("upper", "the upper root", c => c.Lower + 1),
         new("below", "the lower square", c => c.LowerSquare), new("above", "the upper square", c => c.UpperSquare),
-        new("to-lower", "the distance to the lower square", c => c.Number - c.LowerSquare), new("to-upper", "the distance to the upper square", c => c.UpperSquare - c.Number),
+        new(
+            "to-lower", "the distance to the lower square", c => c.Number - c.LowerSquare), new("to-upper", "the distance to the upper square", c => c.UpperSquare - c.Number),
         new("apart", "the distance of the squares", c => c.UpperSquare - c.LowerSquare),
     ];
 
@@ -87,7 +89,6 @@ internal static class RootDecisions
         new("below-half", "where the next digit is less than five", c => c.Tail is >= 0 and < 50),
     ];
 
-    /// <summary>How is the number read?</summary>
     public static readonly Decision<RootContext, UnderRoot> Under = new("roots.number", "Which number stands under the root?", UnderRoot.AsSet)
     {
         [UnderRoot.AsSet] = new("as-set", "takes the number as it stands"),
@@ -99,7 +100,6 @@ internal static class RootDecisions
         Idea = Ideas.RootUndoesSquare,
     };
 
-    /// <summary>How is a square known?</summary>
     public static readonly Decision<RootContext, SquareKnown> Known = new("roots.squares", "What is the square of a number?", SquareKnown.AsIs)
     {
         [SquareKnown.AsIs] = new("as-is", "knows the squares"),
@@ -110,7 +110,6 @@ internal static class RootDecisions
         Idea = Ideas.SquareIsAProduct,
     };
 
-    /// <summary>Between which roots?</summary>
     public static readonly Decision<RootContext, RootsAround> Around = new("roots.around", "Between which two squares does the number lie?", RootsAround.AsDue)
     {
         [RootsAround.AsDue] = new("as-due", "finds the squares on both sides"),
@@ -120,7 +119,6 @@ internal static class RootDecisions
         ShowsIn = WorkFields.Lines,
     };
 
-    /// <summary>How is it estimated?</summary>
     public static readonly Decision<RootContext, RootWay> Way = new("roots.way", "How is the root between two squares found?", RootWay.StraightLine)
     {
         [RootWay.StraightLine] = new("straight-line", "goes along a straight line between the squares"),
@@ -141,7 +139,6 @@ internal static class RootDecisions
         Idea = Ideas.PartOfTheWay,
     };
 
-    /// <summary>What is counted?</summary>
     public static readonly Decision<RootContext, GapTop> Top = new("roots.gap", "How far is the number from the lower square?", GapTop.FromLower)
     {
         [GapTop.FromLower] = new("from-lower", "counts from the lower square"),
@@ -171,7 +168,6 @@ internal static class RootDecisions
         ShowsIn = WorkFields.Lines,
     };
 
-    /// <summary>Over what?</summary>
     public static readonly Decision<RootContext, GapBottom> Bottom = new("roots.over", "How far are the two squares apart?", GapBottom.BetweenSquares)
     {
         [GapBottom.BetweenSquares] = new("between-squares", "divides by the distance of the squares"),
@@ -187,7 +183,6 @@ internal static class RootDecisions
         Idea = Ideas.PartOfTheWay,
     };
 
-    /// <summary>From where?</summary>
     public static readonly Decision<RootContext, CountedFrom> From = new("roots.from", "From which root is the fraction counted?", CountedFrom.LowerRoot)
     {
         [CountedFrom.LowerRoot] = new("lower-root", "adds the fraction to the lower root"),
@@ -198,19 +193,20 @@ internal static class RootDecisions
         Idea = Ideas.PartOfTheWay,
     };
 
-    /// <summary>How is it divided?</summary>
-    public static readonly Decision<RootContext, GapDivided, Rational> Divided = new("roots.division", "What does the fraction come to as a decimal?", GapDivided.AsSet)
+    public static readonly Decision<RootContext, GapDivided, Rational> Divided = new(
+        "roots.division", "What does the fraction come to as a decimal?", GapDivided.AsSet)
     {
         [GapDivided.AsSet] = new("as-set", "divides the fraction out", c => c.Part),
         [GapDivided.UpsideDown] = new("upside-down", "divides upside down", c => c.Part.IsZero ? null : Rational.Whole(1) / c.Part),
-        [GapDivided.ZeroLeftOut] = new("zero-left-out", "leaves out the zero behind the point", c => c.Part < new Rational(1, 10) ? c.Part * Rational.Whole(10) : null),
+        [GapDivided.ZeroLeftOut] = new(
+            "zero-left-out", "leaves out the zero behind the point", c => c.Part < new Rational(1, 10) ? c.Part * Rational.Whole(10) : null),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.PartOfTheWay,
     };
 
-    /// <summary>How does the division end?</summary>
-    public static readonly Decision<RootContext, DivisionEnd> End = new("roots.division-end", "How does the division end, one place behind the one that is kept?", DivisionEnd.CutOff)
+    public static readonly Decision<RootContext, DivisionEnd> End = new(
+        "roots.division-end", "How does the division end, one place behind the one that is kept?", DivisionEnd.CutOff)
     {
         [DivisionEnd.CutOff] = new("cut-off", "ends the division one place further"),
         [DivisionEnd.RoundedThere] = new("rounded-there", "rounds the next place first") { Needs = c => c.RoundsTwice },
@@ -219,7 +215,6 @@ internal static class RootDecisions
         Idea = Ideas.RoundedOnce,
     };
 
-    /// <summary>How is it rounded?</summary>
     public static readonly Decision<RootContext, RootRounded, Rational> Round = new("roots.rounding", "How is the estimate rounded?", RootRounded.HalfUp)
     {
         [RootRounded.HalfUp] = new("half-up", "rounds to the place", c => Exact.Rounded(c.Estimate, c.Places)),

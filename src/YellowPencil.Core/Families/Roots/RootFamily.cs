@@ -22,16 +22,22 @@ internal sealed class RootFamily() : TaughtFamily("roots", "roots")
 
     public override IEnumerable<string> StatementsOf(string line) => [line];
 
-    public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) => item.Work.Has(WorkFields.Tried) ? (School.Roots, (int)RootSchool.NumberLine)
-        : (item.Work.Get(WorkFields.Lines) ?? []).Any(line => Resume(item.Task, item.Task, line) is RootTask { Mixed: not null }) ? (School.Roots, (int)RootSchool.StraightLine)
+    public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) =>
+        item.Work.Has(WorkFields.Tried) ? (School.Roots, (int)RootSchool.NumberLine)
+        : (item.Work.Get(WorkFields.Lines) ?? []).Any(line => Resume(item.Task, item.Task, line) is RootTask { Mixed: not null })
+        ? (School.Roots, (int)RootSchool.StraightLine)
         : null;
 
     public override ItemTask? Resume(ItemTask task, ItemTask from, string line)
     {
         var (root, text) = ((RootTask)task, string.Concat(Signs.Plain(line).Where(c => !char.IsWhiteSpace(c))));
-        if (text.Split('+') is [var whole, var part] && long.TryParse(whole, out var lower) && MixedNumber.TryRead(part) is { IsNegative: false, Number: { Whole: 0, HasFraction: true } fraction })
+        if (
+            text.Split('+') is [var whole, var part]
+                && long.TryParse(whole, out var lower) && MixedNumber.TryRead(part) is { IsNegative: false, Number: { Whole: 0, HasFraction: true } fraction })
             return new RootTask(root.Number, root.Places, fraction with { Whole = lower }, line: line.Trim());
-        return DecimalNumber.TryParse(text) is { Succeeded: true, Value: { IsNegative: false } estimate } ? new RootTask(root.Number, root.Places, null, new Rational(estimate.Unscaled, BigInteger.Pow(10, estimate.Places)), line.Trim()) : null;
+        return DecimalNumber.TryParse(text) is { Succeeded: true, Value: { IsNegative: false } estimate }
+            ? new RootTask(root.Number, root.Places, null, new Rational(estimate.Unscaled, BigInteger.Pow(10, estimate.Places)), line.Trim())
+            : null;
     }
 
     public override bool IsSameLine(string one, string other) => Plain(one) == Plain(other);
@@ -112,14 +118,24 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             case RootWay.NearestRootAdded:
                 Along(lower + (isNearerUpper ? 1 : 0), isNearerUpper ? above - number : number - below, above - below, isBack: false);
                 return;
-            case RootWay.GapAppended: run.Page.Append(DecimalNumber.Canonical($"{lower}.{BigInteger.Max(0, (number - below).Top / (number - below).Bottom)}")); return;
-            case RootWay.TenthsBackFromUpper: Append(Exact.Rounded(Rational.Whole(lower + 1) - (above - number) / Rational.Whole(10), task.Places), task.Places); return;
+            case RootWay.GapAppended:
+                run.Page.Append(
+                DecimalNumber.Canonical($"{lower}.{BigInteger.Max(0, (number - below).Top / (number - below).Bottom)}")); return;
+            case RootWay.TenthsBackFromUpper:
+                Append(
+                Exact.Rounded(Rational.Whole(lower + 1) - (above - number) / Rational.Whole(10), task.Places), task.Places); return;
             case RootWay.QuarterOfNumber: Append(Exact.Rounded(number / Rational.Whole(4), task.Places), task.Places); return;
             case RootWay.GapAsTenths: Append(Exact.Rounded(Rational.Whole(lower) + (number - below) / Rational.Whole(10), task.Places), task.Places); return;
             default: break;
         }
 
-        var top = run.Ask(RootDecisions.Top, seen) switch { GapTop.BothEndsCounted => number - below + one, GapTop.ToUpper => above - number, GapTop.WholeNumber => number, _ => Apart(number, below) };
+        var top = run.Ask(RootDecisions.Top, seen) switch
+        {
+            GapTop.BothEndsCounted => number - below + one,
+            GapTop.ToUpper => above - number,
+            GapTop.WholeNumber => number,
+            _ => Apart(number, below),
+        };
         if (top.IsWhole && top.Top >= 0 && top.Top < Most) top = Rational.Whole(run.Value(RootDecisions.GapIs, seen, (int)top.Top, Most));
         var bottom = run.Ask(RootDecisions.Bottom, seen) switch
         {
@@ -132,7 +148,8 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             GapBottom.TwiceLowerRoot => Rational.Whole(BigInteger.Max(1, 2 * lower)),
             _ => Apart(above, below),
         };
-        if (bottom.IsWhole && bottom.Top >= 0 && bottom.Top < Most) bottom = Rational.Whole(Math.Max(1, run.Value(RootDecisions.BottomIs, seen, (int)bottom.Top, Most)));
+        if (bottom.IsWhole && bottom.Top >= 0 && bottom.Top < Most)
+            bottom = Rational.Whole(Math.Max(1, run.Value(RootDecisions.BottomIs, seen, (int)bottom.Top, Most)));
         var from = run.Ask(RootDecisions.From, seen);
         Along(from == CountedFrom.LowerRoot ? lower : lower + 1, top, bottom, isBack: from == CountedFrom.UpperRootBack);
     }
@@ -144,9 +161,11 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
         else Divide(Rational.Whole(start), top / bottom);
     }
 
-    private void Divide(Rational start, Rational fraction) => EndDivision(start + run.Do(RootDecisions.Divided, Seen(task.Radicand, -1) with { Part = fraction }));
+    private void Divide(Rational start, Rational fraction) =>
+        EndDivision(start + run.Do(RootDecisions.Divided, Seen(task.Radicand, -1) with { Part = fraction }));
 
-    // The division is carried one place further than is asked for, and rounded from there. Somebody may round there already; where that changes what comes out, it is a mistake.
+    // The division is carried one place further than is asked for, and rounded from there. Somebody may round there already; where that changes what comes out,
+    // it is a mistake.
     private void EndDivision(Rational exact)
     {
         var (cut, rounded) = (Exact.CutOff(exact, task.Places + 1), Exact.Rounded(exact, task.Places + 1));
@@ -167,10 +186,13 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
     {
         var seen = Seen(task.Radicand, tail) with { Estimate = cut, Places = task.Places };
         var way = run.Ask(RootDecisions.Round, seen);
-        Append(RootDecisions.Round.Result(way, seen, run.School), way switch { RootRounded.NotAtAll => task.Places + 1, RootRounded.ToHalf => 1, RootRounded.ToWhole => 0, _ => task.Places });
+        Append(
+            RootDecisions.Round.Result(way, seen, run.School),
+            way switch { RootRounded.NotAtAll => task.Places + 1, RootRounded.ToHalf => 1, RootRounded.ToWhole => 0, _ => task.Places });
     }
 
-    // By trying: a number is named by how near the squares are, squared, and mended by one in its last place until the number lies between two; the nearer is kept.
+    // By trying: a number is named by how near the squares are, squared, and mended by one in its last place until the number lies between two; the nearer is
+    // kept.
     private void Try(Rational number, BigInteger lower)
     {
         var root = new Rational(Exact.Root(number.Top * BigInteger.Pow(10, 2 * task.Places + 4) / number.Bottom), BigInteger.Pow(10, task.Places + 2));
@@ -210,7 +232,9 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
 
     // How far two numbers are apart; of whole numbers it is a fact that can be held, or worked, wrongly.
     private Rational Apart(Rational upper, Rational lower) =>
-        upper.IsWhole && lower.IsWhole && upper.Top < Most && upper > lower ? Rational.Whole(run.Recall(new NumberFact(FactKind.Minus, (int)upper.Top, (int)lower.Top))) : upper - lower;
+        upper.IsWhole && lower.IsWhole && upper.Top < Most && upper > lower
+            ? Rational.Whole(run.Recall(new NumberFact(FactKind.Minus, (int)upper.Top, (int)lower.Top)))
+            : upper - lower;
 
     private RootContext Seen(Rational number, int tail)
     {

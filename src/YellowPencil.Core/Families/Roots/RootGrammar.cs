@@ -18,7 +18,8 @@ internal sealed class RootGrammar : TaskGrammar
         var number = DecimalNumber.TryParse(text[(at + 1)..end].Trim());
         if (!number.Succeeded) return Failed(number.Fault.Message, at + 1);
         if (number.Value.IsNegative) return Failed("no number has a negative square", at + 1);
-        if (number.Value.Unscaled > RootTask.Most || number.Value.Places > 2) return Failed($"roots are estimated of numbers up to {RootTask.Most} with all their digits, and two places", at + 1);
+        if (number.Value.Unscaled > RootTask.Most || number.Value.Places > 2)
+            return Failed($"roots are estimated of numbers up to {RootTask.Most} with all their digits, and two places", at + 1);
         if (number.Value.Unscaled.IsZero) return Failed("the root of 0 is 0: there is nothing to estimate", at + 1);
         return Parsed<ItemTask>.Of(new RootTask(number.Value, asked.To is { } place ? place.Length - (place.Length > 1 ? 2 : 1) : RootTask.UsualPlaces));
     }

@@ -2,7 +2,9 @@ using System.Numerics;
 
 namespace YellowPencil.Core.Families.Roots;
 
-/// <summary>A square root that is to be estimated by hand to a place; on the way to its answer a lower root and a fraction, or a decimal that is to be rounded.</summary>
+/// <summary>
+/// A square root that is to be estimated by hand to a place; on the way to its answer a lower root and a fraction, or a decimal that is to be rounded.
+/// </summary>
 internal sealed class RootTask : ItemTask
 {
     /// <summary>The largest number whose root is estimated, with all its digits: those of squares known by heart, and some more.</summary>
@@ -17,7 +19,11 @@ internal sealed class RootTask : ItemTask
         (Number, Places, Mixed, Estimate, StandsThere) = (number, places, mixed, estimate, line ?? Text);
         Radicand = new Rational(number.Unscaled, BigInteger.Pow(10, number.Places));
         IsPerfect = Exact.Perfect(Radicand) is not null;
-        RightAnswer = IsBegun ? Exact.Written(Exact.Rounded(Exact.CutOff(estimate ?? Rational.Whole(mixed!.Value.Whole) + new Rational(mixed.Value.Top, mixed.Value.Bottom), Places + 1), Places), Places)
+        RightAnswer = IsBegun
+            ? Exact.Written(
+                Exact.Rounded(
+                    Exact.CutOff(estimate ?? Rational.Whole(mixed!.Value.Whole) + new Rational(mixed.Value.Top, mixed.Value.Bottom), Places + 1), Places),
+                Places)
             : Exact.Perfect(Radicand) is { } root ? root.Text
             : Exact.Written(Exact.Rounded(Exact.CutOff(OnTheLine(Radicand), Places + 1), Places), Places);
     }
@@ -56,12 +62,19 @@ internal sealed class RootTask : ItemTask
     public override string RightAnswer { get; }
 
     /// <summary>The root rounded to the place: what trying on the number line comes to, where a straight line can be a little below.</summary>
-    public string TrueAnswer => IsPerfect ? RightAnswer : Exact.Written(Exact.Rounded(new Rational(Exact.Root(Radicand.Top * BigInteger.Pow(10, 2 * Places + 4) / Radicand.Bottom), BigInteger.Pow(10, Places + 2)), Places), Places);
+    public string TrueAnswer =>
+        IsPerfect
+            ? RightAnswer
+            : Exact.Written(
+                Exact.Rounded(
+                    new Rational(Exact.Root(Radicand.Top * BigInteger.Pow(10, 2 * Places + 4) / Radicand.Bottom), BigInteger.Pow(10, Places + 2)), Places),
+                Places);
 
     public override string Canonical(string answer) => DecimalNumber.Canonical(answer);
 
     /// <summary>The root rounded is right as well where a straight line comes to a little less.</summary>
-    public override Verdict Judge(string? answer) => answer is not null && base.Judge(answer) == Verdict.Wrong && Canonical(answer) == TrueAnswer ? Verdict.Right : base.Judge(answer);
+    public override Verdict Judge(string? answer) =>
+        answer is not null && base.Judge(answer) == Verdict.Wrong && Canonical(answer) == TrueAnswer ? Verdict.Right : base.Judge(answer);
 
     private static Rational OnTheLine(Rational number)
     {

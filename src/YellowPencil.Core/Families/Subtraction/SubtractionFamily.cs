@@ -17,7 +17,8 @@ internal sealed class SubtractionFamily() : TaughtFamily("subtraction", "column 
 
     internal override FamilyLayout Layout { get; } = new SubtractionLayout();
 
-    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => PlaceValueMat.OfDifference(task.Numbers[0], task.Numbers[1], marks);
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) =>
+        PlaceValueMat.OfDifference(task.Numbers[0], task.Numbers[1], marks);
 
     public override string Check => "Add the answer to the number that was taken away: the top number must come out.";
 
@@ -25,7 +26,9 @@ internal sealed class SubtractionFamily() : TaughtFamily("subtraction", "column 
 
     protected override IReadOnlyList<Decision> OwnDecisions => SubtractionDecisions.All;
 
-    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order];
+    public override IReadOnlyList<WorkField> Fields { get; } = [
+        WorkFields.Cells, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order,
+    ];
 
     public override IReadOnlyList<string> Instead { get; } = ["addition"];
 

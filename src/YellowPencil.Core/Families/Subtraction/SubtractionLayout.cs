@@ -15,7 +15,8 @@ internal sealed class SubtractionLayout : FamilyLayout
         PartLayouts.StruckOut(paper, first, second, top, 0, difference.Top.Length - 1);
         var below = paper.NextRow();
         var bottom = paper.NextRow();
-        paper.Marks("below-0", "new value of the lower number", WorkFields.RewrittenBelow, below, 0, difference.Bottom.Length - 1, strikes: bottom, isRare: true);
+        paper.Marks(
+            "below-0", "new value of the lower number", WorkFields.RewrittenBelow, below, 0, difference.Bottom.Length - 1, strikes: bottom, isRare: true);
         paper.Print(difference.Bottom.Text, bottom, 0);
         paper.Print("−", bottom, digits);
         var answer = paper.NextRow();

@@ -8,8 +8,8 @@ using YellowPencil.Core.Parts.Sums;
 namespace YellowPencil.Core.Parts.Beside;
 
 /// <summary>
-/// Whole numbers that come up inside another working and are worked beside it: small ones as facts, larger ones by the written methods, whose marks do not stand on
-/// the page. Digits are given smallest place first.
+/// Whole numbers that come up inside another working and are worked beside it: small ones as facts, larger ones by the written methods, whose marks do not
+/// stand on the page. Digits are given smallest place first.
 /// </summary>
 internal static class WholeNumbers
 {
@@ -24,7 +24,8 @@ internal static class WholeNumbers
     public static IReadOnlyList<string> Inside { get; } = ["addition", "subtraction", "multiplication"];
 
     /// <summary>The decisions of these methods.</summary>
-    public static IReadOnlyList<Decision> Decisions { get; } = [.. AdditionDecisions.InColumns.Concat(SubtractionDecisions.InColumns).Concat(MultiplicationDecisions.InRows).Distinct()];
+    public static IReadOnlyList<Decision> Decisions { get; } = [
+        .. AdditionDecisions.InColumns.Concat(SubtractionDecisions.InColumns).Concat(MultiplicationDecisions.InRows).Distinct()];
 
     /// <summary>A sum, as a number with which another working goes on.</summary>
     public static BigInteger Sum(MethodRun run, BigInteger first, BigInteger second) =>

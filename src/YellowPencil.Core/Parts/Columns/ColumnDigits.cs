@@ -30,7 +30,8 @@ internal static class ColumnDigits
     /// </summary>
     /// <param name="page">The page.</param>
     /// <param name="digits">The digits, smallest place first; none is a blank answer.</param>
-    /// <param name="places">How many of them stand after the point; may be more than there are, then zeros are filled in, or less than none, then zeros follow.</param>
+    /// <param name="places">How many of them stand after the point; may be more than there are, then zeros are filled in, or less than none, then zeros
+    /// follow.</param>
     /// <param name="isNegative">Whether a minus sign goes in front; not written before 0.</param>
     public static void AppendDecimal(this WrittenPage page, ReadOnlySpan<int> digits, int places, bool isNegative = false)
     {

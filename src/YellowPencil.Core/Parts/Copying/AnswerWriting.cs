@@ -23,7 +23,11 @@ internal static class AnswerWriting
     /// <summary>What is written instead; null where the way makes no difference or cannot be gone.</summary>
     public static string? Write(ItemTask task, string answer, AnswerWritten way)
     {
-        var written = task.Answers != AnswerForm.Number ? ExpressionWriting.Write(task, answer, way) : answer.Split(RestMark) is [var quotient, var rest] ? WithRest(task, quotient, rest, way) : Number(task, answer, way);
+        var written = task.Answers != AnswerForm.Number
+            ? ExpressionWriting.Write(task, answer, way)
+            : answer.Split(RestMark) is [var quotient, var rest]
+            ? WithRest(task, quotient, rest, way)
+            : Number(task, answer, way);
         return written is null || written == answer || written.Length == 0 ? null : written;
     }
 
@@ -38,11 +42,15 @@ internal static class AnswerWriting
         AnswerWritten.RestOneMore => Joined(quotient, (BigInteger.Parse(rest) + 1).ToString()),
         AnswerWritten.RestOneFewer => Joined(quotient, (BigInteger.Parse(rest) - 1).ToString()),
         AnswerWritten.RestWithZero => Joined(quotient, rest + "0"),
-        AnswerWritten.RestMissing when task.SetOperation == PairOperation.DividedBy && task.Numbers[1].Unscaled > BigInteger.Parse(rest) => Joined(quotient, (task.Numbers[1].Unscaled - BigInteger.Parse(rest)).ToString()),
+        AnswerWritten.RestMissing when task.SetOperation == PairOperation.DividedBy && task.Numbers[1].Unscaled > BigInteger.Parse(rest) =>
+            Joined(quotient, (task.Numbers[1].Unscaled - BigInteger.Parse(rest)).ToString()),
         AnswerWritten.QuotientOneMore when BigInteger.TryParse(quotient, out var whole) => Joined((whole + 1).ToString(), rest),
         AnswerWritten.QuotientOneLess when BigInteger.TryParse(quotient, out var whole) && whole > 0 => Joined((whole - 1).ToString(), rest),
-        AnswerWritten.Reversed or AnswerWritten.InnerZerosOut or AnswerWritten.EndZerosOut or AnswerWritten.OneEndZeroFewer or AnswerWritten.OneEndZeroMore or AnswerWritten.FirstDigitOff or AnswerWritten.LastDigitOff
-            or AnswerWritten.OneMore or AnswerWritten.OneLess or AnswerWritten.FilledToFirst or AnswerWritten.LastTwoExchanged => Number(task, quotient, way) is { } changed ? Joined(changed, rest) : null,
+        AnswerWritten.Reversed
+            or AnswerWritten.InnerZerosOut or AnswerWritten.EndZerosOut or AnswerWritten.OneEndZeroFewer or AnswerWritten.OneEndZeroMore
+            or AnswerWritten.FirstDigitOff or AnswerWritten.LastDigitOff
+            or AnswerWritten.OneMore or AnswerWritten.OneLess or AnswerWritten.FilledToFirst or AnswerWritten.LastTwoExchanged =>
+                Number(task, quotient, way) is { } changed ? Joined(changed, rest) : null,
         _ => null,
     };
 
@@ -55,23 +63,30 @@ internal static class AnswerWriting
         var changed = way switch
         {
             AnswerWritten.Reversed => digits with { Digits = new string([.. Enumerable.Reverse(digits.Digits)]) },
-            AnswerWritten.LastTwoExchanged when digits.Digits.Length > 1 => digits with { Digits = digits.Digits[..^2] + digits.Digits[^1] + digits.Digits[^2] },
+            AnswerWritten.LastTwoExchanged when digits.Digits.Length > 1 =>
+                digits with { Digits = digits.Digits[..^2] + digits.Digits[^1] + digits.Digits[^2] },
             AnswerWritten.InnerZerosOut when digits.Digits.Length > 2 => WithoutInnerZeros(digits),
             AnswerWritten.EndZerosOut when digits.Places == 0 && digits.Digits.TrimEnd('0').Length > 0 => digits with { Digits = digits.Digits.TrimEnd('0') },
-            AnswerWritten.OneEndZeroFewer when digits.Places == 0 && digits.Digits.Length > 1 && digits.Digits[^1] == '0' => digits with { Digits = digits.Digits[..^1] },
+            AnswerWritten.OneEndZeroFewer when digits.Places == 0 && digits.Digits.Length > 1 && digits.Digits[^1] == '0' =>
+                digits with { Digits = digits.Digits[..^1] },
             AnswerWritten.OneEndZeroMore when digits is { Places: 0, Digits: not "0" } => digits with { Digits = digits.Digits + "0" },
             AnswerWritten.FilledToFirst when digits.Places == 0 => digits with { Digits = digits.Digits.PadRight(first.Length - first.Places, '0') },
-            AnswerWritten.FilledToLongest when digits.Places == 0 => digits with { Digits = digits.Digits.PadRight(task.Numbers.Max(n => n.Length - n.Places), '0') },
+            AnswerWritten.FilledToLongest when digits.Places == 0 =>
+                digits with { Digits = digits.Digits.PadRight(task.Numbers.Max(n => n.Length - n.Places), '0') },
             AnswerWritten.ZerosBehindPointOut when digits.Places > 0 => digits.With(digits.Whole, digits.Behind.TrimStart('0')),
             AnswerWritten.PointOut => digits with { Places = 0, HasPoint = false },
             AnswerWritten.PointOneFurtherLeft => digits.PointMovedLeft(1),
             AnswerWritten.PointOneFurtherRight => digits.PointMovedLeft(-1),
             AnswerWritten.PointUntilLarger => PointMovedUntil(digits, first, larger: true),
             AnswerWritten.PointUntilSmaller => PointMovedUntil(digits, first, larger: false),
-            AnswerWritten.PointBeforeAll => digits with { Places = digits.Digits.TrimStart('0').Length, Digits = digits.Digits.TrimStart('0'), HasPoint = true },
-            AnswerWritten.PointAfterFirstDigit when digits.Digits.TrimStart('0') is { Length: > 1 } kept => digits with { Places = kept.Length - 1, Digits = kept, HasPoint = true },
-            AnswerWritten.PointBeforeLastDigit when digits.Digits.TrimStart('0') is { Length: > 1 } kept => digits with { Places = 1, Digits = kept, HasPoint = true },
-            AnswerWritten.CutToFewestPlaces when task.Numbers.Count > 1 && task.Numbers.Min(n => n.Places) is var fewest && digits.Places > fewest => digits.With(digits.Whole, digits.Behind[..fewest]),
+            AnswerWritten.PointBeforeAll =>
+                digits with { Places = digits.Digits.TrimStart('0').Length, Digits = digits.Digits.TrimStart('0'), HasPoint = true },
+            AnswerWritten.PointAfterFirstDigit when digits.Digits.TrimStart('0') is { Length: > 1 } kept =>
+                digits with { Places = kept.Length - 1, Digits = kept, HasPoint = true },
+            AnswerWritten.PointBeforeLastDigit when digits.Digits.TrimStart('0') is { Length: > 1 } kept =>
+                digits with { Places = 1, Digits = kept, HasPoint = true },
+            AnswerWritten.CutToFewestPlaces when task.Numbers.Count > 1 && task.Numbers.Min(n => n.Places) is var fewest && digits.Places > fewest =>
+                digits.With(digits.Whole, digits.Behind[..fewest]),
             AnswerWritten.WholePartOnly when digits.Places > 0 => digits.With(digits.Whole, ""),
             AnswerWritten.RoundedToWhole when digits.Places > 0 => Rounded(digits, digits.Places),
             AnswerWritten.RoundedToTens when digits.Places == 0 => Rounded(digits, 1),

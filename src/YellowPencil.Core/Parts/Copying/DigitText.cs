@@ -25,7 +25,8 @@ internal readonly record struct DigitText(bool IsNegative, string Digits, int Pl
     public static DigitText? Of(string text) => DecimalNumber.TryParse(text) is { Succeeded: true } number ? Of(number.Value) : null;
 
     /// <summary>The same with other digits behind and before the point.</summary>
-    public DigitText With(string whole, string behind) => this with { Digits = whole + behind, Places = behind.Length, HasPoint = HasPoint && behind.Length > 0 };
+    public DigitText With(string whole, string behind) =>
+        this with { Digits = whole + behind, Places = behind.Length, HasPoint = HasPoint && behind.Length > 0 };
 
     /// <summary>The same with the point so many places further left; zeros are filled in.</summary>
     public DigitText PointMovedLeft(int by)
@@ -38,5 +39,6 @@ internal readonly record struct DigitText(bool IsNegative, string Digits, int Pl
     /// <summary>The number; null where no digit is left, or too many are.</summary>
     public DecimalNumber? Number => Digits.Length > 0 && DecimalNumber.TryParse(ToString()) is { Succeeded: true } number ? number.Value : null;
 
-    public override string ToString() => (IsNegative ? "-" : "") + (Places == 0 ? Digits : $"{(Whole.Length == 0 && Digits.Length > 0 ? "0" : Whole)}.{Behind}");
+    public override string ToString() =>
+        (IsNegative ? "-" : "") + (Places == 0 ? Digits : $"{(Whole.Length == 0 && Digits.Length > 0 ? "0" : Whole)}.{Behind}");
 }

@@ -2,7 +2,10 @@ using System.Numerics;
 
 namespace YellowPencil.Core.Parts.Copying;
 
-/// <summary>What an answer that is more than a number becomes when it is written down in another way: a polynomial, a product of brackets, a mixed number, the solution of an equation.</summary>
+/// <summary>
+/// What an answer that is more than a number becomes when it is written down in another way: a polynomial, a product of brackets, a mixed number, the solution
+/// of an equation.
+/// </summary>
 internal static class ExpressionWriting
 {
     /// <summary>What is written instead; null where the way makes no difference or cannot be gone.</summary>
@@ -12,7 +15,9 @@ internal static class ExpressionWriting
         switch (task.Answers)
         {
             case AnswerForm.Terms:
-                return PolynomialText.TryRead(answer, ref letter) is { Count: > 0 } terms && Polynomial(terms, way) is { } changed ? PolynomialText.Write(PolynomialText.InOrder(changed), letter ?? 'x') : null;
+                return PolynomialText.TryRead(answer, ref letter) is { Count: > 0 } terms && Polynomial(terms, way) is { } changed
+                    ? PolynomialText.Write(PolynomialText.InOrder(changed), letter ?? 'x')
+                    : null;
             case AnswerForm.Brackets:
                 return BracketText.TryRead(answer) is { } read && Product(read.Before, read.Brackets, way) is { } product
                     ? task.Canonical(BracketText.Write(product.Before, product.Brackets, answer.First(char.IsAsciiLetter)))
@@ -40,18 +45,21 @@ internal static class ExpressionWriting
         _ => null,
     };
 
-    private static (PolyTerm Before, IReadOnlyList<IReadOnlyList<PolyTerm>> Brackets)? Product(PolyTerm before, List<IReadOnlyList<PolyTerm>> brackets, AnswerWritten way) => way switch
-    {
-        AnswerWritten.FrontOut when before is not { Power: 0, Number.IsOne: true } => (new PolyTerm(1, 0), brackets),
-        AnswerWritten.FirstTermOnly when brackets.Count > 1 => (before, [brackets[0]]),
-        AnswerWritten.SignOut => (before, [.. brackets.Select(b => (IReadOnlyList<PolyTerm>)[.. b.Select(t => t with { Number = BigInteger.Abs(t.Number) })])]),
-        AnswerWritten.SignTurned => (before, [.. brackets.Select(WithLastTurned)]),
-        AnswerWritten.FirstSignTurned when brackets.Count > 1 => (before, [WithLastTurned(brackets[0]), .. brackets.Skip(1)]),
-        AnswerWritten.LastSignTurned when brackets.Count > 1 => (before, [.. brackets.SkipLast(1), WithLastTurned(brackets[^1])]),
-        _ => null,
-    };
+    private static (PolyTerm Before, IReadOnlyList<IReadOnlyList<PolyTerm>> Brackets)? Product(
+        PolyTerm before, List<IReadOnlyList<PolyTerm>> brackets, AnswerWritten way) =>
+        way switch
+        {
+            AnswerWritten.FrontOut when before is not { Power: 0, Number.IsOne: true } => (new PolyTerm(1, 0), brackets),
+            AnswerWritten.FirstTermOnly when brackets.Count > 1 => (before, [brackets[0]]),
+            AnswerWritten.SignOut => (before, [.. brackets.Select(b => (IReadOnlyList<PolyTerm>)[.. b.Select(t => t with { Number = BigInteger.Abs(t.Number) })])]),
+            AnswerWritten.SignTurned => (before, [.. brackets.Select(WithLastTurned)]),
+            AnswerWritten.FirstSignTurned when brackets.Count > 1 => (before, [WithLastTurned(brackets[0]), .. brackets.Skip(1)]),
+            AnswerWritten.LastSignTurned when brackets.Count > 1 => (before, [.. brackets.SkipLast(1), WithLastTurned(brackets[^1])]),
+            _ => null,
+        };
 
-    private static IReadOnlyList<PolyTerm> WithLastTurned(IReadOnlyList<PolyTerm> bracket) => bracket.Count > 1 ? [.. bracket.SkipLast(1), bracket[^1].Turned] : bracket;
+    private static IReadOnlyList<PolyTerm> WithLastTurned(IReadOnlyList<PolyTerm> bracket) =>
+        bracket.Count > 1 ? [.. bracket.SkipLast(1), bracket[^1].Turned] : bracket;
 
     private static string? Mixed(bool isNegative, MixedNumber number, AnswerWritten way)
     {
@@ -76,7 +84,9 @@ internal static class ExpressionWriting
     {
         if (answer.Split(" = ") is not [_, var text]) return null;
         var parts = text.Split('/');
-        return BigInteger.TryParse(parts[0], out var top) && BigInteger.TryParse(parts.Length > 1 ? parts[1] : "1", out var bottom) && !bottom.IsZero ? new Rational(top, bottom) : null;
+        return BigInteger.TryParse(parts[0], out var top) && BigInteger.TryParse(parts.Length > 1 ? parts[1] : "1", out var bottom) && !bottom.IsZero
+            ? new Rational(top, bottom)
+            : null;
     }
 
     private static Rational? Number(Rational number, AnswerWritten way)

@@ -7,10 +7,8 @@ namespace YellowPencil.Core.Parts.Copying;
 /// <param name="Task">The task.</param>
 internal readonly record struct TaskContext(ItemTask Task) : IDecisionContext
 {
-    /// <summary>The first number.</summary>
     public DecimalNumber First => Task.Numbers[0];
 
-    /// <summary>The last number.</summary>
     public DecimalNumber Last => Task.Numbers[^1];
 
     /// <summary>Which of the first and the last number is the larger without signs: 1 the first, -1 the last, 0 neither.</summary>
@@ -63,7 +61,6 @@ internal readonly record struct AnswerContext(WorkedAnswer Worked) : IDecisionCo
     /// <summary>The answer in its canonical spelling.</summary>
     public string Answer => Worked.Answer;
 
-    /// <summary>The task.</summary>
     public TaskContext Before => new(Task);
 
     /// <summary>Whether the answer is a number without anything behind it.</summary>
@@ -82,7 +79,6 @@ internal readonly record struct AnswerContext(WorkedAnswer Worked) : IDecisionCo
 /// <summary>The two decisions that stand round every method: how the task is read, and how the answer is written down.</summary>
 internal static class OuterDecisions
 {
-    /// <summary>How is the task read?</summary>
     public static readonly Decision<TaskContext, TaskRead> Reading = new("task.reading", "How are the numbers of the task read?", TaskRead.AsSet)
     {
         [TaskRead.AsSet] = new("as-set", "reads the numbers as they are set"),
@@ -172,7 +168,6 @@ internal static class OuterDecisions
         ],
     };
 
-    /// <summary>How is the answer written?</summary>
     public static readonly Decision<AnswerContext, AnswerWritten> Writing = new("answer.writing", "How is the answer written down?", AnswerWritten.AsWorked)
     {
         [AnswerWritten.AsWorked] = new("as-worked", "writes the answer as it came out"),
@@ -248,7 +243,9 @@ internal static class OuterDecisions
             new("always", "always", _ => true),
             new("zero-inside", "when the answer has a 0 inside", c => c.Magnitude.Length > 2 && c.Magnitude[1..^1].Contains('0')),
             new("ends-in-zero", "when the answer ends in 0", c => c.IsNumber && c.Answer[^1] == '0'),
-            new("more-end-zeros", "when the answer has more zeros at the end than the numbers together", c => EndZeros(c.Answer) > c.Task.Numbers.Sum(n => EndZeros(n.Text))),
+            new(
+                "more-end-zeros", "when the answer has more zeros at the end than the numbers together",
+                c => EndZeros(c.Answer) > c.Task.Numbers.Sum(n => EndZeros(n.Text))),
             new("ends-otherwise", "when the answer does not end in 0", c => c.IsNumber && c.Answer[^1] != '0'),
             new("shorter-than-first", "when the answer is shorter than the first number", c => c.WholeDigits < c.Before.First.Length - c.Before.First.Places),
             new("longer-than-first", "when the answer is longer than the first number", c => c.WholeDigits > c.Before.First.Length - c.Before.First.Places),
@@ -279,7 +276,9 @@ internal static class OuterDecisions
             new("two-brackets", "in products of two different brackets", c => c.Task.Traits.HasFlag(TaskTraits.TwoBrackets)),
             new("one-bracket", "where one term stands before a bracket", c => c.Task.Traits.HasFlag(TaskTraits.TermBeforeBracket)),
             new("fraction", "when the answer has a fraction", c => c.Answer.Contains('/')),
-            new("mixed", "when the answer has wholes and a fraction", c => c.Answer.Contains('/') && c.Answer.Contains(' ') && c.Task.Answers == AnswerForm.Mixed),
+            new(
+                "mixed", "when the answer has wholes and a fraction",
+                c => c.Answer.Contains('/') && c.Answer.Contains(' ') && c.Task.Answers == AnswerForm.Mixed),
             new("has-minus", "when the answer has a minus", c => c.Answer.Contains('-')),
             new("no-minus", "when the answer has no minus", c => !c.Answer.Contains('-')),
             new("has-power", "when the answer has a power", c => c.Answer.Contains('^')),

@@ -127,7 +127,8 @@ internal static class TaskReading
     private static string Kept(string digits, int before, bool endsNumber) =>
         new([.. digits.Where((d, i) => d != '0' || (before == 0 && i == 0) || (endsNumber && i == digits.Length - 1))]);
 
-    private static DigitText WithoutEndZeros(DigitText n) => n.Places > 0 ? n.With(n.Whole, n.Behind.TrimEnd('0')) : n.With(n.Whole.TrimEnd('0') is { Length: > 0 } kept ? kept : "0", "");
+    private static DigitText WithoutEndZeros(DigitText n) =>
+        n.Places > 0 ? n.With(n.Whole, n.Behind.TrimEnd('0')) : n.With(n.Whole.TrimEnd('0') is { Length: > 0 } kept ? kept : "0", "");
 
     private static DigitText WithoutPoint(DigitText n) => n with { Places = 0, HasPoint = false };
 

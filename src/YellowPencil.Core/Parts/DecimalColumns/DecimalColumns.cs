@@ -33,13 +33,16 @@ internal static class DecimalColumns
     }
 
     /// <summary>The columns of a sum or difference, for other methods that come to one.</summary>
-    public static void InColumns(MethodRun run, DecimalsSet sum) => WalkColumns(sum, ContextOf(sum), run, sum.IsDifference, swapped: sum.IsDifference && Compare(sum.Numbers[0], sum.Numbers[1]) < 0);
+    public static void InColumns(MethodRun run, DecimalsSet sum) =>
+        WalkColumns(sum, ContextOf(sum), run, sum.IsDifference, swapped: sum.IsDifference && Compare(sum.Numbers[0], sum.Numbers[1]) < 0);
 
     private static void WalkColumns(DecimalsSet sum, DecimalSumContext context, MethodRun run, bool isDifference, bool swapped)
     {
         var numbers = sum.Numbers.Count;
         var offsets = run.Take(numbers);
-        var alignment = context.IsRagged || sum.Numbers.Any(n => n.Length != sum.Numbers[0].Length) ? run.Ask(DecimalSumDecisions.Alignment, context) : DecimalAlignment.Points;
+        var alignment = context.IsRagged || sum.Numbers.Any(n => n.Length != sum.Numbers[0].Length)
+            ? run.Ask(DecimalSumDecisions.Alignment, context)
+            : DecimalAlignment.Points;
         var places = SetOut(sum, alignment, context, run, offsets);
         var width = 0;
         for (var row = 0; row < numbers; row++)
@@ -65,7 +68,9 @@ internal static class DecimalColumns
         if (swapped) Swap(digits[..width], digits[width..]);
         swapped &= alignment != DecimalAlignment.LeftEnds;
 
-        var from = context.IsRagged && run.Ask(DecimalSumDecisions.Lone, context) == LonePlaces.Drop ? Math.Min(width - 1, context.MostPlaces - context.FewestPlaces) : 0;
+        var from = context.IsRagged && run.Ask(DecimalSumDecisions.Lone, context) == LonePlaces.Drop
+            ? Math.Min(width - 1, context.MostPlaces - context.FewestPlaces)
+            : 0;
         var cells = run.Take(width + 2);
         if (isDifference) Subtract(run, digits[..width], digits[width..], cells[..width], from, places);
         else Add(run, digits, numbers, cells, from, places, context.IsRagged);
@@ -220,7 +225,8 @@ internal static class DecimalColumns
             fewest = Math.Min(fewest, sum.Numbers[i].Places);
         }
 
-        return new DecimalSumContext(sum.IsDifference, sum.Numbers.Count, sum.Numbers[0].Places, sum.Numbers[^1].Places, most, fewest) { AllPlaces = all, MostWhole = whole, FirstWhole = sum.Numbers[0].Length - sum.Numbers[0].Places, Set = sum.Numbers };
+        return new DecimalSumContext(sum.IsDifference, sum.Numbers.Count, sum.Numbers[0].Places, sum.Numbers[^1].Places, most, fewest)
+        { AllPlaces = all, MostWhole = whole, FirstWhole = sum.Numbers[0].Length - sum.Numbers[0].Places, Set = sum.Numbers };
     }
 
     private static int Compare(DecimalNumber first, DecimalNumber second)

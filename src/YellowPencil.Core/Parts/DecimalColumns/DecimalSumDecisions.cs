@@ -23,7 +23,11 @@ internal enum TopGap { FillZero, WriteBottom, TenWithoutLending, WriteZero, Leav
 internal enum LonePlaces { Keep, Drop }
 
 /// <summary>Where the point of the answer goes.</summary>
-internal enum SumPoint { StraightDown, Forgotten, AsFirst, AsLast, PlacesTogether, FewestPlaces, AfterFirstDigit, AsLongestWholeFromLeft, OfAllTogether, LastZerosFirst, AsFirstFromLeft }
+internal enum SumPoint
+{
+    StraightDown, Forgotten, AsFirst, AsLast, PlacesTogether, FewestPlaces, AfterFirstDigit, AsLongestWholeFromLeft, OfAllTogether, LastZerosFirst,
+    AsFirstFromLeft,
+}
 
 /// <summary>The whole item as the student first sees it.</summary>
 /// <param name="IsDifference">Whether something is taken away.</param>
@@ -32,7 +36,8 @@ internal enum SumPoint { StraightDown, Forgotten, AsFirst, AsLast, PlacesTogethe
 /// <param name="LastPlaces">Decimal places of the last number.</param>
 /// <param name="MostPlaces">The most decimal places of a number.</param>
 /// <param name="FewestPlaces">The fewest.</param>
-internal readonly record struct DecimalSumContext(bool IsDifference, int Numbers, int FirstPlaces, int LastPlaces, int MostPlaces, int FewestPlaces) : IDecisionContext
+internal readonly record struct DecimalSumContext(
+    bool IsDifference, int Numbers, int FirstPlaces, int LastPlaces, int MostPlaces, int FewestPlaces) : IDecisionContext
 {
     /// <summary>Whole digits of the first number.</summary>
     public int FirstWhole { get; init; }
@@ -116,11 +121,12 @@ internal static class DecimalSumDecisions
 
     private static readonly Property<DecimalSumContext>[] Numbers =
     [
-        new("most", "the largest count of places", c => c.MostPlaces), new("fewest", "the smallest count of places", c => c.FewestPlaces), new("first", "the count of places of the first number", c => c.FirstPlaces), new("last", "the count of places of the last number", c => c.LastPlaces),
-        new("digits", "the count of digits of the answer", c => c.Digits), new("whole", "the count of whole digits of the first number", c => c.FirstWhole), new("numbers", "the count of numbers", c => c.Numbers),
+        new("most", "the largest count of places", c => c.MostPlaces), new("fewest", "the smallest count of places", c => c.FewestPlaces), new(
+            "first", "the count of places of the first number", c => c.FirstPlaces), new("last", "the count of places of the last number", c => c.LastPlaces),
+        new("digits", "the count of digits of the answer", c => c.Digits), new(
+            "whole", "the count of whole digits of the first number", c => c.FirstWhole), new("numbers", "the count of numbers", c => c.Numbers),
     ];
 
-    /// <summary>How many places does the answer get?</summary>
     public static readonly ValueDecision<DecimalSumContext> Places = new("decimal-sums.places", "How many places does the answer get?")
     {
         Numbers = Numbers,
@@ -129,7 +135,6 @@ internal static class DecimalSumDecisions
     };
 
 
-    /// <summary>Add or take away?</summary>
     public static readonly Decision<DecimalSumContext, SignRead> Way = new("decimal-sums.way", "What is to be done with the numbers?", SignRead.AsSet)
     {
         [SignRead.AsSet] = new("as-set", "does what the sign says"),
@@ -138,43 +143,48 @@ internal static class DecimalSumDecisions
         Idea = Ideas.ReadTheSign,
     };
 
-    /// <summary>How are the numbers set out?</summary>
-    public static readonly Decision<DecimalSumContext, DecimalAlignment, UInt128> Alignment = new("decimal-sums.alignment", "Which digits stand under each other?", DecimalAlignment.Points)
+    public static readonly Decision<DecimalSumContext, DecimalAlignment, UInt128> Alignment = new(
+        "decimal-sums.alignment", "Which digits stand under each other?", DecimalAlignment.Points)
     {
         [DecimalAlignment.Points] = new("points", "lines the points up", c => c.SetOut(DecimalAlignment.Points)),
         [DecimalAlignment.RightEnds] = new("right-ends", "lines the numbers up on the right", c => c.SetOut(DecimalAlignment.RightEnds)) { Slip = 0.7 },
         [DecimalAlignment.LeftEnds] = new("left-ends", "lines the numbers up on the left", c => c.SetOut(DecimalAlignment.LeftEnds)),
-        [DecimalAlignment.DecimalsRight] = new("decimals-right", "lines decimals up on the right and whole numbers by their points", c => c.SetOut(DecimalAlignment.DecimalsRight)),
-        [DecimalAlignment.PushedRight] = new("pushed-right", "lines the points up but pushes the digits after them to the right", c => c.SetOut(DecimalAlignment.PushedRight)),
+        [DecimalAlignment.DecimalsRight] = new(
+            "decimals-right", "lines decimals up on the right and whole numbers by their points", c => c.SetOut(DecimalAlignment.DecimalsRight)),
+        [DecimalAlignment.PushedRight] = new(
+            "pushed-right", "lines the points up but pushes the digits after them to the right", c => c.SetOut(DecimalAlignment.PushedRight)),
         Kinds = Kinds,
         ShowsIn = WorkFields.Operands,
         Idea = Ideas.SamePlaceUnderSamePlace,
         IsTold = true,
     };
 
-    /// <summary>Where is the point of a whole number?</summary>
-    public static readonly Decision<WholeAmongDecimals, HiddenPoint> Whole = new("decimal-sums.hidden-point", "Where is the point of a whole number?", HiddenPoint.AfterOnes)
+    public static readonly Decision<WholeAmongDecimals, HiddenPoint> Whole = new(
+        "decimal-sums.hidden-point", "Where is the point of a whole number?", HiddenPoint.AfterOnes)
     {
         [HiddenPoint.AfterOnes] = new("after-ones", "puts the hidden point after the ones"),
         [HiddenPoint.UnderLastPlace] = new("under-last-place", "puts a whole number under the last place") { Slip = 0.5 },
         [HiddenPoint.LeftOut] = new("left-out", "leaves a whole number out") { Needs = c => c.Row > 0 },
-        Kinds = [new("always", "always", _ => true), new("below", "when it stands below", c => c.Row > 0), new("sum", "in sums", c => !c.IsDifference), new("difference", "in differences", c => c.IsDifference)],
+        Kinds = [
+            new("always", "always", _ => true), new("below", "when it stands below", c => c.Row > 0), new("sum", "in sums", c => !c.IsDifference),
+            new("difference", "in differences", c => c.IsDifference),
+        ],
         ShowsIn = WorkFields.Operands,
         Idea = Ideas.HiddenPointOfWhole,
         IsTold = true,
     };
 
-    /// <summary>One number or two?</summary>
-    public static readonly Decision<DecimalSumContext, DecimalSplit> Split = new("decimal-sums.parts", "Is it one number on both sides of the point?", DecimalSplit.OneNumber)
+    public static readonly Decision<DecimalSumContext, DecimalSplit> Split = new(
+        "decimal-sums.parts", "Is it one number on both sides of the point?", DecimalSplit.OneNumber)
     {
         [DecimalSplit.OneNumber] = new("one-number", "works across the point"),
         [DecimalSplit.TwoNumbers] = new("two-numbers", "works the parts before and after the point as two separate numbers"),
-        [DecimalSplit.TwoNumbersEvenedUp] = new("two-numbers-evened-up", "fills up the places and works the parts before and after the point as two separate numbers"),
+        [DecimalSplit.TwoNumbersEvenedUp] = new(
+            "two-numbers-evened-up", "fills up the places and works the parts before and after the point as two separate numbers"),
         Kinds = Kinds,
         Idea = Ideas.PointIsNoWall,
     };
 
-    /// <summary>What about a gap above?</summary>
     public static readonly Decision<GapContext, TopGap> Gap = new("decimal-sums.gap", "What stands above where the top number has no digit?", TopGap.FillZero)
     {
         [TopGap.FillZero] = new("fill-zero", "fills the gap with a zero"),
@@ -186,8 +196,8 @@ internal static class DecimalSumDecisions
         Idea = Ideas.GapIsZero,
     };
 
-    /// <summary>What about places that only one number has?</summary>
-    public static readonly Decision<DecimalSumContext, LonePlaces> Lone = new("decimal-sums.lone-places", "What is done with places that only one number has?", LonePlaces.Keep)
+    public static readonly Decision<DecimalSumContext, LonePlaces> Lone = new(
+        "decimal-sums.lone-places", "What is done with places that only one number has?", LonePlaces.Keep)
     {
         [LonePlaces.Keep] = new("keep", "keeps places that only one number has"),
         [LonePlaces.Drop] = new("drop", "drops places that not every number has"),
@@ -196,20 +206,23 @@ internal static class DecimalSumDecisions
         IsTold = true,
     };
 
-    /// <summary>Where does the point go?</summary>
-    public static readonly Decision<DecimalSumContext, SumPoint, int> Point = new("decimal-sums.point", "Where does the point of the answer go?", SumPoint.StraightDown)
+    public static readonly Decision<DecimalSumContext, SumPoint, int> Point = new(
+        "decimal-sums.point", "Where does the point of the answer go?", SumPoint.StraightDown)
     {
         [SumPoint.StraightDown] = new("straight-down", "brings the point straight down", c => c.Due),
         [SumPoint.Forgotten] = new("forgotten", "forgets the point", _ => 0) { Slip = 0.7 },
         [SumPoint.AsFirst] = new("as-first", "gives the answer the places of the first number", c => c.FirstPlaces),
         [SumPoint.AsLast] = new("as-last", "gives the answer the places of the last number", c => c.LastPlaces),
-        [SumPoint.PlacesTogether] = new("places-together", "gives the answer the places of the first and the last number together", c => c.FirstPlaces + c.LastPlaces),
+        [SumPoint.PlacesTogether] = new(
+            "places-together", "gives the answer the places of the first and the last number together", c => c.FirstPlaces + c.LastPlaces),
         [SumPoint.FewestPlaces] = new("fewest-places", "gives the answer the fewest places", c => c.FewestPlaces),
         [SumPoint.AfterFirstDigit] = new("after-first-digit", "puts the point after the first digit", c => c.Digits - 1),
-        [SumPoint.AsLongestWholeFromLeft] = new("as-longest-whole-from-left", "puts the point behind as many digits as the longest whole part has", c => Math.Max(0, c.Digits - c.MostWhole)),
+        [SumPoint.AsLongestWholeFromLeft] = new(
+            "as-longest-whole-from-left", "puts the point behind as many digits as the longest whole part has", c => Math.Max(0, c.Digits - c.MostWhole)),
         [SumPoint.OfAllTogether] = new("of-all-together", "gives the answer the places of all numbers together", c => c.AllPlaces),
         [SumPoint.LastZerosFirst] = new("last-zeros-first", "drops last zeros before the point is put in") { Needs = c => c.LastZeros > 0 },
-        [SumPoint.AsFirstFromLeft] = new("as-first-from-left", "puts the point behind as many digits as the first number has before it", c => Math.Max(0, c.Digits - c.FirstWhole)),
+        [SumPoint.AsFirstFromLeft] = new(
+            "as-first-from-left", "puts the point behind as many digits as the first number has before it", c => Math.Max(0, c.Digits - c.FirstWhole)),
         Kinds = Kinds,
         Idea = Ideas.PointComesDown,
         IsTold = true,
@@ -217,5 +230,8 @@ internal static class DecimalSumDecisions
 
     /// <summary>All of them, in the order in which they come up, and those of the columns.</summary>
     public static IReadOnlyList<Decision> All { get; } =
-        [Way, Alignment, Whole, Split, Lone, Gap, Point, Places, .. AdditionDecisions.InColumns, .. AdditionDecisions.Values, .. SubtractionDecisions.InColumns, .. SubtractionDecisions.Values];
+        [
+            Way, Alignment, Whole, Split, Lone, Gap, Point, Places, .. AdditionDecisions.InColumns, .. AdditionDecisions.Values,
+            .. SubtractionDecisions.InColumns, .. SubtractionDecisions.Values,
+        ];
 }

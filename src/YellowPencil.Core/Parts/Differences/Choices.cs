@@ -13,7 +13,10 @@ internal enum DifferenceDirection { FromOnes, FromLeft }
 internal enum TopDigit { NewValue, AsSet, ZeroAsTen, ZeroAsNine }
 
 /// <summary>What is done with a column of two digits.</summary>
-internal enum ColumnWay { TakeAway, Rename, TurnRound, WriteZero, WriteTop, LeaveBlank, Add, WriteBottom, WriteLarger, WriteSmaller, WriteOne, WriteNine, WriteMissingToTen }
+internal enum ColumnWay
+{
+    TakeAway, Rename, TurnRound, WriteZero, WriteTop, LeaveBlank, Add, WriteBottom, WriteLarger, WriteSmaller, WriteOne, WriteNine, WriteMissingToTen,
+}
 
 /// <summary>What is done with a column without a bottom digit.</summary>
 internal enum OpenColumnWay { CopyTop, CopyAsSet, LeaveBlank, WriteZero, OneLess, TakeBottomDigitAgain, OneMore, WriteNine }
@@ -31,7 +34,6 @@ internal enum LenderLeft { OneLess, Unchanged, TwoLess, OneMore, Ten, Nine, OneL
 /// <summary>What a zero between lender and receiver becomes.</summary>
 internal enum PassedZeroLeft { Nine, Zero, Ten, Eight, One }
 
-/// <summary>What the receiver becomes.</summary>
 internal enum ReceiverGets { TenMore, OneMore, BecomesTen, Unchanged, NineMore, ElevenMore }
 
 /// <summary>What is done when nobody to the left has anything to lend.</summary>

@@ -6,7 +6,8 @@ namespace YellowPencil.Core.Parts.Differences;
 internal static class WrittenDifference
 {
     /// <summary>The columns of a difference, for other methods that come to one.</summary>
-    public static void InColumns(MethodRun run, WholeNumber top, WholeNumber bottom) => InColumns(run, top, bottom, new ItemContext(top.Length, bottom.Length, NeedsRenaming: false));
+    public static void InColumns(MethodRun run, WholeNumber top, WholeNumber bottom) =>
+        InColumns(run, top, bottom, new ItemContext(top.Length, bottom.Length, NeedsRenaming: false));
 
     /// <summary>The columns of a difference as it was seen.</summary>
     public static void InColumns(MethodRun run, WholeNumber first, WholeNumber second, ItemContext context)

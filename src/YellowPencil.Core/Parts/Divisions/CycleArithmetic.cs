@@ -24,7 +24,8 @@ internal static class CycleArithmetic
     }
 
     /// <summary>The digit that the ten next to the divisor gives.</summary>
-    public static long ByNearestTen(long part, long divisor, long exact, int most = 9) => divisor < 10 ? exact : Math.Min(most, part / ((divisor + 5) / 10 * 10));
+    public static long ByNearestTen(long part, long divisor, long exact, int most = 9) =>
+        divisor < 10 ? exact : Math.Min(most, part / ((divisor + 5) / 10 * 10));
 
     /// <summary>The product of a digit and the divisor: a fact, or a row of a multiplication.</summary>
     public static long Product(MethodRun run, long divisor, long digit, int place)
@@ -32,7 +33,9 @@ internal static class CycleArithmetic
         if (divisor < 10 && digit < 10) return run.Recall(new NumberFact(FactKind.Times, (int)digit, (int)divisor), place);
         var wasAside = run.Page.IsAside;
         run.Page.IsAside = true;
-        var product = digit < 10 ? new ProductWork(run, DigitsOf(run, divisor), run.Take(1, (int)digit)).WorkRow() : ProductWork.Multiply(run, DigitsOf(run, divisor), DigitsOf(run, digit));
+        var product = digit < 10
+            ? new ProductWork(run, DigitsOf(run, divisor), run.Take(1, (int)digit)).WorkRow()
+            : ProductWork.Multiply(run, DigitsOf(run, divisor), DigitsOf(run, digit));
         run.Page.IsAside = wasAside;
         return Value(product);
     }
@@ -46,7 +49,8 @@ internal static class CycleArithmetic
         var cells = run.Take(top.Length);
         var wasAside = run.Page.IsAside;
         run.Page.IsAside = true;
-        new ColumnDifferenceWork(run, top, bottom, cells, place).Work(run.Ask(SubtractionDecisions.Direction, new ItemContext(top.Length, top.Length, NeedsRenaming: false)));
+        new ColumnDifferenceWork(run, top, bottom, cells, place)
+            .Work(run.Ask(SubtractionDecisions.Direction, new ItemContext(top.Length, top.Length, NeedsRenaming: false)));
         run.Page.IsAside = wasAside;
         var answer = run.Take(3 * top.Length);
         return Value(answer[..Digits.Flatten(cells, answer)]);

@@ -13,10 +13,17 @@ internal enum DivisorRead { Whole, FirstDigit, LastDigit, NearestTen }
 internal enum FirstPart { TakeMore, Swap, LeaveDigitOut, WriteOne, RoundUpToDivisor }
 
 /// <summary>What is written where the number at hand is less than the divisor.</summary>
-internal enum TooSmall { WriteZero, WriteNothing, Swap, Stop, WriteOne, WriteNumberItself, WriteZeroForgetNumber, WriteDigitItself, WriteOneAndMissing, ZeroAfterNext, WriteTwoZeros, WriteNine }
+internal enum TooSmall
+{
+    WriteZero, WriteNothing, Swap, Stop, WriteOne, WriteNumberItself, WriteZeroForgetNumber, WriteDigitItself, WriteOneAndMissing, ZeroAfterNext, WriteTwoZeros,
+    WriteNine,
+}
 
 /// <summary>Which digit is written in the quotient.</summary>
-internal enum QuotientDigit { Exact, OneTooSmall, OneTooLarge, Nearest, ByFirstDigits, One, TwoTooSmall, CountedOneMore, CountedOneFewer, ByNearestTen, ByNearestTenUncapped }
+internal enum QuotientDigit
+{
+    Exact, OneTooSmall, OneTooLarge, Nearest, ByFirstDigits, One, TwoTooSmall, CountedOneMore, CountedOneFewer, ByNearestTen, ByNearestTenUncapped,
+}
 
 /// <summary>What is done with the product.</summary>
 internal enum TakingProduct { Subtract, ThrowRestAway, Add, KeepProduct, ThrowRestAwayIfLast, TensOfDivisorOnly }
@@ -33,5 +40,8 @@ internal enum Extension { AppendZero, Finish, AppendZeroWriteZero, OneZeroOnly }
 /// <summary>Whether the point goes into the quotient.</summary>
 internal enum QuotientPoint { Put, Forget, AfterFirstDigit }
 
-/// <summary>How a rest is written.</summary>
-internal enum RestWritten { AsRemainder, OverDivisor, OverDivisorAsItStands, Drop, AsNextDigit, AsDecimal, RoundUp, OverTen, DivisorOverRest, OverDividend, OverQuotient, WhatIsMissing, AsExactDecimal, RemainderIsDivisor }
+internal enum RestWritten
+{
+    AsRemainder, OverDivisor, OverDivisorAsItStands, Drop, AsNextDigit, AsDecimal, RoundUp, OverTen, DivisorOverRest, OverDividend, OverQuotient, WhatIsMissing,
+    AsExactDecimal, RemainderIsDivisor,
+}

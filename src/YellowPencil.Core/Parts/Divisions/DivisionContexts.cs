@@ -16,7 +16,6 @@ internal readonly record struct CycleContext : IDecisionContext
     /// <summary>The number at hand, that is divided in this cycle.</summary>
     public required long Part { get; init; }
 
-    /// <summary>The divisor.</summary>
     public required long Divisor { get; init; }
 
     /// <summary>The digit brought down last.</summary>

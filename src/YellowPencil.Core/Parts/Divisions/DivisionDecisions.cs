@@ -38,19 +38,22 @@ internal static class DivisionDecisions
 
     private static readonly Property<CycleContext>[] Properties =
     [
-        new("part", "the number at hand", c => Small(c.Part), 10, 20, 100), new("brought", "the digit brought down", c => c.Brought, 1, 5, 9), new("digit", "the digit of the quotient", c => Small(c.Part / c.Divisor), 1, 5, 9),
-        new("cycle", "the count of digits before", c => c.Cycle, 1, 2, 3), new("left", "the count of digits left", c => c.DigitsLeft, 1, 2), new("rest", "what is left", c => Small(c.Rest), 1, 5),
+        new("part", "the number at hand", c => Small(c.Part), 10, 20, 100), new("brought", "the digit brought down", c => c.Brought, 1, 5, 9), new(
+            "digit", "the digit of the quotient", c => Small(c.Part / c.Divisor), 1, 5, 9),
+        new(
+            "cycle", "the count of digits before", c => c.Cycle, 1, 2, 3), new("left", "the count of digits left", c => c.DigitsLeft, 1, 2), new("rest", "what is left", c => Small(c.Rest), 1, 5),
     ];
 
     private static readonly Property<CycleContext>[] Numbers =
     [
-        new("part", "the number at hand", c => Small(c.Part)), new("divisor", "the divisor", c => Small(c.Divisor)), new("brought", "the digit brought down", c => c.Brought),
+        new("part", "the number at hand", c => Small(c.Part)), new("divisor", "the divisor", c => Small(c.Divisor)), new(
+            "brought", "the digit brought down", c => c.Brought),
         new("exact", "the right digit", c => Small(c.Part / c.Divisor)), new("over", "what is over the multiple", c => Small(c.Part % c.Divisor)),
     ];
 
-    private static readonly Kind<CycleContext>[] FewKinds = [.. Kinds.Where(k => k.Id is "always" or "first" or "last" or "brought-zero" or "long-divisor" or "after-point" or "closer-above")];
+    private static readonly Kind<CycleContext>[] FewKinds = [
+        .. Kinds.Where(k => k.Id is "always" or "first" or "last" or "brought-zero" or "long-divisor" or "after-point" or "closer-above")];
 
-    /// <summary>Which number goes into the quotient?</summary>
     public static readonly ValueDecision<CycleContext> DigitIs = new("division.digit-is", "Which digit goes into the quotient?")
     {
         Numbers = Numbers,
@@ -59,7 +62,6 @@ internal static class DivisionDecisions
         ShowsIn = WorkFields.Cycles.Quotient,
     };
 
-    /// <summary>What is left in a cycle?</summary>
     public static readonly ValueDecision<CycleContext> RestIs = new("division.rest-is", "What is left?")
     {
         Numbers = Numbers,
@@ -68,9 +70,11 @@ internal static class DivisionDecisions
         ShowsIn = WorkFields.Cycles.Difference,
     };
 
-    private static readonly Property<CycleContext>[] NextNumbers = [new("rest", "what is left", c => Small(c.Rest)), new("next", "the next digit", c => c.NextDigit), new("divisor", "the divisor", c => Small(c.Divisor)), new("part", "the number divided before", c => Small(c.Part))];
+    private static readonly Property<CycleContext>[] NextNumbers = [
+        new("rest", "what is left", c => Small(c.Rest)), new("next", "the next digit", c => c.NextDigit), new("divisor", "the divisor", c => Small(c.Divisor)),
+        new("part", "the number divided before", c => Small(c.Part)),
+    ];
 
-    /// <summary>What is divided next?</summary>
     public static readonly ValueDecision<CycleContext> NextIs = new("division.next-is", "Which number is divided next?")
     {
         Numbers = NextNumbers,
@@ -81,9 +85,10 @@ internal static class DivisionDecisions
 
     private static int Small(long value) => (int)Math.Min(value, 1_000_000);
 
-    private static readonly Kind<DivisionContext>[] WholeKinds = [new("always", "always", _ => true), new("long-divisor", "with a divisor of two digits", c => c.DivisorLength > 1)];
+    private static readonly Kind<DivisionContext>[] WholeKinds = [
+        new("always", "always", _ => true), new("long-divisor", "with a divisor of two digits", c => c.DivisorLength > 1),
+    ];
 
-    /// <summary>Divide, or something else?</summary>
     public static readonly Decision<DivisionContext, DivisionWay> Way = new("division.way", "What is to be done with the numbers?", DivisionWay.Divide)
     {
         [DivisionWay.Divide] = new("divide", "divides"),
@@ -94,8 +99,8 @@ internal static class DivisionDecisions
         Idea = Ideas.ReadTheSign,
     };
 
-    /// <summary>Where does the work begin?</summary>
-    public static readonly Decision<DivisionContext, DivisionDirection> Direction = new("division.direction", "Which digit is divided first?", DivisionDirection.FromLeft)
+    public static readonly Decision<DivisionContext, DivisionDirection> Direction = new(
+        "division.direction", "Which digit is divided first?", DivisionDirection.FromLeft)
     {
         [DivisionDirection.FromLeft] = new("from-left", "starts at the left"),
         [DivisionDirection.FromRight] = new("from-right", "starts with the ones") { Needs = c => !c.IsSymmetric },
@@ -103,7 +108,6 @@ internal static class DivisionDecisions
         Idea = Ideas.LargestPlaceFirst,
     };
 
-    /// <summary>Which number is divided by?</summary>
     public static readonly Decision<DivisionContext, DivisorRead> Divisor = new("division.divisor", "What is divided by?", DivisorRead.Whole)
     {
         [DivisorRead.Whole] = new("whole", "divides by the whole divisor"),
@@ -114,7 +118,6 @@ internal static class DivisionDecisions
         Idea = Ideas.WholeDivisor,
     };
 
-    /// <summary>What if the first digits are too small?</summary>
     public static readonly Decision<CycleContext, FirstPart> First = new("division.first-part", "How many digits are divided first?", FirstPart.TakeMore)
     {
         [FirstPart.TakeMore] = new("take-more", "takes one more digit") { Says = c => $"{c.Part} is less than {c.Divisor}: take one more digit." },
@@ -130,8 +133,8 @@ internal static class DivisionDecisions
         IsTold = true,
     };
 
-    /// <summary>What if the number at hand is too small?</summary>
-    public static readonly Decision<CycleContext, TooSmall> Fits = new("division.too-small", "What is written where the divisor does not go in?", TooSmall.WriteZero)
+    public static readonly Decision<CycleContext, TooSmall> Fits = new(
+        "division.too-small", "What is written where the divisor does not go in?", TooSmall.WriteZero)
     {
         [TooSmall.WriteZero] = new("write-zero", "writes 0 in the quotient"),
         [TooSmall.WriteNothing] = new("write-nothing", "writes nothing in the quotient") { Slip = 2 },
@@ -153,20 +156,25 @@ internal static class DivisionDecisions
         IsTold = true,
     };
 
-    /// <summary>Which digit goes into the quotient?</summary>
     public static readonly Decision<CycleContext, QuotientDigit> Digit = new("division.digit", "How many times does the divisor go in?", QuotientDigit.Exact)
     {
-        [QuotientDigit.Exact] = new("exact", "takes the right digit") { Says = c => $"{c.Part} ÷ {c.Divisor}: it goes {(c.Part / c.Divisor == 1 ? "once" : $"{c.Part / c.Divisor} times")}." },
+        [QuotientDigit.Exact] = new("exact", "takes the right digit")
+        { Says = c => $"{c.Part} ÷ {c.Divisor}: it goes {(c.Part / c.Divisor == 1 ? "once" : $"{c.Part / c.Divisor} times")}." },
         [QuotientDigit.OneTooSmall] = new("one-too-small", "takes the digit one too small") { SlipIn = c => c.Part / c.Divisor > 1 ? 0.7 : 0 },
         [QuotientDigit.OneTooLarge] = new("one-too-large", "takes the digit one too large") { SlipIn = c => c.Part / c.Divisor > 1 ? 0.7 : 0 },
         [QuotientDigit.Nearest] = new("nearest", "takes the digit of the nearest multiple") { Needs = c => 2 * (c.Part % c.Divisor) >= c.Divisor },
-        [QuotientDigit.ByFirstDigits] = new("by-first-digits", "divides the first digits only") { Needs = c => CycleArithmetic.ByFirstDigits(c.Part, c.Divisor, c.Part / c.Divisor) != c.Part / c.Divisor },
+        [QuotientDigit.ByFirstDigits] = new("by-first-digits", "divides the first digits only")
+        { Needs = c => CycleArithmetic.ByFirstDigits(c.Part, c.Divisor, c.Part / c.Divisor) != c.Part / c.Divisor },
         [QuotientDigit.One] = new("one", "writes 1") { Needs = c => c.Part / c.Divisor != 1 },
         [QuotientDigit.TwoTooSmall] = new("two-too-small", "takes the digit two too small"),
-        [QuotientDigit.CountedOneMore] = new("counted-one-more", "takes the right multiple and counts one step more") { SlipIn = c => c.Part / c.Divisor > 1 ? 0.4 : 0 },
-        [QuotientDigit.CountedOneFewer] = new("counted-one-fewer", "takes the right multiple and counts one step fewer") { SlipIn = c => c.Part / c.Divisor > 1 ? 0.4 : 0 },
-        [QuotientDigit.ByNearestTen] = new("by-nearest-ten", "divides by the ten next to the divisor and does not test the digit") { Needs = c => CycleArithmetic.ByNearestTen(c.Part, c.Divisor, c.Part / c.Divisor) != c.Part / c.Divisor },
-        [QuotientDigit.ByNearestTenUncapped] = new("by-nearest-ten-uncapped", "divides by the ten next to the divisor, also where that gives more than 9") { Needs = c => CycleArithmetic.ByNearestTen(c.Part, c.Divisor, c.Part / c.Divisor, most: 99) != c.Part / c.Divisor },
+        [QuotientDigit.CountedOneMore] = new("counted-one-more", "takes the right multiple and counts one step more")
+        { SlipIn = c => c.Part / c.Divisor > 1 ? 0.4 : 0 },
+        [QuotientDigit.CountedOneFewer] = new("counted-one-fewer", "takes the right multiple and counts one step fewer")
+        { SlipIn = c => c.Part / c.Divisor > 1 ? 0.4 : 0 },
+        [QuotientDigit.ByNearestTen] = new("by-nearest-ten", "divides by the ten next to the divisor and does not test the digit")
+        { Needs = c => CycleArithmetic.ByNearestTen(c.Part, c.Divisor, c.Part / c.Divisor) != c.Part / c.Divisor },
+        [QuotientDigit.ByNearestTenUncapped] = new("by-nearest-ten-uncapped", "divides by the ten next to the divisor, also where that gives more than 9")
+        { Needs = c => CycleArithmetic.ByNearestTen(c.Part, c.Divisor, c.Part / c.Divisor, most: 99) != c.Part / c.Divisor },
         Head = c => $"{c.Part} ÷ {c.Divisor}",
         Kinds = Kinds,
         Properties = Properties,
@@ -176,15 +184,16 @@ internal static class DivisionDecisions
         BeginsPart = true,
     };
 
-    /// <summary>What is done with the product?</summary>
     public static readonly Decision<CycleContext, TakingProduct> Taking = new("division.subtract", "What is done with the product?", TakingProduct.Subtract)
     {
         [TakingProduct.Subtract] = new("subtract", "takes the product away"),
         [TakingProduct.ThrowRestAway] = new("throw-rest-away", "throws away what is left") { Needs = c => c.Part != c.Product },
         [TakingProduct.Add] = new("add", "adds the product") { Needs = c => c.Product > 0 },
         [TakingProduct.KeepProduct] = new("keep-product", "goes on with the product itself") { Needs = c => c.Part != 2 * c.Product },
-        [TakingProduct.ThrowRestAwayIfLast] = new("throw-rest-away-if-last", "throws away what is left at the end") { Needs = c => c.IsLast && c.Part != c.Product },
-        [TakingProduct.TensOfDivisorOnly] = new("tens-of-divisor-only", "multiplies the tens of the divisor only") { Needs = c => c.HasLongDivisor && c.Divisor % 10 > 0 && c.Product > 0 },
+        [TakingProduct.ThrowRestAwayIfLast] = new("throw-rest-away-if-last", "throws away what is left at the end")
+        { Needs = c => c.IsLast && c.Part != c.Product },
+        [TakingProduct.TensOfDivisorOnly] = new("tens-of-divisor-only", "multiplies the tens of the divisor only")
+        { Needs = c => c.HasLongDivisor && c.Divisor % 10 > 0 && c.Product > 0 },
         Kinds = Kinds,
         Properties = Properties,
         ShowsIn = WorkFields.Cycles.Difference,
@@ -192,7 +201,6 @@ internal static class DivisionDecisions
         IsTold = true,
     };
 
-    /// <summary>What if the rest is not less than the divisor?</summary>
     public static readonly Decision<CycleContext, LargeRest> Rest = new("division.large-rest", "Is what is left less than the divisor?", LargeRest.GoOn)
     {
         [LargeRest.GoOn] = new("go-on", "goes on"),
@@ -202,7 +210,6 @@ internal static class DivisionDecisions
         Idea = Ideas.RestLessThanDivisor,
     };
 
-    /// <summary>What is brought down?</summary>
     public static readonly Decision<CycleContext, BringDown> Bring = new("division.bring-down", "What is brought down?", BringDown.One)
     {
         [BringDown.One] = new("one", "brings down one digit"),
@@ -222,8 +229,8 @@ internal static class DivisionDecisions
         IsTold = true,
     };
 
-    /// <summary>Is a zero appended?</summary>
-    public static readonly Decision<CycleContext, Extension> Extend = new("division.append-zero", "Is a zero appended when all digits are used?", Extension.AppendZero)
+    public static readonly Decision<CycleContext, Extension> Extend = new(
+        "division.append-zero", "Is a zero appended when all digits are used?", Extension.AppendZero)
     {
         [Extension.AppendZero] = new("append-zero", "appends a zero and goes on"),
         [Extension.Finish] = new("finish", "finishes") { SlipIn = c => c.AsksDecimal ? 0.5 : 0 },
@@ -237,7 +244,6 @@ internal static class DivisionDecisions
         IsTold = true,
     };
 
-    /// <summary>Where does the point go?</summary>
     public static readonly Decision<CycleContext, QuotientPoint> Point = new("division.point", "Where does the point of the quotient go?", QuotientPoint.Put)
     {
         [QuotientPoint.Put] = new("put", "puts the point straight above"),
@@ -248,20 +254,22 @@ internal static class DivisionDecisions
         IsTold = true,
     };
 
-    /// <summary>What is left at the end?</summary>
     public static readonly ValueDecision<RestContext> Left = new("division.left", "How much is left?")
     {
-        Numbers = [new("rest", "what is left", c => Small(c.Rest)), new("divisor", "the divisor", c => Small(c.Divisor)), new("last", "the last digit of the number", c => c.LastDigit)],
+        Numbers = [
+            new("rest", "what is left", c => Small(c.Rest)), new("divisor", "the divisor", c => Small(c.Divisor)),
+            new("last", "the last digit of the number", c => c.LastDigit),
+        ],
         Does = n => $"gives what is left as {n}",
         Kinds = [new("always", "always", _ => true)],
     };
 
-    /// <summary>How is the rest written?</summary>
     public static readonly Decision<RestContext, RestWritten> Written = new("division.remainder", "How is what is left written?", RestWritten.AsRemainder)
     {
         [RestWritten.AsRemainder] = new("as-remainder", "writes it as the remainder"),
         [RestWritten.OverDivisor] = new("over-divisor", "writes it over the divisor in lowest terms"),
-        [RestWritten.OverDivisorAsItStands] = new("over-divisor-as-it-stands", "writes it over the divisor as it stands") { Needs = c => c.Form != QuotientForm.WithFraction || BigInteger.GreatestCommonDivisor(c.Rest, c.Divisor) > 1 },
+        [RestWritten.OverDivisorAsItStands] = new("over-divisor-as-it-stands", "writes it over the divisor as it stands")
+        { Needs = c => c.Form != QuotientForm.WithFraction || BigInteger.GreatestCommonDivisor(c.Rest, c.Divisor) > 1 },
         [RestWritten.Drop] = new("drop", "drops it") { Slip = 1 },
         [RestWritten.AsNextDigit] = new("as-next-digit", "writes it as one more digit of the quotient"),
         [RestWritten.AsDecimal] = new("as-decimal", "writes it after a point"),
@@ -273,7 +281,8 @@ internal static class DivisionDecisions
         [RestWritten.WhatIsMissing] = new("what-is-missing", "writes what is missing to the divisor"),
         [RestWritten.AsExactDecimal] = new("as-exact-decimal", "goes on to a decimal"),
         [RestWritten.RemainderIsDivisor] = new("remainder-is-divisor", "writes the divisor as the remainder"),
-        TaughtIn = (c, _) => c.Form switch { QuotientForm.WithFraction => RestWritten.OverDivisor, QuotientForm.AsDecimal => RestWritten.Drop, _ => RestWritten.AsRemainder },
+        TaughtIn = (c, _) =>
+            c.Form switch { QuotientForm.WithFraction => RestWritten.OverDivisor, QuotientForm.AsDecimal => RestWritten.Drop, _ => RestWritten.AsRemainder },
         Head = c => $"{c.Rest} is left",
         Kinds = [new("always", "always", _ => true)],
         Idea = Ideas.RemainderIsOfDivisor,

@@ -8,7 +8,6 @@ namespace YellowPencil.Core.Parts.Divisions;
 /// </summary>
 internal ref struct DivisionWork
 {
-    /// <summary>The most digits of a divisor.</summary>
     public const int MostDivisorDigits = 9;
 
     private readonly MethodRun run;
@@ -26,7 +25,8 @@ internal ref struct DivisionWork
     private bool hasDigit;
     private int zerosDue;
 
-    public DivisionWork(MethodRun run, ReadOnlySpan<int> digits, int wholeDigits, long divisor, bool asksDecimal, int mostAppended, bool takesFirstTogether = true)
+    public DivisionWork(
+        MethodRun run, ReadOnlySpan<int> digits, int wholeDigits, long divisor, bool asksDecimal, int mostAppended, bool takesFirstTogether = true)
     {
         this.run = run;
         this.digits = digits;

@@ -5,7 +5,6 @@ namespace YellowPencil.Core.Parts.Divisions;
 /// <summary>What comes before the cycles of a division and after them.</summary>
 internal static class WrittenQuotient
 {
-    /// <summary>The divisor that is divided by.</summary>
     public static long DivisorFor(MethodRun run, DivisionContext context, long divisor)
     {
         if (context.DivisorLength < 2) return divisor;

@@ -21,7 +21,8 @@ internal readonly record struct MixedParts(long Whole, long Top, long Bottom)
 /// <param name="SecondBottom">The denominator of the second.</param>
 /// <param name="IsDifference">Whether the second is taken away.</param>
 /// <param name="HasWholes">Whether there are whole parts beside them.</param>
-internal readonly record struct FractionPair(int FirstTop, int FirstBottom, int SecondTop, int SecondBottom, bool IsDifference, bool HasWholes) : IDecisionContext
+internal readonly record struct FractionPair(
+    int FirstTop, int FirstBottom, int SecondTop, int SecondBottom, bool IsDifference, bool HasWholes) : IDecisionContext
 {
     /// <summary>Whether the denominators were different before and have been made the same.</summary>
     public bool WereChanged { get; init; }

@@ -6,7 +6,11 @@ namespace YellowPencil.Core.Parts.Fractions;
 internal enum FractionWay { AsSet, Add, Subtract, Multiply, TurnSecondAndMultiply }
 
 /// <summary>How two fractions with different denominators are put together.</summary>
-internal enum FractionRecipe { OneDenominator, TopsAndBottoms, TopsAndBottomsAdded, CrossedOverSum, TopsOverLarger, TopsOverSmaller, TopsOverFirst, TopsOverSecond, ReducedAcrossFirst, FirstTopOverSum, LargerTopOverLarger }
+internal enum FractionRecipe
+{
+    OneDenominator, TopsAndBottoms, TopsAndBottomsAdded, CrossedOverSum, TopsOverLarger, TopsOverSmaller, TopsOverFirst, TopsOverSecond, ReducedAcrossFirst,
+    FirstTopOverSum, LargerTopOverLarger,
+}
 
 /// <summary>Which denominator both get.</summary>
 internal enum CommonBottom { Least, Product, Sum, Larger, Smaller, LargestDivisor, TwiceLarger, ProductBelowOnly }
@@ -24,7 +28,11 @@ internal enum EqualBottoms { Kept, Added, Multiplied, Apart }
 internal enum LowestTerms { ByCommon, NotAtAll, TopOnly, BottomOnly, HalvedOnce, HalvedOnly, ByOnePrimeOnce, ByTakingAway, DigitsCancelled }
 
 /// <summary>What becomes of a fraction of one or more.</summary>
-internal enum OverOne { Mixed, Stays, TurnedOver, RestAlone, WholeAlone, Exchanged, RestOverTop, RestOverWhole, DigitsSplit, OneTakenOut, BottomOverRest, OneBesideAll, WholesBesideAll, OneMore }
+internal enum OverOne
+{
+    Mixed, Stays, TurnedOver, RestAlone, WholeAlone, Exchanged, RestOverTop, RestOverWhole, DigitsSplit, OneTakenOut, BottomOverRest, OneBesideAll,
+    WholesBesideAll, OneMore,
+}
 
 /// <summary>The decisions about sums and differences of fractions.</summary>
 internal static class FractionDecisions
@@ -78,7 +86,6 @@ internal static class FractionDecisions
         new("below-two", "when it is less than two", r => r.Top < 2 * r.Bottom),
     ];
 
-    /// <summary>Which operation?</summary>
     public static readonly Decision<FractionPair, FractionWay> Way = new("fractions.way", "What is to be done with the two fractions?", FractionWay.AsSet)
     {
         [FractionWay.AsSet] = new("as-set", "does what the sign says"),
@@ -91,8 +98,8 @@ internal static class FractionDecisions
         Idea = Ideas.ReadTheSign,
     };
 
-    /// <summary>By which recipe?</summary>
-    public static readonly Decision<FractionPair, FractionRecipe> Recipe = new("fractions.recipe", "How do fractions with different denominators come together?", FractionRecipe.OneDenominator)
+    public static readonly Decision<FractionPair, FractionRecipe> Recipe = new(
+        "fractions.recipe", "How do fractions with different denominators come together?", FractionRecipe.OneDenominator)
     {
         [FractionRecipe.OneDenominator] = new("one-denominator", "brings both to one denominator"),
         [FractionRecipe.TopsAndBottoms] = new("tops-and-bottoms", "puts numerators together and denominators together"),
@@ -110,30 +117,36 @@ internal static class FractionDecisions
         Idea = Ideas.PartsOfOneSize,
     };
 
-    /// <summary>Which common denominator?</summary>
-    public static readonly Decision<FractionPair, CommonBottom, (int Bottom, int For)> Common = new("fractions.common", "Which denominator do both get?", CommonBottom.Least)
+    public static readonly Decision<FractionPair, CommonBottom, (int Bottom, int For)> Common = new(
+        "fractions.common", "Which denominator do both get?", CommonBottom.Least)
     {
         [CommonBottom.Least] = new("least", "takes the least common denominator", p => Both(p.Least)),
         [CommonBottom.Product] = new("product", "takes the product of the denominators", p => Both(p.FirstBottom * p.SecondBottom)),
         [CommonBottom.Sum] = new("sum", "takes the sum of the denominators", p => Both(p.FirstBottom + p.SecondBottom)),
         [CommonBottom.Larger] = new("larger", "takes the larger denominator", p => Both(Math.Max(p.FirstBottom, p.SecondBottom))),
         [CommonBottom.Smaller] = new("smaller", "takes the smaller denominator", p => Both(Math.Min(p.FirstBottom, p.SecondBottom))),
-        [CommonBottom.LargestDivisor] = new("largest-divisor", "takes the largest number that divides both denominators", p => p.Common > 1 ? Both(p.Common) : null),
+        [CommonBottom.LargestDivisor] = new(
+            "largest-divisor", "takes the largest number that divides both denominators", p => p.Common > 1 ? Both(p.Common) : null),
         [CommonBottom.TwiceLarger] = new("twice-larger", "takes twice the larger denominator", p => Both(2 * Math.Max(p.FirstBottom, p.SecondBottom))),
-        [CommonBottom.ProductBelowOnly] = new("product-below-only", "writes the product of the denominators and multiplies the numerators as for the least common one", p => (p.FirstBottom * p.SecondBottom, p.Least)),
+        [CommonBottom.ProductBelowOnly] = new(
+            "product-below-only", "writes the product of the denominators and multiplies the numerators as for the least common one",
+            p => (p.FirstBottom * p.SecondBottom, p.Least)),
         TaughtIn = (_, school) => school.Of(School.Fractions) == FractionSchool.ProductOfDenominators ? CommonBottom.Product : CommonBottom.Least,
         Kinds = Pairs,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.PartsOfOneSize,
     };
 
-    /// <summary>What becomes of the numerator?</summary>
-    public static readonly Decision<FractionChange, TopChange, long> Change = new("fractions.new-top", "What becomes of the numerator when the denominator changes?", TopChange.Multiplied)
+    public static readonly Decision<FractionChange, TopChange, long> Change = new(
+        "fractions.new-top", "What becomes of the numerator when the denominator changes?", TopChange.Multiplied)
     {
         [TopChange.Multiplied] = new("multiplied", "multiplies the numerator by what the denominator was multiplied by", c => (long)c.Top * c.By),
         [TopChange.Left] = new("left", "leaves the numerator as it is", c => c.Top) { SlipIn = c => c.By == 1 ? 0 : 2 },
-        [TopChange.MultiplierAdded] = new("multiplier-added", "adds to the numerator what the denominator was multiplied by", c => c.Changes ? c.Top + c.By : c.Top) { SlipIn = c => c.By == 1 ? 0 : 0.3 },
-        [TopChange.DifferenceAdded] = new("difference-added", "adds to the numerator what was added to the denominator", c => Math.Max(0, c.Top + c.To - c.Bottom)),
+        [TopChange.MultiplierAdded] = new(
+            "multiplier-added", "adds to the numerator what the denominator was multiplied by", c => c.Changes ? c.Top + c.By : c.Top)
+        { SlipIn = c => c.By == 1 ? 0 : 0.3 },
+        [TopChange.DifferenceAdded] = new(
+            "difference-added", "adds to the numerator what was added to the denominator", c => Math.Max(0, c.Top + c.To - c.Bottom)),
         [TopChange.MultiplierAlone] = new("multiplier-alone", "writes what the denominator was multiplied by as the numerator", c => c.Changes ? c.By : c.Top),
         [TopChange.OthersMultiplier] = new("others-multiplier", "multiplies the numerator by the other fraction’s multiplier", c => (long)c.Top * c.OtherBy),
         [TopChange.OwnBottom] = new("own-bottom", "multiplies the numerator by its own denominator", c => c.Changes ? (long)c.Top * c.Bottom : c.Top),
@@ -148,18 +161,23 @@ internal static class FractionDecisions
     /// <summary>The new numerator as a number.</summary>
     public static readonly ValueDecision<FractionChange> NewTop = new("fractions.top-value", "What is the new numerator?")
     {
-        Numbers = [new("top", "the numerator", c => c.Top), new("bottom", "the denominator", c => c.Bottom), new("to", "the new denominator", c => c.To), new("by", "the multiplier", c => c.By), new("apart", "the distance to the new denominator", c => Math.Abs(c.To - c.Bottom)), new("other-top", "the other numerator", c => c.OtherTop), new("other-bottom", "the other denominator", c => c.OtherBottom)],
+        Numbers = [
+            new("top", "the numerator", c => c.Top), new("bottom", "the denominator", c => c.Bottom), new("to", "the new denominator", c => c.To),
+            new("by", "the multiplier", c => c.By), new("apart", "the distance to the new denominator", c => Math.Abs(c.To - c.Bottom)),
+            new("other-top", "the other numerator", c => c.OtherTop), new("other-bottom", "the other denominator", c => c.OtherBottom),
+        ],
         Does = n => $"writes {n} as the numerator",
         Kinds = Changes,
         ShowsIn = WorkFields.Lines,
     };
 
-    /// <summary>What is done with the numerators?</summary>
     public static readonly Decision<FractionPair, TopsTogether, long> Tops = new("fractions.tops", "What is done with the numerators?", TopsTogether.AsSet)
     {
-        [TopsTogether.AsSet] = new("as-set", "puts the numerators together as the sign says", p => p.IsDifference ? Math.Abs(p.FirstTop - p.SecondTop) : p.FirstTop + p.SecondTop),
+        [TopsTogether.AsSet] = new(
+            "as-set", "puts the numerators together as the sign says", p => p.IsDifference ? Math.Abs(p.FirstTop - p.SecondTop) : p.FirstTop + p.SecondTop),
         [TopsTogether.Add] = new("add", "adds the numerators", p => p.FirstTop + p.SecondTop) { SlipIn = p => p.IsDifference ? 0.7 : 0 },
-        [TopsTogether.Subtract] = new("subtract", "takes the smaller numerator from the larger", p => Math.Abs(p.FirstTop - p.SecondTop)) { SlipIn = p => p.IsDifference ? 0 : 0.7 },
+        [TopsTogether.Subtract] = new("subtract", "takes the smaller numerator from the larger", p => Math.Abs(p.FirstTop - p.SecondTop))
+        { SlipIn = p => p.IsDifference ? 0 : 0.7 },
         [TopsTogether.Multiply] = new("multiply", "multiplies the numerators", p => (long)p.FirstTop * p.SecondTop),
         [TopsTogether.LargerStays] = new("larger-stays", "keeps the larger numerator", p => Math.Max(p.FirstTop, p.SecondTop)),
         Kinds = Pairs,
@@ -169,13 +187,16 @@ internal static class FractionDecisions
     /// <summary>The numerator of the result as a number.</summary>
     public static readonly ValueDecision<FractionPair> TopsSize = new("fractions.tops-value", "What do the numerators come to?")
     {
-        Numbers = [new("first-top", "the first numerator", p => p.FirstTop), new("second-top", "the second numerator", p => p.SecondTop), new("first-bottom", "the first denominator", p => p.FirstBottom), new("second-bottom", "the second denominator", p => p.SecondBottom)],
+        Numbers = [
+            new("first-top", "the first numerator", p => p.FirstTop), new("second-top", "the second numerator", p => p.SecondTop),
+            new("first-bottom", "the first denominator", p => p.FirstBottom), new("second-bottom", "the second denominator", p => p.SecondBottom),
+        ],
         Does = n => $"comes to {n} in the numerators",
         Kinds = Pairs,
     };
 
-    /// <summary>What becomes of two equal denominators?</summary>
-    public static readonly Decision<FractionPair, EqualBottoms, long> Bottoms = new("fractions.bottoms", "What becomes of the denominator when the numerators are put together?", EqualBottoms.Kept)
+    public static readonly Decision<FractionPair, EqualBottoms, long> Bottoms = new(
+        "fractions.bottoms", "What becomes of the denominator when the numerators are put together?", EqualBottoms.Kept)
     {
         [EqualBottoms.Kept] = new("kept", "keeps the denominator", p => p.FirstBottom),
         [EqualBottoms.Added] = new("added", "adds the denominators", p => p.FirstBottom + p.SecondBottom) { Slip = 1 },
@@ -185,8 +206,8 @@ internal static class FractionDecisions
         Idea = Ideas.BottomNamesThePart,
     };
 
-    /// <summary>How is it brought to lowest terms?</summary>
-    public static readonly Decision<FractionResult, LowestTerms, Fraction> Lowest = new("fractions.lowest", "Does a number divide both parts?", LowestTerms.ByCommon)
+    public static readonly Decision<FractionResult, LowestTerms, Fraction> Lowest = new(
+        "fractions.lowest", "Does a number divide both parts?", LowestTerms.ByCommon)
     {
         [LowestTerms.ByCommon] = new("by-common", "brings it to lowest terms", r => new(r.Top / r.Common, r.Bottom / r.Common)),
         [LowestTerms.NotAtAll] = new("not-at-all", "leaves it as it is", r => new(r.Top, r.Bottom)) { Slip = 3 },
@@ -195,13 +216,16 @@ internal static class FractionDecisions
         [LowestTerms.HalvedOnce] = new("halved-once", "halves both parts once", r => r.AreEven ? new(r.Top / 2, r.Bottom / 2) : new(r.Top, r.Bottom)),
         [LowestTerms.HalvedOnly] = new("halved-only", "halves both parts as long as they are even, and no more", Halved),
         [LowestTerms.ByOnePrimeOnce] = new("by-one-prime-once", "divides both parts once, by one prime number", ByOnePrime),
-        [LowestTerms.ByTakingAway] = new("by-taking-away", "takes the number that divides both away from both", r => r.Top > r.Common && r.Bottom > r.Common ? new(r.Top - r.Common, r.Bottom - r.Common) : new(r.Top, r.Bottom)),
-        [LowestTerms.DigitsCancelled] = new("digits-cancelled", "strikes out a digit that stands in both", r => r.Top >= 10 && r.Bottom >= 10 && r.Top % 10 == r.Bottom % 10 ? new(r.Top / 10, r.Bottom / 10) : new(r.Top, r.Bottom)),
+        [LowestTerms.ByTakingAway] = new(
+            "by-taking-away", "takes the number that divides both away from both",
+            r => r.Top > r.Common && r.Bottom > r.Common ? new(r.Top - r.Common, r.Bottom - r.Common) : new(r.Top, r.Bottom)),
+        [LowestTerms.DigitsCancelled] = new(
+            "digits-cancelled", "strikes out a digit that stands in both",
+            r => r.Top >= 10 && r.Bottom >= 10 && r.Top % 10 == r.Bottom % 10 ? new(r.Top / 10, r.Bottom / 10) : new(r.Top, r.Bottom)),
         Kinds = Results,
         Idea = Ideas.DividingBothParts,
     };
 
-    /// <summary>What becomes of a fraction over one?</summary>
     public static readonly Decision<FractionResult, OverOne, MixedParts> Over = new("fractions.over-one", "Is it one or more?", OverOne.Mixed)
     {
         [OverOne.Mixed] = new("mixed", "takes the wholes out", r => new(r.Quotient, r.Rest, r.Bottom)),
@@ -212,11 +236,14 @@ internal static class FractionDecisions
         [OverOne.Exchanged] = new("exchanged", "exchanges the wholes and what is left", r => r.Rest > 0 ? new(r.Rest, r.Quotient, r.Bottom) : null),
         [OverOne.RestOverTop] = new("rest-over-top", "writes what is left over the old numerator", r => new(r.Quotient, r.Rest, r.Top)),
         [OverOne.RestOverWhole] = new("rest-over-whole", "writes what is left over the wholes", r => new(r.Quotient, r.Rest, r.Quotient)),
-        [OverOne.DigitsSplit] = new("digits-split", "splits the digits of the numerator", r => r.Top >= 10 && r.Bottom > 1 ? new(r.Top / 10, r.Top % 10, r.Bottom) : null),
+        [OverOne.DigitsSplit] = new(
+            "digits-split", "splits the digits of the numerator", r => r.Top >= 10 && r.Bottom > 1 ? new(r.Top / 10, r.Top % 10, r.Bottom) : null),
         [OverOne.OneTakenOut] = new("one-taken-out", "takes one whole out, whatever there is", r => r.Bottom > 1 ? new(1, r.Top - r.Bottom, r.Bottom) : null),
-        [OverOne.BottomOverRest] = new("bottom-over-rest", "writes the denominator over what is left", r => r.Rest > 0 ? new(r.Quotient, r.Bottom, r.Rest) : null),
+        [OverOne.BottomOverRest] = new(
+            "bottom-over-rest", "writes the denominator over what is left", r => r.Rest > 0 ? new(r.Quotient, r.Bottom, r.Rest) : null),
         [OverOne.OneBesideAll] = new("one-beside-all", "writes 1 before the fraction and leaves it", r => r.Rest > 0 ? new(1, r.Top, r.Bottom) : null),
-        [OverOne.WholesBesideAll] = new("wholes-beside-all", "writes the wholes before the fraction and leaves it", r => r.Rest > 0 ? new(r.Quotient, r.Top, r.Bottom) : null),
+        [OverOne.WholesBesideAll] = new(
+            "wholes-beside-all", "writes the wholes before the fraction and leaves it", r => r.Rest > 0 ? new(r.Quotient, r.Top, r.Bottom) : null),
         [OverOne.OneMore] = new("one-more", "takes one whole too many out", r => new(r.Quotient + 1, r.Rest, r.Bottom)),
         Kinds = Results,
         Idea = Ideas.WholesInAFraction,
@@ -225,7 +252,10 @@ internal static class FractionDecisions
     /// <summary>The wholes that are taken out, as a number.</summary>
     public static readonly ValueDecision<FractionResult> Taken = new("fractions.wholes-value", "How many wholes are there?")
     {
-        Numbers = [new("top", "the numerator", r => r.Top), new("bottom", "the denominator", r => r.Bottom), new("quotient", "the wholes", r => r.Quotient), new("rest", "what is left", r => r.Rest)],
+        Numbers = [
+            new("top", "the numerator", r => r.Top), new("bottom", "the denominator", r => r.Bottom), new("quotient", "the wholes", r => r.Quotient),
+            new("rest", "what is left", r => r.Rest),
+        ],
         Does = n => $"takes {n} wholes out",
         Kinds = Results,
     };

@@ -27,7 +27,6 @@ internal sealed class FractionTask : ItemTask
         RightAnswer = MixedNumber.Canonical(top, bottom);
     }
 
-    /// <summary>The first number.</summary>
     public MixedNumber First => numbers[0];
 
     /// <summary>The second number; null where only one is left.</summary>
@@ -42,7 +41,9 @@ internal sealed class FractionTask : ItemTask
     /// <summary>Whether it is a line of a working in which the denominators were different before.</summary>
     public bool WereChanged { get; private init; }
 
-    /// <summary>The same as a line of a working of a task. Where nothing negative was set, what comes out the wrong way round is taken the other way round.</summary>
+    /// <summary>
+    /// The same as a line of a working of a task. Where nothing negative was set, what comes out the wrong way round is taken the other way round.
+    /// </summary>
     public FractionTask GoneOnFrom(FractionTask task) => new(Family, IsDifference, numbers)
     {
         WereChanged = task.Second is { } second && task.First.Bottom != second.Bottom,
@@ -51,7 +52,8 @@ internal sealed class FractionTask : ItemTask
 
     /// <summary>Whether it is one of the two numbers of a task with another denominator, written beside the work: not what the work has come to.</summary>
     public bool IsAsideOf(FractionTask task) =>
-        Second is null && First.HasFraction && task.Second is { } second && RightAnswer != task.RightAnswer && (IsSame(First, task.First) || IsSame(First, second));
+        Second is null
+            && First.HasFraction && task.Second is { } second && RightAnswer != task.RightAnswer && (IsSame(First, task.First) || IsSame(First, second));
 
     private static bool IsSame(MixedNumber one, MixedNumber other)
     {
@@ -67,19 +69,26 @@ internal sealed class FractionTask : ItemTask
 
     public override string RightAnswer { get; }
 
-    public override IReadOnlyList<DecimalNumber> Numbers => parts ??= [.. numbers.SelectMany(n => n.HasFraction ? n.Whole > 0 ? new[] { n.Whole, n.Top, n.Bottom } : [n.Top, n.Bottom] : [n.Whole]).Select(part => DecimalNumber.Of(part, 0))];
+    public override IReadOnlyList<DecimalNumber> Numbers =>
+        parts ??= [
+            .. numbers.SelectMany(n => n.HasFraction ? n.Whole > 0 ? new[] { n.Whole, n.Top, n.Bottom } : [n.Top, n.Bottom] : [n.Whole])
+                .Select(part => DecimalNumber.Of(part, 0))];
 
     private IReadOnlyList<DecimalNumber>? parts;
 
     /// <summary>Parts of fractions are not misread one by one: what goes wrong with them are decisions of the method.</summary>
     public override ItemTask? With(IReadOnlyList<DecimalNumber> numbers) => null;
 
-    public override string Canonical(string answer) => MixedNumber.TryRead(Signs.Plain(answer)) is { } read ? (read.IsNegative ? "-" : "") + read.Number.Text : answer.Trim();
+    public override string Canonical(string answer) =>
+        MixedNumber.TryRead(Signs.Plain(answer)) is { } read ? (read.IsNegative ? "-" : "") + read.Number.Text : answer.Trim();
 
     public override Verdict Judge(string? answer)
     {
         var verdict = base.Judge(answer);
-        return verdict == Verdict.Wrong && (IsSameDecimal(answer!) || (MixedNumber.TryRead(Signs.Plain(answer!)) is { } read && IsSameValue(read.IsNegative, read.Number))) ? Verdict.Unfinished : verdict;
+        return verdict == Verdict.Wrong
+            && (IsSameDecimal(answer!) || (MixedNumber.TryRead(Signs.Plain(answer!)) is { } read && IsSameValue(read.IsNegative, read.Number)))
+            ? Verdict.Unfinished
+            : verdict;
     }
 
     public override bool IsMoreThanAsked(string answer) => IsSameDecimal(answer);

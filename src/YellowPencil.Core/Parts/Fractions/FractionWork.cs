@@ -34,7 +34,13 @@ internal readonly struct FractionWork(MethodRun run)
                 var sum = first.Bottom + second.Bottom;
                 return (new Fraction(first.Top * second.Bottom, sum), new Fraction(second.Top * first.Bottom, sum));
             case FractionRecipe.TopsOverLarger or FractionRecipe.TopsOverSmaller or FractionRecipe.TopsOverFirst or FractionRecipe.TopsOverSecond:
-                var over = recipe switch { FractionRecipe.TopsOverLarger => Math.Max(first.Bottom, second.Bottom), FractionRecipe.TopsOverSmaller => Math.Min(first.Bottom, second.Bottom), FractionRecipe.TopsOverFirst => first.Bottom, _ => second.Bottom };
+                var over = recipe switch
+                {
+                    FractionRecipe.TopsOverLarger => Math.Max(first.Bottom, second.Bottom),
+                    FractionRecipe.TopsOverSmaller => Math.Min(first.Bottom, second.Bottom),
+                    FractionRecipe.TopsOverFirst => first.Bottom,
+                    _ => second.Bottom,
+                };
                 return (first with { Bottom = over }, second with { Bottom = over });
             default:
                 break;
@@ -50,7 +56,11 @@ internal readonly struct FractionWork(MethodRun run)
     {
         var pair = PairOf(first, second, isDifference, hasWholes) with { WereChanged = wereChanged };
         var way = run.Ask(FractionDecisions.Tops, pair);
-        var top = way != TopsTogether.AsSet ? FractionDecisions.Tops.Result(way, pair, run.School) : isDifference ? Minus(first.Top, second.Top) : Plus(first.Top, second.Top);
+        var top = way != TopsTogether.AsSet
+            ? FractionDecisions.Tops.Result(way, pair, run.School)
+            : isDifference
+            ? Minus(first.Top, second.Top)
+            : Plus(first.Top, second.Top);
         if (top < Fraction.Most) top = run.Value(FractionDecisions.TopsSize, pair, (int)top, Fraction.Most);
         var bottom = run.Do(FractionDecisions.Bottoms, pair);
         return new Fraction(top, bottom);
@@ -89,7 +99,8 @@ internal readonly struct FractionWork(MethodRun run)
         var result = ResultOf(parts, isDifference, hasWholes, isAlone: true);
         var way = run.Ask(FractionDecisions.Over, result);
         var written = FractionDecisions.Over.Result(way, result, run.School);
-        if (way == OverOne.Mixed && written.Whole < Fraction.Most) written = written with { Whole = run.Value(FractionDecisions.Taken, result, (int)written.Whole, Fraction.Most) };
+        if (way == OverOne.Mixed && written.Whole < Fraction.Most)
+            written = written with { Whole = run.Value(FractionDecisions.Taken, result, (int)written.Whole, Fraction.Most) };
         return (written.Whole, new Fraction(written.Top, written.Bottom));
     }
 
@@ -104,7 +115,9 @@ internal readonly struct FractionWork(MethodRun run)
 
     /// <summary>Two fractions as they are seen.</summary>
     public static FractionPair PairOf(Fraction first, Fraction second, bool isDifference, bool hasWholes) =>
-        new(Fraction.Seen(first.Top), Fraction.Seen(Math.Max(1, first.Bottom)), Fraction.Seen(second.Top), Fraction.Seen(Math.Max(1, second.Bottom)), isDifference, hasWholes);
+        new(
+            Fraction.Seen(first.Top), Fraction.Seen(Math.Max(1, first.Bottom)), Fraction.Seen(second.Top), Fraction.Seen(Math.Max(1, second.Bottom)),
+            isDifference, hasWholes);
 
     /// <summary>What two fractions come to by another operation than the one that is set; null where it is the one that is set.</summary>
     public static Fraction? Otherwise(FractionWay way, Fraction first, Fraction second) => way switch
@@ -115,7 +128,8 @@ internal readonly struct FractionWork(MethodRun run)
     };
 
     /// <summary>Whether a recipe makes the result at once, without one denominator for both.</summary>
-    public static bool IsAcross(FractionRecipe recipe) => recipe is FractionRecipe.TopsAndBottoms or FractionRecipe.TopsAndBottomsAdded or FractionRecipe.FirstTopOverSum or FractionRecipe.LargerTopOverLarger;
+    public static bool IsAcross(FractionRecipe recipe) =>
+        recipe is FractionRecipe.TopsAndBottoms or FractionRecipe.TopsAndBottomsAdded or FractionRecipe.FirstTopOverSum or FractionRecipe.LargerTopOverLarger;
 
     /// <summary>Numerators together and denominators together.</summary>
     public Fraction Across(Fraction first, Fraction second, bool isDifference, FractionRecipe recipe)
@@ -132,10 +146,13 @@ internal readonly struct FractionWork(MethodRun run)
     {
         var one = (long)BigInteger.GreatestCommonDivisor(first.Top, second.Bottom);
         var other = (long)BigInteger.GreatestCommonDivisor(second.Top, first.Bottom);
-        return (new Fraction(one > 0 ? first.Top / one : first.Top, other > 0 ? first.Bottom / other : first.Bottom), new Fraction(other > 0 ? second.Top / other : second.Top, one > 0 ? second.Bottom / one : second.Bottom));
+        return (
+            new Fraction(one > 0 ? first.Top / one : first.Top, other > 0 ? first.Bottom / other : first.Bottom),
+            new Fraction(other > 0 ? second.Top / other : second.Top, one > 0 ? second.Bottom / one : second.Bottom));
     }
 
-    private static FractionResult ResultOf(Fraction parts, bool isDifference, bool hasWholes, bool isAlone) => new(Fraction.Seen(parts.Top), Fraction.Seen(Math.Max(1, parts.Bottom)), isDifference, hasWholes, isAlone);
+    private static FractionResult ResultOf(Fraction parts, bool isDifference, bool hasWholes, bool isAlone) =>
+        new(Fraction.Seen(parts.Top), Fraction.Seen(Math.Max(1, parts.Bottom)), isDifference, hasWholes, isAlone);
 
     private Fraction Changed(FractionChange change)
     {

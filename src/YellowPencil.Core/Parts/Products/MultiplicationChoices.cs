@@ -4,7 +4,11 @@ namespace YellowPencil.Core.Parts.Products;
 internal enum ProductWay { Multiply, Add }
 
 /// <summary>How a row is worked.</summary>
-internal enum RowWay { Work, LeaveOut, CopyTop, SamePlaces, DigitBefore, DigitAfter, Stop, WriteZero, FromOtherEnd, SamePlacesThenLeftmost, StartsAfterPlaceholders, MultipliesByOne, SamePlacesThenOnes, LeftmostDigitOnly, OnesDigitOnly, AddsDigit }
+internal enum RowWay
+{
+    Work, LeaveOut, CopyTop, SamePlaces, DigitBefore, DigitAfter, Stop, WriteZero, FromOtherEnd, SamePlacesThenLeftmost, StartsAfterPlaceholders,
+    MultipliesByOne, SamePlacesThenOnes, LeftmostDigitOnly, OnesDigitOnly, AddsDigit,
+}
 
 /// <summary>How many placeholder zeros a row begins with.</summary>
 internal enum Placeholders { Due, None, One, OneMore, ByRowsWritten, TwoForEach, OneFewer }
@@ -22,10 +26,18 @@ internal enum DigitProduct { Multiply, OtherFactor, Add, CopyTop, LeaveOut, One,
 internal enum SkipCount { Exact, OneMultiplierTooFew, OneMultiplierTooMany, OneTopTooFew, OneTopTooMany }
 
 /// <summary>What becomes of the carried digit.</summary>
-internal enum ProductCarry { AddedAfter, NotAdded, AddedBefore, MultipliesProduct, AddedTwice, TakenAway, StandingInstead, StandingToo, PassedOn, InsteadOfProduct, AllSoFar, AddedToMultiplier, AsOne }
+internal enum ProductCarry
+{
+    AddedAfter, NotAdded, AddedBefore, MultipliesProduct, AddedTwice, TakenAway, StandingInstead, StandingToo, PassedOn, InsteadOfProduct, AllSoFar,
+    AddedToMultiplier, AsOne,
+}
 
 /// <summary>What is written under a product of ten or more, and what is carried.</summary>
-internal enum ProductTen { WriteOnesCarryTens, WriteBoth, WriteOnesCarryNothing, WriteTensCarryOnes, WriteOnesCarryOne, WriteTensCarryNothing, WriteBothAndCarry, WriteZeroCarryTens, WriteLessTenCarryOne }
+internal enum ProductTen
+{
+    WriteOnesCarryTens, WriteBoth, WriteOnesCarryNothing, WriteTensCarryOnes, WriteOnesCarryOne, WriteTensCarryNothing, WriteBothAndCarry, WriteZeroCarryTens,
+    WriteLessTenCarryOne,
+}
 
 /// <summary>To which digit a carry goes.</summary>
 internal enum ProductCarryInto { NextDigit, DigitAfterNext }

@@ -35,7 +35,8 @@ internal readonly record struct RowContext(int Row, int Rows, int Digit, int Row
     public UInt128 Products(Func<RowContext, int, int> multiplier)
     {
         UInt128 products = 0;
-        for (var column = Math.Min(TopLength, MostColumns) - 1; column >= 0; column--) products = products << 8 | (UInt128)(TopDigit(column) * multiplier(this, column));
+        for (var column = Math.Min(TopLength, MostColumns) - 1; column >= 0; column--)
+            products = products << 8 | (UInt128)(TopDigit(column) * multiplier(this, column));
         return products;
     }
 

@@ -39,18 +39,24 @@ internal static class MultiplicationDecisions
 
     private static readonly Property<ProductContext>[] Properties =
     [
-        new("top", "the top digit", c => c.Top, 2, 5, 6, 7, 8, 9), new("multiplier", "the digit of the multiplier", c => c.Multiplier, 2, 5, 6, 7, 8, 9), new("total", "the product", c => c.Total, 10, 20, 30, 50),
-        new("worked", "the count of digits worked before", c => c.Worked, 1, 2), new("carry", "the carried digit", c => c.CarryIn, 1, 2, 3, 5), new("row", "the count of rows above", c => c.Row, 1, 2),
+        new("top", "the top digit", c => c.Top, 2, 5, 6, 7, 8, 9), new(
+            "multiplier", "the digit of the multiplier", c => c.Multiplier, 2, 5, 6, 7, 8, 9), new("total", "the product", c => c.Total, 10, 20, 30, 50),
+        new(
+            "worked", "the count of digits worked before", c => c.Worked, 1, 2), new("carry", "the carried digit", c => c.CarryIn, 1, 2, 3, 5), new("row", "the count of rows above", c => c.Row, 1, 2),
     ];
 
     private static readonly Property<ProductContext>[] Numbers =
     [
-        new("product", "the product", c => c.Total), new("top", "the top digit", c => c.Top), new("multiplier", "the digit of the multiplier", c => c.Multiplier), new("carry", "the carried digit", c => c.CarryIn), new("standing", "the old carry above", c => c.Standing),
+        new("product", "the product", c => c.Total), new("top", "the top digit", c => c.Top), new(
+            "multiplier", "the digit of the multiplier", c =>
+                c.Multiplier), new("carry", "the carried digit", c => c.CarryIn), new("standing", "the old carry above", c => c.Standing),
     ];
 
-    private static readonly Kind<ProductContext>[] FewKinds = [.. Kinds.Where(k => k.Id is "always" or "first" or "last" or "later-row" or "top-zero" or "multiplier-zero" or "equal" or "carry-due" or "tens"), new("ten-or-more", "when it comes to ten or more", c => c.Total >= 10)];
+    private static readonly Kind<ProductContext>[] FewKinds = [
+        .. Kinds.Where(k => k.Id is "always" or "first" or "last" or "later-row" or "top-zero" or "multiplier-zero" or "equal" or "carry-due" or "tens"),
+        new("ten-or-more", "when it comes to ten or more", c => c.Total >= 10),
+    ];
 
-    /// <summary>What does a product come to with what was carried?</summary>
     public static readonly ValueDecision<ProductContext> ComesTo = new("multiplication.comes-to", "What does it come to with the carry?")
     {
         Numbers = Numbers,
@@ -59,7 +65,6 @@ internal static class MultiplicationDecisions
         ShowsIn = WorkFields.Rows,
     };
 
-    /// <summary>What is written?</summary>
     public static readonly ValueDecision<ProductContext> Written = new("multiplication.written", "What is written?")
     {
         Numbers = Numbers,
@@ -68,7 +73,6 @@ internal static class MultiplicationDecisions
         ShowsIn = WorkFields.Rows,
     };
 
-    /// <summary>How much is carried?</summary>
     public static readonly ValueDecision<ProductContext> Carried = new("multiplication.carried", "How much is carried?")
     {
         Numbers = [.. Numbers, new("tens", "the tens", c => c.Total / 10)],
@@ -91,7 +95,6 @@ internal static class MultiplicationDecisions
         new("one", "where the multiplier has 1", c => c.Digit == 1),
     ];
 
-    /// <summary>Multiply, or something else?</summary>
     public static readonly Decision<FactorsContext, ProductWay> Way = new("multiplication.way", "What is to be done with the two numbers?", ProductWay.Multiply)
     {
         [ProductWay.Multiply] = new("multiply", "multiplies"),
@@ -100,24 +103,38 @@ internal static class MultiplicationDecisions
         Idea = Ideas.ReadTheSign,
     };
 
-    /// <summary>How is the row of a digit worked?</summary>
-    public static readonly Decision<RowContext, RowWay, UInt128> Row = new("multiplication.row", "What is multiplied with this digit of the multiplier?", RowWay.Work)
+    public static readonly Decision<RowContext, RowWay, UInt128> Row = new(
+        "multiplication.row", "What is multiplied with this digit of the multiplier?", RowWay.Work)
     {
-        [RowWay.Work] = new("work", "multiplies every top digit", row => row.Products((c, column) => c.Digit)) { Says = c => $"Row {c.Row + 1}: times {Place.Counted(c.Digit, c.Row)}." },
+        [RowWay.Work] = new("work", "multiplies every top digit", row => row.Products((c, column) => c.Digit))
+        { Says = c => $"Row {c.Row + 1}: times {Place.Counted(c.Digit, c.Row)}." },
         [RowWay.LeaveOut] = new("leave-out", "leaves the row out", _ => 0) { Slip = 0.2 },
         [RowWay.CopyTop] = new("copy-top", "copies the top number as the row", row => row.Products((_, _) => 1)),
-        [RowWay.SamePlaces] = new("same-places", "multiplies only digits of the same place", row => row.Products((c, column) => column < c.Rows ? c.MultiplierDigit(column) : 1)),
-        [RowWay.DigitBefore] = new("digit-before", "multiplies with the digit before once more", row => row.Products((c, column) => c.MultiplierDigit(c.Row - 1))),
-        [RowWay.DigitAfter] = new("digit-after", "multiplies with the next digit of the multiplier", row => row.Products((c, column) => c.MultiplierDigit(c.Row + 1))),
+        [RowWay.SamePlaces] = new(
+            "same-places", "multiplies only digits of the same place", row => row.Products((c, column) => column < c.Rows ? c.MultiplierDigit(column) : 1)),
+        [RowWay.DigitBefore] = new(
+            "digit-before", "multiplies with the digit before once more", row => row.Products((c, column) => c.MultiplierDigit(c.Row - 1))),
+        [RowWay.DigitAfter] = new(
+            "digit-after", "multiplies with the next digit of the multiplier", row => row.Products((c, column) => c.MultiplierDigit(c.Row + 1))),
         [RowWay.Stop] = new("stop", "stops before this row"),
         [RowWay.WriteZero] = new("write-zero", "writes a single 0 as the row", _ => 0),
-        [RowWay.FromOtherEnd] = new("from-other-end", "takes the digits of the multiplier from the left", row => row.Products((c, column) => c.MultiplierDigit(c.Rows - 1 - c.Row))),
-        [RowWay.SamePlacesThenLeftmost] = new("same-places-then-leftmost", "multiplies digits of the same place and the other top digits by the leftmost one", row => row.Products((c, column) => c.MultiplierDigit(column))),
-        [RowWay.StartsAfterPlaceholders] = new("starts-after-placeholders", "passes over as many top digits as the row has placeholders", row => row.Products((c, column) => column < c.Row ? 0 : c.Digit)),
-        [RowWay.MultipliesByOne] = new("multiplies-by-one", "copies the top number as the row where the digit is not 0", row => row.Products((c, column) => Math.Min(1, c.Digit))),
-        [RowWay.SamePlacesThenOnes] = new("same-places-then-ones", "multiplies digits of the same place and the other top digits by the ones", row => row.Products((c, column) => column < c.Rows ? c.MultiplierDigit(column) : c.MultiplierDigit(0))),
-        [RowWay.LeftmostDigitOnly] = new("leftmost-digit-only", "multiplies the leftmost top digit only", row => row.Products((c, column) => column == c.TopLength - 1 ? c.Digit : 0)),
-        [RowWay.OnesDigitOnly] = new("ones-digit-only", "multiplies the ones of the top number only", row => row.Products((c, column) => column == 0 ? c.Digit : 0)),
+        [RowWay.FromOtherEnd] = new(
+            "from-other-end", "takes the digits of the multiplier from the left", row => row.Products((c, column) => c.MultiplierDigit(c.Rows - 1 - c.Row))),
+        [RowWay.SamePlacesThenLeftmost] = new(
+            "same-places-then-leftmost", "multiplies digits of the same place and the other top digits by the leftmost one",
+            row => row.Products((c, column) => c.MultiplierDigit(column))),
+        [RowWay.StartsAfterPlaceholders] = new(
+            "starts-after-placeholders", "passes over as many top digits as the row has placeholders",
+            row => row.Products((c, column) => column < c.Row ? 0 : c.Digit)),
+        [RowWay.MultipliesByOne] = new(
+            "multiplies-by-one", "copies the top number as the row where the digit is not 0", row => row.Products((c, column) => Math.Min(1, c.Digit))),
+        [RowWay.SamePlacesThenOnes] = new(
+            "same-places-then-ones", "multiplies digits of the same place and the other top digits by the ones",
+            row => row.Products((c, column) => column < c.Rows ? c.MultiplierDigit(column) : c.MultiplierDigit(0))),
+        [RowWay.LeftmostDigitOnly] = new(
+            "leftmost-digit-only", "multiplies the leftmost top digit only", row => row.Products((c, column) => column == c.TopLength - 1 ? c.Digit : 0)),
+        [RowWay.OnesDigitOnly] = new(
+            "ones-digit-only", "multiplies the ones of the top number only", row => row.Products((c, column) => column == 0 ? c.Digit : 0)),
         [RowWay.AddsDigit] = new("adds-digit", "adds the digit to the top number"),
         Head = c => $"Row {c.Row + 1}",
         Kinds = RowKinds,
@@ -127,10 +144,16 @@ internal static class MultiplicationDecisions
         BeginsPart = true,
     };
 
-    /// <summary>How many placeholder zeros?</summary>
-    public static readonly Decision<RowContext, Placeholders, int> Placeholder = new("multiplication.placeholder", "How many placeholder zeros does the row begin with?", Placeholders.Due)
+    public static readonly Decision<RowContext, Placeholders, int> Placeholder = new(
+        "multiplication.placeholder", "How many placeholder zeros does the row begin with?", Placeholders.Due)
     {
-        [Placeholders.Due] = new("due", "begins with one placeholder for each place", c => c.Row) { Says = c => c.Row == 0 ? "The row of the ones has no placeholder." : $"Row {c.Row + 1} counts {Place.Name(c.Row)}: it begins {{placeholder?with {c.Row} placeholder zero{(c.Row == 1 ? "" : "s")}|{c.Row} place{(c.Row == 1 ? "" : "s")} further left}}." },
+        [Placeholders.Due] = new("due", "begins with one placeholder for each place", c => c.Row)
+        {
+            Says = c =>
+                c.Row == 0
+                    ? "The row of the ones has no placeholder."
+                    : $"Row {c.Row + 1} counts {Place.Name(c.Row)}: it begins {{placeholder?with {c.Row} placeholder zero{(c.Row == 1 ? "" : "s")}|{c.Row} place{(c.Row == 1 ? "" : "s")} further left}}."
+        },
         [Placeholders.None] = new("none", "begins without a placeholder", c => Unless(c, 0)) { SlipIn = c => c.Row > 0 ? 0.6 : 0 },
         [Placeholders.One] = new("one", "begins with one placeholder", c => Unless(c, 1)),
         [Placeholders.OneMore] = new("one-more", "begins with one placeholder too many", c => Unless(c, c.Row + 1)),
@@ -144,7 +167,6 @@ internal static class MultiplicationDecisions
         IsTold = true,
     };
 
-    /// <summary>Where does a row begin?</summary>
     public static readonly Decision<RowContext, RowDirection> Direction = new("multiplication.direction", "Which top digit comes first?", RowDirection.FromOnes)
     {
         [RowDirection.FromOnes] = new("from-ones", "starts with the ones"),
@@ -154,7 +176,6 @@ internal static class MultiplicationDecisions
         Idea = Ideas.SmallestPlaceFirst,
     };
 
-    /// <summary>Is there another digit to multiply?</summary>
     public static readonly Decision<ProductContext, RowOnward> Onward = new("multiplication.onward", "Is there another top digit?", RowOnward.NextDigit)
     {
         [RowOnward.NextDigit] = new("next-digit", "goes on to the next top digit"),
@@ -165,11 +186,12 @@ internal static class MultiplicationDecisions
         Idea = Ideas.EveryDigitTimesEvery,
     };
 
-    /// <summary>What do the two digits give?</summary>
-    public static readonly Decision<ProductContext, DigitProduct, int> Product = new("multiplication.product", "What do the two digits give?", DigitProduct.Multiply)
+    public static readonly Decision<ProductContext, DigitProduct, int> Product = new(
+        "multiplication.product", "What do the two digits give?", DigitProduct.Multiply)
     {
         [DigitProduct.Multiply] = new("multiply", "multiplies", c => c.Top * c.Multiplier) { Says = c => $"{c.Multiplier} × {c.Top}." },
-        [DigitProduct.OtherFactor] = new("other-factor", "takes the product with 0 to be the other digit", c => Math.Max(c.Top, c.Multiplier)) { SlipIn = c => c.Top == 0 || c.Multiplier == 0 ? 1 : 0 },
+        [DigitProduct.OtherFactor] = new("other-factor", "takes the product with 0 to be the other digit", c => Math.Max(c.Top, c.Multiplier))
+        { SlipIn = c => c.Top == 0 || c.Multiplier == 0 ? 1 : 0 },
         [DigitProduct.Add] = new("add", "adds the two digits", c => c.Top + c.Multiplier) { SlipIn = c => c.Top == 0 || c.Multiplier == 0 ? 0 : 0.2 },
         [DigitProduct.CopyTop] = new("copy-top", "copies the top digit", c => c.Top),
         [DigitProduct.LeaveOut] = new("leave-out", "leaves the digit out", c => c.Multiplier == 0 && c.Rows > 1 ? null : -1),
@@ -187,7 +209,6 @@ internal static class MultiplicationDecisions
         BeginsPart = true,
     };
 
-    /// <summary>How is the product counted?</summary>
     public static readonly Decision<ProductContext, SkipCount, int> Count = new("multiplication.count", "How far is counted?", SkipCount.Exact)
     {
         [SkipCount.Exact] = new("exact", "counts right", c => c.Total) { Says = c => $"{c.Multiplier} × {c.Top}." },
@@ -202,21 +223,26 @@ internal static class MultiplicationDecisions
         Idea = Ideas.SkipCounting,
     };
 
-    /// <summary>What becomes of the carry?</summary>
-    public static readonly Decision<ProductContext, ProductCarry, int> Carry = new("multiplication.carry-added", "When is the carried digit added?", ProductCarry.AddedAfter)
+    public static readonly Decision<ProductContext, ProductCarry, int> Carry = new(
+        "multiplication.carry-added", "When is the carried digit added?", ProductCarry.AddedAfter)
     {
-        [ProductCarry.AddedAfter] = new("added-after", "adds the carried digit after multiplying", c => c.Total + c.CarryIn) { Says = c => c.CarryIn > 0 ? $"The carried {c.CarryIn} is added: {c.Total + c.CarryIn}." : "Nothing was carried here." },
+        [ProductCarry.AddedAfter] = new("added-after", "adds the carried digit after multiplying", c => c.Total + c.CarryIn)
+        { Says = c => c.CarryIn > 0 ? $"The carried {c.CarryIn} is added: {c.Total + c.CarryIn}." : "Nothing was carried here." },
         [ProductCarry.NotAdded] = new("not-added", "does not add the carried digit", c => c.Total) { SlipIn = c => c.CarryIn > 0 ? 5 : 0 },
-        [ProductCarry.AddedBefore] = new("added-before", "adds the carried digit before multiplying", c => (c.Top + c.CarryIn) * c.Multiplier) { SlipIn = c => c.CarryIn > 0 ? 0.2 : 0 },
+        [ProductCarry.AddedBefore] = new("added-before", "adds the carried digit before multiplying", c => (c.Top + c.CarryIn) * c.Multiplier)
+        { SlipIn = c => c.CarryIn > 0 ? 0.2 : 0 },
         [ProductCarry.MultipliesProduct] = new("multiplies-product", "multiplies by the carried digit", c => c.Total * Math.Max(1, c.CarryIn)),
         [ProductCarry.AddedTwice] = new("added-twice", "adds the carried digit twice", c => c.Total + 2 * c.CarryIn) { SlipIn = c => c.CarryIn > 0 ? 0.2 : 0 },
         [ProductCarry.TakenAway] = new("taken-away", "takes the carried digit away", c => Math.Abs(c.Total - c.CarryIn)),
-        [ProductCarry.StandingInstead] = new("standing-instead", "adds the carry left over from an earlier row instead", c => c.Total + (c.Standing > 0 ? c.Standing : c.CarryIn)),
+        [ProductCarry.StandingInstead] = new(
+            "standing-instead", "adds the carry left over from an earlier row instead", c => c.Total + (c.Standing > 0 ? c.Standing : c.CarryIn)),
         [ProductCarry.StandingToo] = new("standing-too", "adds the carry left over from an earlier row too", c => c.Total + c.CarryIn + c.Standing),
         [ProductCarry.PassedOn] = new("passed-on", "passes the carried digit on to the next digit") { Needs = c => c.CarryIn > 0 },
-        [ProductCarry.InsteadOfProduct] = new("instead-of-product", "writes the carried digit in place of the product", c => c.CarryIn > 0 ? c.CarryIn : c.Total),
+        [ProductCarry.InsteadOfProduct] = new(
+            "instead-of-product", "writes the carried digit in place of the product", c => c.CarryIn > 0 ? c.CarryIn : c.Total),
         [ProductCarry.AllSoFar] = new("all-so-far", "adds all digits carried so far in the row", c => c.Total + c.AllCarries),
-        [ProductCarry.AddedToMultiplier] = new("added-to-multiplier", "adds the carried digit to the digit of the multiplier before multiplying", c => c.Top * (c.Multiplier + c.CarryIn)),
+        [ProductCarry.AddedToMultiplier] = new(
+            "added-to-multiplier", "adds the carried digit to the digit of the multiplier before multiplying", c => c.Top * (c.Multiplier + c.CarryIn)),
         [ProductCarry.AsOne] = new("as-one", "adds 1 whatever was carried", c => c.Total + Math.Min(1, c.CarryIn)),
         Head = c => Head(c),
         Kinds = Kinds,
@@ -226,13 +252,15 @@ internal static class MultiplicationDecisions
         IsTold = true,
     };
 
-    /// <summary>What is written and carried at ten or more?</summary>
-    public static readonly Decision<ProductContext, ProductTen, (int Written, int Carry)> Ten = new("multiplication.ten-or-more", "What is written, and what is carried?", ProductTen.WriteOnesCarryTens)
+    public static readonly Decision<ProductContext, ProductTen, (int Written, int Carry)> Ten = new(
+        "multiplication.ten-or-more", "What is written, and what is carried?", ProductTen.WriteOnesCarryTens)
     {
-        [ProductTen.WriteOnesCarryTens] = new("write-ones-carry-tens", "writes the ones and carries the tens", c => (c.Total % 10, c.Total / 10)) { Says = c => $"{c.Total}: write {c.Total % 10}, carry {c.Total / 10}." },
+        [ProductTen.WriteOnesCarryTens] = new("write-ones-carry-tens", "writes the ones and carries the tens", c => (c.Total % 10, c.Total / 10))
+        { Says = c => $"{c.Total}: write {c.Total % 10}, carry {c.Total / 10}." },
         [ProductTen.WriteBoth] = new("write-both", "writes both digits", c => (c.Total, 0)),
         [ProductTen.WriteOnesCarryNothing] = new("write-ones-carry-nothing", "writes the ones and carries nothing", c => (c.Total % 10, 0)),
-        [ProductTen.WriteTensCarryOnes] = new("write-tens-carry-ones", "writes the tens and carries the ones", c => (c.Total / 10, c.Total % 10)) { Slip = 0.3 },
+        [ProductTen.WriteTensCarryOnes] = new("write-tens-carry-ones", "writes the tens and carries the ones", c => (c.Total / 10, c.Total % 10))
+        { Slip = 0.3 },
         [ProductTen.WriteOnesCarryOne] = new("write-ones-carry-one", "writes the ones and carries 1", c => (c.Total % 10, 1)),
         [ProductTen.WriteTensCarryNothing] = new("write-tens-carry-nothing", "writes the tens and carries nothing", c => (c.Total / 10, 0)),
         [ProductTen.WriteBothAndCarry] = new("write-both-and-carry", "writes both digits and carries too", c => (c.Total, c.Total / 10)),
@@ -246,8 +274,8 @@ internal static class MultiplicationDecisions
         IsTold = true,
     };
 
-    /// <summary>Where does the carry go?</summary>
-    public static readonly Decision<ProductContext, ProductCarryInto> Into = new("multiplication.carry-into", "To which digit is it carried?", ProductCarryInto.NextDigit)
+    public static readonly Decision<ProductContext, ProductCarryInto> Into = new(
+        "multiplication.carry-into", "To which digit is it carried?", ProductCarryInto.NextDigit)
     {
         [ProductCarryInto.NextDigit] = new("next-digit", "carries to the next digit"),
         [ProductCarryInto.DigitAfterNext] = new("digit-after-next", "carries to the digit after the next"),
@@ -257,8 +285,8 @@ internal static class MultiplicationDecisions
         Idea = Ideas.CarryBelongs,
     };
 
-    /// <summary>How is the last product of a row written?</summary>
-    public static readonly Decision<ProductContext, LastProduct, int> Last = new("multiplication.last-product", "How is the last product of a row written?", LastProduct.WriteWhole)
+    public static readonly Decision<ProductContext, LastProduct, int> Last = new(
+        "multiplication.last-product", "How is the last product of a row written?", LastProduct.WriteWhole)
     {
         [LastProduct.WriteWhole] = new("write-whole", "writes it whole", c => c.Total) { Says = c => $"The last one: write {c.Total}." },
         [LastProduct.WriteOnesOnly] = new("write-ones-only", "writes only the ones", c => c.Total % 10) { Slip = 0.3 },
@@ -272,7 +300,6 @@ internal static class MultiplicationDecisions
         IsTold = true,
     };
 
-    /// <summary>What is done with the rows?</summary>
     public static readonly Decision<RowsContext, RowsTogether> Together = new("multiplication.rows", "What is done with the rows?", RowsTogether.Add)
     {
         [RowsTogether.Add] = new("add", "adds the rows"),

@@ -78,7 +78,8 @@ internal readonly ref struct PartialProductsWork(MethodRun run, ReadOnlySpan<int
             var bottom = isFirstOnTop ? second : first;
             foreach (ref var digit in top) digit = Math.Max(0, digit);
             var cells = run.Take(width);
-            new ColumnDifferenceWork(run, top, bottom, cells).Work(run.Ask(SubtractionDecisions.Direction, new ItemContext(width, width, NeedsRenaming: false)));
+            new ColumnDifferenceWork(run, top, bottom, cells)
+                .Work(run.Ask(SubtractionDecisions.Direction, new ItemContext(width, width, NeedsRenaming: false)));
             length = Digits.Flatten(cells, answer);
         }
 

@@ -32,7 +32,9 @@ internal ref struct ProductWork
         cells = run.Take(top.Length);
     }
 
-    /// <summary>Multiplies two numbers by their digits, the one with more digits on top, of equally long ones the first. Gives the digits of the answer.</summary>
+    /// <summary>
+    /// Multiplies two numbers by their digits, the one with more digits on top, of equally long ones the first. Gives the digits of the answer.
+    /// </summary>
     public static Span<int> Multiply(MethodRun run, Span<int> first, Span<int> second)
     {
         var swapped = second.Length > first.Length;
@@ -166,7 +168,11 @@ internal ref struct ProductWork
         var total = context.CarryIn > 0 || context.Standing > 0 || context.Carries > 0 ? WithCarry(context, way, step) : Product(context, way);
         total = run.Value(MultiplicationDecisions.ComesTo, context with { Total = total }, total);
         context = context with { Total = total };
-        var (written, carry) = total < 10 ? (total, 0) : context.IsLast ? (run.Do(MultiplicationDecisions.Last, context), 0) : run.Do(MultiplicationDecisions.Ten, context);
+        var (written, carry) = total < 10
+            ? (total, 0)
+            : context.IsLast
+            ? (run.Do(MultiplicationDecisions.Last, context), 0)
+            : run.Do(MultiplicationDecisions.Ten, context);
         cells[column] = run.Value(MultiplicationDecisions.Written, context, written);
         if (!context.IsLast) CarryOn(context, run.Value(MultiplicationDecisions.Carried, context, carry, most: 99), step);
     }
@@ -231,7 +237,9 @@ internal ref struct ProductWork
         run.Page.Write(multiplier.Length == 1 ? (MarkKind)WorkFields.Carries : WorkFields.Rows.Carry, into, carry);
     }
 
-    private readonly RowContext Row(int row) => new(row, multiplier.Length, multiplier[row], rowsWritten) { Top = RowContext.Pack(top), TopLength = top.Length, Multiplier = RowContext.Pack(multiplier) };
+    private readonly RowContext Row(int row) =>
+        new(row, multiplier.Length, multiplier[row], rowsWritten)
+        { Top = RowContext.Pack(top), TopLength = top.Length, Multiplier = RowContext.Pack(multiplier) };
 
     private readonly ProductContext Context(int row, int column, int worked, RowWay way) => new()
     {

@@ -20,7 +20,6 @@ internal enum SumSign { ByRule, Positive, Negative, AsFirst, AsSecond, OfSmaller
 /// <summary>An operation on numbers with signs as the student sees it.</summary>
 internal readonly record struct SignedContext : IDecisionContext
 {
-    /// <summary>The operation.</summary>
     public required PairOperation Operation { get; init; }
 
     /// <summary>Whether the first number was set with a minus sign.</summary>
@@ -53,7 +52,6 @@ internal readonly record struct SignedContext : IDecisionContext
     /// <summary>The sign of the larger without its sign, and of both where they have the same.</summary>
     public bool SignOfLarger => HaveSameSign || FirstIsLarger ? FirstCountsNegative : SecondCountsNegative;
 
-    /// <summary>The sign of the smaller.</summary>
     public bool SignOfSmaller => HaveSameSign || !FirstIsLarger ? FirstCountsNegative : SecondCountsNegative;
 
     /// <summary>Whether something is taken away.</summary>
@@ -81,9 +79,10 @@ internal static class IntegerDecisions
         new("second-larger", "when the second number is the larger without its sign", c => !c.FirstIsLarger),
     ];
 
-    private static readonly Property<SignedContext>[] Numbers = [new("first", "the first number without its sign", c => c.FirstSize), new("second", "the second number without its sign", c => c.SecondSize)];
+    private static readonly Property<SignedContext>[] Numbers = [
+        new("first", "the first number without its sign", c => c.FirstSize), new("second", "the second number without its sign", c => c.SecondSize),
+    ];
 
-    /// <summary>What do the numbers come to without their signs?</summary>
     public static readonly ValueDecision<SignedContext> Size = new("integers.size", "What do the numbers come to?")
     {
         Numbers = Numbers,
@@ -91,7 +90,6 @@ internal static class IntegerDecisions
         Kinds = Kinds,
     };
 
-    /// <summary>Which operation?</summary>
     public static readonly Decision<SignedContext, SignedWay> Way = new("integers.way", "What is to be done with the two numbers?", SignedWay.AsSet)
     {
         [SignedWay.AsSet] = new("as-set", "does what the sign says"),
@@ -99,12 +97,15 @@ internal static class IntegerDecisions
         [SignedWay.Subtract] = new("subtract", "takes away") { Needs = c => c.Operation != PairOperation.Minus },
         [SignedWay.Multiply] = new("multiply", "multiplies") { Needs = c => c.Operation != PairOperation.Times },
         [SignedWay.SizesAdded] = new("sizes-added", "adds the numbers without their signs and gives the sign by the rule of products") { Needs = IsScaling },
-        [SignedWay.SizesApart] = new("sizes-apart", "takes the smaller from the larger without their signs and gives the sign by the rule of products") { Needs = IsScaling },
-        Kinds = [.. Kinds, new("product", "in products", c => c.Operation == PairOperation.Times), new("quotient", "in divisions", c => c.Operation == PairOperation.DividedBy)],
+        [SignedWay.SizesApart] = new("sizes-apart", "takes the smaller from the larger without their signs and gives the sign by the rule of products")
+        { Needs = IsScaling },
+        Kinds = [
+            .. Kinds, new("product", "in products", c => c.Operation == PairOperation.Times),
+            new("quotient", "in divisions", c => c.Operation == PairOperation.DividedBy),
+        ],
         Idea = Ideas.ReadTheSign,
     };
 
-    /// <summary>Is the first sign read?</summary>
     public static readonly Decision<SignedContext, FirstSign> First = new("integers.first-sign", "Is the first number negative?", FirstSign.Kept)
     {
         [FirstSign.Kept] = new("kept", "reads the sign of the first number"),
@@ -115,10 +116,11 @@ internal static class IntegerDecisions
         IsTold = true,
     };
 
-    /// <summary>What do two signs become?</summary>
-    public static readonly Decision<SignedContext, MeetingSigns> Meeting = new("integers.meeting-signs", "What do the two signs between the numbers become?", MeetingSigns.Joined)
+    public static readonly Decision<SignedContext, MeetingSigns> Meeting = new(
+        "integers.meeting-signs", "What do the two signs between the numbers become?", MeetingSigns.Joined)
     {
-        [MeetingSigns.Joined] = new("joined", "joins the two signs") { Says = c => c.IsMinus ? "Taking away a negative number is adding." : "Adding a negative number is taking away." },
+        [MeetingSigns.Joined] = new("joined", "joins the two signs")
+        { Says = c => c.IsMinus ? "Taking away a negative number is adding." : "Adding a negative number is taking away." },
         [MeetingSigns.OperationOnly] = new("operation-only", "keeps the sign of the operation only") { Slip = 2 },
         Head = _ => "Between the numbers",
         Kinds = Kinds,
@@ -127,18 +129,19 @@ internal static class IntegerDecisions
         IsTold = true,
     };
 
-    /// <summary>Are the magnitudes added?</summary>
-    public static readonly Decision<SignedContext, Magnitudes, bool> Sizes = new("integers.magnitudes", "Are the numbers put together or taken from each other?", Magnitudes.BySigns)
+    public static readonly Decision<SignedContext, Magnitudes, bool> Sizes = new(
+        "integers.magnitudes", "Are the numbers put together or taken from each other?", Magnitudes.BySigns)
     {
         [Magnitudes.BySigns] = new("by-signs", "puts equal signs together and lets different ones cancel", c => c.HaveSameSign),
-        [Magnitudes.Add] = new("add", "adds the numbers without their signs", _ => true) { SlipIn = c => c.HaveSameSign ? 0 : 0.7, Needs = c => c.FirstSize > 0 && c.SecondSize > 0 },
-        [Magnitudes.Subtract] = new("subtract", "takes the smaller from the larger without their signs", _ => false) { SlipIn = c => c.HaveSameSign ? 0.7 : 0, Needs = c => c.FirstSize > 0 && c.SecondSize > 0 },
+        [Magnitudes.Add] = new("add", "adds the numbers without their signs", _ => true)
+        { SlipIn = c => c.HaveSameSign ? 0 : 0.7, Needs = c => c.FirstSize > 0 && c.SecondSize > 0 },
+        [Magnitudes.Subtract] = new("subtract", "takes the smaller from the larger without their signs", _ => false)
+        { SlipIn = c => c.HaveSameSign ? 0.7 : 0, Needs = c => c.FirstSize > 0 && c.SecondSize > 0 },
         Kinds = Kinds,
         Idea = Ideas.OppositesCancel,
         IsTold = true,
     };
 
-    /// <summary>Which sign does the sum get?</summary>
     public static readonly Decision<SignedContext, SumSign, bool> OfSum = new("integers.sum-sign", "Which sign does the answer get?", SumSign.ByRule)
     {
         [SumSign.ByRule] = new("by-rule", "gives the sign of those that are left", c => c.SignOfLarger),
@@ -149,7 +152,8 @@ internal static class IntegerDecisions
         [SumSign.OfSmaller] = new("of-smaller", "takes the sign of the smaller number", c => Signed(c, c.SignOfSmaller)),
         [SumSign.ByProductRule] = new("by-product-rule", "takes the rule of signs of products", c => Signed(c, !c.HaveSameSign)),
         [SumSign.Opposite] = new("opposite", "takes the opposite sign", c => Signed(c, !c.SignOfLarger)) { Slip = 2 },
-        [SumSign.NegativeIfAny] = new("negative-if-any", "writes a minus sign if there is any", c => Signed(c, c.FirstCountsNegative || c.SecondCountsNegative)),
+        [SumSign.NegativeIfAny] = new(
+            "negative-if-any", "writes a minus sign if there is any", c => Signed(c, c.FirstCountsNegative || c.SecondCountsNegative)),
         Kinds = Kinds,
         Idea = Ideas.OppositesCancel,
         IsTold = true,

@@ -22,8 +22,8 @@ internal readonly record struct SignsContext(bool FirstIsNegative, bool SecondIs
 /// <summary>The decision about the sign of products and quotients, wherever numbers have signs.</summary>
 internal static class SignDecisions
 {
-    /// <summary>Which sign does the answer get?</summary>
-    public static readonly Decision<SignsContext, ProductSign, bool> OfProduct = new("integers.product-sign", "Which sign does the answer get?", ProductSign.ByRule)
+    public static readonly Decision<SignsContext, ProductSign, bool> OfProduct = new(
+        "integers.product-sign", "Which sign does the answer get?", ProductSign.ByRule)
     {
         [ProductSign.ByRule] = new("by-rule", "gives the sign by the rule", c => c.AreDifferent),
         [ProductSign.Positive] = new("positive", "writes no minus sign", _ => false),
@@ -34,8 +34,10 @@ internal static class SignDecisions
         [ProductSign.Opposite] = new("opposite", "takes the opposite sign", c => !c.AreDifferent) { Slip = 3 },
         [ProductSign.NegativeIfAny] = new("negative-if-any", "writes a minus sign if there is any", _ => true),
         Kinds = [
-            new("always", "always", _ => true), new("both", "when both numbers are negative", c => c.AreBothNegative), new("different", "when the signs are different", c => c.AreDifferent),
-            new("first", "when only the first number is negative", c => c.FirstIsNegative && !c.SecondIsNegative), new("second", "when only the second number is negative", c => !c.FirstIsNegative && c.SecondIsNegative),
+            new("always", "always", _ => true), new(
+                "both", "when both numbers are negative", c => c.AreBothNegative), new("different", "when the signs are different", c => c.AreDifferent),
+            new("first", "when only the first number is negative", c => c.FirstIsNegative && !c.SecondIsNegative), new(
+                "second", "when only the second number is negative", c => !c.FirstIsNegative && c.SecondIsNegative),
             new("quotient", "in divisions", c => c.IsQuotient), new("product", "in products", c => !c.IsQuotient),
         ],
         ShowsIn = WorkFields.Sign,

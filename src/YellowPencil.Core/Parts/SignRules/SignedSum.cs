@@ -36,13 +36,16 @@ internal static class SignedSum
         }
 
         if (run.Page.KeepsMarks)
-            run.Page.Pass($"{(firstIsNegative ? "-" : "")}{BigInteger.Abs(first)} {(takesAway ? "-" : "+")} {BigInteger.Abs(second)}", isWritten: context.SecondIsNegative);
+            run.Page.Pass(
+                $"{(firstIsNegative ? "-" : "")}{BigInteger.Abs(first)} {(takesAway ? "-" : "+")} {BigInteger.Abs(second)}", isWritten: context.SecondIsNegative);
 
         context = context with { FirstCountsNegative = firstIsNegative, SecondCountsNegative = takesAway, HaveSameSign = firstIsNegative == takesAway };
         var adds = run.Do(IntegerDecisions.Sizes, context);
         isNegative = run.Do(IntegerDecisions.OfSum, context with { ComesToNothing = !adds && BigInteger.Abs(first) == BigInteger.Abs(second) });
         (first, second) = (BigInteger.Abs(first), BigInteger.Abs(second));
-        var digits = adds ? WholeNumbers.Plus(run, first, second, LargestInHead) : WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), LargestInHead);
+        var digits = adds
+            ? WholeNumbers.Plus(run, first, second, LargestInHead)
+            : WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), LargestInHead);
         if (first > 999 || second > 999) return digits;
         if (!run.IsOpen(IntegerDecisions.Size))
         {

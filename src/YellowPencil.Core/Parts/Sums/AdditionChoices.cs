@@ -13,7 +13,11 @@ internal enum SumDirection { FromOnes, FromLeft }
 internal enum SumOnward { NextColumn, Stop }
 
 /// <summary>What is done with the digits of a column.</summary>
-internal enum AddColumnWay { AddAll, FirstTwoOnly, LargestOnly, Difference, WriteZero, LeaveBlank, Multiply, SkipRepeated, PairsOfTenVanish, FirstOnly, LastOnly, SmallestOnly, CountAsZero }
+internal enum AddColumnWay
+{
+    AddAll, FirstTwoOnly, LargestOnly, Difference, WriteZero, LeaveBlank, Multiply, SkipRepeated, PairsOfTenVanish, FirstOnly, LastOnly, SmallestOnly,
+    CountAsZero,
+}
 
 /// <summary>What comes of one more digit of a column.</summary>
 internal enum DigitAdded { Exact, OneMore, OneFewer, LeftOut, WithoutTen, OneDown, TenMore }
@@ -25,7 +29,11 @@ internal enum CarryCounted { Once, Not, Twice, OlderOne, AsTen, TakenAway, AsOne
 internal enum SumCount { Exact, OneTooFew, OneTooMany }
 
 /// <summary>What is written under a column that comes to ten or more, and what is carried.</summary>
-internal enum TenOrMore { WriteOnesCarryTens, WriteBoth, WriteOnesCarryNothing, WriteTensCarryOnes, WriteOnesCarryOne, WriteNine, WriteTensCarryNothing, WriteBothAndCarry, WriteLessTenCarryOne, WriteZeroCarryTens, WriteZeroCarryNothing, LeaveBlankCarryTens, LeaveBlankCarryNothing, WriteOnesCarryTwo }
+internal enum TenOrMore
+{
+    WriteOnesCarryTens, WriteBoth, WriteOnesCarryNothing, WriteTensCarryOnes, WriteOnesCarryOne, WriteNine, WriteTensCarryNothing, WriteBothAndCarry,
+    WriteLessTenCarryOne, WriteZeroCarryTens, WriteZeroCarryNothing, LeaveBlankCarryTens, LeaveBlankCarryNothing, WriteOnesCarryTwo,
+}
 
 /// <summary>What is carried from a column that comes to less than ten.</summary>
 internal enum BelowTen { CarryNothing, CarryOne }

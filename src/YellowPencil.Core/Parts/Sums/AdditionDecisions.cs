@@ -43,17 +43,16 @@ internal static class AdditionDecisions
         new("carries", "the count of carries before", c => c.Carries, 1, 2),
     ];
 
-    /// <summary>Add, or something else?</summary>
     public static readonly Decision<SumContext, SumWay> Way = new("addition.way", "What is to be done with the numbers?", SumWay.Add)
     {
         [SumWay.Add] = new("add", "adds") { Says = _ => "The sign says add." },
         [SumWay.TakeAway] = new("take-away", "takes away") { Slip = 0.4, Says = _ => "Takes the numbers away from each other." },
-        [SumWay.AddAllDigits] = new("add-all-digits", "adds all digits, whatever their places") { Says = _ => "Adds all digits together, whatever their places." },
+        [SumWay.AddAllDigits] = new("add-all-digits", "adds all digits, whatever their places")
+        { Says = _ => "Adds all digits together, whatever their places." },
         Kinds = [new("always", "always", _ => true), new("carry", "when a column comes to ten or more", c => c.NeedsCarry)],
         Idea = Ideas.ReadTheSign,
     };
 
-    /// <summary>How are the numbers set out?</summary>
     public static readonly Decision<SumContext, SumAlignment> Alignment = new("addition.alignment", "Which digits stand under each other?", SumAlignment.Ones)
     {
         [SumAlignment.Ones] = new("ones", "puts ones under ones") { Says = _ => "Ones stand under ones." },
@@ -62,7 +61,6 @@ internal static class AdditionDecisions
         Idea = Ideas.SamePlaceUnderSamePlace,
     };
 
-    /// <summary>Where does the work begin?</summary>
     public static readonly Decision<SumContext, SumDirection> Direction = new("addition.direction", "Which column comes first?", SumDirection.FromOnes)
     {
         [SumDirection.FromOnes] = new("from-ones", "starts with the ones") { Says = _ => "Starts with the smallest place." },
@@ -71,7 +69,6 @@ internal static class AdditionDecisions
         Idea = Ideas.SmallestPlaceFirst,
     };
 
-    /// <summary>Is there another column?</summary>
     public static readonly Decision<AddColumnContext, SumOnward> Onward = new("addition.onward", "Is there another column to work?", SumOnward.NextColumn)
     {
         [SumOnward.NextColumn] = new("next-column", "goes on") { Says = _ => "On to the next column." },
@@ -81,14 +78,18 @@ internal static class AdditionDecisions
         Idea = Ideas.EveryAddend,
     };
 
-    /// <summary>Is the carry counted?</summary>
     public static readonly Decision<AddColumnContext, CarryCounted, int> Carry = new("addition.carry-counted", "Is the carry counted?", CarryCounted.Once)
     {
-        [CarryCounted.Once] = new("once", "counts the carry", c => c.CarryIn) { Says = c => c.CarryIn > 0 ? $"{Head(c)}: the carried {c.CarryIn} is counted." : $"{Head(c)}: no carry stands here." },
-        [CarryCounted.Not] = new("not", "does not count the carry", _ => 0) { SlipIn = c => c.CarryIn > 0 ? 6 : 0, Says = c => $"{Head(c)}: the carried {c.CarryIn} is not counted." },
-        [CarryCounted.Twice] = new("twice", "counts the carry twice", c => 2 * c.CarryIn) { SlipIn = c => c.CarryIn > 0 ? 0.3 : 0, Says = c => $"{Head(c)}: counts the carried {c.CarryIn} twice." },
-        [CarryCounted.OlderOne] = new("older-one", "counts an earlier carry again", c => c.OlderCarry) { Says = c => $"{Head(c)}: counts the earlier carry of {c.OlderCarry} again." },
-        [CarryCounted.AsTen] = new("as-ten", "counts the carry as ten", c => 10 * c.CarryIn) { Says = c => $"{Head(c)}: counts the carried {c.CarryIn} as ten." },
+        [CarryCounted.Once] = new("once", "counts the carry", c => c.CarryIn)
+        { Says = c => c.CarryIn > 0 ? $"{Head(c)}: the carried {c.CarryIn} is counted." : $"{Head(c)}: no carry stands here." },
+        [CarryCounted.Not] = new("not", "does not count the carry", _ => 0)
+        { SlipIn = c => c.CarryIn > 0 ? 6 : 0, Says = c => $"{Head(c)}: the carried {c.CarryIn} is not counted." },
+        [CarryCounted.Twice] = new("twice", "counts the carry twice", c => 2 * c.CarryIn)
+        { SlipIn = c => c.CarryIn > 0 ? 0.3 : 0, Says = c => $"{Head(c)}: counts the carried {c.CarryIn} twice." },
+        [CarryCounted.OlderOne] = new("older-one", "counts an earlier carry again", c => c.OlderCarry)
+        { Says = c => $"{Head(c)}: counts the earlier carry of {c.OlderCarry} again." },
+        [CarryCounted.AsTen] = new("as-ten", "counts the carry as ten", c => 10 * c.CarryIn)
+        { Says = c => $"{Head(c)}: counts the carried {c.CarryIn} as ten." },
         [CarryCounted.TakenAway] = new("taken-away", "takes the carry away", c => -c.CarryIn),
         [CarryCounted.AsOne] = new("as-one", "counts any carry as 1", c => Math.Min(1, c.CarryIn)),
         [CarryCounted.AllOlder] = new("all-older", "counts all carries made so far", c => c.AllCarries),
@@ -98,8 +99,8 @@ internal static class AdditionDecisions
         IsTold = true,
     };
 
-    /// <summary>What is done with the digits?</summary>
-    public static readonly Decision<AddColumnContext, AddColumnWay, int> Column = new("addition.column", "What is done with the digits of a column?", AddColumnWay.AddAll)
+    public static readonly Decision<AddColumnContext, AddColumnWay, int> Column = new(
+        "addition.column", "What is done with the digits of a column?", AddColumnWay.AddAll)
     {
         [AddColumnWay.AddAll] = new("add-all", "adds the digits", c => c.DigitSum + c.CarryIn),
         [AddColumnWay.FirstTwoOnly] = new("first-two-only", "adds only the first two numbers", c => c.Digits > 2 ? c.Digit(0) + c.Digit(1) + c.CarryIn : null),
@@ -109,7 +110,8 @@ internal static class AdditionDecisions
         [AddColumnWay.LeaveBlank] = new("leave-blank", "leaves the column blank", _ => -1),
         [AddColumnWay.Multiply] = new("multiply", "multiplies the digits", c => c.Together((a, b) => a * b) + c.CarryIn),
         [AddColumnWay.SkipRepeated] = new("skip-repeated", "counts a digit that comes twice only once", c => c.WithoutRepeats + c.CarryIn),
-        [AddColumnWay.PairsOfTenVanish] = new("pairs-of-ten-vanish", "crosses out two digits that make ten and does not count them", c => c.WithoutPairsOfTen + c.CarryIn),
+        [AddColumnWay.PairsOfTenVanish] = new(
+            "pairs-of-ten-vanish", "crosses out two digits that make ten and does not count them", c => c.WithoutPairsOfTen + c.CarryIn),
         [AddColumnWay.FirstOnly] = new("first-only", "copies the digit of the first number", c => c.Digits > 0 ? c.Digit(0) : 0),
         [AddColumnWay.LastOnly] = new("last-only", "copies the digit of the last number", c => c.Digits > 0 ? c.Digit(c.Digits - 1) : 0),
         [AddColumnWay.SmallestOnly] = new("smallest-only", "writes the smallest digit", c => c.Smallest + c.CarryIn),
@@ -120,15 +122,17 @@ internal static class AdditionDecisions
         BeginsPart = true,
     };
 
-    /// <summary>What comes of one more digit?</summary>
-    public static readonly Decision<AddedDigitContext, DigitAdded, int> Digit = new("addition.digit", "What do the digits come to with this one?", DigitAdded.Exact)
+    public static readonly Decision<AddedDigitContext, DigitAdded, int> Digit = new(
+        "addition.digit", "What do the digits come to with this one?", DigitAdded.Exact)
     {
         [DigitAdded.Exact] = new("exact", "adds the next digit", c => c.Before + c.Digit),
         [DigitAdded.OneMore] = new("one-more", "comes out one too large in adding a digit", c => c.Before + c.Digit + 1),
         [DigitAdded.OneFewer] = new("one-fewer", "comes out one too small in adding a digit", c => Math.Max(0, c.Before + c.Digit - 1)),
         [DigitAdded.LeftOut] = new("left-out", "leaves a digit out", c => c.Before),
         [DigitAdded.WithoutTen] = new("without-ten", "drops the ten in adding a digit", c => c.Before / 10 * 10 + (c.Before + c.Digit) % 10),
-        [DigitAdded.OneDown] = new("one-down", "goes one down in adding a digit", c => Math.Max(0, Math.Max(c.Before, c.Digit) == 9 && c.Before < 10 ? Math.Min(c.Before, c.Digit) - 1 : c.Before - 1)),
+        [DigitAdded.OneDown] = new(
+            "one-down", "goes one down in adding a digit",
+            c => Math.Max(0, Math.Max(c.Before, c.Digit) == 9 && c.Before < 10 ? Math.Min(c.Before, c.Digit) - 1 : c.Before - 1)),
         [DigitAdded.TenMore] = new("ten-more", "comes out ten too large in adding a digit", c => c.Before + c.Digit + 10),
         Kinds = [
             new("always", "always", _ => true),
@@ -147,10 +151,12 @@ internal static class AdditionDecisions
             new("ones", "in the ones column", c => c.IsOnes),
             new("not-ones", "left of the ones column", c => !c.IsOnes),
         ],
-        Properties = [new("digit", "the digit", c => c.Digit, 2, 5, 6, 7, 8), new("before", "what is there already", c => c.Before, 2, 5, 6, 7, 8, 9, 10), new("place", "the count of columns to the right", c => c.Column, 1, 2, 3)],
+        Properties = [
+            new("digit", "the digit", c => c.Digit, 2, 5, 6, 7, 8), new("before", "what is there already", c => c.Before, 2, 5, 6, 7, 8, 9, 10),
+            new("place", "the count of columns to the right", c => c.Column, 1, 2, 3),
+        ],
     };
 
-    /// <summary>How is the sum counted?</summary>
     public static readonly Decision<AddColumnContext, SumCount, int> Count = new("addition.count", "How many are there together?", SumCount.Exact)
     {
         [SumCount.Exact] = new("exact", "counts right", c => c.Total),
@@ -161,17 +167,24 @@ internal static class AdditionDecisions
         Idea = Ideas.CountingOn,
     };
 
-    /// <summary>What is written and carried at ten or more?</summary>
-    public static readonly Decision<AddColumnContext, TenOrMore, (int Written, int Carry)> Ten = new("addition.ten-or-more", "What is written, and what is carried?", TenOrMore.WriteOnesCarryTens)
+    public static readonly Decision<AddColumnContext, TenOrMore, (int Written, int Carry)> Ten = new(
+        "addition.ten-or-more", "What is written, and what is carried?", TenOrMore.WriteOnesCarryTens)
     {
-        [TenOrMore.WriteOnesCarryTens] = new("write-ones-carry-tens", "writes the ones and carries the tens", c => (c.Total % 10, c.Total / 10)) { Says = c => $"{Head(c)}: {c.Total}. Write {c.Total % 10}, carry {c.Total / 10}." },
-        [TenOrMore.WriteBoth] = new("write-both", "writes both digits in one column", c => (c.Total, 0)) { Slip = 0.2, Says = c => $"{Head(c)}: writes both digits of {c.Total} in the column." },
-        [TenOrMore.WriteOnesCarryNothing] = new("write-ones-carry-nothing", "writes the ones and carries nothing", c => (c.Total % 10, 0)) { Slip = 2, Says = c => $"{Head(c)}: writes {c.Total % 10} and carries nothing." },
-        [TenOrMore.WriteTensCarryOnes] = new("write-tens-carry-ones", "writes the tens and carries the ones", c => (c.Total / 10, c.Total % 10)) { Slip = 0.3, Says = c => $"{Head(c)}: writes the tens, {c.Total / 10}, and carries the ones, {c.Total % 10}." },
-        [TenOrMore.WriteOnesCarryOne] = new("write-ones-carry-one", "writes the ones and carries 1", c => (c.Total % 10, 1)) { Says = c => $"{Head(c)}: writes the ones, {c.Total % 10}, and carries 1, whatever is due." },
+        [TenOrMore.WriteOnesCarryTens] = new("write-ones-carry-tens", "writes the ones and carries the tens", c => (c.Total % 10, c.Total / 10))
+        { Says = c => $"{Head(c)}: {c.Total}. Write {c.Total % 10}, carry {c.Total / 10}." },
+        [TenOrMore.WriteBoth] = new("write-both", "writes both digits in one column", c => (c.Total, 0))
+        { Slip = 0.2, Says = c => $"{Head(c)}: writes both digits of {c.Total} in the column." },
+        [TenOrMore.WriteOnesCarryNothing] = new("write-ones-carry-nothing", "writes the ones and carries nothing", c => (c.Total % 10, 0))
+        { Slip = 2, Says = c => $"{Head(c)}: writes {c.Total % 10} and carries nothing." },
+        [TenOrMore.WriteTensCarryOnes] = new("write-tens-carry-ones", "writes the tens and carries the ones", c => (c.Total / 10, c.Total % 10))
+        { Slip = 0.3, Says = c => $"{Head(c)}: writes the tens, {c.Total / 10}, and carries the ones, {c.Total % 10}." },
+        [TenOrMore.WriteOnesCarryOne] = new("write-ones-carry-one", "writes the ones and carries 1", c => (c.Total % 10, 1))
+        { Says = c => $"{Head(c)}: writes the ones, {c.Total % 10}, and carries 1, whatever is due." },
         [TenOrMore.WriteNine] = new("write-nine", "writes 9", _ => (9, 0)) { Says = c => $"{Head(c)}: writes 9, the largest digit." },
-        [TenOrMore.WriteTensCarryNothing] = new("write-tens-carry-nothing", "writes the tens and carries nothing", c => (c.Total / 10, 0)) { Says = c => $"{Head(c)}: writes {c.Total / 10} and nothing else." },
-        [TenOrMore.WriteBothAndCarry] = new("write-both-and-carry", "writes both digits and carries too", c => (c.Total, c.Total / 10)) { Says = c => $"{Head(c)}: writes {c.Total} in full and carries {c.Total / 10} too." },
+        [TenOrMore.WriteTensCarryNothing] = new("write-tens-carry-nothing", "writes the tens and carries nothing", c => (c.Total / 10, 0))
+        { Says = c => $"{Head(c)}: writes {c.Total / 10} and nothing else." },
+        [TenOrMore.WriteBothAndCarry] = new("write-both-and-carry", "writes both digits and carries too", c => (c.Total, c.Total / 10))
+        { Says = c => $"{Head(c)}: writes {c.Total} in full and carries {c.Total / 10} too." },
         [TenOrMore.WriteLessTenCarryOne] = new("write-less-ten-carry-one", "writes all but ten and carries 1", c => (c.Total - 10, 1)),
         [TenOrMore.WriteZeroCarryTens] = new("write-zero-carry-tens", "writes 0 and carries the tens", c => (0, c.Total / 10)),
         [TenOrMore.WriteZeroCarryNothing] = new("write-zero-carry-nothing", "writes 0 and carries nothing", _ => (0, 0)),
@@ -185,11 +198,11 @@ internal static class AdditionDecisions
         IsTold = true,
     };
 
-    /// <summary>Is anything carried below ten?</summary>
     public static readonly Decision<AddColumnContext, BelowTen> Below = new("addition.below-ten", "Is anything carried?", BelowTen.CarryNothing)
     {
         [BelowTen.CarryNothing] = new("carry-nothing", "carries nothing") { Says = c => $"{Head(c)}: {c.Total}." },
-        [BelowTen.CarryOne] = new("carry-one", "carries 1 though the sum is below ten") { SlipIn = c => c.Total >= 6 ? 0.4 : 0, Says = c => $"{Head(c)}: carries 1 although the sum is only {c.Total}." },
+        [BelowTen.CarryOne] = new("carry-one", "carries 1 though the sum is below ten")
+        { SlipIn = c => c.Total >= 6 ? 0.4 : 0, Says = c => $"{Head(c)}: carries 1 although the sum is only {c.Total}." },
         Kinds = Kinds,
         Properties = Properties,
         ShowsIn = WorkFields.Carries,
@@ -197,11 +210,11 @@ internal static class AdditionDecisions
         IsTold = true,
     };
 
-    /// <summary>Where does the carry go?</summary>
     public static readonly Decision<AddColumnContext, CarryInto> Into = new("addition.carry-into", "Where does the carry go?", CarryInto.NextColumn)
     {
         [CarryInto.NextColumn] = new("next-column", "puts the carry over the next column") { Says = c => $"The carry goes to the {Place.Name(c.Column + 1)}." },
-        [CarryInto.ColumnAfterNext] = new("column-after-next", "puts the carry one column too far left") { Says = c => $"Puts the carry over the {Place.Name(c.Column + 2)}." },
+        [CarryInto.ColumnAfterNext] = new("column-after-next", "puts the carry one column too far left")
+        { Says = c => $"Puts the carry over the {Place.Name(c.Column + 2)}." },
         [CarryInto.RightNeighbour] = new("right-neighbour", "puts the carry over the column to the right"),
         [CarryInto.SameColumn] = new("same-column", "adds the carry to the digit just written") { Says = _ => "Adds the carry to the digit just written." },
         [CarryInto.LeftmostColumn] = new("leftmost-column", "puts the carry over the leftmost column") { Needs = c => c.ColumnsLeft > 1 },
@@ -212,14 +225,17 @@ internal static class AdditionDecisions
         Idea = Ideas.CarryBelongs,
     };
 
-    /// <summary>How is the last sum written?</summary>
     public static readonly Decision<AddColumnContext, LastSum, int> Last = new("addition.last-column", "How is the last sum written?", LastSum.WriteWhole)
     {
         [LastSum.WriteWhole] = new("write-whole", "writes the last sum whole", c => c.Total) { Says = c => $"{Head(c)}: {c.Total}, written whole." },
-        [LastSum.WriteOnesOnly] = new("write-ones-only", "writes only the ones of the last sum", c => c.Total % 10) { Slip = 0.4, Says = c => $"{Head(c)}: writes only the ones of {c.Total}." },
-        [LastSum.WriteTensOnly] = new("write-tens-only", "writes only the tens of the last sum", c => c.Total / 10) { Says = c => $"{Head(c)}: writes only the tens of {c.Total}." },
-        [LastSum.TurnedRound] = new("turned-round", "writes the last sum the wrong way round", c => c.Total % 10 * 10 + c.Total / 10) { Says = c => $"{Head(c)}: writes the digits of {c.Total} the wrong way round." },
-        [LastSum.LessTen] = new("less-ten", "writes all but ten of the last sum", c => c.Total - 10) { Says = c => $"{Head(c)}: writes {c.Total - 10}, all but ten of {c.Total}." },
+        [LastSum.WriteOnesOnly] = new("write-ones-only", "writes only the ones of the last sum", c => c.Total % 10)
+        { Slip = 0.4, Says = c => $"{Head(c)}: writes only the ones of {c.Total}." },
+        [LastSum.WriteTensOnly] = new("write-tens-only", "writes only the tens of the last sum", c => c.Total / 10)
+        { Says = c => $"{Head(c)}: writes only the tens of {c.Total}." },
+        [LastSum.TurnedRound] = new("turned-round", "writes the last sum the wrong way round", c => c.Total % 10 * 10 + c.Total / 10)
+        { Says = c => $"{Head(c)}: writes the digits of {c.Total} the wrong way round." },
+        [LastSum.LessTen] = new("less-ten", "writes all but ten of the last sum", c => c.Total - 10)
+        { Says = c => $"{Head(c)}: writes {c.Total - 10}, all but ten of {c.Total}." },
         Kinds = Kinds,
         Properties = Properties,
         Idea = Ideas.TenMovesOn,
@@ -228,13 +244,17 @@ internal static class AdditionDecisions
 
     private static readonly Property<AddColumnContext>[] Numbers =
     [
-        new("sum", "the sum", c => c.Total), new("digit-sum", "the sum of the digits", c => c.DigitSum), new("carry", "the carry", c => c.CarryIn), new("largest", "the largest digit", c => c.Largest),
+        new("sum", "the sum", c => c.Total), new(
+            "digit-sum", "the sum of the digits", c =>
+                c.DigitSum), new("carry", "the carry", c => c.CarryIn), new("largest", "the largest digit", c => c.Largest),
         new("smallest", "the smallest digit", c => c.Smallest), new("older-carry", "the carry before", c => c.OlderCarry),
     ];
 
-    private static readonly Kind<AddColumnContext>[] FewKinds = [.. Kinds.Where(k => k.Id is "always" or "ten" or "zero" or "single" or "carry-due" or "first" or "nine" or "last"), new("ten-or-more", "when it comes to ten or more", c => c.Total >= 10)];
+    private static readonly Kind<AddColumnContext>[] FewKinds = [
+        .. Kinds.Where(k => k.Id is "always" or "ten" or "zero" or "single" or "carry-due" or "first" or "nine" or "last"),
+        new("ten-or-more", "when it comes to ten or more", c => c.Total >= 10),
+    ];
 
-    /// <summary>What is written under a column?</summary>
     public static readonly ValueDecision<AddColumnContext> Written = new("addition.written", "What is written?")
     {
         Numbers = Numbers,
@@ -242,7 +262,6 @@ internal static class AdditionDecisions
         Kinds = FewKinds,
     };
 
-    /// <summary>How much is carried?</summary>
     public static readonly ValueDecision<AddColumnContext> Carried = new("addition.carried", "How much is carried?")
     {
         Numbers = [.. Numbers, new("tens", "the tens", c => c.Total / 10)],

@@ -57,7 +57,11 @@ internal ref struct ColumnSumWork
             total = Math.Max(0, total + run.Do(AdditionDecisions.Carry, Context(column)));
 
         var context = Context(column) with { Total = total };
-        var (written, carry) = total < 10 ? BelowTenOf(context) : context.IsLast ? (run.Do(AdditionDecisions.Last, context), 0) : run.Do(AdditionDecisions.Ten, context);
+        var (written, carry) = total < 10
+            ? BelowTenOf(context)
+            : context.IsLast
+            ? (run.Do(AdditionDecisions.Last, context), 0)
+            : run.Do(AdditionDecisions.Ten, context);
         written = run.Value(AdditionDecisions.Written, context, written);
         if (written >= 0) WriteCell(column, written);
         if (!context.IsLast) Carry(context, run.Value(AdditionDecisions.Carried, context, carry, most: 99));
@@ -75,7 +79,10 @@ internal ref struct ColumnSumWork
         for (var row = 0; row < addends; row++)
         {
             var digit = digits[row * width + column];
-            if (digit < 0 || (vanished >> row & 1) == 1 || (way == AddColumnWay.FirstTwoOnly && taken == 2) || (way == AddColumnWay.SkipRepeated && digit == last)) continue;
+            if (
+                digit < 0
+                    || (vanished >> row & 1) == 1 || (way == AddColumnWay.FirstTwoOnly && taken == 2) || (way == AddColumnWay.SkipRepeated && digit == last))
+                continue;
             taken++;
             last = digit;
             total = total < 0 ? digit : way switch
@@ -105,7 +112,9 @@ internal ref struct ColumnSumWork
         }
 
         var context = new AddedDigitContext(smallestPlace + column, total, digit, added, column == 0);
-        return run.Ask(AdditionDecisions.Digit, context) is var made && made == DigitAdded.Exact ? sum : AdditionDecisions.Digit.Result(made, context, run.School);
+        return run.Ask(AdditionDecisions.Digit, context) is var made && made == DigitAdded.Exact
+            ? sum
+            : AdditionDecisions.Digit.Result(made, context, run.School);
     }
 
     /// <summary>The rows whose digits in a column make ten two by two, as bits.</summary>
@@ -115,7 +124,10 @@ internal ref struct ColumnSumWork
         for (var row = 0; row < addends; row++)
             for (var other = row + 1; other < addends; other++)
             {
-                if (((vanished >> row | vanished >> other) & 1) == 1 || digits[row * width + column] <= 0 || digits[row * width + column] + digits[other * width + column] != 10) continue;
+                if (
+                    ((vanished >> row | vanished >> other) & 1) == 1
+                        || digits[row * width + column] <= 0 || digits[row * width + column] + digits[other * width + column] != 10)
+                    continue;
                 vanished |= 1 << row | 1 << other;
             }
 

@@ -8,7 +8,6 @@ internal abstract class AlgebraTask : ItemTask
     private protected AlgebraTask(string text, Family family, char letter)
         : base(text, family) => Letter = letter;
 
-    /// <summary>The letter.</summary>
     public char Letter { get; }
 
     /// <summary>The terms of the answer.</summary>
@@ -25,7 +24,9 @@ internal abstract class AlgebraTask : ItemTask
     public override string Canonical(string answer)
     {
         char? letter = null;
-        return PolynomialText.TryRead(Signs.Plain(answer), ref letter) is { } terms ? PolynomialText.Write(PolynomialText.InOrder(terms.Where(t => !t.Number.IsZero || terms.Count == 1)), Letter) : answer.Trim();
+        return PolynomialText.TryRead(Signs.Plain(answer), ref letter) is { } terms
+            ? PolynomialText.Write(PolynomialText.InOrder(terms.Where(t => !t.Number.IsZero || terms.Count == 1)), Letter)
+            : answer.Trim();
     }
 
     public override Verdict Judge(string? answer)
@@ -33,6 +34,9 @@ internal abstract class AlgebraTask : ItemTask
         var verdict = base.Judge(answer);
         if (verdict != Verdict.Wrong) return verdict;
         char? letter = null;
-        return PolynomialText.TryRead(Signs.Plain(answer!), ref letter) is { } terms && PolynomialText.Write(PolynomialText.Collected(terms), Letter) == RightAnswer ? Verdict.Unfinished : verdict;
+        return PolynomialText.TryRead(Signs.Plain(answer!), ref letter) is { } terms
+            && PolynomialText.Write(PolynomialText.Collected(terms), Letter) == RightAnswer
+            ? Verdict.Unfinished
+            : verdict;
     }
 }

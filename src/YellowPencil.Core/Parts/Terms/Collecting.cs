@@ -61,11 +61,15 @@ internal static class Collecting
             left.Add(together);
         }
 
-        if (!ones.IsZero) left = [.. left.Where(t => t.Power > 0), new PolyTerm(ones + left.Where(t => t.Power == 0).Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), 0)];
+        if (!ones.IsZero)
+            left = [
+                .. left.Where(t => t.Power > 0), new PolyTerm(ones + left.Where(t => t.Power == 0).Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), 0),
+            ];
 
         // Where like terms came to another power, they meet others there.
         left = PolynomialText.Collected(left);
-        if (run.Page.KeepsMarks && PolynomialText.Write(left, letter) is var line && (run.Page.Marks.Count == 0 || run.Page.Marks[^1].Text != line)) run.Page.Pass(line, isWritten: true);
+        if (run.Page.KeepsMarks && PolynomialText.Write(left, letter) is var line && (run.Page.Marks.Count == 0 || run.Page.Marks[^1].Text != line))
+            run.Page.Pass(line, isWritten: true);
         if (left.Count > 1) left = Joined(run, left, from);
         run.Page.Append(PolynomialText.Write(PolynomialText.InOrder(left), letter));
     }
@@ -122,9 +126,15 @@ internal static class Collecting
             case LeftTerms.JoinedPowersAdded: return One(left.Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), left.Sum(t => t.Power));
             case LeftTerms.FirstTwoJoined: return [.. One(left[0].Number + left[1].Number, left[0].Power), .. left.Skip(2)];
             case LeftTerms.LettersJoinedAtHighest when left[0].Power > 0:
-                return [.. One(left.Where(t => t.Power > 0).Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), left[0].Power), .. left.Where(t => t.Power == 0)];
+                return [
+                    .. One(
+                        left.Where(t => t.Power > 0).Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), left[0].Power), .. left.Where(t => t.Power == 0),
+                ];
             case LeftTerms.SquareAndLetterJoined when context.HasLetter && left.Exists(t => t.Power == 2):
-                return [.. left.Where(t => t.Power > 2), .. One(left.Where(t => t.Power is 1 or 2).Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), 2), .. left.Where(t => t.Power == 0)];
+                return [
+                    .. left.Where(t => t.Power > 2), .. One(left.Where(t => t.Power is 1 or 2).Aggregate(BigInteger.Zero, (sum, t) => sum + t.Number), 2),
+                    .. left.Where(t => t.Power == 0),
+                ];
             case LeftTerms.LastTwoJoined: return [.. left.SkipLast(2), .. One(left[^2].Number + left[^1].Number, left[^2].Power)];
             case LeftTerms.LetterAndNumberJoined when context is { HasLetter: true, HasNumber: true }:
                 return [.. left.Where(t => t.Power > 1), .. One(left.First(t => t.Power == 1).Number + left[^1].Number, 1)];

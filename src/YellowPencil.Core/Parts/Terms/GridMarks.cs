@@ -9,7 +9,8 @@ internal static class GridMarks
     /// <param name="side">The bracket down the side.</param>
     /// <param name="cells">The cells by row; one that is null stays empty.</param>
     /// <param name="letter">The letter.</param>
-    public static void Write(WrittenPage page, IReadOnlyList<PolyTerm> top, IReadOnlyList<PolyTerm> side, IReadOnlyList<IReadOnlyList<PolyTerm?>> cells, char letter)
+    public static void Write(
+        WrittenPage page, IReadOnlyList<PolyTerm> top, IReadOnlyList<PolyTerm> side, IReadOnlyList<IReadOnlyList<PolyTerm?>> cells, char letter)
     {
         for (var column = 0; column < top.Count; column++) Put(0, column + 1, top[column]);
         for (var row = 0; row < side.Count; row++)

@@ -10,7 +10,11 @@ internal enum BracketSign { AsDue, Kept, Turned, LeftOut, Plus, Minus }
 internal enum BracketOrder { AsSet, SecondFirst }
 
 /// <summary>What two like terms become.</summary>
-internal enum LikeTerms { Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, SizesAddedPlus, Product, ProductPowersAdded, ProductMinusIfAny, SumPowersAdded, FirstStays, FirstLessSecond, SecondLessFirst, SizesAddedMinus, SecondStays, LargerStays, SumWithoutLetter }
+internal enum LikeTerms
+{
+    Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, SizesAddedPlus, Product, ProductPowersAdded,
+    ProductMinusIfAny, SumPowersAdded, FirstStays, FirstLessSecond, SecondLessFirst, SizesAddedMinus, SecondStays, LargerStays, SumWithoutLetter,
+}
 
 /// <summary>What the number of a letter is that stands alone.</summary>
 internal enum BareLetter { One, Nothing, Dropped }
@@ -25,7 +29,10 @@ internal enum Unpaired { Kept, Dropped }
 internal enum OneLetter { LetterAlone, AsOne, Dropped }
 
 /// <summary>What becomes of the terms that are left.</summary>
-internal enum LeftTerms { Stay, JoinedAtHighest, JoinedPowersAdded, LetterAndNumberJoined, FirstTwoJoined, LettersJoinedAtHighest, SquareAndLetterJoined, LastTwoJoined }
+internal enum LeftTerms
+{
+    Stay, JoinedAtHighest, JoinedPowersAdded, LetterAndNumberJoined, FirstTwoJoined, LettersJoinedAtHighest, SquareAndLetterJoined, LastTwoJoined,
+}
 
 /// <summary>A term in its bracket as the student sees it.</summary>
 /// <param name="Group">Which bracket, from 0.</param>
@@ -43,7 +50,6 @@ internal readonly record struct BracketTerm(int Group, int At, bool IsTakenAway,
     /// <summary>Whether a bracket before this one has a term of the same power.</summary>
     public bool HasLikeAbove { get; init; }
 
-    /// <summary>Its power.</summary>
     public int Power { get; init; }
 
     /// <summary>Whether it is the last term of its bracket.</summary>
@@ -100,7 +106,6 @@ internal readonly record struct TermsLeft(int Count, bool HasNumber, bool HasLet
 /// <summary>The decisions about sums and differences of polynomials.</summary>
 internal static class PolynomialDecisions
 {
-    /// <summary>In which order?</summary>
     public static readonly Decision<BracketTerm, BracketOrder> Order = new("polynomials.order", "Which bracket is taken from which?", BracketOrder.AsSet)
     {
         [BracketOrder.AsSet] = new("as-set", "takes the brackets as they stand"),
@@ -110,8 +115,8 @@ internal static class PolynomialDecisions
         Idea = Ideas.TakeAwayInOrder,
     };
 
-    /// <summary>What becomes of a sign?</summary>
-    public static readonly Decision<BracketTerm, BracketSign> Sign = new("polynomials.bracket-sign", "What becomes of the sign of a term when its bracket is left off?", BracketSign.AsDue)
+    public static readonly Decision<BracketTerm, BracketSign> Sign = new(
+        "polynomials.bracket-sign", "What becomes of the sign of a term when its bracket is left off?", BracketSign.AsDue)
     {
         [BracketSign.AsDue] = new("as-due", "turns every sign behind a minus, and no other"),
         [BracketSign.Kept] = new("kept", "keeps the sign") { Needs = c => c.IsTakenAway, SlipIn = c => c.IsTakenAway ? 2 : 0 },
@@ -145,26 +150,34 @@ internal static class PolynomialDecisions
         Idea = Ideas.MinusTurnsAll,
     };
 
-    /// <summary>What do like terms become?</summary>
     public static readonly Decision<LikePair, LikeTerms, PolyTerm> Like = new("polynomials.like-terms", "What do two like terms come to?", LikeTerms.Sum)
     {
         [LikeTerms.Sum] = new("sum", "puts the numbers together with their signs", c => Term(c, c.First + c.Second)),
-        [LikeTerms.SizesAddedFirstSign] = new("sizes-added-first-sign", "adds the sizes and keeps the first sign", c => Term(c, c.First < 0 ? -c.Sizes.Sum : c.Sizes.Sum)) { SlipIn = c => c.HaveSameSign ? 0 : 1 },
+        [LikeTerms.SizesAddedFirstSign] = new(
+            "sizes-added-first-sign", "adds the sizes and keeps the first sign", c => Term(c, c.First < 0 ? -c.Sizes.Sum : c.Sizes.Sum))
+        { SlipIn = c => c.HaveSameSign ? 0 : 1 },
         [LikeTerms.SizesApartMinus] = new("sizes-apart-minus", "takes the sizes from each other and writes a minus", c => Term(c, -c.Sizes.Apart)),
         [LikeTerms.SizesApartPlus] = new("sizes-apart-plus", "takes the sizes from each other and writes no minus", c => Term(c, c.Sizes.Apart)),
-        [LikeTerms.SizesApartFirstSign] = new("sizes-apart-first-sign", "takes the sizes from each other and keeps the first sign", c => Term(c, c.First < 0 ? -c.Sizes.Apart : c.Sizes.Apart)),
-        [LikeTerms.SizesApartSecondSign] = new("sizes-apart-second-sign", "takes the sizes from each other and keeps the second sign", c => Term(c, c.Second < 0 ? -c.Sizes.Apart : c.Sizes.Apart)),
+        [LikeTerms.SizesApartFirstSign] = new(
+            "sizes-apart-first-sign", "takes the sizes from each other and keeps the first sign", c => Term(c, c.First < 0 ? -c.Sizes.Apart : c.Sizes.Apart)),
+        [LikeTerms.SizesApartSecondSign] = new(
+            "sizes-apart-second-sign", "takes the sizes from each other and keeps the second sign", c =>
+                Term(c, c.Second < 0 ? -c.Sizes.Apart : c.Sizes.Apart)),
         [LikeTerms.SizesAddedPlus] = new("sizes-added-plus", "adds the sizes and writes no minus", c => Term(c, c.Sizes.Sum)),
         [LikeTerms.Product] = new("product", "multiplies the numbers", c => Term(c, (BigInteger)c.First * c.Second)),
-        [LikeTerms.ProductPowersAdded] = new("product-powers-added", "multiplies the terms, powers added", c => Term(c, (BigInteger)c.First * c.Second, 2 * c.FirstPower)),
-        [LikeTerms.ProductMinusIfAny] = new("product-minus-if-any", "multiplies the terms, with a minus if there is any", c => Term(c, (c.First < 0 || c.Second < 0 ? -1 : 1) * BigInteger.Abs((BigInteger)c.First * c.Second), 2 * c.FirstPower)),
+        [LikeTerms.ProductPowersAdded] = new(
+            "product-powers-added", "multiplies the terms, powers added", c => Term(c, (BigInteger)c.First * c.Second, 2 * c.FirstPower)),
+        [LikeTerms.ProductMinusIfAny] = new(
+            "product-minus-if-any", "multiplies the terms, with a minus if there is any",
+            c => Term(c, (c.First < 0 || c.Second < 0 ? -1 : 1) * BigInteger.Abs((BigInteger)c.First * c.Second), 2 * c.FirstPower)),
         [LikeTerms.SumPowersAdded] = new("sum-powers-added", "adds the numbers and the powers", c => Term(c, c.First + c.Second, c.FirstPower + c.Power)),
         [LikeTerms.FirstStays] = new("first-stays", "keeps the first term", c => Term(c, c.First)),
         [LikeTerms.FirstLessSecond] = new("first-less-second", "takes the second from the first", c => Term(c, c.First - c.Second)),
         [LikeTerms.SecondLessFirst] = new("second-less-first", "takes the first from the second", c => Term(c, c.Second - c.First)),
         [LikeTerms.SizesAddedMinus] = new("sizes-added-minus", "adds the sizes and writes a minus", c => Term(c, -c.Sizes.Sum)),
         [LikeTerms.SecondStays] = new("second-stays", "keeps the second term", c => Term(c, c.Second, c.Power)),
-        [LikeTerms.LargerStays] = new("larger-stays", "keeps the larger term", c => Math.Abs(c.First) >= Math.Abs(c.Second) ? Term(c, c.First) : Term(c, c.Second, c.Power)),
+        [LikeTerms.LargerStays] = new(
+            "larger-stays", "keeps the larger term", c => Math.Abs(c.First) >= Math.Abs(c.Second) ? Term(c, c.First) : Term(c, c.Second, c.Power)),
         [LikeTerms.SumWithoutLetter] = new("sum-without-letter", "puts the numbers together and takes the letter away", c => Term(c, c.First + c.Second, 0)),
         Kinds = [
             new("always", "always", _ => true),
@@ -192,65 +205,83 @@ internal static class PolynomialDecisions
         Idea = Ideas.OppositesCancel,
     };
 
-    /// <summary>What is the number of a letter alone?</summary>
-    public static readonly Decision<TermLeft, BareLetter> Bare = new("polynomials.bare-letter", "How many of the letter are there where no number stands before it?", BareLetter.One)
+    public static readonly Decision<TermLeft, BareLetter> Bare = new(
+        "polynomials.bare-letter", "How many of the letter are there where no number stands before it?", BareLetter.One)
     {
         [BareLetter.One] = new("one", "counts a letter without a number as one"),
         [BareLetter.Nothing] = new("nothing", "counts a letter without a number as none"),
         [BareLetter.Dropped] = new("dropped", "leaves a letter without a number out where there are like terms") { Needs = c => c.Count > 1 },
-        Kinds = [new("always", "always", _ => true), new("with-like", "where there are like terms", c => c.Count > 1), new("alone", "where it has no like term", c => c.Count == 1), new("power", "in powers of the letter", c => c.Power > 1), new("negative", "where it has a minus", c => c.Number < 0)],
+        Kinds = [
+            new("always", "always", _ => true), new("with-like", "where there are like terms", c => c.Count > 1),
+            new("alone", "where it has no like term", c => c.Count == 1), new("power", "in powers of the letter", c => c.Power > 1),
+            new("negative", "where it has a minus", c => c.Number < 0),
+        ],
         ShowsIn = WorkFields.Lines,
     };
 
-    /// <summary>What is left where terms come to nothing?</summary>
     public static readonly Decision<TermLeft, GoneTerm> Gone = new("polynomials.gone", "What is written where like terms come to nothing?", GoneTerm.Nothing)
     {
         [GoneTerm.Nothing] = new("nothing", "writes nothing where like terms come to nothing"),
         [GoneTerm.LetterStays] = new("letter-stays", "writes the letter where like terms come to nothing") { Needs = c => c.Power > 0 },
         [GoneTerm.NumberOne] = new("number-one", "writes 1 where like terms come to nothing"),
-        Kinds = [new("always", "always", _ => true), new("letter", "in terms with the letter", c => c.Power > 0), new("number", "in plain numbers", c => c.Power == 0), new("power", "in powers of the letter", c => c.Power > 1)],
+        Kinds = [
+            new("always", "always", _ => true), new("letter", "in terms with the letter", c => c.Power > 0),
+            new("number", "in plain numbers", c => c.Power == 0), new("power", "in powers of the letter", c => c.Power > 1),
+        ],
         ShowsIn = WorkFields.Lines,
     };
 
-    /// <summary>What becomes of a term alone?</summary>
     public static readonly Decision<TermLeft, Unpaired> Alone = new("polynomials.unpaired", "What becomes of a term that has no like term?", Unpaired.Kept)
     {
         [Unpaired.Kept] = new("kept", "keeps a term that has no like term"),
         [Unpaired.Dropped] = new("dropped", "leaves a term out that has no like term"),
-        Kinds = [new("always", "always", _ => true), new("number", "in plain numbers", c => c.Power == 0), new("letter", "in terms with the letter", c => c.Power > 0), new("negative", "where it has a minus", c => c.Number < 0), new("power", "in powers of the letter", c => c.Power > 1), new("plain-letter", "in terms with the plain letter", c => c.Power == 1)],
+        Kinds = [
+            new("always", "always", _ => true), new("number", "in plain numbers", c => c.Power == 0),
+            new("letter", "in terms with the letter", c => c.Power > 0), new("negative", "where it has a minus", c => c.Number < 0),
+            new("power", "in powers of the letter", c => c.Power > 1), new("plain-letter", "in terms with the plain letter", c => c.Power == 1),
+        ],
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.OnlyLikeTerms,
     };
 
-    /// <summary>How is one of a letter written?</summary>
     public static readonly Decision<TermLeft, OneLetter> One = new("polynomials.one-letter", "How is one of the letter written?", OneLetter.LetterAlone)
     {
         [OneLetter.LetterAlone] = new("letter-alone", "writes the letter alone"),
         [OneLetter.AsOne] = new("as-one", "writes 1"),
         [OneLetter.Dropped] = new("dropped", "leaves it out"),
-        Kinds = [new("always", "always", _ => true), new("put-together", "where terms were put together", c => c.Count > 1), new("power", "in powers of the letter", c => c.Power > 1)],
+        Kinds = [
+            new("always", "always", _ => true), new("put-together", "where terms were put together", c => c.Count > 1),
+            new("power", "in powers of the letter", c => c.Power > 1),
+        ],
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.LetterIsOne,
     };
 
-    /// <summary>What becomes of what is left?</summary>
     public static readonly Decision<TermsLeft, LeftTerms> Left = new("polynomials.left", "Can what is left be put together?", LeftTerms.Stay)
     {
         [LeftTerms.Stay] = new("stay", "leaves unlike terms as they are"),
         [LeftTerms.JoinedAtHighest] = new("joined-at-highest", "puts all that is left into one term with the highest power"),
         [LeftTerms.JoinedPowersAdded] = new("joined-powers-added", "puts all that is left into one term, numbers and powers added"),
-        [LeftTerms.LetterAndNumberJoined] = new("letter-and-number-joined", "puts the letter and the plain number together") { Needs = c => (c.HasLetter && c.HasNumber) },
+        [LeftTerms.LetterAndNumberJoined] = new("letter-and-number-joined", "puts the letter and the plain number together")
+        { Needs = c => (c.HasLetter && c.HasNumber) },
         [LeftTerms.FirstTwoJoined] = new("first-two-joined", "puts the first two terms together"),
         [LeftTerms.LettersJoinedAtHighest] = new("letters-joined-at-highest", "puts all terms with the letter into one with the highest power"),
         [LeftTerms.SquareAndLetterJoined] = new("square-and-letter-joined", "puts the square and the letter into one square"),
         [LeftTerms.LastTwoJoined] = new("last-two-joined", "puts the last two terms together"),
-        Kinds = [new("always", "always", _ => true), new("two", "where two terms are left", c => c.Count == 2), new("more", "where more than two terms are left", c => c.Count > 2), new("number", "where a plain number is left", c => c.HasNumber), new("no-number", "where no plain number is left", c => !c.HasNumber), new("square", "in the square of a bracket", c => c.From == TermsFrom.Square), new("brackets", "where two brackets were multiplied", c => c.From is TermsFrom.Square or TermsFrom.Brackets or TermsFrom.Conjugate), new("one-bracket", "where one bracket was multiplied out", c => c.From == TermsFrom.Bracket)],
+        Kinds = [
+            new("always", "always", _ => true), new("two", "where two terms are left", c => c.Count == 2),
+            new("more", "where more than two terms are left", c => c.Count > 2), new("number", "where a plain number is left", c => c.HasNumber),
+            new("no-number", "where no plain number is left", c => !c.HasNumber), new("square", "in the square of a bracket", c => c.From == TermsFrom.Square),
+            new("brackets", "where two brackets were multiplied", c => c.From is TermsFrom.Square or TermsFrom.Brackets or TermsFrom.Conjugate),
+            new("one-bracket", "where one bracket was multiplied out", c => c.From == TermsFrom.Bracket),
+        ],
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.OnlyLikeTerms,
     };
 
     // Nothing of a letter is nothing, whatever its power.
-    private static PolyTerm? Term(LikePair c, BigInteger number, int? power = null) => new PolyTerm(number, number.IsZero ? c.FirstPower : Math.Min(PolynomialText.MostPower, power ?? c.FirstPower));
+    private static PolyTerm? Term(LikePair c, BigInteger number, int? power = null) =>
+        new PolyTerm(number, number.IsZero ? c.FirstPower : Math.Min(PolynomialText.MostPower, power ?? c.FirstPower));
 
     /// <summary>Those about like terms, for methods that come to a sum.</summary>
     public static IReadOnlyList<Decision> Collecting { get; } = [Bare, Like, Gone, Alone, One, Left];
