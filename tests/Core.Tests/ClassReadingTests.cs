@@ -28,8 +28,8 @@ public class ClassReadingTests
         var read = Four();
         read.Students.ShouldBe(4);
         read.Rules.Select(r => r.Rule).ShouldBe(["subtraction.turns-column-round"]);
-        read.Rules[0].Students.Select(s => (s.Student, s.Held.Shown, s.Held.Chances)).ShouldBe([("A", 9, 9), ("B", 7, 7)]);
-        read.Rules[0].Students.ShouldAllBe(s => s.Held.Probability > 0.8 && s.Held.Probability <= 1);
+        read.Rules[0].Students.Select(s => (s.Student, s.Followed.Shown, s.Followed.Chances)).ShouldBe([("A", 9, 9), ("B", 7, 7)]);
+        read.Rules[0].Students.ShouldAllBe(s => s.Followed.Probability > 0.8 && s.Followed.Probability <= 1);
     }
 
     [Fact]

@@ -46,7 +46,7 @@ public class StoredIdTests
         public void Visit<TContext>(Decision<TContext> decision)
             where TContext : struct, IDecisionContext
         {
-            var made = decision is ValueDecision<TContext> value ? "numbers " + string.Join(' ', value.Numbers.Select(n => n.Id)) : "choices " + string.Join(' ', decision.Doings.Select(d => d.Id));
+            var made = decision is ValueDecision<TContext> value ? "numbers " + string.Join(' ', value.Numbers.Select(n => n.Id)) : "choices " + string.Join(' ', decision.Options.Select(d => d.Id));
             text.Append($"decision {decision.Id}: {made}\n");
             text.Append($"kinds {decision.Id}: {string.Join(' ', decision.Kinds.Select(k => k.Id).Concat(decision.Properties.Select(p => $"{p.Id}({string.Join(',', p.Values)})")))}\n");
         }

@@ -19,8 +19,8 @@ public sealed class SheetCoverage
         var sets = Bugs.ToDictionary(bug => bug, bug => bug.Alone);
         var answers = Bugs.ToDictionary(
             bug => bug, bug => tasks.Select(task => Catalogue.Of(task.Family).Contains(bug) ? WrongAnswer(task, sets[bug], run) : null).ToArray());
-        Often = [.. Bugs.Where(b => answers[b].Count(a => a is not null) >= SheetDiagnosis.LeastShown)];
-        Once = [.. Bugs.Where(b => answers[b].Count(a => a is not null) is > 0 and < SheetDiagnosis.LeastShown)];
+        Often = [.. Bugs.Where(b => answers[b].Count(a => a is not null) >= SheetDiagnosis.ShowingsNeeded)];
+        Once = [.. Bugs.Where(b => answers[b].Count(a => a is not null) is > 0 and < SheetDiagnosis.ShowingsNeeded)];
         Never = [.. Bugs.Where(b => answers[b].All(a => a is null))];
         PartsThatShow = PartsShowing(tasks, run);
         Together = [

@@ -89,10 +89,10 @@ public abstract class Decision<TContext> : Decision
     public IReadOnlyList<Property<TContext>> Properties { get; init; } = [];
 
     /// <summary>What can be done here, by number or by value, the taught choices included.</summary>
-    internal abstract IReadOnlyList<Doing<TContext>> Doings { get; }
+    internal abstract IReadOnlyList<ChoiceOrValue<TContext>> Options { get; }
 
     /// <summary>What somebody who knows the method does here once in a while by a slip, with relative weights; a number fact counts 3 in all.</summary>
-    internal abstract IReadOnlyList<(int Made, double Weight)> SlipsIn(in TContext context);
+    internal abstract IReadOnlyList<(int Chosen, double Weight)> SlipsIn(in TContext context);
 
     /// <summary>A caption for what was decided in a context.</summary>
     internal abstract string Tell(in TContext context, int made);
@@ -101,25 +101,25 @@ public abstract class Decision<TContext> : Decision
     public override IEnumerable<UnlistedDeviation> AllDeviations()
     {
         foreach (var kind in Kinds)
-            foreach (var doing in Doings)
-                yield return Unlisted(kind, doing);
+            foreach (var option in Options)
+                yield return Unlisted(kind, option);
     }
 
     /// <inheritdoc/>
     public override UnlistedDeviation? FindDeviation(string kind, string made) =>
-        AllKinds.Find(kind) is { } found && Doings.FirstOrDefault(d => d.Id == made) is { } doing ? Unlisted(found, doing) : null;
+        AllKinds.Find(kind) is { } found && Options.FirstOrDefault(d => d.Id == made) is { } option ? Unlisted(found, option) : null;
 
     /// <summary>The unlisted deviation of a kind of context and what is done there.</summary>
-    internal UnlistedDeviation Unlisted(Kind<TContext> kind, Doing<TContext> doing) => new(
-        $"{Id}/{kind.Id}/{doing.Id}", $"{Capitalised(doing.Text)} {kind.Text}", new ContextDeviation<TContext>(this, kind.Holds, doing.Make),
-        (RuleLength)Math.Max((int)kind.Length, (int)doing.Length));
+    internal UnlistedDeviation Unlisted(Kind<TContext> kind, ChoiceOrValue<TContext> option) => new(
+        $"{Id}/{kind.Id}/{option.Id}", $"{Capitalised(option.Text)} {kind.Text}", new ContextDeviation<TContext>(this, kind.Holds, option.Result),
+        (RuleLength)Math.Max((int)kind.Length, (int)option.Length));
 
     /// <summary>The kinds of context, with and without names.</summary>
     internal LearntKinds<TContext> AllKinds => allKinds ??= new LearntKinds<TContext>(Kinds, Properties);
 
     private LearntKinds<TContext>? allKinds;
 
-    internal override int CountOf(RuleLength length) => AllKinds.Of(length).Length * Doings.Count;
+    internal override int CountOf(RuleLength length) => AllKinds.Of(length).Length * Options.Count;
 
     internal override void Accept(IDecisionVisitor visitor) => visitor.Visit(this);
 
@@ -175,7 +175,7 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
     /// <summary>What <see cref="Choice{TContext}.Needs"/> says, where one rule holds for every choice.</summary>
     public Func<TContext, TName, bool>? Needs { get; init; }
 
-    internal override IReadOnlyList<(int Made, double Weight)> SlipsIn(in TContext context)
+    internal override IReadOnlyList<(int Chosen, double Weight)> SlipsIn(in TContext context)
     {
         var slips = new List<(int, double)>();
         for (var i = 0; i < table.Length; i++)
@@ -186,10 +186,10 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
     /// <inheritdoc/>
     public override int ChoiceCount => table.Length;
 
-    internal override IReadOnlyList<Doing<TContext>> Doings =>
-        doings ??= [.. Enumerable.Range(0, table.Length).Select(number => new Doing<TContext>(Entry(number).Id, Entry(number).Does, Making(number)))];
+    internal override IReadOnlyList<ChoiceOrValue<TContext>> Options =>
+        options ??= [.. Enumerable.Range(0, table.Length).Select(number => new ChoiceOrValue<TContext>(Entry(number).Id, Entry(number).Does, ResultOf(number)))];
 
-    private IReadOnlyList<Doing<TContext>>? doings;
+    private IReadOnlyList<ChoiceOrValue<TContext>>? options;
 
     internal override string Tell(in TContext context, int made)
     {
@@ -199,7 +199,7 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
     }
 
     /// <summary>The number of a choice in contexts in which something else comes of it than of the taught one; less than 0 in others.</summary>
-    internal virtual Making<TContext> Making(int number)
+    internal virtual ChoiceResult<TContext> ResultOf(int number)
     {
         var (needs, all, name) = (Entry(number).Needs, Needs, ChoiceName<TName>.At(number));
         if (all is not null) return (in TContext context, int taught) => number == taught || all(context, name) ? number : Nothing.Done;
@@ -241,10 +241,10 @@ public sealed class Decision<TContext, TName, TResult>(string id, string questio
     internal TResult Result(TName made, in TContext context, School school) =>
         Gives(ChoiceName<TName>.Number(made)).Gives!(context) ?? this[Taught(context, school)].Gives!(context)!.Value;
 
-    internal override Making<TContext> Making(int number)
+    internal override ChoiceResult<TContext> ResultOf(int number)
     {
         var (gives, needs) = (Gives(number).Gives, Gives(number).Needs);
-        if (gives is null) return base.Making(number);
+        if (gives is null) return base.ResultOf(number);
         return (in TContext context, int taught) =>
         {
             if (number == taught) return number;
@@ -260,5 +260,5 @@ public readonly struct DeviationStart<TContext, TName>(Decision<TContext, TName>
     where TName : struct, Enum
 {
     /// <summary>Completes the deviation: what is done instead of the taught choice.</summary>
-    public Deviation Instead(TName instead) => new ContextDeviation<TContext>(decision, when, decision.Making(ChoiceName<TName>.Number(instead)));
+    public Deviation Instead(TName instead) => new ContextDeviation<TContext>(decision, when, decision.ResultOf(ChoiceName<TName>.Number(instead)));
 }

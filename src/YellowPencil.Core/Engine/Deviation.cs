@@ -12,14 +12,14 @@ public abstract class Deviation
 }
 
 /// <summary>At a decision point, in contexts of one kind, something else than what is taught.</summary>
-internal sealed class ContextDeviation<TContext>(Decision<TContext> decision, Func<TContext, bool> when, Making<TContext> make) : Deviation
+internal sealed class ContextDeviation<TContext>(Decision<TContext> decision, Func<TContext, bool> when, ChoiceResult<TContext> make) : Deviation
     where TContext : struct, IDecisionContext
 {
     public override Decision Decision => decision;
 
     public Func<TContext, bool> When => when;
 
-    public Making<TContext> Make => make;
+    public ChoiceResult<TContext> Result => make;
 
     /// <summary>Whether something else comes of it in a context than of what is taught.</summary>
     public bool Applies(in TContext context, int taught, out int made)

@@ -18,9 +18,9 @@ public sealed record Property<TContext>(string Id, string Text, Func<TContext, i
 /// <summary>Something that can be done at a decision point.</summary>
 /// <param name="Id">As ids spell it.</param>
 /// <param name="Text">What somebody does who does so, for example "writes the top digit".</param>
-/// <param name="Make">What comes of it.</param>
+/// <param name="Result">What comes of it.</param>
 /// <param name="Length">How much it takes to say it.</param>
-public sealed record Doing<TContext>(string Id, string Text, Making<TContext> Make, RuleLength Length = RuleLength.Named);
+public sealed record ChoiceOrValue<TContext>(string Id, string Text, ChoiceResult<TContext> Result, RuleLength Length = RuleLength.Named);
 
 /// <summary>
 /// The number of a choice, or a value, that is come to in a context; less than 0 where it cannot be done, and <see cref="Nothing.Else"/> where it is done and
@@ -28,7 +28,7 @@ public sealed record Doing<TContext>(string Id, string Text, Making<TContext> Ma
 /// </summary>
 /// <param name="context">What can be seen there.</param>
 /// <param name="taught">What the taught method comes to.</param>
-public delegate int Making<TContext>(in TContext context, int taught);
+public delegate int ChoiceResult<TContext>(in TContext context, int taught);
 
 /// <summary>How much it takes to say a rule.</summary>
 public enum RuleLength

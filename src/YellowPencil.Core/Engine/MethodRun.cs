@@ -226,7 +226,7 @@ public sealed class MethodRun
     internal bool HoldsWrongFacts => deviations.Facts.Length > 0;
 
     /// <summary>What the student takes a fact to be, without using it.</summary>
-    internal int Held(NumberFact fact)
+    internal int Recalled(NumberFact fact)
     {
         foreach (var (deviation, _) in deviations.Facts)
             if (deviation.IsAbout(fact)) return deviation.Written;

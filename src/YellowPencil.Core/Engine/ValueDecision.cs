@@ -17,17 +17,17 @@ public sealed class ValueDecision<TContext>(string id, string question) : Decisi
     /// <inheritdoc/>
     public override int ChoiceCount => 0;
 
-    internal override IReadOnlyList<Doing<TContext>> Doings =>
-        doings ??= [.. Expressions.Of(Numbers).Select(e => e with { Text = Does(e.Text), Length = RuleLength.Expression })];
+    internal override IReadOnlyList<ChoiceOrValue<TContext>> Options =>
+        options ??= [.. Expressions.Of(Numbers).Select(e => e with { Text = Does(e.Text), Length = RuleLength.Expression })];
 
-    private IReadOnlyList<Doing<TContext>>? doings;
+    private IReadOnlyList<ChoiceOrValue<TContext>>? options;
 
     /// <summary>Of the many, only those that hold in every context.</summary>
-    public override IEnumerable<UnlistedDeviation> AllDeviations() => Doings.Select(doing => Unlisted(Kinds[0], doing));
+    public override IEnumerable<UnlistedDeviation> AllDeviations() => Options.Select(option => Unlisted(Kinds[0], option));
 
-    internal override int CountOf(RuleLength length) => length == RuleLength.Expression ? Kinds.Count * Doings.Count : 0;
+    internal override int CountOf(RuleLength length) => length == RuleLength.Expression ? Kinds.Count * Options.Count : 0;
 
-    internal override IReadOnlyList<(int Made, double Weight)> SlipsIn(in TContext context) => [];
+    internal override IReadOnlyList<(int Chosen, double Weight)> SlipsIn(in TContext context) => [];
 
     internal override string Tell(in TContext context, int made) => Capitalised(Does(made.ToString())) + ".";
 }
@@ -40,27 +40,27 @@ internal static class Expressions
     private static readonly int[] Bounds = [1, 2, 9];
 
     /// <summary>All of them: constants, each number, one more, one less, twice, a bound, its ones and tens, and two numbers together.</summary>
-    public static IEnumerable<Doing<TContext>> Of<TContext>(IReadOnlyList<Property<TContext>> numbers)
+    public static IEnumerable<ChoiceOrValue<TContext>> Of<TContext>(IReadOnlyList<Property<TContext>> numbers)
     {
-        foreach (var constant in Constants) yield return new Doing<TContext>($"is-{constant}", constant.ToString(), (in TContext _, int _) => constant);
+        foreach (var constant in Constants) yield return new ChoiceOrValue<TContext>($"is-{constant}", constant.ToString(), (in TContext _, int _) => constant);
         foreach (var number in numbers)
         {
             var of = number.Of;
-            yield return new Doing<TContext>(number.Id, number.Text, (in TContext c, int _) => of(c));
-            yield return new Doing<TContext>(
+            yield return new ChoiceOrValue<TContext>(number.Id, number.Text, (in TContext c, int _) => of(c));
+            yield return new ChoiceOrValue<TContext>(
                 $"{number.Id}-plus-1", $"one more than {number.Text}", (in TContext c, int _) => of(c) is >= 0 and var n ? n + 1 : -1);
-            yield return new Doing<TContext>($"{number.Id}-minus-1", $"one less than {number.Text}", (in TContext c, int _) => of(c) - 1);
-            yield return new Doing<TContext>(
+            yield return new ChoiceOrValue<TContext>($"{number.Id}-minus-1", $"one less than {number.Text}", (in TContext c, int _) => of(c) - 1);
+            yield return new ChoiceOrValue<TContext>(
                 $"{number.Id}-ones", $"the ones of {number.Text}", (in TContext c, int _) => of(c) is >= 0 and var n ? n % 10 : -1);
-            yield return new Doing<TContext>(
+            yield return new ChoiceOrValue<TContext>(
                 $"{number.Id}-tens", $"the tens of {number.Text}", (in TContext c, int _) => of(c) is >= 0 and var n ? n / 10 : -1);
-            yield return new Doing<TContext>(
+            yield return new ChoiceOrValue<TContext>(
                 $"{number.Id}-twice", $"twice {number.Text}", (in TContext c, int _) => of(c) is >= 0 and < 100_000 and var n ? 2 * n : -1);
             foreach (var most in Bounds)
-                yield return new Doing<TContext>(
+                yield return new ChoiceOrValue<TContext>(
                     $"{number.Id}-at-most-{most}", $"{number.Text}, but at most {most}",
                     (in TContext c, int _) => of(c) is >= 0 and var n ? Math.Min(n, most) : -1);
-            yield return new Doing<TContext>(
+            yield return new ChoiceOrValue<TContext>(
                 $"{number.Id}-to-ten", $"what is missing from {number.Text} to ten", (in TContext c, int _) => of(c) is >= 0 and <= 10 and var n ? 10 - n : -1);
         }
 
@@ -69,7 +69,7 @@ internal static class Expressions
                 foreach (var pair in Of(numbers[i], numbers[j])) yield return pair;
     }
 
-    private static IEnumerable<Doing<TContext>> Of<TContext>(Property<TContext> one, Property<TContext> other)
+    private static IEnumerable<ChoiceOrValue<TContext>> Of<TContext>(Property<TContext> one, Property<TContext> other)
     {
         yield return Two("plus", $"{one.Text} and {other.Text} together", (a, b) => a + b);
         yield return Two("plus-ones", $"the ones of {one.Text} and {other.Text} together", (a, b) => (a + b) % 10);
@@ -81,10 +81,10 @@ internal static class Expressions
         yield return Two("before", $"{one.Text} and {other.Text} side by side", (a, b) => 10 * a + b);
         yield return Two("behind", $"{other.Text} and {one.Text} side by side", (a, b) => 10 * b + a);
 
-        Doing<TContext> Two(string name, string text, Func<int, int, int> of)
+        ChoiceOrValue<TContext> Two(string name, string text, Func<int, int, int> of)
         {
             var (first, second) = (one.Of, other.Of);
-            return new Doing<TContext>(
+            return new ChoiceOrValue<TContext>(
                 $"{one.Id}-{name}-{other.Id}", text,
                 (in TContext c, int _) => first(c) is >= 0 and < 100_000 and var a && second(c) is >= 0 and < 10_000 and var b ? of(a, b) : -1);
         }

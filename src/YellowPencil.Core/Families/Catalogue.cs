@@ -16,7 +16,7 @@ public static class Catalogue
         FamilyList.All.ToDictionary(
             f => (Family)f, f => (IReadOnlyList<Bug>)[.. DeclaredFor(f), .. TaughtFamily.Of(f).Parts.SelectMany(p => Inherited(f, p.Family))]);
 
-    private static readonly ConcurrentDictionary<Family, IReadOnlyList<Bug>> InsideAny = new();
+    private static readonly ConcurrentDictionary<Family, IReadOnlyList<Bug>> WorkedBesideAny = new();
 
     private static readonly ConcurrentDictionary<Bug, int> Breadths = new();
 
@@ -35,14 +35,14 @@ public static class Catalogue
     public static IReadOnlyList<Bug> Of(Family family) => ByFamily.GetValueOrDefault(family, []);
 
     /// <summary>The bugs that can show in a family only beside another operation than the one that is set.</summary>
-    public static IReadOnlyList<Bug> Instead(Family family) => [.. TaughtFamily.Of(family).Instead.SelectMany(name => Of(FamilyList.Named(name)))];
+    public static IReadOnlyList<Bug> ConfusedWith(Family family) => [.. TaughtFamily.Of(family).ConfusedWith.SelectMany(name => Of(FamilyList.Named(name)))];
 
     /// <summary>The bugs of the written methods by which numbers inside a working of the family are dealt with.</summary>
-    public static IReadOnlyList<Bug> Inside(Family family) =>
-        InsideAny.GetOrAdd(
+    public static IReadOnlyList<Bug> WorkedBeside(Family family) =>
+        WorkedBesideAny.GetOrAdd(
             family,
             f =>
-                TaughtFamily.Of(f).Inside is { Count: > 0 } inside
+                TaughtFamily.Of(f).WorkedBeside is { Count: > 0 } inside
                     ? [.. All.Where(b => inside.Contains(b.Family.Name) && b.Deviations.All(d => WholeNumbers.Decisions.Contains(d.Decision!)))]
                     : []);
 

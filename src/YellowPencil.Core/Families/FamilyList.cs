@@ -79,7 +79,7 @@ public static class FamilyList
 
     /// <summary>The fields of a page that the method of a family, or another operation in its place, can fill.</summary>
     public static IReadOnlyList<WorkField> FieldsOf(Family family) =>
-        Fields.GetOrAdd(family, f => [.. TaughtFamily.Of(f).Fields.Concat(TaughtFamily.Of(f).Instead.SelectMany(name => Named(name).Fields)).Distinct()]);
+        Fields.GetOrAdd(family, f => [.. TaughtFamily.Of(f).Fields.Concat(TaughtFamily.Of(f).ConfusedWith.SelectMany(name => Named(name).Fields)).Distinct()]);
 
     private static readonly ConcurrentDictionary<Family, IReadOnlyList<WorkField>> Fields = new();
 

@@ -22,7 +22,7 @@ public static class Method
 
     private static void WalkThrough(ItemTask task, MethodRun run)
     {
-        TaughtFamily.Of(task.Family).Walk(OuterDecisions.Read(task, run), run);
-        OuterDecisions.Write(task, run);
+        TaughtFamily.Of(task.Family).Walk(CopyingDecisions.Read(task, run), run);
+        CopyingDecisions.Write(task, run);
     }
 }

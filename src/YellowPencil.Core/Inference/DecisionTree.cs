@@ -52,7 +52,7 @@ internal sealed class DecisionTree<TContext>(
     private int ownCount;
     private int[] shows = [];
     private int showCount;
-    private Making<TContext>? considered;
+    private ChoiceResult<TContext>? considered;
 
     /// <summary>Whether the point comes up on the student's own way.</summary>
     public bool ComesUp => nodeCount > 0;
@@ -76,20 +76,20 @@ internal sealed class DecisionTree<TContext>(
     public RuleWay Follow(Deviation deviation, ulong declined = 0)
     {
         var given = (ContextDeviation<TContext>)deviation;
-        return Follow(new Rule { When = given.When, Make = given.Make, Declined = declined }, root);
+        return Follow(new Rule { When = given.When, Result = given.Result, Declined = declined }, root);
     }
 
     /// <summary>
     /// Looks where on the student's own way something else would make a difference; the kinds that are followed next are of contexts in which it is done.
     /// </summary>
     /// <returns>Whether there is such a place.</returns>
-    public bool Consider(Making<TContext> doing)
+    public bool Consider(ChoiceResult<TContext> option)
     {
-        considered = doing;
+        considered = option;
         showCount = 0;
         if (shows.Length < ownCount) shows = new int[ownCount];
         for (var i = 0; i < ownCount; i++)
-            if (doing(nodes[i].Context, nodes[i].Taught) is >= 0 and var made && made != nodes[i].Taught) shows[showCount++] = i;
+            if (option(nodes[i].Context, nodes[i].Taught) is >= 0 and var made && made != nodes[i].Taught) shows[showCount++] = i;
         return showCount > 0;
     }
 
@@ -98,16 +98,16 @@ internal sealed class DecisionTree<TContext>(
     {
         // Up to the first chance the way is the student's own.
         for (var i = 0; i < showCount; i++)
-            if (Fits(ref nodes[shows[i]], kind)) return Follow(new Rule { Kind = kind, Make = considered }, shows[i]);
+            if (Fits(ref nodes[shows[i]], kind)) return Follow(new Rule { Kind = kind, Result = considered }, shows[i]);
         return null;
     }
 
     public override int Decide(in TContext context, int taught, int made)
     {
         ref var position = ref TargetOf(lastTurn);
-        if (position == Open) position = Add(ref nodes, ref nodeCount, new Node { Context = context, Taught = taught, Made = made, FirstTurn = -1 });
+        if (position == Open) position = Add(ref nodes, ref nodeCount, new Node { Context = context, Taught = taught, Chosen = made, FirstTurn = -1 });
         var at = position;
-        var choice = rule.Make is null ? made : Made(ref rule, ref nodes[at]);
+        var choice = rule.Result is null ? made : Chosen(ref rule, ref nodes[at]);
         var turn = TurnOf(nodes[at], choice);
         if (turn < 0) turn = AddTurn(at, choice);
         lastTurn = turn;
@@ -120,7 +120,7 @@ internal sealed class DecisionTree<TContext>(
         while (position >= 0)
         {
             ref var node = ref nodes[position];
-            var made = Made(ref following, ref node);
+            var made = Chosen(ref following, ref node);
             var turn = TurnOf(node, made);
             if (turn < 0 && shortcut?.Invoke(node.Context, made) is { } known)
             {
@@ -138,13 +138,13 @@ internal sealed class DecisionTree<TContext>(
         return new RuleWay(end, rule.Chances, rule.Followed);
     }
 
-    private int Made(ref Rule by, ref Node node)
+    private int Chosen(ref Rule by, ref Node node)
     {
-        var instead = by.Make!(node.Context, node.Taught);
-        if (instead == node.Taught || instead < 0) return node.Made;
-        if (by.When is { } when ? !when(node.Context) : !Fits(ref node, by.Kind)) return node.Made;
+        var instead = by.Result!(node.Context, node.Taught);
+        if (instead == node.Taught || instead < 0) return node.Chosen;
+        if (by.When is { } when ? !when(node.Context) : !Fits(ref node, by.Kind)) return node.Chosen;
         var index = by.Chances++;
-        if (index < MethodRun.MaxChances && (by.Declined >> index & 1) == 1) return node.Made;
+        if (index < MethodRun.MaxChances && (by.Declined >> index & 1) == 1) return node.Chosen;
         by.Followed++;
         return instead;
     }
@@ -164,7 +164,7 @@ internal sealed class DecisionTree<TContext>(
 
     private int AddTurn(int node, int made)
     {
-        var turn = Add(ref turns, ref turnCount, new Turn { Made = made, Target = Open, Next = nodes[node].FirstTurn });
+        var turn = Add(ref turns, ref turnCount, new Turn { Chosen = made, Target = Open, Next = nodes[node].FirstTurn });
         nodes[node].FirstTurn = turn;
         return turn;
     }
@@ -172,7 +172,7 @@ internal sealed class DecisionTree<TContext>(
     private int TurnOf(in Node node, int made)
     {
         var turn = node.FirstTurn;
-        while (turn >= 0 && turns[turn].Made != made) turn = turns[turn].Next;
+        while (turn >= 0 && turns[turn].Chosen != made) turn = turns[turn].Next;
         return turn;
     }
 
@@ -195,13 +195,13 @@ internal sealed class DecisionTree<TContext>(
         public ulong Known;
         public ulong Named;
         public int Taught;
-        public int Made;
+        public int Chosen;
         public int FirstTurn;
     }
 
     private struct Turn
     {
-        public int Made;
+        public int Chosen;
         public int Target;
         public int Next;
     }
@@ -210,7 +210,7 @@ internal sealed class DecisionTree<TContext>(
     {
         public KindTest Kind;
         public Func<TContext, bool>? When;
-        public Making<TContext>? Make;
+        public ChoiceResult<TContext>? Result;
         public ulong Declined;
         public int Chances;
         public int Followed;

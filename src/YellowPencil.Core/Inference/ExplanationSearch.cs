@@ -73,7 +73,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         {
             var hypothesis = sheet.Sound.With(bug);
             var wrong = sheet.Items.Where(i => !i.IsRight && sheet.Listed.OnTaughtWay(bug, i) > 0).ToList();
-            if (IsInVain(hypothesis, wrong) || (sheet.IsInside(bug) && wrong.Count(i => sheet.Gives(hypothesis, i)) < SheetDiagnosis.LeastShown)) continue;
+            if (IsInVain(hypothesis, wrong) || (sheet.IsBeside(bug) && wrong.Count(i => sheet.Gives(hypothesis, i)) < SheetDiagnosis.ShowingsNeeded)) continue;
             var candidate = sheet.Rough(hypothesis);
             candidates[candidate.Hypothesis.Key] = candidate;
         }
@@ -104,7 +104,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
                 if (IsInVain(larger, [.. shown[true]])) continue;
                 var gained = shown[true].Count(item => sheet.Gives(larger, item));
                 if (
-                    (sheet.IsInside(bug) && gained < SheetDiagnosis.LeastShown)
+                    (sheet.IsBeside(bug) && gained < SheetDiagnosis.ShowingsNeeded)
                         || gained * LeastShare < shown[true].Count() || gained < shown[false].Count(item => !sheet.Gives(larger, item)))
                     continue;
                 var candidate = sheet.Rough(larger);

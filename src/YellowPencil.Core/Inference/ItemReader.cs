@@ -61,7 +61,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     }
 
     // One item is no rule: what is done by a rule that shows on no other was done this once.
-    private bool IsSeenOnce(Hypothesis hypothesis) => hypothesis.RuleCount > 0 && sheet.Shown(hypothesis).Max() < SheetDiagnosis.LeastShown;
+    private bool IsSeenOnce(Hypothesis hypothesis) => hypothesis.RuleCount > 0 && sheet.Shown(hypothesis).Max() < SheetDiagnosis.ShowingsNeeded;
 
     private Step FirstDeviantStep(ItemEvidence item, ItemReplay replay)
     {
@@ -78,7 +78,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     private WrongStep Describe(ItemEvidence item, ItemReplay replay, Step wrong, bool isOnce)
     {
         Method.Run(item.Task, mended, new DeviationSet(replay.Hypothesis.School, []));
-        var text = (isOnce ? "This once: " : "") + wrong.MadeText;
+        var text = (isOnce ? "This once: " : "") + wrong.ChosenText;
         if (!item.IsLast) return WrongLine(item, wrong.Name, wrong.TaughtText, text);
         var shows = wrong.Decision?.ShowsIn ?? WorkFields.Cells;
         if (wrong.Place is null && shows.Field is PlaceField)
@@ -104,11 +104,11 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
             if (!IsSame(due, stands)) return At(spot, due, stands, Say(due), Say(stands));
         }
 
-        if (unrecorded is { } open) return At(open, Standing(mended.Page.Marks, open), Standing(trace.Page.Marks, open), wrong.TaughtText, wrong.MadeText);
+        if (unrecorded is { } open) return At(open, Standing(mended.Page.Marks, open), Standing(trace.Page.Marks, open), wrong.TaughtText, wrong.ChosenText);
         return new WrongStep(
             wrong.Name, shows.Field, shows.Field.StandsInLines
                 ? wrong.Line + 1
-                : null, wrong.Place ?? FirstPlace(item), wrong.TaughtText, wrong.MadeText, text);
+                : null, wrong.Place ?? FirstPlace(item), wrong.TaughtText, wrong.ChosenText, text);
 
         WrongStep At((WorkField Field, Spot At) spot, Mark? due, Mark? stands, string expected, string written)
         {

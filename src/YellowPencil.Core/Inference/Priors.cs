@@ -133,7 +133,7 @@ public static class Priors
     /// <summary>
     /// How much less often a bug of a written method comes up inside another working than a bug of that working: most of the numbers there are small.
     /// </summary>
-    public const double InsideAnother = 0.1;
+    public const double BesideAnother = 0.1;
 
     /// <summary>The weight of a bug among the bugs of its family.</summary>
     public static double Weight(Commonness commonness) => commonness switch

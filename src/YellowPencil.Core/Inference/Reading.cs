@@ -5,7 +5,7 @@ namespace YellowPencil.Core.Inference;
 /// <summary>What a reading comes to.</summary>
 public enum Outcome
 {
-    /// <summary>One explanation with a bug, listed or not, is held at <see cref="SheetDiagnosis.Held"/> or more.</summary>
+    /// <summary>One explanation with a bug, listed or not, is held at <see cref="SheetDiagnosis.Threshold"/> or more.</summary>
     [JsonStringEnumMemberName("bug")]
     Bug,
 
@@ -113,7 +113,7 @@ public sealed record Explanation
     public int MostShown { get; init; }
 
     /// <summary>Whether it puts together several rules of which each shows on a single item: none of them is a rule yet.</summary>
-    public bool IsOnceEach => Hypothesis.RuleCount > 1 && MostShown < SheetDiagnosis.LeastShown;
+    public bool IsOnceEach => Hypothesis.RuleCount > 1 && MostShown < SheetDiagnosis.ShowingsNeeded;
 
     /// <summary>How each answered item stands to it, by item id.</summary>
     public required IReadOnlyDictionary<string, Stand> Stands { get; init; }

@@ -7,13 +7,13 @@ namespace YellowPencil.Core.Inference;
 public static class SheetDiagnosis
 {
     /// <summary>The probability from which an explanation is held.</summary>
-    public const double Held = 0.8;
+    public const double Threshold = 0.8;
 
     /// <summary>The fewest items from which anything is said to be known: one or two wrong answers have too many causes.</summary>
     public const int LeastItems = 3;
 
     /// <summary>The fewest items on which a rule must have shown before it is held.</summary>
-    public const int LeastShown = 2;
+    public const int ShowingsNeeded = 2;
 
     /// <summary>A page with more than one in so many items left out is not called sound for what stands there.</summary>
     private const int MostLeftOut = 4;
@@ -55,9 +55,9 @@ public static class SheetDiagnosis
         foreach (var item in answered)
             evidence.AddRange(ItemEvidence.Of(item, evidence.Count, [.. schools.Select(s => s.School)]));
         var bugs = bugsOf(families).Where(b => schools.Any(s => b.CanShowIn(s.School))).ToList();
-        var instead = families.SelectMany(Catalogue.Instead).Distinct().Except(bugsOf(families)).ToList();
-        var inside = families.SelectMany(Catalogue.Inside).Distinct().Except(bugsOf(families)).Except(instead).ToList();
-        var likelihoods = schools.Select(s => new SheetLikelihood(evidence, bugs, instead, inside, s.School, s.Weight, cancellation)).ToList();
+        var confused = families.SelectMany(Catalogue.ConfusedWith).Distinct().Except(bugsOf(families)).ToList();
+        var beside = families.SelectMany(Catalogue.WorkedBeside).Distinct().Except(bugsOf(families)).Except(confused).ToList();
+        var likelihoods = schools.Select(s => new SheetLikelihood(evidence, bugs, confused, beside, s.School, s.Weight, cancellation)).ToList();
         var searches = likelihoods.ConvertAll(l => new ExplanationSearch(l));
         var weighed = Together(searches.SelectMany(s => s.Search()));
         var unseen = ShareWithoutChance(likelihoods, families);
@@ -156,8 +156,8 @@ public static class SheetDiagnosis
         {
             var shown = sheet.Shown(candidate.Hypothesis);
             if (
-                shown.Min() >= LeastShown
-                    || shown.Max() < LeastShown || !byKey.TryGetValue(candidate.Hypothesis.KeyOf(rule => shown[rule] >= LeastShown), out var known))
+                shown.Min() >= ShowingsNeeded
+                    || shown.Max() < ShowingsNeeded || !byKey.TryGetValue(candidate.Hypothesis.KeyOf(rule => shown[rule] >= ShowingsNeeded), out var known))
                 continue;
             var fewer = known.ToldAs;
             once.Add(new SeenOnce(candidate.Hypothesis, fewer.Hypothesis, candidate.Consistency, candidate.Trusted));
@@ -193,7 +193,7 @@ public static class SheetDiagnosis
             reported[key] = Explain(candidate, sheet) with
             {
                 Probability = probability,
-                NotSeparatedFrom = candidate.Hypothesis.RuleCount == 0 || probability >= Held
+                NotSeparatedFrom = candidate.Hypothesis.RuleCount == 0 || probability >= Threshold
                     ? []
                     : RulesOf(members.Where(m => m.Hypothesis.Unlisted.Count == 0 && m.Trusted >= probability / Comparable), candidate),
             };
@@ -260,7 +260,7 @@ public static class SheetDiagnosis
     {
         var places = sheet.Items.Where(item => item.Task.Family != bug.Family && sheet.Listed.OnTaughtWay(bug, item) > 0)
             .SelectMany(item => TaughtFamily.Of(item.Task.Family).Parts.Where(p => p.Family == bug.Family.Name)).Select(p => p.Where).Distinct().ToList();
-        if (sheet.Items.Any(item => TaughtFamily.Of(item.Task.Family).Inside.Contains(bug.Family.Name) && sheet.Listed.OnTaughtWay(bug, item) > 0))
+        if (sheet.Items.Any(item => TaughtFamily.Of(item.Task.Family).WorkedBeside.Contains(bug.Family.Name) && sheet.Listed.OnTaughtWay(bug, item) > 0))
             places.Add("in numbers inside the working");
         return places.Count == 0 ? "" : $"It is a bug of {bug.Family.Title} and shows here {string.Join(" and ", places)}.";
     }
@@ -299,14 +299,14 @@ public static class SheetDiagnosis
         var answered = items.Where(i => i.Item.IsAnswered).ToList();
         if (answered.Count < LeastItems) return Outcome.TooFewChances;
         var best = explanations[0];
-        if (!best.IsSound && Math.Min(best.LeastShown, best.Stands.Values.Count(s => s == Stand.Agrees)) < LeastShown) return Outcome.TooFewChances;
+        if (!best.IsSound && Math.Min(best.LeastShown, best.Stands.Values.Count(s => s == Stand.Agrees)) < ShowingsNeeded) return Outcome.TooFewChances;
         var wrong = answered.Count(i => i.Verdict == Verdict.Wrong);
         var sound = explanations.First(e => e.IsSound).Probability;
 
         // Where most rules could have shown, and none did, those that could not, or that would show on one item, are no reason to leave it open.
         var isWhole = MostLeftOut * (items.Count - answered.Count) <= items.Count;
-        var open = noChance + explanations.Where(e => !e.IsSound && e.LeastShown < LeastShown).Sum(e => e.Probability);
-        if (sound >= Held || (isWhole && sound + open >= Held && sound >= SoundShare * (sound + open)))
+        var open = noChance + explanations.Where(e => !e.IsSound && e.LeastShown < ShowingsNeeded).Sum(e => e.Probability);
+        if (sound >= Threshold || (isWhole && sound + open >= Threshold && sound >= SoundShare * (sound + open)))
             return 2 * wrong > answered.Count && explanations.First(e => e.IsSound).Hypothesis.Facts.Count > MostFactsOfSoundWork
                 ? Outcome.Unexplained
                 : Outcome.Sound;
@@ -314,11 +314,11 @@ public static class SheetDiagnosis
         {
             var together = best.Probability
                 + best.NotSeparatedFrom.Sum(rules => explanations.Where(e => e.Hypothesis.RuleIds.SequenceEqual(rules)).Sum(e => e.Probability));
-            if (together >= Held) return best.NotSeparatedFrom.Count > 0 ? Outcome.NotToldApart : Outcome.Bug;
+            if (together >= Threshold) return best.NotSeparatedFrom.Count > 0 ? Outcome.NotToldApart : Outcome.Bug;
         }
 
-        if (somethingElse >= 0.5) return wrong >= LeastShown ? Outcome.Unexplained : Outcome.TooFewChances;
-        if (1 - sound - somethingElse - noChance < Held || best.IsSound) return Outcome.TooFewChances;
+        if (somethingElse >= 0.5) return wrong >= ShowingsNeeded ? Outcome.Unexplained : Outcome.TooFewChances;
+        if (1 - sound - somethingElse - noChance < Threshold || best.IsSound) return Outcome.TooFewChances;
         LeaveOpen(explanations);
         return explanations[0].NotSeparatedFrom.Count > 0 ? Outcome.NotToldApart : Outcome.TooFewChances;
     }

@@ -68,7 +68,7 @@ internal sealed class SheetLikelihood
     public ChanceTable<Bug> Listed { get; }
 
     /// <summary>Whether a bug is one of a method by which numbers inside the workings are dealt with.</summary>
-    public bool IsInside(Bug bug) => inside.Contains(bug);
+    public bool IsBeside(Bug bug) => inside.Contains(bug);
 
     /// <summary>The student who works as taught.</summary>
     public Hypothesis Sound { get; }
@@ -294,7 +294,7 @@ internal sealed class SheetLikelihood
     {
         var prior = schoolWeight * Priors.Number(hypothesis.Bugs.Count);
         for (var i = 0; i < hypothesis.Bugs.Count; i++)
-            prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) * (inside.Contains(hypothesis.Bugs[i]) ? Priors.InsideAnother : 1) / totalWeight;
+            prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) * (inside.Contains(hypothesis.Bugs[i]) ? Priors.BesideAnother : 1) / totalWeight;
         foreach (var rule in hypothesis.Unlisted) prior *= unlistedPrior[(int)rule.Length];
         foreach (var fact in hypothesis.Facts) prior *= Priors.OneWrongFact * Priors.FactWeight(fact.Fact);
         return Math.Log(prior);

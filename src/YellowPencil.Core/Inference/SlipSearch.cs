@@ -34,7 +34,7 @@ internal sealed class SlipSearch(MethodRun run)
             foreach (var (slip, weight) in Alterations(step))
             {
                 total += weight;
-                if (!isOpen || (step.Fact is not null && probed is { } place && !reach.AllowsValue(slip.Choice - step.Made, place))) continue;
+                if (!isOpen || (step.Fact is not null && probed is { } place && !reach.AllowsValue(slip.Choice - step.Chosen, place))) continue;
                 Method.Run(item.Task, run, set, declined, slip);
                 if (step.Fact is not null) probed ??= reach.LowestChange(run.Page.Answer);
                 if (item.Matches(run)) found.Add(new SlipExplanation(slip, step, weight * (item.MarksOf(run)?.Weight ?? 1)));
@@ -50,11 +50,11 @@ internal sealed class SlipSearch(MethodRun run)
         if (step.Decision is not null)
         {
             foreach (var (made, weight) in step.Slips)
-                if (made != step.Made) yield return (new Slip(step.Number, made), weight);
+                if (made != step.Chosen) yield return (new Slip(step.Number, made), weight);
             yield break;
         }
 
-        var values = step.Fact!.Value.Near(step.Made).OrderBy(v => Math.Abs(v.Value - step.Made)).ToList();
+        var values = step.Fact!.Value.Near(step.Chosen).OrderBy(v => Math.Abs(v.Value - step.Chosen)).ToList();
         var total = values.Sum(v => v.Weight);
         foreach (var (value, weight) in values) yield return (new Slip(step.Number, value), FactWeight * weight / total);
     }

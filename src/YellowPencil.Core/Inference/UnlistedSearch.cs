@@ -52,7 +52,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
         return
         [
             .. found.OrderByDescending(f => f.Gain)
-                .ThenBy(f => f.Length).Take(sheet.Affordable(MostWeighed, least: 8)).Select(f => sheet.Rough(student, f.Make(), trees))
+                .ThenBy(f => f.Length).Take(sheet.Affordable(MostWeighed, least: 8)).Select(f => sheet.Rough(student, f.Rule(), trees))
                 .OrderByDescending(c => c.LogScore).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal),
         ];
     }
@@ -63,16 +63,16 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
         if (shown.Count < leastMet) return;
         var kept = TreesOf(point, met);
         var some = new bool[shown.Count];
-        foreach (var doing in point.Doings)
+        foreach (var option in point.Options)
         {
             sheet.ThrowIfCancelled();
             if (trees.Steps > MostSteps) return;
             Array.Clear(some);
-            if (shown.Count(tree => tree.Consider(doing.Make)) < leastMet) continue;
-            foreach (var tree in kept) tree.Consider(doing.Make);
-            TryAll(point, RuleLength.Named, doing, shown, kept, some);
-            if (leavesNothing || doing.Length == RuleLength.Expression || some.Count(s => s) < leastMet) continue;
-            foreach (var length in Learnt) TryAll(point, length, doing, shown, kept, some);
+            if (shown.Count(tree => tree.Consider(option.Result)) < leastMet) continue;
+            foreach (var tree in kept) tree.Consider(option.Result);
+            TryAll(point, RuleLength.Named, option, shown, kept, some);
+            if (leavesNothing || option.Length == RuleLength.Expression || some.Count(s => s) < leastMet) continue;
+            foreach (var length in Learnt) TryAll(point, length, option, shown, kept, some);
         }
     }
 
@@ -86,17 +86,17 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
     }
 
     private void TryAll<TContext>(
-        Decision<TContext> point, RuleLength length, Doing<TContext> doing, List<DecisionTree<TContext>> shown, List<DecisionTree<TContext>> kept, bool[] some)
+        Decision<TContext> point, RuleLength length, ChoiceOrValue<TContext> option, List<DecisionTree<TContext>> shown, List<DecisionTree<TContext>> kept, bool[] some)
         where TContext : struct, IDecisionContext
     {
         var kinds = point.AllKinds.Of(length);
         Tried += kinds.Length;
         foreach (ref readonly var kind in kinds.AsSpan())
-            if (GainOf(kind, doing.Length == RuleLength.Expression ? MostInVainOfLong : MostInVain, shown, kept, some) is { } gain)
+            if (GainOf(kind, option.Length == RuleLength.Expression ? MostInVainOfLong : MostInVain, shown, kept, some) is { } gain)
             {
                 var test = kind;
                 leavesNothing |= gain == open.Count;
-                found.Add(new Found(gain, (RuleLength)Math.Max((int)length, (int)doing.Length), () => point.Unlisted(point.AllKinds.KindOf(test), doing)));
+                found.Add(new Found(gain, (RuleLength)Math.Max((int)length, (int)option.Length), () => point.Unlisted(point.AllKinds.KindOf(test), option)));
             }
     }
 
@@ -126,5 +126,5 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
         return gained - lost;
     }
 
-    private sealed record Found(int Gain, RuleLength Length, Func<UnlistedDeviation> Make);
+    private sealed record Found(int Gain, RuleLength Length, Func<UnlistedDeviation> Rule);
 }

@@ -228,7 +228,7 @@ public static class Ideas
         "Only parts of one size can be counted together: both fractions get one denominator first.");
 
     /// <summary>The denominator names the part.</summary>
-    public static readonly MissingIdea BottomNamesThePart = new("bottom-names-the-part", "the denominator names the part",
+    public static readonly MissingIdea DenominatorNamesThePart = new("bottom-names-the-part", "the denominator names the part",
         "The denominator says how large the parts are; when parts are counted, their size stays.");
 
     /// <summary>Equal fractions.</summary>

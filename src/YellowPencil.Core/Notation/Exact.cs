@@ -7,7 +7,7 @@ public static class Exact
 {
     /// <summary>The root of a number, where it is whole; null where it is not.</summary>
     public static Rational? Perfect(Rational number) =>
-        number.IsWhole && Root(number.Top) is var root && root * root == number.Top ? Rational.Whole(root) : null;
+        number.IsWhole && Root(number.Numerator) is var root && root * root == number.Numerator ? Rational.Whole(root) : null;
 
     /// <summary>The largest whole number whose square is not above another.</summary>
     public static BigInteger Root(BigInteger number)
@@ -21,12 +21,12 @@ public static class Exact
 
     /// <summary>A number cut to so many places.</summary>
     public static Rational CutOff(Rational number, int places) =>
-        new(BigInteger.Divide(number.Top * BigInteger.Pow(10, places), number.Bottom), BigInteger.Pow(10, places));
+        new(BigInteger.Divide(number.Numerator * BigInteger.Pow(10, places), number.Denominator), BigInteger.Pow(10, places));
 
     /// <summary>A number rounded to so many places, a half upwards.</summary>
     public static Rational Rounded(Rational number, int places) => CutOff(number + new Rational(1, 2 * BigInteger.Pow(10, places)), places);
 
     /// <summary>A number with so many places, as it is written; whole where it is asked for.</summary>
     public static string Written(Rational number, int places) =>
-        DecimalNumber.Canonical(DecimalNumber.Written(number.Top * BigInteger.Pow(10, places) / number.Bottom, places));
+        DecimalNumber.Canonical(DecimalNumber.Written(number.Numerator * BigInteger.Pow(10, places) / number.Denominator, places));
 }

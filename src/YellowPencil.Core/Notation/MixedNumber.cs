@@ -6,31 +6,31 @@ namespace YellowPencil.Core.Notation;
 
 /// <summary>A whole number, a fraction, or both, as written: neither in lowest terms nor with the fraction below one unless it was written so.</summary>
 /// <param name="Whole">The whole part; 0 where there is none.</param>
-/// <param name="Top">The numerator.</param>
-/// <param name="Bottom">The denominator; 0 where there is no fraction.</param>
-public readonly partial record struct MixedNumber(long Whole, long Top, long Bottom)
+/// <param name="Numerator">The numerator.</param>
+/// <param name="Denominator">The denominator; 0 where there is no fraction.</param>
+public readonly partial record struct MixedNumber(long Whole, long Numerator, long Denominator)
 {
     /// <summary>Whether there is a whole part.</summary>
-    public bool HasWhole => Whole != 0 || Bottom == 0;
+    public bool HasWhole => Whole != 0 || Denominator == 0;
 
     /// <summary>Whether there is a fraction.</summary>
-    public bool HasFraction => Bottom != 0;
+    public bool HasFraction => Denominator != 0;
 
     /// <summary>The number over one denominator; the denominator is 1 for whole numbers.</summary>
-    public (BigInteger Top, BigInteger Bottom) Value => HasFraction ? ((BigInteger)Whole * Bottom + Top, Bottom) : (Whole, 1);
+    public (BigInteger Numerator, BigInteger Denominator) Value => HasFraction ? ((BigInteger)Whole * Denominator + Numerator, Denominator) : (Whole, 1);
 
     /// <summary>As it is written: <c>3 5/8</c>, <c>5/8</c>, <c>3</c>.</summary>
-    public string Text => !HasFraction ? Whole.ToString(CultureInfo.InvariantCulture) : Whole == 0 ? $"{Top}/{Bottom}" : $"{Whole} {Top}/{Bottom}";
+    public string Text => !HasFraction ? Whole.ToString(CultureInfo.InvariantCulture) : Whole == 0 ? $"{Numerator}/{Denominator}" : $"{Whole} {Numerator}/{Denominator}";
 
     /// <summary>The number of a value in lowest terms, mixed where it is over one, with a minus sign where it is below zero.</summary>
-    public static string Canonical(BigInteger top, BigInteger bottom)
+    public static string Canonical(BigInteger numerator, BigInteger denominator)
     {
-        var sign = top.Sign < 0 ? "-" : "";
-        top = BigInteger.Abs(top);
-        var common = BigInteger.GreatestCommonDivisor(top, bottom);
-        (top, bottom) = (top / common, bottom / common);
-        var whole = BigInteger.DivRem(top, bottom, out var rest);
-        return rest.IsZero ? $"{sign}{whole}" : whole.IsZero ? $"{sign}{rest}/{bottom}" : $"{sign}{whole} {rest}/{bottom}";
+        var sign = numerator.Sign < 0 ? "-" : "";
+        numerator = BigInteger.Abs(numerator);
+        var common = BigInteger.GreatestCommonDivisor(numerator, denominator);
+        (numerator, denominator) = (numerator / common, denominator / common);
+        var whole = BigInteger.DivRem(numerator, denominator, out var rest);
+        return rest.IsZero ? $"{sign}{whole}" : whole.IsZero ? $"{sign}{rest}/{denominator}" : $"{sign}{whole} {rest}/{denominator}";
     }
 
     /// <summary>Reads a number that begins at a position; null, with nothing read, where none does.</summary>

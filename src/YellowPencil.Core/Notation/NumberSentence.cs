@@ -118,8 +118,8 @@ public static class NumberSentence
     /// <summary>The root of a number, where it is exact; null where it is not.</summary>
     public static Rational? RootOf(Rational squared)
     {
-        if (squared.Sign < 0 || squared.Top > MostUnderRoot || squared.Bottom > MostUnderRoot) return null;
-        var (above, below) = (Exact.Root(squared.Top), Exact.Root(squared.Bottom));
-        return above * above == squared.Top && below * below == squared.Bottom ? new Rational(above, below) : null;
+        if (squared.Sign < 0 || squared.Numerator > MostUnderRoot || squared.Denominator > MostUnderRoot) return null;
+        var (above, below) = (Exact.Root(squared.Numerator), Exact.Root(squared.Denominator));
+        return above * above == squared.Numerator && below * below == squared.Denominator ? new Rational(above, below) : null;
     }
 }

@@ -33,7 +33,7 @@ public readonly partial record struct SurdEnd(Rational Plain, Rational Times, Bi
         if (squared.IsZero) return new SurdEnd(plain, default, BigInteger.One);
 
         // The root of s²d/(t²e) is s times the root of de, over te; above and below share no factor.
-        var (above, below) = (WithoutSquares(BigInteger.Abs(squared.Top)), WithoutSquares(squared.Bottom));
+        var (above, below) = (WithoutSquares(BigInteger.Abs(squared.Numerator)), WithoutSquares(squared.Denominator));
         var inside = above.Inside * below.Inside;
         var times = new Rational(isMinus ? -above.Outside : above.Outside, below.Outside * below.Inside);
         if (inside.IsOne && squared.Sign > 0) return new SurdEnd(plain + times, default, BigInteger.One);
@@ -59,10 +59,10 @@ public readonly partial record struct SurdEnd(Rational Plain, Rational Times, Bi
     {
         get
         {
-            var top = BigInteger.Abs(Times.Top);
+            var numerator = BigInteger.Abs(Times.Numerator);
             var (under, isImaginary) = (BigInteger.Abs(Under), Under.Sign < 0);
             var root = under.IsOne && isImaginary ? "i" : isImaginary ? $"i sqrt({under})" : $"sqrt({under})";
-            return $"{(top.IsOne ? "" : top)}{root}{(Times.Bottom.IsOne ? "" : $"/{Times.Bottom}")}";
+            return $"{(numerator.IsOne ? "" : numerator)}{root}{(Times.Denominator.IsOne ? "" : $"/{Times.Denominator}")}";
         }
     }
 
@@ -77,9 +77,9 @@ public readonly partial record struct SurdEnd(Rational Plain, Rational Times, Bi
         while (at < text.Length)
         {
             if (Part().Match(text, at) is not { Success: true, Length: > 1 } part || part.Index != at) return null;
-            var bottom = part.Groups["bottom"].Success ? BigInteger.Parse(part.Groups["bottom"].Value) : BigInteger.One;
-            if (bottom.IsZero) return null;
-            var size = new Rational(part.Groups["top"].Length > 0 ? BigInteger.Parse(part.Groups["top"].Value) : BigInteger.One, bottom);
+            var denominator = part.Groups["bottom"].Success ? BigInteger.Parse(part.Groups["bottom"].Value) : BigInteger.One;
+            if (denominator.IsZero) return null;
+            var size = new Rational(part.Groups["top"].Length > 0 ? BigInteger.Parse(part.Groups["top"].Value) : BigInteger.One, denominator);
             var signed = part.Groups["sign"].Value == "-" ? -size : size;
             var (hasRoot, isImaginary) = (part.Groups["root"].Success, part.Groups["i"].Success || part.Groups["j"].Success);
             if (!hasRoot && !isImaginary)

@@ -31,7 +31,7 @@ public abstract class TaughtFamily(string name, string title) : Family(name, tit
     public virtual IReadOnlyList<Part> Parts => [];
 
     /// <summary>Every decision point of the method, those of its parts included: how the task is read, what is done, and how the answer is written.</summary>
-    public IReadOnlyList<Decision> Decisions => decisions ??= [OuterDecisions.Reading, .. OwnDecisions, OuterDecisions.Writing];
+    public IReadOnlyList<Decision> Decisions => decisions ??= [CopyingDecisions.Reading, .. OwnDecisions, CopyingDecisions.Writing];
 
     private IReadOnlyList<Decision>? decisions;
 
@@ -42,12 +42,12 @@ public abstract class TaughtFamily(string name, string title) : Family(name, tit
     public abstract IReadOnlyList<WorkField> Fields { get; }
 
     /// <summary>The families whose methods come up where a student does another operation than the one that is set.</summary>
-    public virtual IReadOnlyList<string> Instead => [];
+    public virtual IReadOnlyList<string> ConfusedWith => [];
 
     /// <summary>
     /// The families by whose methods numbers inside a working are dealt with beside it: their bugs show there, and nobody looks for new rules.
     /// </summary>
-    public virtual IReadOnlyList<string> Inside => [];
+    public virtual IReadOnlyList<string> WorkedBeside => [];
 
     /// <summary>The questions on which schools differ and on which what this method writes depends.</summary>
     public virtual IReadOnlyList<SchoolQuestion> SchoolQuestions => [];

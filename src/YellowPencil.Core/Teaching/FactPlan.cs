@@ -30,7 +30,7 @@ public sealed class FactPlan
         known.Remove(Fact);
         Ways = [.. WaysTo(Fact).Select(w => w with { IsKnown = w.From is { } from && known.Contains(from.Ordered) }).OrderByDescending(w => w.IsKnown)];
         if ((school ?? School.Usual).Of(School.Facts) == FactSchool.Counted) Ways = [.. Counted(Fact), .. Ways];
-        Held = [.. Neighbours(Fact).Where(known.Contains)];
+        KnownNeighbours = [.. Neighbours(Fact).Where(known.Contains)];
         Checks = [.. Days.Select(Check)];
     }
 
@@ -47,7 +47,7 @@ public sealed class FactPlan
     public IReadOnlyList<FactWay> Ways { get; }
 
     /// <summary>Neighbours of the fact that came out right on the page.</summary>
-    public IReadOnlyList<NumberFact> Held { get; }
+    public IReadOnlyList<NumberFact> KnownNeighbours { get; }
 
     /// <summary>When it is checked, and by what.</summary>
     public IReadOnlyList<FactCheck> Checks { get; }

@@ -12,7 +12,7 @@ namespace YellowPencil.Core.Telling;
 /// empty.</param>
 /// <param name="Cells">The items in the order of the sheet.</param>
 public sealed record ClassLine(
-    string Student, Outcome Outcome, IReadOnlyList<HeldRule> Rules, IReadOnlyList<IReadOnlyList<string>> Rivals, IReadOnlyList<ClassCell> Cells)
+    string Student, Outcome Outcome, IReadOnlyList<FollowedRule> Rules, IReadOnlyList<IReadOnlyList<string>> Rivals, IReadOnlyList<ClassCell> Cells)
 {
     /// <summary>A rule is a student's from this probability on, and an explanation that is held so says what a wrong answer is due to.</summary>
     private const double LeastProbable = 0.5;
@@ -37,15 +37,15 @@ public sealed record ClassLine(
     /// <summary>The line as JSON.</summary>
     public string Write() => JsonSerializer.Serialize(this, Options);
 
-    private static IEnumerable<HeldRule> RulesOf(Reading reading)
+    private static IEnumerable<FollowedRule> RulesOf(Reading reading)
     {
         var held = reading.Explanations.SelectMany(e => e.Hypothesis.RuleIds.Select(rule => (Rule: rule, Explanation: e)));
         foreach (var rule in held.GroupBy(h => h.Rule, StringComparer.Ordinal))
         {
             var probability = rule.Sum(h => h.Explanation.Probability);
             var best = rule.MaxBy(h => h.Explanation.Probability).Explanation;
-            if (probability < LeastProbable || best.LeastShown < SheetDiagnosis.LeastShown) continue;
-            yield return new HeldRule(rule.Key, Math.Min(1, probability), best.Followed, best.Chances);
+            if (probability < LeastProbable || best.LeastShown < SheetDiagnosis.ShowingsNeeded) continue;
+            yield return new FollowedRule(rule.Key, Math.Min(1, probability), best.Followed, best.Chances);
         }
     }
 
@@ -64,7 +64,7 @@ public sealed record ClassLine(
 /// <param name="Probability">How probable it is, over all explanations that hold the rule.</param>
 /// <param name="Shown">How many of the chances of the likeliest of these explanations were followed.</param>
 /// <param name="Chances">How many chances it had.</param>
-public sealed record HeldRule(string Rule, double Probability, int Shown, int Chances);
+public sealed record FollowedRule(string Rule, double Probability, int Shown, int Chances);
 
 /// <summary>One item of one student.</summary>
 /// <param name="Id">The item.</param>

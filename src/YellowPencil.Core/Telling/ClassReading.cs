@@ -13,8 +13,8 @@ public sealed record SharedRule(string Rule, string Text, IReadOnlyList<RuleFoll
 
 /// <summary>A student who follows a rule.</summary>
 /// <param name="Student">The student's code.</param>
-/// <param name="Held">The rule with its chances.</param>
-public sealed record RuleFollower(string Student, HeldRule Held);
+/// <param name="Followed">The rule with its chances.</param>
+public sealed record RuleFollower(string Student, FollowedRule Followed);
 
 /// <summary>An item as a class answered it.</summary>
 /// <param name="Id">The item, as the first sheet that has it numbers it.</param>
@@ -50,7 +50,7 @@ public sealed class ClassReading
     {
         Students = lines.Select(l => l.Student).Distinct().Count();
         Rules =
-            [.. lines.SelectMany(line => line.Rules.Select(rule => new RuleFollower(line.Student, rule))).GroupBy(f => f.Held.Rule, StringComparer.Ordinal).Select(f => Shared(f, lines))
+            [.. lines.SelectMany(line => line.Rules.Select(rule => new RuleFollower(line.Student, rule))).GroupBy(f => f.Followed.Rule, StringComparer.Ordinal).Select(f => Shared(f, lines))
             .OrderByDescending(r => r.Students.Count).ThenBy(r => r.Rule, StringComparer.Ordinal)];
         Items = [
             .. lines.SelectMany(line => line.Cells.Select(cell => (line.Student, Cell: cell)))
@@ -75,7 +75,7 @@ public sealed class ClassReading
         Catalogue.Find(rule)?.Text ?? (Hypothesis.Parse(rule)?.Unlisted is [{ } unlisted] ? $"A rule that is not in the catalogue. {unlisted.Text}." : rule);
 
     private static SharedRule Shared(IGrouping<string, RuleFollower> followers, IReadOnlyList<ClassLine> lines) => new(
-        followers.Key, TextOf(followers.Key), [.. followers.OrderByDescending(f => f.Held.Probability).ThenBy(f => f.Student, StringComparer.Ordinal)],
+        followers.Key, TextOf(followers.Key), [.. followers.OrderByDescending(f => f.Followed.Probability).ThenBy(f => f.Student, StringComparer.Ordinal)],
         [.. lines.SelectMany(line => line.Cells).Where(cell => cell.Rules.Any(rules => rules.Contains(followers.Key))).Select(cell => cell.Id).Distinct()]);
 
     private static ClassItem Answered(IReadOnlyList<(string Student, ClassCell Cell)> given)

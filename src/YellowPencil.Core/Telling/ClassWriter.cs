@@ -28,9 +28,9 @@ public static class ClassWriter
             {
                 json.WriteStartObject();
                 json.WriteString("student", student.Student);
-                ReadingWriter.WriteShare(json, "probability", student.Held.Probability);
-                json.WriteNumber("shown", student.Held.Shown);
-                json.WriteNumber("chances", student.Held.Chances);
+                ReadingWriter.WriteShare(json, "probability", student.Followed.Probability);
+                json.WriteNumber("shown", student.Followed.Shown);
+                json.WriteNumber("chances", student.Followed.Chances);
                 json.WriteEndObject();
             });
             json.WriteEndObject();
@@ -78,7 +78,7 @@ public static class ClassWriter
         {
             text.Append($"  {rule.Students.Count,3} × {rule.Text.In(word)}\n");
             text.Append(
-                $"        {string.Join(", ", rule.Students.Select(s => $"{s.Student} ({s.Held.Shown} of {s.Held.Chances}, {Math.Min(99, 100 * s.Held.Probability):0} %)"))}\n");
+                $"        {string.Join(", ", rule.Students.Select(s => $"{s.Student} ({s.Followed.Shown} of {s.Followed.Chances}, {Math.Min(99, 100 * s.Followed.Probability):0} %)"))}\n");
         }
 
         text.Append("\nItems\n");

@@ -68,7 +68,7 @@ public static class PageNotes
         if (blank.Count < LeastItems || written.Count < LeastItems) return null;
         if (reading.Items.Take(reading.Items.Count - blank.Count).All(i => i.Verdict != Verdict.Blank))
             return new PageNote($"The last {blank.Count} items are blank: time or will may have run out, and nothing is known of them.", "");
-        var kind = OuterDecisions.Reading.Kinds.FirstOrDefault(
+        var kind = CopyingDecisions.Reading.Kinds.FirstOrDefault(
             k => blank.TrueForAll(i => k.Holds(new TaskContext(i.Item.Task))) && written.TrueForAll(i => !k.Holds(new TaskContext(i.Item.Task))));
         return kind is null
             ? null

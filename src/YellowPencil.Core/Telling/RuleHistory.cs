@@ -8,7 +8,7 @@ namespace YellowPencil.Core.Telling;
 public enum RuleCourse
 {
     /// <summary>It is followed.</summary>
-    Held,
+    Followed,
 
     /// <summary>It is followed on more items than before, and not yet throughout.</summary>
     Forming,
@@ -125,13 +125,13 @@ public static class RuleHistory
     {
         var held = -1;
         var wasGone = false;
-        var course = RuleCourse.Held;
+        var course = RuleCourse.Followed;
         var before = 0.0;
         for (var i = 0; i < stands.Count; i++)
         {
             var (shows, followed) = (stands[i].Shows, stands[i].Followed);
             var share = (double)followed / shows;
-            var isFollowed = followed >= SheetDiagnosis.LeastShown || share >= Mostly;
+            var isFollowed = followed >= SheetDiagnosis.ShowingsNeeded || share >= Mostly;
             if (held < 0 && !isFollowed) continue;
             if (share <= Hardly)
             {
@@ -145,7 +145,7 @@ public static class RuleHistory
                 course = wasGone
                     ? RuleCourse.Returned
                     : share >= Mostly
-                    ? RuleCourse.Held
+                    ? RuleCourse.Followed
                     : held < 0 || share > before
                     ? RuleCourse.Forming
                     : RuleCourse.ComingLoose;
@@ -156,12 +156,12 @@ public static class RuleHistory
         }
 
         // Younger pages without such an item leave it open.
-        return course is RuleCourse.Held or RuleCourse.Returned && stands.Count > 0 && stands[^1].Page < pages - 1 ? RuleCourse.NotTried : course;
+        return course is RuleCourse.Followed or RuleCourse.Returned && stands.Count > 0 && stands[^1].Page < pages - 1 ? RuleCourse.NotTried : course;
     }
 
     private static string? InPlaceOf(string rule, RuleOnPage last, Dictionary<string, IReadOnlyList<RuleOnPage>> stands) =>
         last.Right * 2 > last.Shows ? null : stands.Where(s => s.Key != rule)
             .Select(s => (Rule: s.Key, On: s.Value.FirstOrDefault(p => p.Page == last.Page)))
-                .Where(s => s.On is { } on && on.Followed >= SheetDiagnosis.LeastShown && on.Followed >= Mostly * on.Shows)
+                .Where(s => s.On is { } on && on.Followed >= SheetDiagnosis.ShowingsNeeded && on.Followed >= Mostly * on.Shows)
             .OrderByDescending(s => s.On!.Followed).ThenBy(s => s.Rule, StringComparer.Ordinal).Select(s => s.Rule).FirstOrDefault();
 }

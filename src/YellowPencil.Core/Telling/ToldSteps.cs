@@ -38,5 +38,5 @@ public static class ToldSteps
         !steps.Any(s => s.Decision == MultiplicationDecisions.Placeholder && s.Line == line && s.Cause != StepCause.AsTaught);
 
     /// <summary>A step in a sentence, as the classroom says it.</summary>
-    public static string TextOf(Step step, Classroom classroom) => (step.Fact is null ? step.MadeText : Signs.Printed(step.MadeText)).In(classroom);
+    public static string TextOf(Step step, Classroom classroom) => (step.Fact is null ? step.ChosenText : Signs.Printed(step.ChosenText)).In(classroom);
 }

@@ -18,5 +18,5 @@ internal static class ClassText
     }
 
     /// <summary>How sure a rule is, and on how many of its chances it was followed.</summary>
-    public static string Chances(HeldRule rule) => $"{Shares.Percent(rule.Probability)}, {rule.Shown} of {rule.Chances} {(rule.Chances == 1 ? "chance" : "chances")}";
+    public static string Chances(FollowedRule rule) => $"{Shares.Percent(rule.Probability)}, {rule.Shown} of {rule.Chances} {(rule.Chances == 1 ? "chance" : "chances")}";
 }

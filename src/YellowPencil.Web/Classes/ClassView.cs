@@ -36,7 +36,7 @@ public sealed class ClassView
     {
         (Board, this.names, Together) = (board, names, board.Together());
         var held = Together.Rules.Select((rule, at) => (rule.Rule, Lettered: new LetteredRule(
-            Letter(at), names.Of(rule.Rule, Word), false, [.. rule.Students.Select(f => (f.Student, ClassText.Chances(f.Held)))], rule.Items))).ToList();
+            Letter(at), names.Of(rule.Rule, Word), false, [.. rule.Students.Select(f => (f.Student, ClassText.Chances(f.Followed)))], rule.Items))).ToList();
         byRule = held.ToDictionary(r => r.Rule, r => r.Lettered.Letter);
         var open = board.Rows.Where(r => r.Line is { Rivals.Count: > 0 } line && !line.Rules.Any(h => byRule.ContainsKey(h.Rule))).GroupBy(r => Key(r.Line!)).OrderByDescending(g => g.Count())
             .Select((rows, at) => (rows.Key, Lettered: Open(Letter(held.Count + at), [.. rows]))).ToList();

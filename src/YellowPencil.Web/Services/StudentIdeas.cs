@@ -19,7 +19,7 @@ public enum IdeaState
     NotSeen,
 
     /// <summary>Items that need it come out right, and no rule says otherwise.</summary>
-    Held,
+    Understood,
 
     /// <summary>A rule behind which it is missing is possible.</summary>
     Shaky,
@@ -64,13 +64,13 @@ public sealed class StudentIdeas(PencilContext data, RuleNaming names, IMemoryCa
         var standings = new List<IdeaStanding>();
         foreach (var held in line.Rules)
             if (Catalogue.Find(held.Rule) is { } bug)
-                standings.Add(new(bug.Idea, held.Probability >= SheetDiagnosis.Held ? IdeaState.Missing : IdeaState.Shaky, [new($"{title}: “{names.Of(bug.Id, word)}”, {Classes.ClassText.Chances(held)}", address)]));
+                standings.Add(new(bug.Idea, held.Probability >= SheetDiagnosis.Threshold ? IdeaState.Missing : IdeaState.Shaky, [new($"{title}: “{names.Of(bug.Id, word)}”, {Classes.ClassText.Chances(held)}", address)]));
         foreach (var rival in line.Rivals.SelectMany(r => r).Distinct())
             if (Catalogue.Find(rival) is { } bug && standings.TrueForAll(s => s.Idea != bug.Idea))
                 standings.Add(new(bug.Idea, IdeaState.Shaky, [new($"{title}: “{names.Of(bug.Id, word)}” is one of the rules that the page does not tell apart", address)]));
         var right = line.Cells.Where(c => c.Verdict == Verdict.Right).SelectMany(cell => NeedsOf(cell).Select(idea => (Idea: idea, cell.Id))).ToLookup(n => n.Idea, n => n.Id);
         foreach (var idea in right.Where(r => standings.TrueForAll(s => s.Idea != r.Key)))
-            standings.Add(new(idea.Key, idea.Count() >= RightNeeded ? IdeaState.Held : IdeaState.NotSeen, [new($"{title}: {(idea.Count() == 1 ? "item" : "items")} {string.Join(", ", idea)} right", address)]));
+            standings.Add(new(idea.Key, idea.Count() >= RightNeeded ? IdeaState.Understood : IdeaState.NotSeen, [new($"{title}: {(idea.Count() == 1 ? "item" : "items")} {string.Join(", ", idea)} right", address)]));
         return standings;
     }
 

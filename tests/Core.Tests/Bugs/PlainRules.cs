@@ -209,7 +209,7 @@ internal static class PlainRules
     {
         var fractions = (FractionTask)task;
         if (fractions.IsNegative || fractions.Second is not { } second) return null;
-        return answer((int)fractions.First.Top, (int)fractions.First.Bottom, fractions.IsDifference ? -1 : 1, (int)second.Top, (int)second.Bottom);
+        return answer((int)fractions.First.Numerator, (int)fractions.First.Denominator, fractions.IsDifference ? -1 : 1, (int)second.Numerator, (int)second.Denominator);
     };
 
     private static string Lowest(int top, int bottom) => MixedNumber.Canonical(top, bottom);
@@ -230,7 +230,7 @@ internal static class PlainRules
         if (equation.HasBrackets) return null;
         var (left, right) = (EquationTask.Sum(equation.Left), EquationTask.Sum(equation.Right));
         if (left.Letters.IsZero || left.Numbers.IsZero) return null;
-        if (answer((int)left.Letters.Top, (int)left.Numbers.Top, (int)right.Letters.Top, (int)right.Numbers.Top) is not { Letters: not 0 } solved) return null;
+        if (answer((int)left.Letters.Numerator, (int)left.Numbers.Numerator, (int)right.Letters.Numerator, (int)right.Numbers.Numerator) is not { Letters: not 0 } solved) return null;
         return $"{equation.Letter} = {new Rational(solved.Numbers, solved.Letters).Text}";
     };
 

@@ -82,7 +82,7 @@ public class DecisionTreeTests
                 var kinds = point.AllKinds.Of(length);
                 for (var i = 0; kinds.Length > 0 && i < 4; i++)
                 {
-                    var rule = point.Unlisted(point.AllKinds.KindOf(kinds[random.Next(kinds.Length)]), point.Doings[random.Next(point.Doings.Count)]);
+                    var rule = point.Unlisted(point.AllKinds.KindOf(kinds[random.Next(kinds.Length)]), point.Options[random.Next(point.Options.Count)]);
                     Found.Add(rule);
                     var again = UnlistedRules.Find(rule.Id).ShouldNotBeNull(rule.Id);
                     (again.Id, again.Text, again.Length).ShouldBe((rule.Id, rule.Text, rule.Length));

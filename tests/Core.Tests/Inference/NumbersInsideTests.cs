@@ -63,7 +63,7 @@ public class NumbersInsideTests
     {
         var task = TaskText.TryParse(text).Value!;
         var run = new MethodRun();
-        foreach (var bug in Catalogue.Inside(task.Family))
+        foreach (var bug in Catalogue.WorkedBeside(task.Family))
         {
             Method.Run(task, run, bug.Alone);
             run.Page.Answer.Length.ShouldBeGreaterThan(0, bug.Id);
@@ -75,11 +75,11 @@ public class NumbersInsideTests
     {
         foreach (var family in new[] { FamilyList.Fractions, FamilyList.MixedNumbers, FamilyList.Polynomials, FamilyList.Expanding, FamilyList.Equations })
         {
-            Catalogue.Inside(family).Select(b => b.Family).Distinct().ShouldBe([FamilyList.Addition, FamilyList.Subtraction, FamilyList.Multiplication]);
+            Catalogue.WorkedBeside(family).Select(b => b.Family).Distinct().ShouldBe([FamilyList.Addition, FamilyList.Subtraction, FamilyList.Multiplication]);
             TaughtFamily.Of(family).Decisions.Intersect(WholeNumbers.Decisions).ShouldBeEmpty();
-            Catalogue.Of(family).Intersect(Catalogue.Inside(family)).ShouldBeEmpty();
+            Catalogue.Of(family).Intersect(Catalogue.WorkedBeside(family)).ShouldBeEmpty();
         }
 
-        Catalogue.Inside(FamilyList.Subtraction).ShouldBeEmpty();
+        Catalogue.WorkedBeside(FamilyList.Subtraction).ShouldBeEmpty();
     }
 }

@@ -75,7 +75,7 @@ internal static class OwnRules
     private static (Family, string, Func<ItemTask, string?>) Rule(Family family, string name, Func<ItemTask, string?> answer) => (family, name, answer);
 
     private static Func<ItemTask, string?> Pairs(Func<int, int, int, int, int, string> answer) => task =>
-        task is FractionTask { Second: { } second, IsNegative: false } set ? answer((int)set.First.Top, (int)set.First.Bottom, set.IsDifference ? -1 : 1, (int)second.Top, (int)second.Bottom) : null;
+        task is FractionTask { Second: { } second, IsNegative: false } set ? answer((int)set.First.Numerator, (int)set.First.Denominator, set.IsDifference ? -1 : 1, (int)second.Numerator, (int)second.Denominator) : null;
 
     private static Func<ItemTask, string?> Fractions(Func<int, int, string> finish) => Pairs((a, b, sign, c, d) =>
     {
@@ -87,8 +87,8 @@ internal static class OwnRules
     private static Func<ItemTask, string?> Mixed(Func<int, int, int, int, int, int, string> answer) => task =>
     {
         if (task is not FractionTask { IsNegative: false, Second: { HasFraction: true, Whole: > 0 } other, First: { HasFraction: true, Whole: > 0 } one } set) return null;
-        var bottom = (int)(one.Bottom / (long)BigInteger.GreatestCommonDivisor(one.Bottom, other.Bottom) * other.Bottom);
-        return answer((int)one.Whole, (int)(one.Top * (bottom / one.Bottom)), (int)other.Whole, (int)(other.Top * (bottom / other.Bottom)), bottom, set.IsDifference ? -1 : 1);
+        var bottom = (int)(one.Denominator / (long)BigInteger.GreatestCommonDivisor(one.Denominator, other.Denominator) * other.Denominator);
+        return answer((int)one.Whole, (int)(one.Numerator * (bottom / one.Denominator)), (int)other.Whole, (int)(other.Numerator * (bottom / other.Denominator)), bottom, set.IsDifference ? -1 : 1);
     };
 
     private static string Columns(int whole, int top, int bottom) => MixedNumber.Canonical(whole * bottom + top, bottom);
@@ -123,7 +123,7 @@ internal static class OwnRules
         if (task is not EquationTask { HasBrackets: false } set) return null;
         var (left, right) = (EquationTask.Sum(set.Left), EquationTask.Sum(set.Right));
         if (left.Letters.IsZero) return null;
-        var (top, bottom) = answer((int)left.Letters.Top, (int)left.Numbers.Top, (int)right.Letters.Top, (int)right.Numbers.Top);
+        var (top, bottom) = answer((int)left.Letters.Numerator, (int)left.Numbers.Numerator, (int)right.Letters.Numerator, (int)right.Numbers.Numerator);
         if (bottom == 0) return null;
         var text = inLowest || top % bottom == 0 ? new Rational(top, bottom).Text : $"{Math.Sign(bottom) * top}/{Math.Abs(bottom)}";
         return $"{set.Letter} = {text}";

@@ -189,7 +189,7 @@ public class ReadingTests
             var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "S", Items = [.. tasks.Select((t, i) => student.Write(i.ToString(), t))] });
 
             // What shows on one item is a slip as far as anybody can tell.
-            if (reading.Items.Count(i => i.Verdict == Verdict.Wrong) < SheetDiagnosis.LeastShown) continue;
+            if (reading.Items.Count(i => i.Verdict == Verdict.Wrong) < SheetDiagnosis.ShowingsNeeded) continue;
             var found = reading.Best.NotSeparatedFrom.Select(n => string.Join('+', n)).Append(string.Join('+', reading.Best.Hypothesis.RuleIds));
             found.ShouldContain(bug.Id, $"{bug.Id} on {string.Join(", ", tasks.Select(t => t.Text))}");
         }

@@ -51,7 +51,7 @@ public class RuleHistoryTests
     public void Two_items_without_it_are_not_enough_to_call_it_gone() => Line(All, ["604 - 278 = 326", "703 - 245 = 458", "86 - 42 = 44", "57 - 23 = 34"]).Course.ShouldBe(RuleCourse.NotTried);
 
     [Fact]
-    public void A_rule_that_forms_is_followed_more_and_more() => Line(Half, All).Course.ShouldBe(RuleCourse.Held);
+    public void A_rule_that_forms_is_followed_more_and_more() => Line(Half, All).Course.ShouldBe(RuleCourse.Followed);
 
     [Fact]
     public void Another_rule_can_take_its_place()

@@ -227,7 +227,7 @@ public class FamilyTests
                 Method.Run(task, plain, bug.Alone);
                 Method.Run(task, recorded, bug.Alone);
                 recorded.Page.Answer.ToString().ShouldBe(plain.Page.Answer.ToString());
-                foreach (var step in recorded.Steps) (step.MadeText.Length > 0 && step.TaughtText.Length > 0).ShouldBeTrue(bug.Id);
+                foreach (var step in recorded.Steps) (step.ChosenText.Length > 0 && step.TaughtText.Length > 0).ShouldBeTrue(bug.Id);
             }
     }
 

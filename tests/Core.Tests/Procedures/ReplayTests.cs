@@ -16,7 +16,7 @@ public class ReplayTests
     {
         var run = new MethodRun { Recording = true };
         Method.Run(TaskText.TryParse(task).Value!, run, new DeviationSet([.. bugs.Select(b => Catalogue.Find("subtraction." + b)!.Deviations)]));
-        return [.. run.Steps.Where(s => ToldSteps.IsToldAloud(s, FamilyList.Subtraction)).Select(s => s.MadeText.In(ClassroomWord.Borrow))];
+        return [.. run.Steps.Where(s => ToldSteps.IsToldAloud(s, FamilyList.Subtraction)).Select(s => s.ChosenText.In(ClassroomWord.Borrow))];
     }
 
     [Fact]
@@ -95,7 +95,7 @@ public class ReplayTests
         Method.Run(TaskText.TryParse(task).Value!, run, Catalogue.Find("subtraction." + bug)!.Alone);
         var step = run.Steps.First(s => s.Cause == StepCause.Bug);
         (step.Name, step.Place).ShouldBe((point, place));
-        step.MadeText.ShouldNotBe(step.TaughtText);
+        step.ChosenText.ShouldNotBe(step.TaughtText);
     }
 
     [Fact]
@@ -113,7 +113,7 @@ public class ReplayTests
                 foreach (var task in pool)
                 {
                     Method.Run(task, run, new DeviationSet([[unlisted.Deviation]]));
-                    foreach (var step in run.Steps) (step.MadeText.Length > 2 && step.TaughtText.Length > 2).ShouldBeTrue(unlisted.Id);
+                    foreach (var step in run.Steps) (step.ChosenText.Length > 2 && step.TaughtText.Length > 2).ShouldBeTrue(unlisted.Id);
                 }
             }
         }

@@ -57,7 +57,7 @@ public class FactPlanTests
         var plan = new FactPlan(reading, found);
         plan.Ways[0].IsKnown.ShouldBeTrue();
         plan.Ways[0].Text.ShouldBe("6 × 8 = 48, and 48 + 8 = 56.");
-        plan.Held.Select(f => f.ToString()).ShouldContain("6 * 8");
+        plan.KnownNeighbours.Select(f => f.ToString()).ShouldContain("6 * 8");
         plan.Checks.Select(c => c.Day).ShouldBe([0, 1, 3, 7, 14, 28]);
         plan.Checks.ShouldAllBe(c => c.Questions.Any(q => q.Answer == "56") && c.Questions.Count >= 3);
         FactPlan.Say(plan.Fact).ShouldBe("7 × 8 = 56");

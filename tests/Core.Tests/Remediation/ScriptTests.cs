@@ -144,7 +144,7 @@ public class ScriptTests
         {
             var run = new MethodRun { Recording = true };
             Method.Run(TaskText.TryParse(task).Value!, run, DeviationSet.Taught);
-            return [.. run.Steps.Select(s => s.MadeText)];
+            return [.. run.Steps.Select(s => s.ChosenText)];
         }
     }
 }

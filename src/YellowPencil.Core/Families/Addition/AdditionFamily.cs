@@ -27,7 +27,7 @@ internal sealed class AdditionFamily() : TaughtFamily("addition", "column additi
 
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Operands, WorkFields.Order];
 
-    public override IReadOnlyList<string> Instead { get; } = ["subtraction"];
+    public override IReadOnlyList<string> ConfusedWith { get; } = ["subtraction"];
 
     public override Func<ItemTask> Items(int seed) => new SumItems(seed).Next;
 
@@ -35,12 +35,12 @@ internal sealed class AdditionFamily() : TaughtFamily("addition", "column additi
     {
         var addends = ((ColumnSum)task).Addends;
         var context = WrittenSum.ContextOf(addends, out var width);
-        switch (run.Ask(AdditionDecisions.Way, context))
+        switch (run.Ask(AdditionDecisions.Procedure, context))
         {
-            case SumWay.TakeAway:
+            case SumChoice.TakeAway:
                 TakeAway(run, addends);
                 return;
-            case SumWay.AddAllDigits:
+            case SumChoice.AddAllDigits:
                 run.Page.Append(addends.Sum(a => Enumerable.Range(0, a.Length).Sum(a.Digit)).ToString());
                 return;
             default:

@@ -123,7 +123,7 @@ internal static class DecimalProductBugs
         Declare("adds-decimals", "Adds the two numbers", Uncommon, Ideas.ReadTheSign,
             "Adds the two decimals instead of multiplying them.",
             "The sign is not read, or the page before was addition.",
-            At.Way.Instead(ProductWay.Add)),
+            At.Procedure.Instead(ProductChoice.Add)),
     ];
 
     private static Bug Declare(

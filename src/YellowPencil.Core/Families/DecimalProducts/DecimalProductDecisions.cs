@@ -79,10 +79,10 @@ internal static class DecimalProductDecisions
         ShowsIn = WorkFields.Places,
     };
 
-    public static readonly Decision<PlacesContext, ProductWay> Way = new("decimal-products.way", "What is to be done with the numbers?", ProductWay.Multiply)
+    public static readonly Decision<PlacesContext, ProductChoice> Procedure = new("decimal-products.way", "What is to be done with the numbers?", ProductChoice.Multiply)
     {
-        [ProductWay.Multiply] = new("multiply", "multiplies"),
-        [ProductWay.Add] = new("add", "adds the two numbers") { Slip = 0.4 },
+        [ProductChoice.Multiply] = new("multiply", "multiplies"),
+        [ProductChoice.Add] = new("add", "adds the two numbers") { Slip = 0.4 },
         Kinds = Kinds,
         Idea = Ideas.ReadTheSign,
     };
@@ -155,7 +155,7 @@ internal static class DecimalProductDecisions
     /// <summary>All of them, in the order in which they come up, and those of signs, rows and columns.</summary>
     public static IReadOnlyList<Decision> All { get; } =
         [
-            SignDecisions.OfProduct, Way, Split, Zeros, Count, Places, TooFew, .. MultiplicationDecisions.InRows, .. MultiplicationDecisions.Values,
+            SignDecisions.OfProduct, Procedure, Split, Zeros, Count, Places, TooFew, .. MultiplicationDecisions.InRows, .. MultiplicationDecisions.Values,
             .. AdditionDecisions.InColumns,
         ];
 }

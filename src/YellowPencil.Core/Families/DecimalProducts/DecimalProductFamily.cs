@@ -38,7 +38,7 @@ internal sealed class DecimalProductFamily() : TaughtFamily("decimal-products", 
 
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Carries, WorkFields.Rows, WorkFields.Sign, WorkFields.Places];
 
-    public override IReadOnlyList<string> Instead { get; } = ["decimal-sums", "integers"];
+    public override IReadOnlyList<string> ConfusedWith { get; } = ["decimal-sums", "integers"];
 
     public override Func<ItemTask> Items(int seed) => new DecimalProductItems(seed).Next;
 
@@ -55,7 +55,7 @@ internal sealed class DecimalProductFamily() : TaughtFamily("decimal-products", 
         var signs = new SignsContext(first.IsNegative, second.IsNegative, IsLarger(first, second), IsQuotient: false);
         var signFirst = SignDecisions.ComesFirst(run);
         var isNegative = signFirst && SignDecisions.IsNegative(run, signs);
-        if (run.Ask(DecimalProductDecisions.Way, context) == ProductWay.Add)
+        if (run.Ask(DecimalProductDecisions.Procedure, context) == ProductChoice.Add)
         {
             Add(run, first, second);
             return;

@@ -52,7 +52,7 @@ internal static class DecimalSumBugs
         Declare("whole-read-as-decimals", "A whole number is read as decimals", Common, Ideas.HiddenPointOfWhole,
             "Reads a whole number as if the point stood before it, and puts the larger number on top.",
             "Where everything has a point, the whole number is given one in front.",
-            OuterDecisions.Reading.Instead(TaskRead.PointBeforeWhole), OuterDecisions.Writing.Instead(AnswerWritten.SignOut)),
+            CopyingDecisions.Reading.Instead(TaskRead.PointBeforeWhole), CopyingDecisions.Writing.Instead(AnswerWritten.SignOut)),
         Declare("whole-left-out", "A whole number is left out", Rare, Ideas.HiddenPointOfWhole,
             "Leaves a whole number out where the first number has a point.",
             "Without a point it does not seem to belong.",
@@ -60,15 +60,15 @@ internal static class DecimalSumBugs
         Declare("takes-the-other-sign", "Takes plus for minus or minus for plus", Rare, Ideas.ReadTheSign,
             "Adds where something is to be taken away, and takes away where something is to be added.",
             "The sign is not read.",
-            At.Way.Instead(SignRead.TheOther)),
+            At.Procedure.Instead(SignRead.TheOther)),
         Declare("adds-differences", "Reads minus as plus", Uncommon, Ideas.ReadTheSign,
             "Adds decimals that are to be taken away.",
             "The sign is not read, or the page before was addition.",
-            At.Way.When(c => c.IsDifference).Instead(SignRead.TheOther)),
+            At.Procedure.When(c => c.IsDifference).Instead(SignRead.TheOther)),
         Declare("subtracts-sums", "Takes away instead of adding", Uncommon, Ideas.ReadTheSign,
             "Takes decimals away from each other that are to be added.",
             "The sign is not read, or the page before was subtraction.",
-            At.Way.When(c => !c.IsDifference && c.Numbers == 2).Instead(SignRead.TheOther)),
+            At.Procedure.When(c => !c.IsDifference && c.Numbers == 2).Instead(SignRead.TheOther)),
     ];
 
     /// <summary>Places that one number does not have.</summary>
@@ -130,7 +130,7 @@ internal static class DecimalSumBugs
         Declare("no-renaming-past-point", "Nothing is {renamed} past the point", VeryCommon, Ideas.PointIsNoWall,
             "Turns the tenths round where the top digit is too small; elsewhere {renames}.",
             "The point is taken for a wall: the ones cannot lend to the tenths.",
-            SubtractionDecisions.Column.When(c => c.Column == -1 && c.TopIsShort).Instead(ColumnWay.TurnRound)),
+            SubtractionDecisions.Column.When(c => c.Column == -1 && c.TopIsShort).Instead(ColumnChoice.TurnRound)),
         Declare("ones-not-reduced", "The ones lend to the tenths and stay", Common, Ideas.LenderPays,
             "Gives the tenths ten, but does not make the ones one less.",
             "Past the point, what was taken is out of sight.",
@@ -142,7 +142,7 @@ internal static class DecimalSumBugs
         Declare("zero-tenths-when-short", "Zero tenths where there are too few", Uncommon, Ideas.PointIsNoWall,
             "Writes 0 in the tenths where the top digit is too small.",
             "The ones cannot lend past the point, so nothing is left.",
-            SubtractionDecisions.Column.When(c => c.Column == -1 && c.TopIsShort).Instead(ColumnWay.WriteZero)),
+            SubtractionDecisions.Column.When(c => c.Column == -1 && c.TopIsShort).Instead(ColumnChoice.WriteZero)),
     ];
 
     /// <summary>Where the point of the answer goes.</summary>

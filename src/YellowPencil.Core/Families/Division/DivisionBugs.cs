@@ -184,11 +184,11 @@ internal static class DivisionBugs
         Declare("multiplies-instead", "Multiplies instead", Rare, Ideas.ReadTheSign,
             "Multiplies the numbers instead of dividing.",
             "The sign is not read.",
-            At.Way.Instead(DivisionWay.Multiply)),
+            At.Procedure.Instead(DivisionChoice.Multiply)),
         Declare("subtracts-once", "Takes the divisor away once", Rare, Ideas.HowOften,
             "Takes the divisor away from the dividend once.",
             "Dividing is known as taking away again and again, and is left after the first time.",
-            At.Way.Instead(DivisionWay.Subtract)),
+            At.Procedure.Instead(DivisionChoice.Subtract)),
     ];
 
     /// <summary>What is written for what is left at the end.</summary>

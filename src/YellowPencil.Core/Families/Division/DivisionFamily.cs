@@ -40,7 +40,7 @@ internal sealed class DivisionFamily() : TaughtFamily("division", "long division
 
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cycles];
 
-    public override IReadOnlyList<string> Instead { get; } = ["multiplication", "subtraction"];
+    public override IReadOnlyList<string> ConfusedWith { get; } = ["multiplication", "subtraction"];
 
     public override Func<ItemTask> Items(int seed) => new DivisionItems(seed).Next;
 
@@ -48,15 +48,15 @@ internal sealed class DivisionFamily() : TaughtFamily("division", "long division
     {
         var division = (LongDivision)task;
         var context = new DivisionContext(division.Dividend.Length, division.Divisor.Length, division.AnswerForm, IsSymmetric(division.Dividend));
-        switch (run.Ask(DivisionDecisions.Way, context))
+        switch (run.Ask(DivisionDecisions.Procedure, context))
         {
-            case DivisionWay.Multiply:
+            case DivisionChoice.Multiply:
                 WrittenProduct.InRows(run, division.Dividend, division.Divisor);
                 return;
-            case DivisionWay.DigitsApart when context.DivisorLength == 2 && context.DividendLength > 1:
+            case DivisionChoice.DigitsApart when context.DivisorLength == 2 && context.DividendLength > 1:
                 DigitsApart(run, division);
                 return;
-            case DivisionWay.Subtract:
+            case DivisionChoice.Subtract:
                 WrittenDifference.InColumns(run, division.Dividend, division.Divisor);
                 return;
             default:

@@ -246,12 +246,12 @@ internal static class EquationDecisions
             c => c.Other.IsZero ? null : c.WithSign(Rational.Abs(c.One) > Rational.Abs(c.Other) ? Rational.Whole(1) / c.Quotient : c.Quotient)),
         [NumberBefore.UpsideDown] = new("upside-down", "divides upside down", c => c.Other.IsZero ? null : c.WithSign(Rational.Whole(1) / c.Quotient))
         { Slip = 1 },
-        [NumberBefore.WholePart] = new("whole-part", "writes the whole part only", c => c.WithSign(Rational.Whole(c.Quotient.Top / c.Quotient.Bottom))),
+        [NumberBefore.WholePart] = new("whole-part", "writes the whole part only", c => c.WithSign(Rational.Whole(c.Quotient.Numerator / c.Quotient.Denominator))),
         [NumberBefore.RestBehindPoint] = new("rest-behind-point", "writes what is left behind a point", RestBehindPoint),
         [NumberBefore.LeftOut] = new("left-out", "leaves the number before the letter out", c => c.Other),
         [NumberBefore.SignLost] = new("sign-lost", "loses the minus before the letter", c => c.Other / Rational.Abs(c.One)),
         [NumberBefore.NotInLowestTerms] = new("not-in-lowest-terms", "leaves the fraction as it came")
-        { Needs = c => c.One.IsWhole && c.Other.IsWhole && !c.Quotient.IsWhole && !BigInteger.GreatestCommonDivisor(c.One.Top, c.Other.Top).IsOne },
+        { Needs = c => c.One.IsWhole && c.Other.IsWhole && !c.Quotient.IsWhole && !BigInteger.GreatestCommonDivisor(c.One.Numerator, c.Other.Numerator).IsOne },
         [NumberBefore.RoundedToWhole] = new("rounded-to-whole", "rounds to a whole number", c => c.WithSign(Exact.Rounded(c.Quotient, 0))),
         [NumberBefore.OnePlace] = new("one-place", "divides to one place and stops", c => c.WithSign(Exact.CutOff(c.Quotient, 1))),
         [NumberBefore.RoundedDown] = new("rounded-down", "writes the next lower whole number", c => WholeNear(c, isAway: c.IsNegative)),
@@ -281,14 +281,14 @@ internal static class EquationDecisions
     private static Rational? RestBehindPoint(EquationPair c)
     {
         if (c.Quotient.IsWhole) return null;
-        var whole = c.Quotient.Top / c.Quotient.Bottom;
-        var rest = (Rational.Abs(c.Other) - Rational.Abs(c.One) * Rational.Whole(whole)).Top;
+        var whole = c.Quotient.Numerator / c.Quotient.Denominator;
+        var rest = (Rational.Abs(c.Other) - Rational.Abs(c.One) * Rational.Whole(whole)).Numerator;
         return c.WithSign(Rational.Whole(whole) + new Rational(rest, BigInteger.Pow(10, rest.ToString(CultureInfo.InvariantCulture).Length)));
     }
 
     // A whole number beside the quotient: away from zero where it is asked for and there is a rest.
     private static Rational? WholeNear(EquationPair c, bool isAway) =>
-        c.WithSign(Rational.Whole(c.Quotient.Top / c.Quotient.Bottom + (isAway && !c.Quotient.IsWhole ? 1 : 0)));
+        c.WithSign(Rational.Whole(c.Quotient.Numerator / c.Quotient.Denominator + (isAway && !c.Quotient.IsWhole ? 1 : 0)));
 
     /// <summary>All of them, in the order in which they come up.</summary>
     public static IReadOnlyList<Decision> All { get; } = [Order, Before, Meets, SignDecisions.OfProduct, Sum, Join, Letters, Number, Divide, Gone];

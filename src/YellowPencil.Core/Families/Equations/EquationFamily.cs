@@ -20,7 +20,7 @@ internal sealed class EquationFamily() : TaughtFamily("equations", "equations")
 
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
 
-    public override IReadOnlyList<string> Inside => WholeNumbers.Inside;
+    public override IReadOnlyList<string> WorkedBeside => WholeNumbers.WorkedBeside;
 
     public override Func<ItemTask> Items(int seed) => new EquationItems(seed).Next;
 
@@ -164,12 +164,12 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
     }
 
     private static InBracket InBracket(Rational before, SideTerm term, int at, int behind) =>
-        new(Seen(before), Seen(term.Number), term.HasLetter, at, behind > 0) { Factor = before, Term = term.Number };
+        new(Clamped(before), Clamped(term.Number), term.HasLetter, at, behind > 0) { Factor = before, Term = term.Number };
 
     private Rational Times(Rational one, Rational other)
     {
         var (a, b) = (Rational.Abs(one), Rational.Abs(other));
-        var size = a.IsWhole && b.IsWhole ? Rational.Whole(WholeNumbers.Product(run, a.Top, b.Top)) : a * b;
+        var size = a.IsWhole && b.IsWhole ? Rational.Whole(WholeNumbers.Product(run, a.Numerator, b.Numerator)) : a * b;
         return (one.Sign < 0 || other.Sign < 0) && SignDecisions.IsNegativeAside(run, new SignsContext(one.Sign < 0, other.Sign < 0, a > b, IsQuotient: false))
             ? -size
             : size;
@@ -200,7 +200,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
     private Rational Together(Rational one, Rational other)
     {
         if (!one.IsWhole || !other.IsWhole || one.IsZero || other.IsZero) return one + other;
-        var (first, second) = (BigInteger.Abs(one.Top), BigInteger.Abs(other.Top));
+        var (first, second) = (BigInteger.Abs(one.Numerator), BigInteger.Abs(other.Numerator));
         var size = one.Sign == other.Sign
             ? WholeNumbers.Sum(run, first, second)
             : WholeNumbers.Difference(run, BigInteger.Max(first, second), BigInteger.Min(first, second));
@@ -278,8 +278,8 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
     }
 
     private EquationPair Pair(Rational first, Rational second, bool isLeft, bool haveLetter) =>
-        new(Seen(first), Seen(second), isLeft, haveLetter) { One = first, Other = second, OnBothSides = task.OnBothSides, HadBrackets = task.HasBrackets };
+        new(Clamped(first), Clamped(second), isLeft, haveLetter) { One = first, Other = second, OnBothSides = task.OnBothSides, HadBrackets = task.HasBrackets };
 
-    private static int Seen(Rational number) =>
-        (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number.IsWhole ? number.Top : number.Top / number.Bottom));
+    private static int Clamped(Rational number) =>
+        (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number.IsWhole ? number.Numerator : number.Numerator / number.Denominator));
 }

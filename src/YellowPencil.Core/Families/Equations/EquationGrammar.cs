@@ -107,8 +107,8 @@ internal sealed class EquationGrammar : TaskGrammar
         if (at < text.Length && text[at] == '.') return NoNumber("numbers of an equation are whole or fractions", at, out fault);
         if (at - from > MostDigits) return NoNumber($"a number has at most {MostDigits} digits here", from, out fault);
         if (at == from) return Rational.Whole(1);
-        var top = BigInteger.Parse(text.AsSpan(from, at - from), NumberStyles.None, CultureInfo.InvariantCulture);
-        return Over(text, ref at, out fault) is { } under ? Rational.Whole(top) / under : null;
+        var numerator = BigInteger.Parse(text.AsSpan(from, at - from), NumberStyles.None, CultureInfo.InvariantCulture);
+        return Over(text, ref at, out fault) is { } under ? Rational.Whole(numerator) / under : null;
     }
 
     // "/3" behind a number, a letter or a bracket; 1 where there is none.

@@ -95,7 +95,7 @@ internal sealed class EquationTask : ItemTask
             if (term.Bracket is { } bracket) text.Append(CultureInfo.InvariantCulture, $"{(size.IsOne ? "" : size.Text)}({Write(bracket, letter)})");
             else if (!term.HasLetter) text.Append(size.Text);
             else if (size.IsWhole) text.Append(CultureInfo.InvariantCulture, $"{(size.IsOne ? "" : size.Text)}{letter}");
-            else text.Append(CultureInfo.InvariantCulture, $"{(size.Top.IsOne ? "" : size.Top)}{letter}/{size.Bottom}");
+            else text.Append(CultureInfo.InvariantCulture, $"{(size.Numerator.IsOne ? "" : size.Numerator)}{letter}/{size.Denominator}");
         }
 
         return text.ToString();
@@ -107,7 +107,7 @@ internal sealed class EquationTask : ItemTask
         var text = string.Concat(Signs.Plain(answer).Where(c => !char.IsWhiteSpace(c))).ToLowerInvariant();
         if (text is NoNumber or EveryNumber) return text;
         if (MixedNumber.TryRead(Signs.Plain(answer).Split('=')[^1]) is { Number: { HasFraction: true, Whole: not 0 } mixed } wholes)
-            return $"{Letter} = {(wholes.IsNegative ? "-" : "")}{mixed.Whole * mixed.Bottom + mixed.Top}/{mixed.Bottom}";
+            return $"{Letter} = {(wholes.IsNegative ? "-" : "")}{mixed.Whole * mixed.Denominator + mixed.Numerator}/{mixed.Denominator}";
         var number = text.Length > 2 && char.IsAsciiLetterLower(text[0]) && text[1] == '=' ? text[2..] : text;
         var isNegative = number.StartsWith('-');
         var parts = (isNegative ? number[1..] : number).Split('/');
@@ -121,9 +121,9 @@ internal sealed class EquationTask : ItemTask
         }
 
         return parts.Length == 2
-            && BigInteger.TryParse(parts[0], NumberStyles.None, CultureInfo.InvariantCulture, out var top)
-            && BigInteger.TryParse(parts[1], NumberStyles.None, CultureInfo.InvariantCulture, out var bottom)
-            ? $"{Letter} = {(isNegative ? "-" : "")}{top}/{bottom}" : answer.Trim();
+            && BigInteger.TryParse(parts[0], NumberStyles.None, CultureInfo.InvariantCulture, out var numerator)
+            && BigInteger.TryParse(parts[1], NumberStyles.None, CultureInfo.InvariantCulture, out var denominator)
+            ? $"{Letter} = {(isNegative ? "-" : "")}{numerator}/{denominator}" : answer.Trim();
     }
 
     public override string? OtherSpelling(string canonical) =>
@@ -136,8 +136,8 @@ internal sealed class EquationTask : ItemTask
         if (verdict != Verdict.Wrong || !RightAnswer.Contains('=')) return verdict;
         var parts = Canonical(answer!).Split(" = ")[^1].Split('/');
         return parts.Length == 2
-            && BigInteger.TryParse(parts[0], out var top) && BigInteger.TryParse(parts[1], out var bottom) && !bottom.IsZero
-            && $"{Letter} = {new Rational(top, bottom).Text}" == RightAnswer
+            && BigInteger.TryParse(parts[0], out var numerator) && BigInteger.TryParse(parts[1], out var denominator) && !denominator.IsZero
+            && $"{Letter} = {new Rational(numerator, denominator).Text}" == RightAnswer
             ? Verdict.Unfinished : verdict;
     }
 

@@ -5,22 +5,22 @@ using YellowPencil.Core.Parts.Terms;
 namespace YellowPencil.Core.Families.Expanding;
 
 /// <summary>How a bracket is squared.</summary>
-internal enum SquareWay
+internal enum SquareChoice
 {
     AsProduct, TermsSquaredPlus, TermsSquaredSignKept, Doubled, MiddlePlus, MiddleOnce, MiddleHalf, TermsSquaredMinus, MiddleIsLast, LastDoubled,
     LastNotSquared,
 }
 
 /// <summary>How two brackets are multiplied.</summary>
-internal enum BracketsWay { EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded, SumAndProductExchanged, OuterTwice, InnerTwice }
+internal enum BracketsChoice { EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded, SumAndProductExchanged, OuterTwice, InnerTwice }
 
 internal enum ProductMade { Made, LeftOut, OtherCopied, OtherCopiedWithSign, AddedWhereLike }
 
 /// <summary>What becomes of the numbers of two terms.</summary>
-internal enum NumbersWay { Multiplied, Added, SizesAdded, FirstOnly, SecondOnly, LetterCountsAsOne }
+internal enum NumbersChoice { Multiplied, Added, SizesAdded, FirstOnly, SecondOnly, LetterCountsAsOne }
 
 /// <summary>What becomes of the letters of two terms.</summary>
-internal enum LettersWay { PowersAdded, LetterLost, PowerStays, PowersMultiplied, TwoOfTheLetter }
+internal enum LettersChoice { PowersAdded, LetterLost, PowerStays, PowersMultiplied, TwoOfTheLetter }
 
 /// <summary>Which sign a product of two terms gets, whatever their signs come to.</summary>
 internal enum TermSign { AsDue, Plus, Minus, AsFirst, AsSecond, Turned }
@@ -92,20 +92,20 @@ internal static class ExpandingDecisions
         new("after-minus", "in every term but the first, behind a minus", c => c is { J: > 0, First: < 0 }),
     ];
 
-    public static readonly Decision<TermProduct, SquareWay> Square = new("expanding.square", "What is the square of a bracket?", SquareWay.AsProduct)
+    public static readonly Decision<TermProduct, SquareChoice> Square = new("expanding.square", "What is the square of a bracket?", SquareChoice.AsProduct)
     {
-        [SquareWay.AsProduct] = new("as-product", "multiplies the bracket by itself"),
-        [SquareWay.TermsSquaredPlus] = new("terms-squared-plus", "adds the squares of the terms") { Slip = 2 },
-        [SquareWay.TermsSquaredSignKept] = new("terms-squared-sign-kept", "squares the terms and keeps the sign between them"),
-        [SquareWay.Doubled] = new("doubled", "doubles the bracket"),
-        [SquareWay.MiddlePlus] = new("middle-plus", "writes a plus in the middle") { Needs = c => c.First < 0 != c.Second < 0 },
-        [SquareWay.MiddleOnce] = new("middle-once", "writes the middle product once"),
-        [SquareWay.MiddleHalf] = new("middle-half", "writes half of the middle"),
-        [SquareWay.TermsSquaredMinus] = new("terms-squared-minus", "takes the squares of the terms from each other"),
-        [SquareWay.MiddleIsLast] = new("middle-is-last", "writes the square of the number in the middle as well")
+        [SquareChoice.AsProduct] = new("as-product", "multiplies the bracket by itself"),
+        [SquareChoice.TermsSquaredPlus] = new("terms-squared-plus", "adds the squares of the terms") { Slip = 2 },
+        [SquareChoice.TermsSquaredSignKept] = new("terms-squared-sign-kept", "squares the terms and keeps the sign between them"),
+        [SquareChoice.Doubled] = new("doubled", "doubles the bracket"),
+        [SquareChoice.MiddlePlus] = new("middle-plus", "writes a plus in the middle") { Needs = c => c.First < 0 != c.Second < 0 },
+        [SquareChoice.MiddleOnce] = new("middle-once", "writes the middle product once"),
+        [SquareChoice.MiddleHalf] = new("middle-half", "writes half of the middle"),
+        [SquareChoice.TermsSquaredMinus] = new("terms-squared-minus", "takes the squares of the terms from each other"),
+        [SquareChoice.MiddleIsLast] = new("middle-is-last", "writes the square of the number in the middle as well")
         { Needs = c => 2 * Math.Abs(c.First) != Math.Abs(c.Second) },
-        [SquareWay.LastDoubled] = new("last-doubled", "doubles the number instead of squaring it") { Needs = c => c.Second != 2 },
-        [SquareWay.LastNotSquared] = new("last-not-squared", "does not square the number") { Needs = c => c.Second != 1 },
+        [SquareChoice.LastDoubled] = new("last-doubled", "doubles the number instead of squaring it") { Needs = c => c.Second != 2 },
+        [SquareChoice.LastNotSquared] = new("last-not-squared", "does not square the number") { Needs = c => c.Second != 1 },
         Kinds = [
             new("always", "always", _ => true), new("difference", "in the square of a difference", c => c.First < 0 != c.Second < 0),
             new("sum", "in the square of a sum", c => c.First < 0 == c.Second < 0),
@@ -114,18 +114,18 @@ internal static class ExpandingDecisions
         Idea = Ideas.SquareIsAProduct,
     };
 
-    public static readonly Decision<TermProduct, BracketsWay> Brackets = new(
-        "expanding.brackets", "Which products do two brackets make?", BracketsWay.EveryPair)
+    public static readonly Decision<TermProduct, BracketsChoice> Brackets = new(
+        "expanding.brackets", "Which products do two brackets make?", BracketsChoice.EveryPair)
     {
-        [BracketsWay.EveryPair] = new("every-pair", "multiplies each term by each"),
-        [BracketsWay.FirstAndLast] = new("first-and-last", "multiplies first by first and last by last only"),
-        [BracketsWay.FirstDistributedSecondCopied] = new(
+        [BracketsChoice.EveryPair] = new("every-pair", "multiplies each term by each"),
+        [BracketsChoice.FirstAndLast] = new("first-and-last", "multiplies first by first and last by last only"),
+        [BracketsChoice.FirstDistributedSecondCopied] = new(
             "first-distributed-second-copied", "multiplies the second bracket by the first term and copies the second"),
-        [BracketsWay.SumOfSquares] = new("sum-of-squares", "writes the sum of the squares"),
-        [BracketsWay.BracketsAdded] = new("brackets-added", "adds the brackets"),
-        [BracketsWay.SumAndProductExchanged] = new("sum-and-product-exchanged", "writes the product of the numbers in the middle and their sum at the end"),
-        [BracketsWay.OuterTwice] = new("outer-twice", "doubles the product of the outer terms and leaves the inner one out"),
-        [BracketsWay.InnerTwice] = new("inner-twice", "doubles the product of the inner terms and leaves the outer one out"),
+        [BracketsChoice.SumOfSquares] = new("sum-of-squares", "writes the sum of the squares"),
+        [BracketsChoice.BracketsAdded] = new("brackets-added", "adds the brackets"),
+        [BracketsChoice.SumAndProductExchanged] = new("sum-and-product-exchanged", "writes the product of the numbers in the middle and their sum at the end"),
+        [BracketsChoice.OuterTwice] = new("outer-twice", "doubles the product of the outer terms and leaves the inner one out"),
+        [BracketsChoice.InnerTwice] = new("inner-twice", "doubles the product of the inner terms and leaves the outer one out"),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.EachTermByEach,
@@ -147,16 +147,16 @@ internal static class ExpandingDecisions
         Idea = Ideas.EachTermByEach,
     };
 
-    public static readonly Decision<TermProduct, NumbersWay, long> Numbers = new(
-        "expanding.numbers", "What becomes of the numbers of two terms?", NumbersWay.Multiplied)
+    public static readonly Decision<TermProduct, NumbersChoice, long> Numbers = new(
+        "expanding.numbers", "What becomes of the numbers of two terms?", NumbersChoice.Multiplied)
     {
-        [NumbersWay.Multiplied] = new("multiplied", "multiplies the numbers", c => (long)c.First * c.Second),
-        [NumbersWay.Added] = new("added", "adds the numbers with their signs", c => c.First + c.Second),
-        [NumbersWay.SizesAdded] = new("sizes-added", "adds the sizes of the numbers", c => c.WithSign((long)Math.Abs(c.First) + Math.Abs(c.Second)))
+        [NumbersChoice.Multiplied] = new("multiplied", "multiplies the numbers", c => (long)c.First * c.Second),
+        [NumbersChoice.Added] = new("added", "adds the numbers with their signs", c => c.First + c.Second),
+        [NumbersChoice.SizesAdded] = new("sizes-added", "adds the sizes of the numbers", c => c.WithSign((long)Math.Abs(c.First) + Math.Abs(c.Second)))
         { Slip = 0.7 },
-        [NumbersWay.FirstOnly] = new("first-only", "writes the size of the first number only", c => c.WithSign(Math.Abs(c.First))),
-        [NumbersWay.SecondOnly] = new("second-only", "writes the size of the second number only", c => c.WithSign(Math.Abs(c.Second))),
-        [NumbersWay.LetterCountsAsOne] = new(
+        [NumbersChoice.FirstOnly] = new("first-only", "writes the size of the first number only", c => c.WithSign(Math.Abs(c.First))),
+        [NumbersChoice.SecondOnly] = new("second-only", "writes the size of the second number only", c => c.WithSign(Math.Abs(c.Second))),
+        [NumbersChoice.LetterCountsAsOne] = new(
             "letter-counts-as-one", "writes the plain number and passes over the one before the letter",
             c => c.AreMixed ? c.WithSign(Math.Abs(c.FirstPower == 0 ? c.First : c.Second)) : null),
         Kinds = Kinds,
@@ -185,15 +185,15 @@ internal static class ExpandingDecisions
         ShowsIn = WorkFields.Lines,
     };
 
-    public static readonly Decision<TermProduct, LettersWay, (int Power, int Times)> Letters = new(
-        "expanding.letters", "What becomes of the letters of two terms?", LettersWay.PowersAdded)
+    public static readonly Decision<TermProduct, LettersChoice, (int Power, int Times)> Letters = new(
+        "expanding.letters", "What becomes of the letters of two terms?", LettersChoice.PowersAdded)
     {
-        [LettersWay.PowersAdded] = new("powers-added", "adds the powers of the letter", c => (c.FirstPower + c.SecondPower, 1)),
-        [LettersWay.LetterLost] = new("letter-lost", "loses the letter", c => (Math.Min(c.FirstPower, c.SecondPower), 1)),
-        [LettersWay.PowerStays] = new("power-stays", "keeps one letter without raising its power", c => (Math.Max(c.FirstPower, c.SecondPower), 1))
+        [LettersChoice.PowersAdded] = new("powers-added", "adds the powers of the letter", c => (c.FirstPower + c.SecondPower, 1)),
+        [LettersChoice.LetterLost] = new("letter-lost", "loses the letter", c => (Math.Min(c.FirstPower, c.SecondPower), 1)),
+        [LettersChoice.PowerStays] = new("power-stays", "keeps one letter without raising its power", c => (Math.Max(c.FirstPower, c.SecondPower), 1))
         { SlipIn = c => c.HaveLetters ? 1 : 0 },
-        [LettersWay.PowersMultiplied] = new("powers-multiplied", "multiplies the powers", c => c.HaveLetters ? (c.FirstPower * c.SecondPower, 1) : null),
-        [LettersWay.TwoOfTheLetter] = new(
+        [LettersChoice.PowersMultiplied] = new("powers-multiplied", "multiplies the powers", c => c.HaveLetters ? (c.FirstPower * c.SecondPower, 1) : null),
+        [LettersChoice.TwoOfTheLetter] = new(
             "two-of-the-letter", "makes two of the letter where it meets itself", c => c.HaveLetters ? (Math.Max(c.FirstPower, c.SecondPower), 2) : null),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,

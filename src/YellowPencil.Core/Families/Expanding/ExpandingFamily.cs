@@ -23,7 +23,7 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
 
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines, WorkFields.Box];
 
-    public override IReadOnlyList<string> Inside => WholeNumbers.Inside;
+    public override IReadOnlyList<string> WorkedBeside => WholeNumbers.WorkedBeside;
 
     public override Func<ItemTask> Items(int seed) => new ExpandingItems(seed).Next;
 
@@ -58,7 +58,7 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
     };
 
     private static TermProduct Context(PolyTerm first, PolyTerm second, int i, int j) =>
-        new(Seen(first.Number), first.Power, Seen(second.Number), second.Power, i, j);
+        new(Clamped(first.Number), first.Power, Clamped(second.Number), second.Power, i, j);
 
     private static List<PolyTerm> BeforeBracket(MethodRun run, PolyTerm before, IReadOnlyList<PolyTerm> bracket)
     {
@@ -75,10 +75,10 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
         var (first, second) = (bracket[0], bracket[1]);
         switch (way)
         {
-            case SquareWay.Doubled: return [.. bracket.Select(t => t with { Number = 2 * t.Number })];
-            case SquareWay.TermsSquaredPlus: return [Square(first), Square(second)];
-            case SquareWay.TermsSquaredMinus: return [Square(first), Square(second).Turned];
-            case SquareWay.TermsSquaredSignKept:
+            case SquareChoice.Doubled: return [.. bracket.Select(t => t with { Number = 2 * t.Number })];
+            case SquareChoice.TermsSquaredPlus: return [Square(first), Square(second)];
+            case SquareChoice.TermsSquaredMinus: return [Square(first), Square(second).Turned];
+            case SquareChoice.TermsSquaredSignKept:
                 return [
                 first.Number.Sign < 0 ? Square(first).Turned : Square(first), second.Number.Sign < 0 ? Square(second).Turned : Square(second),
             ];
@@ -86,17 +86,17 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
         }
 
         var terms = Brackets(run, bracket, bracket, shape, product.Letter);
-        if (way == SquareWay.AsProduct || terms.Count != 4) return terms;
+        if (way == SquareChoice.AsProduct || terms.Count != 4) return terms;
         var (one, other) = (terms[1], terms[2]);
         return way switch
         {
-            SquareWay.MiddlePlus =>
+            SquareChoice.MiddlePlus =>
                 [terms[0], one with { Number = BigInteger.Abs(one.Number) }, other with { Number = BigInteger.Abs(other.Number) }, terms[3]],
-            SquareWay.MiddleOnce => [terms[0], one, terms[3]],
-            SquareWay.MiddleIsLast =>
+            SquareChoice.MiddleOnce => [terms[0], one, terms[3]],
+            SquareChoice.MiddleIsLast =>
                 [terms[0], one with { Number = one.Number.Sign < 0 ? -BigInteger.Abs(terms[3].Number) : BigInteger.Abs(terms[3].Number) }, terms[3]],
-            SquareWay.LastDoubled => [terms[0], one, other, second with { Number = 2 * second.Number }],
-            SquareWay.LastNotSquared => [terms[0], one, other, second],
+            SquareChoice.LastDoubled => [terms[0], one, other, second with { Number = 2 * second.Number }],
+            SquareChoice.LastNotSquared => [terms[0], one, other, second],
             _ => [terms[0], one with { Number = one.Number / 2 }, terms[3]],
         };
 
@@ -105,9 +105,9 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
 
     private static List<PolyTerm> Brackets(MethodRun run, IReadOnlyList<PolyTerm> first, IReadOnlyList<PolyTerm> second, TermProduct shape, char letter)
     {
-        var way = first.Count == 2 && second.Count == 2 ? run.Ask(ExpandingDecisions.Brackets, shape) : BracketsWay.EveryPair;
-        if (way == BracketsWay.BracketsAdded) return [.. first, .. second];
-        if (way == BracketsWay.SumAndProductExchanged && first is [var x, { Power: 0 } one] && second is [_, { Power: 0 } other])
+        var way = first.Count == 2 && second.Count == 2 ? run.Ask(ExpandingDecisions.Brackets, shape) : BracketsChoice.EveryPair;
+        if (way == BracketsChoice.BracketsAdded) return [.. first, .. second];
+        if (way == BracketsChoice.SumAndProductExchanged && first is [var x, { Power: 0 } one] && second is [_, { Power: 0 } other])
             return [
                 new PolyTerm(x.Number * second[0].Number, x.Power + second[0].Power), new PolyTerm(one.Number * other.Number, x.Power),
                 new PolyTerm(one.Number + other.Number, 0),
@@ -118,7 +118,7 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
             : null;
         for (var i = 0; i < first.Count; i++)
         {
-            if (way == BracketsWay.FirstDistributedSecondCopied && i > 0)
+            if (way == BracketsChoice.FirstDistributedSecondCopied && i > 0)
             {
                 terms.Add(first[i]);
                 continue;
@@ -126,15 +126,15 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
 
             for (var j = 0; j < second.Count; j++)
             {
-                if (i != j && way is BracketsWay.FirstAndLast or BracketsWay.SumOfSquares) continue;
+                if (i != j && way is BracketsChoice.FirstAndLast or BracketsChoice.SumOfSquares) continue;
                 var context = Context(first[i], second[j], i, j) with { IsSquare = shape.IsSquare, IsConjugate = shape.IsConjugate };
                 var before = terms.Count;
                 Multiply(run, terms, first[i], second[j], context);
-                if ((way == BracketsWay.OuterTwice && i > j) || (way == BracketsWay.InnerTwice && i < j)) terms.RemoveRange(before, terms.Count - before);
-                else if (way is BracketsWay.OuterTwice or BracketsWay.InnerTwice && i != j && terms.Count > before)
+                if ((way == BracketsChoice.OuterTwice && i > j) || (way == BracketsChoice.InnerTwice && i < j)) terms.RemoveRange(before, terms.Count - before);
+                else if (way is BracketsChoice.OuterTwice or BracketsChoice.InnerTwice && i != j && terms.Count > before)
                     terms[^1] = terms[^1] with { Number = 2 * terms[^1].Number };
                 if (box is not null && terms.Count > before) box[j][i] = terms[^1];
-                if (way == BracketsWay.SumOfSquares && terms.Count > before) terms[^1] = terms[^1] with { Number = BigInteger.Abs(terms[^1].Number) };
+                if (way == BracketsChoice.SumOfSquares && terms.Count > before) terms[^1] = terms[^1] with { Number = BigInteger.Abs(terms[^1].Number) };
             }
         }
 
@@ -170,13 +170,13 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
     {
         var (a, b) = (BigInteger.Abs(one.Number), BigInteger.Abs(other.Number));
         var way = run.Ask(ExpandingDecisions.Numbers, context);
-        if (way == NumbersWay.Added) return one.Number + other.Number;
+        if (way == NumbersChoice.Added) return one.Number + other.Number;
         var size = way switch
         {
-            NumbersWay.SizesAdded => a + b,
-            NumbersWay.FirstOnly => a,
-            NumbersWay.SecondOnly => b,
-            NumbersWay.LetterCountsAsOne when context.AreMixed => one.Power == 0 ? a : b,
+            NumbersChoice.SizesAdded => a + b,
+            NumbersChoice.FirstOnly => a,
+            NumbersChoice.SecondOnly => b,
+            NumbersChoice.LetterCountsAsOne when context.AreMixed => one.Power == 0 ? a : b,
             _ when a * b < MostSeen => run.Value(ExpandingDecisions.Size, context, (int)WholeNumbers.Product(run, a, b), MostSeen),
             _ => WholeNumbers.Product(run, a, b),
         };
@@ -187,5 +187,5 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
             : size;
     }
 
-    private static int Seen(BigInteger number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number));
+    private static int Clamped(BigInteger number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number));
 }

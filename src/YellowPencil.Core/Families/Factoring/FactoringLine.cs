@@ -32,7 +32,7 @@ internal abstract partial record FactoringLine
         /// <summary>As an answer.</summary>
         public string Text(char letter) => new Factors(new PolyTerm(Front, 0), [Of(One), Of(Other)]).Text(letter);
 
-        private static IReadOnlyList<PolyTerm> Of(Ends ends) => Factors.Linear(ends.First.Top, ends.Last.Top);
+        private static IReadOnlyList<PolyTerm> Of(Ends ends) => Factors.Linear(ends.First.Numerator, ends.Last.Numerator);
     }
 
     /// <summary>What stands in a bracket.</summary>
@@ -59,7 +59,7 @@ internal abstract partial record FactoringLine
 
     private static FactoringLine? Named(Match name, string value)
     {
-        if (NumberSentence.Value(value) is not { } number || BigInteger.Abs(number.Top) > MostSeen || number.Bottom > MostSeen) return null;
+        if (NumberSentence.Value(value) is not { } number || BigInteger.Abs(number.Numerator) > MostSeen || number.Denominator > MostSeen) return null;
         if (name.Groups["square"].Success) return new Squared(number);
         return name.Groups["word"].Value[0] is 'm' or 'h' or 'c' ? new Middle(number) : new Gap(number);
     }

@@ -54,7 +54,7 @@ internal sealed record FactoringStage
         {
             Front = split.Front == 1 ? Front : split.Front,
             A = split.A,
-            B = (int)sum.Top,
+            B = (int)sum.Numerator,
             C = split.C,
             Numbers = (split.One, split.Other),
         },

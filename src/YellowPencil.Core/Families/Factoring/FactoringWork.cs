@@ -21,10 +21,10 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
     }
 
     private Factors? GoOn(FactoringStage stage) => stage.Numbers is { } numbers
-        ? IntoBrackets(Seen(task.A, task.B, task.C, 1), 1, numbers, stage.IsInBrackets)
+        ? IntoBrackets(ContextOf(task.A, task.B, task.C, 1), 1, numbers, stage.IsInBrackets)
         : Numbers(1, task.A, task.B, task.C);
 
-    private Quadratic Seen(int a, int b, int c, int front) => new(a, b, c, HadCommon: front != 1 || before != 1);
+    private Quadratic ContextOf(int a, int b, int c, int front) => new(a, b, c, HadCommon: front != 1 || before != 1);
 
     private Factors? FromStart(int a, int b, int c)
     {
@@ -34,7 +34,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         var isPulled = false;
         if (common != 1 || ofLetters != 1 || Math.Abs(a) != 1)
         {
-            var way = run.Ask(FactoringDecisions.Common, Seen(a, b, c, 1));
+            var way = run.Ask(FactoringDecisions.Common, ContextOf(a, b, c, 1));
             isPulled = way == CommonFactor.FirstNumberPulled && c != 0 && Math.Abs(a / common) != 1;
             if (way == CommonFactor.LeftIn) front = 1;
             if (way == CommonFactor.OfFirstTwo && b != 0 && c != 0 && common == 1)
@@ -63,7 +63,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
     private Factors WithoutNumber(int front, int a, int b)
     {
         IReadOnlyList<PolyTerm> bracket = [new PolyTerm(a, 1), new PolyTerm(b, 0)];
-        return run.Ask(FactoringDecisions.Letter, Seen(a, b, 0, front)) switch
+        return run.Ask(FactoringDecisions.Letter, ContextOf(a, b, 0, front)) switch
         {
             CommonLetter.Lost => new Factors(new PolyTerm(front, 0), [bracket]),
             CommonLetter.SecondNotDivided => new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1), new PolyTerm((BigInteger)b * front, 0)]]),
@@ -83,7 +83,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
     {
         var (one, other) = ((long)Exact.Root(a), (long)Exact.Root(-c));
         var isSquare = (one * one == a, other * other == -c);
-        var way = run.Ask(FactoringDecisions.Squares, Seen(a, 0, c, front));
+        var way = run.Ask(FactoringDecisions.Squares, ContextOf(a, 0, c, front));
         if (c > 0 || way == TwoSquares.SaysPrime) return null;
         switch (way)
         {
@@ -94,7 +94,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
             case TwoSquares.SameSigns when isSquare is (true, true): return Of(front, Factors.Linear(one, -other), Factors.Linear(one, -other));
             case TwoSquares.PlusTwice when isSquare is (true, true): return Of(front, Factors.Linear(one, other), Factors.Linear(one, other));
             default:
-                var seen = Seen(a, 0, c, front);
+                var seen = ContextOf(a, 0, c, front);
                 return isSquare is not (true, true)
                     ? null
                     : school == FactoringSchool.MiddleAndGap
@@ -106,7 +106,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
     // Null where no two numbers are found.
     private Factors? Numbers(int front, int a, int b, int c)
     {
-        var seen = Seen(a, b, c, front);
+        var seen = ContextOf(a, b, c, front);
         var way = run.Ask(FactoringDecisions.Numbers, seen);
         if (way == TwoNumbers.SaysPrime) return null;
         if (way == TwoNumbers.LetterTakenOut) return new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1), new PolyTerm(b, 0)]]) { Behind = c };
@@ -136,7 +136,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
     private Factors? IntoBrackets(Quadratic seen, int front, (Rational One, Rational Other) numbers, bool isInBrackets = false, bool isPutAsTheyAre = false)
     {
         if (!numbers.One.IsWhole || !numbers.Other.IsWhole) return Factors.WithFractions(front, seen.A, numbers.One, numbers.Other);
-        var pair = new NumberPair((long)numbers.One.Top, (long)numbers.Other.Top);
+        var pair = new NumberPair((long)numbers.One.Numerator, (long)numbers.Other.Numerator);
         var (one, other) = isInBrackets || seen.B == 0 ? pair : run.Do(FactoringDecisions.Signs, seen with { Pair = pair });
         return isPutAsTheyAre ? AsTheyAre(seen, front, one, other) : WithFirst(seen, front, one, other);
     }
@@ -241,7 +241,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
             case FirstNumber.InFront: return Of((int)Math.Clamp(front * a, -1_000_000, 1_000_000), Factors.Linear(1, one), Factors.Linear(1, other));
             case FirstNumber.DenominatorsDropped:
                 return Of(
-                front, Factors.Linear(1, (long)new Rational(one, a).Top), Factors.Linear(1, (long)new Rational(other, a).Top));
+                front, Factors.Linear(1, (long)new Rational(one, a).Numerator), Factors.Linear(1, (long)new Rational(other, a).Numerator));
             case FirstNumber.SecondSidePlus:
                 return Of(
                 front, Factors.Divided(a, one), [.. Factors.Divided(a, other).Select(t => t.Power == 0 ? t with { Number = BigInteger.Abs(t.Number) } : t)]);

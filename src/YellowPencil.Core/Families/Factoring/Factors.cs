@@ -41,7 +41,7 @@ internal sealed record Factors(PolyTerm Front, IReadOnlyList<IReadOnlyList<PolyT
     /// fractions.
     /// </summary>
     public static string Text(int front, int a, Rational one, Rational other, char letter) => one.IsWhole && other.IsWhole
-        ? new Factors(new PolyTerm(front, 0), [Divided(a, one.Top), Divided(a, other.Top)]).Text(letter)
+        ? new Factors(new PolyTerm(front, 0), [Divided(a, one.Numerator), Divided(a, other.Numerator)]).Text(letter)
         : WithFractions(front, a, one, other).Text(letter);
 
     /// <summary>Brackets with nothing before the letter and the numbers divided by a first number behind it, as they stand before that is given back.</summary>

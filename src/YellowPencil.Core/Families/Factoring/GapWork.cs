@@ -94,18 +94,18 @@ internal readonly struct GapSteps(MethodRun run, Quadratic seen)
 
     // Halves, squares, sums and differences are facts that somebody can hold, or work, wrongly.
     private Rational Halved(Rational sum, Rational half) => half.IsWhole && half + half is var whole && whole == sum && IsSmall(sum) && !sum.IsZero
-        ? Signed(sum, run.Recall(new NumberFact(FactKind.DividedBy, (int)Rational.Abs(sum).Top, 2)))
+        ? Signed(sum, run.Recall(new NumberFact(FactKind.DividedBy, (int)Rational.Abs(sum).Numerator, 2)))
         : half;
 
     private Rational Square(Rational number) =>
         IsSmall(number) && !number.IsZero
-            ? Rational.Whole(run.Recall(new NumberFact(FactKind.Times, (int)Rational.Abs(number).Top, (int)Rational.Abs(number).Top)))
+            ? Rational.Whole(run.Recall(new NumberFact(FactKind.Times, (int)Rational.Abs(number).Numerator, (int)Rational.Abs(number).Numerator)))
             : number * number;
 
     private Rational Sum(Rational one, Rational other)
     {
         if (!IsSmall(one) || !IsSmall(other) || one.IsZero || other.IsZero) return one + other;
-        var (first, second) = ((int)Rational.Abs(one).Top, (int)Rational.Abs(other).Top);
+        var (first, second) = ((int)Rational.Abs(one).Numerator, (int)Rational.Abs(other).Numerator);
         var fact = one.Sign == other.Sign
             ? new NumberFact(FactKind.Plus, first, second)
             : new NumberFact(FactKind.Minus, Math.Max(first, second), Math.Min(first, second));
@@ -114,7 +114,7 @@ internal readonly struct GapSteps(MethodRun run, Quadratic seen)
 
     private static Rational Signed(Rational like, int size) => Rational.Whole(like.Sign < 0 ? -size : size);
 
-    private static bool IsSmall(Rational number) => number.IsWhole && BigInteger.Abs(number.Top) < MostOfFacts;
+    private static bool IsSmall(Rational number) => number.IsWhole && BigInteger.Abs(number.Numerator) < MostOfFacts;
 
     /// <summary>Notes a number, in its field and as a line.</summary>
     public static void Write(MethodRun run, int part, string name, Rational number)

@@ -21,7 +21,7 @@ internal sealed class FractionFamily() : TaughtFamily("fractions", "fractions")
 
     public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.Fractions];
 
-    public override IReadOnlyList<string> Inside => WholeNumbers.Inside;
+    public override IReadOnlyList<string> WorkedBeside => WholeNumbers.WorkedBeside;
 
     public override Func<ItemTask> Items(int seed) => new FractionItems(seed).Next;
 
@@ -50,5 +50,5 @@ internal sealed class FractionFamily() : TaughtFamily("fractions", "fractions")
     }
 
     private static Fraction PartsOf(MixedNumber number) =>
-        number.HasFraction ? new Fraction(number.Whole * number.Bottom + number.Top, number.Bottom) : new Fraction(number.Whole, 1);
+        number.HasFraction ? new Fraction(number.Whole * number.Denominator + number.Numerator, number.Denominator) : new Fraction(number.Whole, 1);
 }

@@ -8,27 +8,27 @@ namespace YellowPencil.Core.Families.Fractions;
 /// </summary>
 internal sealed class FractionItems(int seed)
 {
-    private static readonly int[] Bottoms = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 14, 15, 16, 18, 20, 21, 24];
+    private static readonly int[] Denominators = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 14, 15, 16, 18, 20, 21, 24];
     private readonly Random random = new(seed);
 
     public FractionTask Next()
     {
         while (true)
         {
-            var (one, other) = TwoFractions.Pair(random, Bottoms, 60);
+            var (one, other) = TwoFractions.Pair(random, Denominators, 60);
             var (first, second) = (Fraction(one), Fraction(other));
             var isDifference = random.Next(2) == 0;
-            if (isDifference && first.Top * second.Bottom <= second.Top * first.Bottom) continue;
+            if (isDifference && first.Numerator * second.Denominator <= second.Numerator * first.Denominator) continue;
             return new FractionTask(FractionFamily.Instance, isDifference, first, second);
         }
     }
 
-    private MixedNumber Fraction(int bottom)
+    private MixedNumber Fraction(int denominator)
     {
         while (true)
         {
-            var top = random.Next(10) == 0 ? random.Next(bottom + 1, 2 * bottom) : random.Next(1, bottom);
-            if (System.Numerics.BigInteger.GreatestCommonDivisor(top, bottom).IsOne || random.Next(8) == 0) return new MixedNumber(0, top, bottom);
+            var numerator = random.Next(10) == 0 ? random.Next(denominator + 1, 2 * denominator) : random.Next(1, denominator);
+            if (System.Numerics.BigInteger.GreatestCommonDivisor(numerator, denominator).IsOne || random.Next(8) == 0) return new MixedNumber(0, numerator, denominator);
         }
     }
 }

@@ -139,7 +139,7 @@ internal static class IntegerBugs
         Declare("adds-products", "Adds instead of multiplying", Rare, Ideas.ReadTheSign,
             "Adds the two numbers, with their signs, that are to be multiplied.",
             "The page before was sums, or the point of the sign is overlooked.",
-            At.Way.When(c => c.Operation == PairOperation.Times).Instead(SignedWay.Add)),
+            At.Procedure.When(c => c.Operation == PairOperation.Times).Instead(SignedChoice.Add)),
     ];
 
     private static Bug Declare(

@@ -60,8 +60,8 @@ internal sealed class IntegerFamily() : TaughtFamily("integers", "numbers with s
     {
         var pair = (SignedPair)task;
         var context = SignedSum.ContextOf(pair.First, pair.Operation, pair.Second);
-        var way = run.Ask(IntegerDecisions.Way, context);
-        if (pair.Operation is PairOperation.Plus or PairOperation.Minus && way is SignedWay.AsSet)
+        var way = run.Ask(IntegerDecisions.Procedure, context);
+        if (pair.Operation is PairOperation.Plus or PairOperation.Minus && way is SignedChoice.AsSet)
         {
             Sum(run, pair, context);
             return;
@@ -69,10 +69,10 @@ internal sealed class IntegerFamily() : TaughtFamily("integers", "numbers with s
 
         switch (way)
         {
-            case SignedWay.Add:
+            case SignedChoice.Add:
                 Sum(run, pair, context with { Operation = PairOperation.Plus });
                 return;
-            case SignedWay.Subtract:
+            case SignedChoice.Subtract:
                 Sum(run, pair, context with { Operation = PairOperation.Minus });
                 return;
             default:
@@ -80,15 +80,15 @@ internal sealed class IntegerFamily() : TaughtFamily("integers", "numbers with s
         }
 
         if (run.Page.KeepsMarks) run.Page.Pass(pair.Text, isWritten: false);
-        var divides = pair.Operation == PairOperation.DividedBy && way != SignedWay.Multiply;
+        var divides = pair.Operation == PairOperation.DividedBy && way != SignedChoice.Multiply;
         var signs = new SignsContext(context.FirstIsNegative, context.SecondIsNegative, context.FirstIsLarger, divides);
         var signFirst = SignDecisions.ComesFirst(run);
         var isNegative = signFirst && SignDecisions.IsNegative(run, signs);
         var (first, second) = (BigInteger.Abs(pair.First), BigInteger.Abs(pair.Second));
         var digits = way switch
         {
-            SignedWay.SizesAdded => WholeNumbers.Plus(run, first, second, SignedSum.LargestInHead),
-            SignedWay.SizesApart => WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), SignedSum.LargestInHead),
+            SignedChoice.SizesAdded => WholeNumbers.Plus(run, first, second, SignedSum.LargestInHead),
+            SignedChoice.SizesApart => WholeNumbers.Minus(run, BigInteger.Max(first, second), BigInteger.Min(first, second), SignedSum.LargestInHead),
             _ => divides ? WholeNumbers.Quotient(run, first, second) : WholeNumbers.Times(run, first, second),
         };
         if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);

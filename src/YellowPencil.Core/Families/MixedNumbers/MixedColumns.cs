@@ -24,9 +24,9 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
             return;
         }
 
-        var (first, second) = (new Fraction(one.Top, one.Bottom), new Fraction(other.Top, other.Bottom));
+        var (first, second) = (new Fraction(one.Numerator, one.Denominator), new Fraction(other.Numerator, other.Denominator));
         var pair = FractionWork.PairOf(first, second, IsDifference, hasWholes: true);
-        var way = run.Ask(FractionDecisions.Way, pair);
+        var way = run.Ask(FractionDecisions.Procedure, pair);
         if (FractionWork.Otherwise(way, first, second) is { } otherwise)
         {
             Finish(run, work, Wholes(whole, otherWhole), otherwise, IsDifference, isNegative);
@@ -54,15 +54,15 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
         // Where wholes were changed on the way, the second number can have become the larger; where they were not, they are still in the first fraction.
         if (IsDifference && whole < otherWhole)
         {
-            if (whole + first.Top / first.Bottom >= otherWhole)
-                (whole, first) = (whole + first.Top / first.Bottom, first with { Top = first.Top % first.Bottom });
+            if (whole + first.Numerator / first.Denominator >= otherWhole)
+                (whole, first) = (whole + first.Numerator / first.Denominator, first with { Numerator = first.Numerator % first.Denominator });
             else (whole, first, otherWhole, second) = (otherWhole, second, whole, first);
         }
 
         if (IsDifference)
         {
             var seen = context with { Fractions = FractionWork.PairOf(first, second, true, true) };
-            if (first.Top < second.Top)
+            if (first.Numerator < second.Numerator)
             {
                 switch (run.Ask(MixedDecisions.Small, seen))
                 {
@@ -71,22 +71,22 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                         Pass(whole, first, otherWhole, second);
                         break;
                     case FractionTooSmall.WriteZero:
-                        (first, second) = (first with { Top = 0 }, second with { Top = 0 });
+                        (first, second) = (first with { Numerator = 0 }, second with { Numerator = 0 });
                         break;
                     case FractionTooSmall.CopySecond:
-                        (first, second) = (second, second with { Top = 0 });
+                        (first, second) = (second, second with { Numerator = 0 });
                         break;
                     case FractionTooSmall.CopyFirst:
-                        second = second with { Top = 0 };
+                        second = second with { Numerator = 0 };
                         break;
                     case FractionTooSmall.AddInstead:
-                        Finish(run, work, Wholes(whole, otherWhole), new Fraction(first.Top + second.Top, first.Bottom), IsDifference, isNegative);
+                        Finish(run, work, Wholes(whole, otherWhole), new Fraction(first.Numerator + second.Numerator, first.Denominator), IsDifference, isNegative);
                         return;
                     default:
                         break;
                 }
             }
-            else if (whole > 0 && first.Top < first.Bottom && run.Ask(MixedDecisions.Needless, seen) is var needless && needless != NeedlessRenaming.None)
+            else if (whole > 0 && first.Numerator < first.Denominator && run.Ask(MixedDecisions.Needless, seen) is var needless && needless != NeedlessRenaming.None)
             {
                 if (needless == NeedlessRenaming.Always) Rename(seen, ref whole, ref first, second, ref otherWhole);
                 else whole--;
@@ -101,27 +101,27 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
     /// <summary>Finishes wholes with a fraction beside them.</summary>
     public static void Finish(MethodRun run, FractionWork work, long whole, Fraction parts, bool isDifference, bool isNegative)
     {
-        var isOne = whole == 0 && parts.Top > 0;
+        var isOne = whole == 0 && parts.Numerator > 0;
         Pass(run, whole, parts);
-        if (parts.Bottom > 0 && parts.Top > 0)
+        if (parts.Denominator > 0 && parts.Numerator > 0)
         {
-            var seen = new FractionResult(Fraction.Seen(parts.Top), Fraction.Seen(parts.Bottom), isDifference, HasWholes: true, IsAlone: isOne);
+            var seen = new FractionResult(Fraction.Clamped(parts.Numerator), Fraction.Clamped(parts.Denominator), isDifference, HasWholes: true, IsAlone: isOne);
             var way = run.Ask(MixedDecisions.Over, seen);
-            var (wholes, top) = MixedDecisions.Over.Result(way, seen, run.School);
+            var (wholes, numerator) = MixedDecisions.Over.Result(way, seen, run.School);
             whole += wholes;
             switch (way)
             {
                 case FractionOver.LeftAsItCame or FractionOver.CountedButLeft:
                     AppendOver(run, whole, parts, isNegative);
                     return;
-                case FractionOver.Left or FractionOver.AtTen when top == parts.Top:
+                case FractionOver.Left or FractionOver.AtTen when numerator == parts.Numerator:
                     AppendOver(
-                        run, whole, parts.Top % parts.Bottom == 0
+                        run, whole, parts.Numerator % parts.Denominator == 0
                             ? parts
                             : work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false), isNegative);
                     return;
                 default:
-                    parts = parts with { Top = top };
+                    parts = parts with { Numerator = numerator };
                     break;
             }
 
@@ -129,14 +129,14 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
         }
 
         var lowest = work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false);
-        if (lowest.Bottom == 1 || lowest.Top >= lowest.Bottom) AppendOver(run, whole, lowest, isNegative);
+        if (lowest.Denominator == 1 || lowest.Numerator >= lowest.Denominator) AppendOver(run, whole, lowest, isNegative);
         else work.Append(whole, lowest, isNegative);
     }
 
     // A number without a fraction: in sums, and where it is the second, the fraction of the other stays; else a whole is renamed.
     private void WalkBesideWhole(MixedNumber one, MixedNumber other)
     {
-        var fraction = one.HasFraction ? new Fraction(one.Top, one.Bottom) : new Fraction(other.Top, Math.Max(1, other.Bottom));
+        var fraction = one.HasFraction ? new Fraction(one.Numerator, one.Denominator) : new Fraction(other.Numerator, Math.Max(1, other.Denominator));
         var whole = one.Whole;
         if (!IsDifference || !other.HasFraction)
         {
@@ -144,7 +144,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
             return;
         }
 
-        var first = new Fraction(0, fraction.Bottom);
+        var first = new Fraction(0, fraction.Denominator);
         var seen = context with { Fractions = FractionWork.PairOf(first, fraction, true, true) };
         switch (run.Ask(MixedDecisions.Missing, seen))
         {
@@ -152,7 +152,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                 Finish(run, work, Wholes(whole, other.Whole), fraction, IsDifference, isNegative);
                 return;
             case NoFraction.LeaveOut:
-                Finish(run, work, Wholes(whole, other.Whole), fraction with { Top = 0 }, IsDifference, isNegative);
+                Finish(run, work, Wholes(whole, other.Whole), fraction with { Numerator = 0 }, IsDifference, isNegative);
                 return;
             case NoFraction.WriteOneLess:
                 Finish(run, work, Wholes(Math.Max(0, whole - 1), other.Whole), fraction, IsDifference, isNegative);
@@ -172,14 +172,14 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
     {
         seen = seen with { Wholes = (whole, otherWhole), Fractions = FractionWork.PairOf(first, second, true, true) };
         (whole, otherWhole) = run.Do(MixedDecisions.Left, seen);
-        first = first with { Top = run.Do(MixedDecisions.Filled, seen) };
+        first = first with { Numerator = run.Do(MixedDecisions.Filled, seen) };
     }
 
     private long Meanwhile(long whole, Fraction before, Fraction after, bool isFirst)
     {
-        if (whole == 0 || before.Bottom == after.Bottom || after.Bottom % before.Bottom != 0) return whole;
-        var seen = new OneMixed(Fraction.Seen(whole), Fraction.Seen(before.Top), Fraction.Seen(before.Bottom), isFirst, IsDifference);
-        return run.Ask(MixedDecisions.Meanwhile, seen) == WholesMeanwhile.Multiplied ? whole * (after.Bottom / before.Bottom) : whole;
+        if (whole == 0 || before.Denominator == after.Denominator || after.Denominator % before.Denominator != 0) return whole;
+        var seen = new OneMixed(Fraction.Clamped(whole), Fraction.Clamped(before.Numerator), Fraction.Clamped(before.Denominator), isFirst, IsDifference);
+        return run.Ask(MixedDecisions.Meanwhile, seen) == WholesMeanwhile.Multiplied ? whole * (after.Denominator / before.Denominator) : whole;
     }
 
     private long Wholes(long one, long other) => run.Do(MixedDecisions.Wholes, context with { Wholes = (one, other) });
@@ -188,19 +188,19 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
     {
         if (run.Page.KeepsMarks)
             run.Page.Pass(
-                $"{new MixedNumber(whole, first.Top, first.Bottom).Text} {(IsDifference ? "-" : "+")} {new MixedNumber(otherWhole, second.Top, second.Bottom).Text}",
+                $"{new MixedNumber(whole, first.Numerator, first.Denominator).Text} {(IsDifference ? "-" : "+")} {new MixedNumber(otherWhole, second.Numerator, second.Denominator).Text}",
                 isWritten: true);
     }
 
     private static void Pass(MethodRun run, long whole, Fraction parts)
     {
-        if (run.Page.KeepsMarks) run.Page.Pass(new MixedNumber(whole, parts.Top, parts.Bottom).Text, isWritten: true);
+        if (run.Page.KeepsMarks) run.Page.Pass(new MixedNumber(whole, parts.Numerator, parts.Denominator).Text, isWritten: true);
     }
 
     // A fraction of one or more beside wholes stands there as it is.
     private static void AppendOver(MethodRun run, long whole, Fraction parts, bool isNegative)
     {
         if (isNegative) run.Page.Append("-");
-        run.Page.Append(parts.Top == 0 || parts.Bottom == 0 ? new MixedNumber(whole, 0, 0).Text : new MixedNumber(whole, parts.Top, parts.Bottom).Text);
+        run.Page.Append(parts.Numerator == 0 || parts.Denominator == 0 ? new MixedNumber(whole, 0, 0).Text : new MixedNumber(whole, parts.Numerator, parts.Denominator).Text);
     }
 }

@@ -4,17 +4,17 @@ using YellowPencil.Core.Parts.Fractions;
 namespace YellowPencil.Core.Families.MixedNumbers;
 
 /// <summary>How mixed numbers are worked.</summary>
-internal enum MixedWay { Improper, InColumns }
+internal enum MixedChoice { Improper, InColumns }
 
 /// <summary>What the numerator of an improper fraction becomes.</summary>
 internal enum MadeImproper
 {
-    WholeTimesBottomPlusTop, MinusTop, WholeTimesTop, WholeTimesTopPlusBottom, WholePlusTop, WholeTimesBottom, TopOnly, WholePlusBottomPlusTop, SideBySide,
-    WholePlusTopTimesBottom, WholeLessOne,
+    WholeTimesDenominatorPlusNumerator, MinusNumerator, WholeTimesNumerator, WholeTimesNumeratorPlusDenominator, WholePlusNumerator, WholeTimesDenominator, NumeratorOnly, WholePlusDenominatorPlusNumerator, SideBySide,
+    WholePlusNumeratorTimesDenominator, WholeLessOne,
 }
 
 /// <summary>What a whole number without a fraction becomes beside a fraction.</summary>
-internal enum LoneWhole { OverTheBottom, AsTop, BottomOverBottom, LeftOut }
+internal enum LoneWhole { OverTheDenominator, AsNumerator, DenominatorOverDenominator, LeftOut }
 
 /// <summary>What becomes of the wholes when the fractions change.</summary>
 internal enum WholesMeanwhile { Stay, Multiplied }
@@ -26,10 +26,10 @@ internal enum FractionTooSmall { Rename, SmallerFromLarger, WriteZero, CopySecon
 internal enum WholeLeft { OneLess, Unchanged, TwoLess, SecondOneLess, OneMore }
 
 /// <summary>What the numerator becomes that got a whole.</summary>
-internal enum TopFilled { BottomMore, TenMore, OneMore, BottomInstead, TopOfSecondMore, TwiceBottomMore, BottomOfSecondLess }
+internal enum NumeratorFilled { DenominatorMore, TenMore, OneMore, DenominatorInstead, NumeratorOfSecondMore, TwiceDenominatorMore, DenominatorOfSecondLess }
 
 /// <summary>What becomes of a fraction of one or more beside wholes.</summary>
-internal enum FractionOver { Carried, Left, Lost, AtTen, CountedButLeft, LeftAsItCame, TopToTheWholes, CarriedBelowOne, OneMore }
+internal enum FractionOver { Carried, Left, Lost, AtTen, CountedButLeft, LeftAsItCame, NumeratorToTheWholes, CarriedBelowOne, OneMore }
 
 /// <summary>What is done with the wholes.</summary>
 internal enum WholesTogether { AsSet, Add, Subtract, Multiply, LargerStays, LeftOutBesideLone, FirstStays }
@@ -59,7 +59,7 @@ internal readonly record struct MixedContext(
     public FractionPair Fractions { get; init; }
 
     /// <summary>How many wholes are renamed: one is enough, but for a second fraction that is itself over one.</summary>
-    public int Needed => Math.Max(1, (Fractions.SecondTop - Fractions.FirstTop + Fractions.FirstBottom - 1) / Math.Max(1, Fractions.FirstBottom));
+    public int Needed => Math.Max(1, (Fractions.SecondNumerator - Fractions.FirstNumerator + Fractions.FirstDenominator - 1) / Math.Max(1, Fractions.FirstDenominator));
 
     /// <summary>Whether the first fraction is too small to take the second away.</summary>
     public bool IsTooSmall => IsDifference && Fractions.FirstIsSmaller;
@@ -67,14 +67,14 @@ internal readonly record struct MixedContext(
 
 /// <summary>One of two mixed numbers.</summary>
 /// <param name="Whole">Its whole part.</param>
-/// <param name="Top">Its numerator.</param>
-/// <param name="Bottom">Its denominator, or the one it is to get.</param>
+/// <param name="Numerator">Its numerator.</param>
+/// <param name="Denominator">Its denominator, or the one it is to get.</param>
 /// <param name="IsFirst">Whether it is the first.</param>
 /// <param name="IsDifference">Whether the second is taken away.</param>
-internal readonly record struct OneMixed(int Whole, int Top, int Bottom, bool IsFirst, bool IsDifference) : IDecisionContext
+internal readonly record struct OneMixed(int Whole, int Numerator, int Denominator, bool IsFirst, bool IsDifference) : IDecisionContext
 {
     /// <summary>Whether it has no fraction of its own.</summary>
-    public bool IsLoneWhole => Top == 0;
+    public bool IsLoneWhole => Numerator == 0;
 }
 
 /// <summary>The decisions about mixed numbers.</summary>
@@ -104,65 +104,65 @@ internal static class MixedDecisions
         new("whole-is-1", "when the whole is 1", c => c.Whole == 1),
     ];
 
-    public static readonly Decision<MixedContext, MixedWay> Way = new(
-        "mixed-numbers.way", "Are the numbers made improper first, or worked in columns?", MixedWay.Improper)
+    public static readonly Decision<MixedContext, MixedChoice> Procedure = new(
+        "mixed-numbers.way", "Are the numbers made improper first, or worked in columns?", MixedChoice.Improper)
     {
-        [MixedWay.Improper] = new("improper", "makes both improper fractions first"),
-        [MixedWay.InColumns] = new("in-columns", "works wholes and fractions in columns"),
-        TaughtIn = (_, school) => school.Of(School.MixedNumbers) == MixedNumberSchool.RenameAWhole ? MixedWay.InColumns : MixedWay.Improper,
+        [MixedChoice.Improper] = new("improper", "makes both improper fractions first"),
+        [MixedChoice.InColumns] = new("in-columns", "works wholes and fractions in columns"),
+        TaughtIn = (_, school) => school.Of(School.MixedNumbers) == MixedNumberSchool.RenameAWhole ? MixedChoice.InColumns : MixedChoice.Improper,
         ShowsIn = WorkFields.Lines,
     };
 
     public static readonly Decision<OneMixed, MadeImproper, long> Improper = new(
-        "mixed-numbers.improper", "How many parts are in the whole number and the fraction together?", MadeImproper.WholeTimesBottomPlusTop)
+        "mixed-numbers.improper", "How many parts are in the whole number and the fraction together?", MadeImproper.WholeTimesDenominatorPlusNumerator)
     {
-        [MadeImproper.WholeTimesBottomPlusTop] = new(
-            "whole-times-bottom-plus-top", "multiplies the whole by the denominator and adds the numerator", c => (long)c.Whole * c.Bottom + c.Top),
-        [MadeImproper.MinusTop] = new(
-            "minus-top", "multiplies the whole by the denominator and takes the numerator away", c => Math.Max(0, (long)c.Whole * c.Bottom - c.Top)),
-        [MadeImproper.WholeTimesTop] = new("whole-times-top", "multiplies the whole by the numerator", c => (long)c.Whole * c.Top),
-        [MadeImproper.WholeTimesTopPlusBottom] = new(
-            "whole-times-top-plus-bottom", "multiplies the whole by the numerator and adds the denominator", c => (long)c.Whole * c.Top + c.Bottom),
-        [MadeImproper.WholePlusTop] = new("whole-plus-top", "adds whole and numerator", c => c.Whole + c.Top) { Slip = 0.5 },
-        [MadeImproper.WholeTimesBottom] = new(
-            "whole-times-bottom", "multiplies the whole by the denominator and leaves the numerator out", c => (long)c.Whole * c.Bottom)
+        [MadeImproper.WholeTimesDenominatorPlusNumerator] = new(
+            "whole-times-bottom-plus-top", "multiplies the whole by the denominator and adds the numerator", c => (long)c.Whole * c.Denominator + c.Numerator),
+        [MadeImproper.MinusNumerator] = new(
+            "minus-top", "multiplies the whole by the denominator and takes the numerator away", c => Math.Max(0, (long)c.Whole * c.Denominator - c.Numerator)),
+        [MadeImproper.WholeTimesNumerator] = new("whole-times-top", "multiplies the whole by the numerator", c => (long)c.Whole * c.Numerator),
+        [MadeImproper.WholeTimesNumeratorPlusDenominator] = new(
+            "whole-times-top-plus-bottom", "multiplies the whole by the numerator and adds the denominator", c => (long)c.Whole * c.Numerator + c.Denominator),
+        [MadeImproper.WholePlusNumerator] = new("whole-plus-top", "adds whole and numerator", c => c.Whole + c.Numerator) { Slip = 0.5 },
+        [MadeImproper.WholeTimesDenominator] = new(
+            "whole-times-bottom", "multiplies the whole by the denominator and leaves the numerator out", c => (long)c.Whole * c.Denominator)
         { Slip = 1 },
-        [MadeImproper.TopOnly] = new("top-only", "leaves the whole out", c => c.Top),
-        [MadeImproper.WholePlusBottomPlusTop] = new("whole-plus-bottom-plus-top", "adds whole, denominator and numerator", c => c.Whole + c.Bottom + c.Top),
+        [MadeImproper.NumeratorOnly] = new("top-only", "leaves the whole out", c => c.Numerator),
+        [MadeImproper.WholePlusDenominatorPlusNumerator] = new("whole-plus-bottom-plus-top", "adds whole, denominator and numerator", c => c.Whole + c.Denominator + c.Numerator),
         [MadeImproper.SideBySide] = new(
-            "side-by-side", "writes whole and numerator side by side", c => c.Whole * (c.Top < 10 ? 10L : c.Top < 100 ? 100 : 1000) + c.Top),
-        [MadeImproper.WholePlusTopTimesBottom] = new(
-            "whole-plus-top-times-bottom", "adds whole and numerator and multiplies by the denominator", c => ((long)c.Whole + c.Top) * c.Bottom),
-        [MadeImproper.WholeLessOne] = new("whole-less-one", "takes one whole too few", c => (c.Whole - 1L) * c.Bottom + c.Top),
+            "side-by-side", "writes whole and numerator side by side", c => c.Whole * (c.Numerator < 10 ? 10L : c.Numerator < 100 ? 100 : 1000) + c.Numerator),
+        [MadeImproper.WholePlusNumeratorTimesDenominator] = new(
+            "whole-plus-top-times-bottom", "adds whole and numerator and multiplies by the denominator", c => ((long)c.Whole + c.Numerator) * c.Denominator),
+        [MadeImproper.WholeLessOne] = new("whole-less-one", "takes one whole too few", c => (c.Whole - 1L) * c.Denominator + c.Numerator),
         Kinds = Ones,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.MixedIsASum,
     };
 
     /// <summary>The numerator of the improper fraction as a number.</summary>
-    public static readonly ValueDecision<OneMixed> ImproperTop = new("mixed-numbers.improper-value", "What is the numerator of the improper fraction?")
+    public static readonly ValueDecision<OneMixed> ImproperNumerator = new("mixed-numbers.improper-value", "What is the numerator of the improper fraction?")
     {
-        Numbers = [new("whole", "the whole", c => c.Whole), new("top", "the numerator", c => c.Top), new("bottom", "the denominator", c => c.Bottom)],
+        Numbers = [new("whole", "the whole", c => c.Whole), new("top", "the numerator", c => c.Numerator), new("bottom", "the denominator", c => c.Denominator)],
         Does = n => $"makes the numerator {n}",
         Kinds = Ones,
         ShowsIn = WorkFields.Lines,
     };
 
     /// <summary>The denominator of the improper fraction as a number.</summary>
-    public static readonly ValueDecision<OneMixed> ImproperBottom = new("mixed-numbers.improper-bottom", "What is the denominator of the improper fraction?")
+    public static readonly ValueDecision<OneMixed> ImproperDenominator = new("mixed-numbers.improper-bottom", "What is the denominator of the improper fraction?")
     {
-        Numbers = [new("whole", "the whole", c => c.Whole), new("top", "the numerator", c => c.Top), new("bottom", "the denominator", c => c.Bottom)],
+        Numbers = [new("whole", "the whole", c => c.Whole), new("top", "the numerator", c => c.Numerator), new("bottom", "the denominator", c => c.Denominator)],
         Does = n => $"makes the denominator {n}",
         Kinds = Ones,
         ShowsIn = WorkFields.Lines,
     };
 
     public static readonly Decision<OneMixed, LoneWhole, long> Lone = new(
-        "mixed-numbers.lone-whole", "What does a whole number become beside a fraction?", LoneWhole.OverTheBottom)
+        "mixed-numbers.lone-whole", "What does a whole number become beside a fraction?", LoneWhole.OverTheDenominator)
     {
-        [LoneWhole.OverTheBottom] = new("over-the-bottom", "writes the whole number over the denominator of the other", c => (long)c.Whole * c.Bottom),
-        [LoneWhole.AsTop] = new("as-top", "puts the whole number over that denominator unchanged", c => c.Whole),
-        [LoneWhole.BottomOverBottom] = new("bottom-over-bottom", "writes one whole only", c => c.Bottom),
+        [LoneWhole.OverTheDenominator] = new("over-the-bottom", "writes the whole number over the denominator of the other", c => (long)c.Whole * c.Denominator),
+        [LoneWhole.AsNumerator] = new("as-top", "puts the whole number over that denominator unchanged", c => c.Whole),
+        [LoneWhole.DenominatorOverDenominator] = new("bottom-over-bottom", "writes one whole only", c => c.Denominator),
         [LoneWhole.LeftOut] = new("left-out", "leaves the whole number out", _ => 0),
         Kinds = Ones,
         ShowsIn = WorkFields.Lines,
@@ -217,18 +217,18 @@ internal static class MixedDecisions
         Idea = Ideas.WholeIsAllParts,
     };
 
-    public static readonly Decision<MixedContext, TopFilled, long> Filled = new(
-        "mixed-numbers.top-filled", "How many parts does the {renamed} whole give?", TopFilled.BottomMore)
+    public static readonly Decision<MixedContext, NumeratorFilled, long> Filled = new(
+        "mixed-numbers.top-filled", "How many parts does the {renamed} whole give?", NumeratorFilled.DenominatorMore)
     {
-        [TopFilled.BottomMore] = new(
-            "bottom-more", "adds the denominator to the numerator", c => c.Fractions.FirstTop + (long)c.Needed * c.Fractions.FirstBottom),
-        [TopFilled.TenMore] = new("ten-more", "adds ten to the numerator", c => c.Fractions.FirstTop + 10) { Slip = 1 },
-        [TopFilled.OneMore] = new("one-more", "adds one to the numerator", c => c.Fractions.FirstTop + 1),
-        [TopFilled.BottomInstead] = new("bottom-instead", "writes the denominator as the numerator", c => c.Fractions.FirstBottom),
-        [TopFilled.TopOfSecondMore] = new("top-of-second-more", "adds the second numerator", c => c.Fractions.FirstTop + c.Fractions.SecondTop),
-        [TopFilled.TwiceBottomMore] = new("twice-bottom-more", "adds the denominator twice", c => c.Fractions.FirstTop + 2L * c.Fractions.FirstBottom),
-        [TopFilled.BottomOfSecondLess] = new(
-            "bottom-of-second-less", "takes the numerator from the denominator", c => Math.Max(0, c.Fractions.FirstBottom - c.Fractions.FirstTop)),
+        [NumeratorFilled.DenominatorMore] = new(
+            "bottom-more", "adds the denominator to the numerator", c => c.Fractions.FirstNumerator + (long)c.Needed * c.Fractions.FirstDenominator),
+        [NumeratorFilled.TenMore] = new("ten-more", "adds ten to the numerator", c => c.Fractions.FirstNumerator + 10) { Slip = 1 },
+        [NumeratorFilled.OneMore] = new("one-more", "adds one to the numerator", c => c.Fractions.FirstNumerator + 1),
+        [NumeratorFilled.DenominatorInstead] = new("bottom-instead", "writes the denominator as the numerator", c => c.Fractions.FirstDenominator),
+        [NumeratorFilled.NumeratorOfSecondMore] = new("top-of-second-more", "adds the second numerator", c => c.Fractions.FirstNumerator + c.Fractions.SecondNumerator),
+        [NumeratorFilled.TwiceDenominatorMore] = new("twice-bottom-more", "adds the denominator twice", c => c.Fractions.FirstNumerator + 2L * c.Fractions.FirstDenominator),
+        [NumeratorFilled.DenominatorOfSecondLess] = new(
+            "bottom-of-second-less", "takes the numerator from the denominator", c => Math.Max(0, c.Fractions.FirstDenominator - c.Fractions.FirstNumerator)),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.WholeIsAllParts,
@@ -246,24 +246,24 @@ internal static class MixedDecisions
         Idea = Ideas.WholeIsAllParts,
     };
 
-    public static readonly Decision<FractionResult, FractionOver, (long Wholes, long Top)> Over = new(
+    public static readonly Decision<FractionResult, FractionOver, (long Wholes, long Numerator)> Over = new(
         "mixed-numbers.fraction-over", "Is the fraction beside the wholes one or more?", FractionOver.Carried)
     {
         [FractionOver.Carried] = new("carried", "carries its wholes", r => (r.Quotient, r.Rest)),
-        [FractionOver.Left] = new("left", "leaves a fraction over one beside the wholes", r => (0, r.Top))
+        [FractionOver.Left] = new("left", "leaves a fraction over one beside the wholes", r => (0, r.Numerator))
         { SlipIn = r => r.IsImproper ? 2 : 0, Needs = r => r.IsImproper },
         [FractionOver.Lost] = new("lost", "takes the wholes out of the fraction and does not add them", r => (0, r.Rest))
         { SlipIn = r => r.IsImproper ? 2 : 0, Needs = r => r.IsImproper },
         [FractionOver.AtTen] = new(
-            "at-ten", "carries when the numerator reaches ten, the tens", r => r.IsDifference || r.Top < 10 ? (0, r.Top) : (r.Top / 10, r.Top % 10))
-        { Needs = r => !r.IsDifference && (r.IsImproper || r.Top >= 10) },
-        [FractionOver.CountedButLeft] = new("counted-but-left", "adds the wholes and leaves the fraction over one as well", r => (r.Quotient, r.Top))
+            "at-ten", "carries when the numerator reaches ten, the tens", r => r.IsDifference || r.Numerator < 10 ? (0, r.Numerator) : (r.Numerator / 10, r.Numerator % 10))
+        { Needs = r => !r.IsDifference && (r.IsImproper || r.Numerator >= 10) },
+        [FractionOver.CountedButLeft] = new("counted-but-left", "adds the wholes and leaves the fraction over one as well", r => (r.Quotient, r.Numerator))
         { Needs = r => r.IsImproper },
-        [FractionOver.LeftAsItCame] = new("left-as-it-came", "writes the columns as they come", r => (0, r.Top)) { Needs = r => r.IsImproper },
-        [FractionOver.TopToTheWholes] = new("top-to-the-wholes", "adds the numerator to the wholes", r => (r.Top, 0)) { Needs = r => r.IsImproper },
-        [FractionOver.CarriedBelowOne] = new("carried-below-one", "carries a whole though the fraction is below one", r => (1, r.Top))
+        [FractionOver.LeftAsItCame] = new("left-as-it-came", "writes the columns as they come", r => (0, r.Numerator)) { Needs = r => r.IsImproper },
+        [FractionOver.NumeratorToTheWholes] = new("top-to-the-wholes", "adds the numerator to the wholes", r => (r.Numerator, 0)) { Needs = r => r.IsImproper },
+        [FractionOver.CarriedBelowOne] = new("carried-below-one", "carries a whole though the fraction is below one", r => (1, r.Numerator))
         { Needs = r => !r.IsImproper },
-        [FractionOver.OneMore] = new("one-more", "carries one whole and leaves the numerator", r => (1, r.Top)) { Needs = r => r.IsImproper },
+        [FractionOver.OneMore] = new("one-more", "carries one whole and leaves the numerator", r => (1, r.Numerator)) { Needs = r => r.IsImproper },
         Kinds = [
             new("always", "always", _ => true), new("plus", "in sums", r => !r.IsDifference), new("minus", "in differences", r => r.IsDifference), new("whole", "when it is a whole number", r => r.IsWhole), new(
                 "not-whole", "when it is no whole number", r => !r.IsWhole),
@@ -289,7 +289,7 @@ internal static class MixedDecisions
 
     /// <summary>All of them, in the order in which they come up.</summary>
     public static IReadOnlyList<Decision> All { get; } = [
-        Way, Improper, ImproperTop, ImproperBottom, Lone, Missing, Meanwhile, Small, Needless, Left, Filled, Wholes, Over,
+        Procedure, Improper, ImproperNumerator, ImproperDenominator, Lone, Missing, Meanwhile, Small, Needless, Left, Filled, Wholes, Over,
     ];
 }
 

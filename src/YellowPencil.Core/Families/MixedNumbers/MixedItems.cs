@@ -6,7 +6,7 @@ namespace YellowPencil.Core.Families.MixedNumbers;
 /// <summary>Sums and differences of mixed numbers with small denominators; now and then one of the two is a whole number or a fraction alone.</summary>
 internal sealed class MixedItems(int seed)
 {
-    private static readonly int[] Bottoms = [2, 3, 4, 5, 6, 7, 8, 9, 10, 12, 15, 16];
+    private static readonly int[] Denominators = [2, 3, 4, 5, 6, 7, 8, 9, 10, 12, 15, 16];
     private readonly Random random = new(seed);
 
     public FractionTask Next()
@@ -14,7 +14,7 @@ internal sealed class MixedItems(int seed)
         while (true)
         {
             var isDifference = random.Next(2) == 0;
-            var (one, other) = TwoFractions.Pair(random, Bottoms, 60);
+            var (one, other) = TwoFractions.Pair(random, Denominators, 60);
             var (first, second) = (Number(one), Number(other));
             switch (random.Next(8))
             {
@@ -29,12 +29,12 @@ internal sealed class MixedItems(int seed)
         }
     }
 
-    private MixedNumber Number(int bottom)
+    private MixedNumber Number(int denominator)
     {
         while (true)
         {
-            var top = random.Next(1, bottom);
-            if (BigInteger.GreatestCommonDivisor(top, bottom).IsOne || random.Next(8) == 0) return new MixedNumber(random.Next(1, 13), top, bottom);
+            var numerator = random.Next(1, denominator);
+            if (BigInteger.GreatestCommonDivisor(numerator, denominator).IsOne || random.Next(8) == 0) return new MixedNumber(random.Next(1, 13), numerator, denominator);
         }
     }
 }

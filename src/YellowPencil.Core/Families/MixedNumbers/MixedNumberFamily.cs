@@ -25,7 +25,7 @@ internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed
 
     public override IReadOnlyList<SchoolQuestion> SchoolQuestions { get; } = [School.MixedNumbers];
 
-    public override IReadOnlyList<string> Inside => WholeNumbers.Inside;
+    public override IReadOnlyList<string> WorkedBeside => WholeNumbers.WorkedBeside;
 
     public override Func<ItemTask> Items(int seed) => new MixedItems(seed).Next;
 
@@ -47,7 +47,7 @@ internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed
         // More taken away than there is: the other way round, with a minus sign.
         var (one, other) = mixed.IsNegative ? (second, mixed.First) : (mixed.First, second);
         var context = new MixedContext((int)one.Whole, (int)other.Whole, mixed.IsDifference, one.HasFraction, other.HasFraction);
-        if (run.Ask(MixedDecisions.Way, context) == MixedWay.Improper || !(one.HasWhole || other.HasWhole))
+        if (run.Ask(MixedDecisions.Procedure, context) == MixedChoice.Improper || !(one.HasWhole || other.HasWhole))
             WalkImproper(work, run, one, other, mixed.IsDifference, mixed.IsNegative, mixed.WereChanged);
         else new MixedColumns(run, work, context, mixed.IsNegative).Walk(one, other, mixed.WereChanged);
     }
@@ -56,9 +56,9 @@ internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed
     private static void WalkOne(FractionWork work, MethodRun run, MixedNumber number)
     {
         if (number.Whole == 0 && number.HasFraction)
-            work.Finish(new Fraction(number.Top, number.Bottom), isDifference: false, isNegative: false, hasWholes: true);
+            work.Finish(new Fraction(number.Numerator, number.Denominator), isDifference: false, isNegative: false, hasWholes: true);
         else if (!number.HasFraction) work.Append(number.Whole, new Fraction(0, 1), isNegative: false);
-        else MixedColumns.Finish(run, work, number.Whole, new Fraction(number.Top, number.Bottom), isDifference: false, isNegative: false);
+        else MixedColumns.Finish(run, work, number.Whole, new Fraction(number.Numerator, number.Denominator), isDifference: false, isNegative: false);
     }
 
     private static void WalkImproper(FractionWork work, MethodRun run, MixedNumber one, MixedNumber other, bool isDifference, bool isNegative, bool wereChanged)
@@ -71,17 +71,17 @@ internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed
 
     private static Fraction Improper(MethodRun run, MixedNumber number, MixedNumber other, bool isFirst, bool isDifference)
     {
-        var bottom = number.HasFraction ? number.Bottom : Math.Max(1, other.Bottom);
-        var context = new OneMixed((int)number.Whole, (int)number.Top, (int)bottom, isFirst, isDifference);
+        var denominator = number.HasFraction ? number.Denominator : Math.Max(1, other.Denominator);
+        var context = new OneMixed((int)number.Whole, (int)number.Numerator, (int)denominator, isFirst, isDifference);
         if (!number.HasFraction)
-            return new Fraction(run.Do(MixedDecisions.Lone, context), bottom);
-        if (number.Whole == 0) return new Fraction(number.Top, number.Bottom);
+            return new Fraction(run.Do(MixedDecisions.Lone, context), denominator);
+        if (number.Whole == 0) return new Fraction(number.Numerator, number.Denominator);
         var way = run.Ask(MixedDecisions.Improper, context);
-        var made = way == MadeImproper.WholeTimesBottomPlusTop
-            ? (long)WholeNumbers.Sum(run, WholeNumbers.Product(run, number.Whole, bottom), number.Top)
+        var made = way == MadeImproper.WholeTimesDenominatorPlusNumerator
+            ? (long)WholeNumbers.Sum(run, WholeNumbers.Product(run, number.Whole, denominator), number.Numerator)
             : MixedDecisions.Improper.Result(way, context, run.School);
-        if (made < Fraction.Most) made = run.Value(MixedDecisions.ImproperTop, context, (int)made, Fraction.Most);
-        if (bottom < Fraction.Most) bottom = Math.Max(1, run.Value(MixedDecisions.ImproperBottom, context, (int)bottom, Fraction.Most));
-        return new Fraction(made, bottom);
+        if (made < Fraction.Most) made = run.Value(MixedDecisions.ImproperNumerator, context, (int)made, Fraction.Most);
+        if (denominator < Fraction.Most) denominator = Math.Max(1, run.Value(MixedDecisions.ImproperDenominator, context, (int)denominator, Fraction.Most));
+        return new Fraction(made, denominator);
     }
 }

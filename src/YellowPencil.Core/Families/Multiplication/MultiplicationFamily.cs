@@ -30,7 +30,7 @@ internal sealed class MultiplicationFamily() : TaughtFamily("multiplication", "m
 
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cells, WorkFields.Carries, WorkFields.Rows];
 
-    public override IReadOnlyList<string> Instead { get; } = ["addition"];
+    public override IReadOnlyList<string> ConfusedWith { get; } = ["addition"];
 
     public override Func<ItemTask> Items(int seed) => new ProductItems(seed).Next;
 
@@ -40,9 +40,9 @@ internal sealed class MultiplicationFamily() : TaughtFamily("multiplication", "m
 
         if (
             run.Ask(
-                MultiplicationDecisions.Way,
+                MultiplicationDecisions.Procedure,
                 new FactorsContext(
-                    Math.Max(product.First.Length, product.Second.Length), Math.Min(product.First.Length, product.Second.Length))) == ProductWay.Add)
+                    Math.Max(product.First.Length, product.Second.Length), Math.Min(product.First.Length, product.Second.Length))) == ProductChoice.Add)
         {
             WrittenSum.InColumns(run, [product.First, product.Second]);
             return;

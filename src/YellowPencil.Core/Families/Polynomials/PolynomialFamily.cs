@@ -17,7 +17,7 @@ internal sealed class PolynomialFamily() : TaughtFamily("polynomials", "polynomi
 
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
 
-    public override IReadOnlyList<string> Inside => WholeNumbers.Inside;
+    public override IReadOnlyList<string> WorkedBeside => WholeNumbers.WorkedBeside;
 
     public override Func<ItemTask> Items(int seed) => new PolynomialItems(seed).Next;
 

@@ -9,7 +9,7 @@ internal enum UnderRoot { AsSet, WholePartOnly, Halved, WithoutPoint }
 internal enum SquareKnown { AsIs, PartByPart, Doubled }
 
 /// <summary>How the root is estimated.</summary>
-internal enum RootWay
+internal enum RootChoice
 {
     StraightLine, NumberLine, NearestWhole, HalfWay, LowerRoot, UpperRoot, HalfOfNumber, NearestRootAdded, GapAsTenths, GapAppended, QuarterOfNumber,
     TenthsBackFromUpper,
@@ -19,10 +19,10 @@ internal enum RootWay
 internal enum RootsAround { AsDue, OneTooLow, OneTooHigh }
 
 /// <summary>What is counted from the lower square.</summary>
-internal enum GapTop { FromLower, BothEndsCounted, ToUpper, WholeNumber }
+internal enum GapNumerator { FromLower, BothEndsCounted, ToUpper, WholeNumber }
 
 /// <summary>Over what the gap is written.</summary>
-internal enum GapBottom { BetweenSquares, LowerRoot, UpperRoot, UpperSquare, LowerSquare, Ten, Hundred, TwiceLowerRoot }
+internal enum GapDenominator { BetweenSquares, LowerRoot, UpperRoot, UpperSquare, LowerSquare, Ten, Hundred, TwiceLowerRoot }
 
 /// <summary>What becomes of the division.</summary>
 internal enum GapDivided { AsSet, UpsideDown, ZeroLeftOut }
@@ -119,32 +119,32 @@ internal static class RootDecisions
         ShowsIn = WorkFields.Lines,
     };
 
-    public static readonly Decision<RootContext, RootWay> Way = new("roots.way", "How is the root between two squares found?", RootWay.StraightLine)
+    public static readonly Decision<RootContext, RootChoice> Procedure = new("roots.way", "How is the root between two squares found?", RootChoice.StraightLine)
     {
-        [RootWay.StraightLine] = new("straight-line", "goes along a straight line between the squares"),
-        [RootWay.NumberLine] = new("number-line", "tries on the number line"),
-        [RootWay.NearestWhole] = new("nearest-whole", "writes the nearest whole root"),
-        [RootWay.HalfWay] = new("half-way", "writes half-way between the roots"),
-        [RootWay.LowerRoot] = new("lower-root", "writes the lower root"),
-        [RootWay.UpperRoot] = new("upper-root", "writes the upper root"),
-        [RootWay.HalfOfNumber] = new("half-of-number", "takes half of the number"),
-        [RootWay.NearestRootAdded] = new("nearest-root-added", "adds the distance to the nearest root") { Needs = c => c.IsNearerUpper },
-        [RootWay.GapAsTenths] = new("gap-as-tenths", "writes the distance as tenths"),
-        [RootWay.GapAppended] = new("gap-appended", "writes the distance behind the point"),
-        [RootWay.QuarterOfNumber] = new("quarter-of-number", "takes a quarter of the number"),
-        [RootWay.TenthsBackFromUpper] = new("tenths-back-from-upper", "takes the distance to the upper square as tenths from the upper root"),
-        TaughtIn = (_, school) => school.Of(School.Roots) == RootSchool.NumberLine ? RootWay.NumberLine : RootWay.StraightLine,
+        [RootChoice.StraightLine] = new("straight-line", "goes along a straight line between the squares"),
+        [RootChoice.NumberLine] = new("number-line", "tries on the number line"),
+        [RootChoice.NearestWhole] = new("nearest-whole", "writes the nearest whole root"),
+        [RootChoice.HalfWay] = new("half-way", "writes half-way between the roots"),
+        [RootChoice.LowerRoot] = new("lower-root", "writes the lower root"),
+        [RootChoice.UpperRoot] = new("upper-root", "writes the upper root"),
+        [RootChoice.HalfOfNumber] = new("half-of-number", "takes half of the number"),
+        [RootChoice.NearestRootAdded] = new("nearest-root-added", "adds the distance to the nearest root") { Needs = c => c.IsNearerUpper },
+        [RootChoice.GapAsTenths] = new("gap-as-tenths", "writes the distance as tenths"),
+        [RootChoice.GapAppended] = new("gap-appended", "writes the distance behind the point"),
+        [RootChoice.QuarterOfNumber] = new("quarter-of-number", "takes a quarter of the number"),
+        [RootChoice.TenthsBackFromUpper] = new("tenths-back-from-upper", "takes the distance to the upper square as tenths from the upper root"),
+        TaughtIn = (_, school) => school.Of(School.Roots) == RootSchool.NumberLine ? RootChoice.NumberLine : RootChoice.StraightLine,
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.PartOfTheWay,
     };
 
-    public static readonly Decision<RootContext, GapTop> Top = new("roots.gap", "How far is the number from the lower square?", GapTop.FromLower)
+    public static readonly Decision<RootContext, GapNumerator> Numerator = new("roots.gap", "How far is the number from the lower square?", GapNumerator.FromLower)
     {
-        [GapTop.FromLower] = new("from-lower", "counts from the lower square"),
-        [GapTop.BothEndsCounted] = new("both-ends-counted", "counts both ends") { Slip = 1 },
-        [GapTop.ToUpper] = new("to-upper", "counts to the upper square"),
-        [GapTop.WholeNumber] = new("whole-number", "takes the number itself"),
+        [GapNumerator.FromLower] = new("from-lower", "counts from the lower square"),
+        [GapNumerator.BothEndsCounted] = new("both-ends-counted", "counts both ends") { Slip = 1 },
+        [GapNumerator.ToUpper] = new("to-upper", "counts to the upper square"),
+        [GapNumerator.WholeNumber] = new("whole-number", "takes the number itself"),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.PartOfTheWay,
@@ -160,7 +160,7 @@ internal static class RootDecisions
     };
 
     /// <summary>What stands below, as a number.</summary>
-    public static readonly ValueDecision<RootContext> BottomIs = new("roots.over-value", "How far are the two squares apart?")
+    public static readonly ValueDecision<RootContext> DenominatorIs = new("roots.over-value", "How far are the two squares apart?")
     {
         Numbers = Numbers,
         Does = n => $"writes {n} below",
@@ -168,16 +168,16 @@ internal static class RootDecisions
         ShowsIn = WorkFields.Lines,
     };
 
-    public static readonly Decision<RootContext, GapBottom> Bottom = new("roots.over", "How far are the two squares apart?", GapBottom.BetweenSquares)
+    public static readonly Decision<RootContext, GapDenominator> Denominator = new("roots.over", "How far are the two squares apart?", GapDenominator.BetweenSquares)
     {
-        [GapBottom.BetweenSquares] = new("between-squares", "divides by the distance of the squares"),
-        [GapBottom.LowerRoot] = new("lower-root", "divides by the lower root"),
-        [GapBottom.UpperRoot] = new("upper-root", "divides by the upper root"),
-        [GapBottom.UpperSquare] = new("upper-square", "divides by the upper square"),
-        [GapBottom.LowerSquare] = new("lower-square", "divides by the lower square"),
-        [GapBottom.Ten] = new("ten", "divides by ten"),
-        [GapBottom.Hundred] = new("hundred", "divides by a hundred"),
-        [GapBottom.TwiceLowerRoot] = new("twice-lower-root", "divides by twice the lower root"),
+        [GapDenominator.BetweenSquares] = new("between-squares", "divides by the distance of the squares"),
+        [GapDenominator.LowerRoot] = new("lower-root", "divides by the lower root"),
+        [GapDenominator.UpperRoot] = new("upper-root", "divides by the upper root"),
+        [GapDenominator.UpperSquare] = new("upper-square", "divides by the upper square"),
+        [GapDenominator.LowerSquare] = new("lower-square", "divides by the lower square"),
+        [GapDenominator.Ten] = new("ten", "divides by ten"),
+        [GapDenominator.Hundred] = new("hundred", "divides by a hundred"),
+        [GapDenominator.TwiceLowerRoot] = new("twice-lower-root", "divides by twice the lower root"),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.PartOfTheWay,
@@ -234,5 +234,5 @@ internal static class RootDecisions
     }
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<Decision> All { get; } = [Under, Known, Around, Way, Top, GapIs, Bottom, BottomIs, From, Divided, End, Round];
+    public static IReadOnlyList<Decision> All { get; } = [Under, Known, Around, Procedure, Numerator, GapIs, Denominator, DenominatorIs, From, Divided, End, Round];
 }

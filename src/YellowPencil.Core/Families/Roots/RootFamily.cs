@@ -67,18 +67,18 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
 
         if (task.Mixed is { } mixed)
         {
-            Divide(Rational.Whole(mixed.Whole), new Rational(mixed.Top, mixed.Bottom));
+            Divide(Rational.Whole(mixed.Whole), new Rational(mixed.Numerator, mixed.Denominator));
             return;
         }
 
-        var number = run.Ask(RootDecisions.Under, Seen(task.Radicand, -1)) switch
+        var number = run.Ask(RootDecisions.Under, ContextOf(task.Radicand, -1)) switch
         {
-            UnderRoot.WholePartOnly => Rational.Whole(task.Radicand.Top / task.Radicand.Bottom),
+            UnderRoot.WholePartOnly => Rational.Whole(task.Radicand.Numerator / task.Radicand.Denominator),
             UnderRoot.Halved => task.Radicand / Rational.Whole(2),
             UnderRoot.WithoutPoint => Rational.Whole(task.Number.Unscaled),
             _ => task.Radicand,
         };
-        var known = run.Ask(RootDecisions.Known, Seen(number, -1));
+        var known = run.Ask(RootDecisions.Known, ContextOf(number, -1));
         var lower = BigInteger.Zero;
         while (lower < RootTask.Most && !(Rational.Whole(Square(lower + 1, known)) > number)) lower++;
         var (below, above) = (Rational.Whole(Square(lower, known)), Rational.Whole(Square(lower + 1, known)));
@@ -88,7 +88,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             return;
         }
 
-        var around = run.Ask(RootDecisions.Around, Seen(number, -1));
+        var around = run.Ask(RootDecisions.Around, ContextOf(number, -1));
         if (around != RootsAround.AsDue && (lower > 1 || around == RootsAround.OneTooHigh))
         {
             lower += around == RootsAround.OneTooLow ? -1 : 1;
@@ -102,74 +102,74 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
     {
         run.Page.Write(WorkFields.Between.Part(0), null, below.Text);
         run.Page.Write(WorkFields.Between.Part(1), null, above.Text);
-        var seen = Seen(number, -1);
+        var seen = ContextOf(number, -1);
         var (one, half) = (Rational.Whole(1), new Rational(1, 2));
         var isNearerUpper = above - number < number - below;
-        switch (run.Ask(RootDecisions.Way, seen))
+        switch (run.Ask(RootDecisions.Procedure, seen))
         {
-            case RootWay.NumberLine:
+            case RootChoice.NumberLine:
                 Try(number, lower);
                 return;
-            case RootWay.NearestWhole: Append(Rational.Whole(isNearerUpper ? lower + 1 : lower), 0); return;
-            case RootWay.HalfWay: Append(Rational.Whole(lower) + half, task.Places); return;
-            case RootWay.LowerRoot: Append(Rational.Whole(lower), 0); return;
-            case RootWay.UpperRoot: Append(Rational.Whole(lower) + one, 0); return;
-            case RootWay.HalfOfNumber: Append(Exact.Rounded(number / Rational.Whole(2), task.Places), task.Places); return;
-            case RootWay.NearestRootAdded:
+            case RootChoice.NearestWhole: Append(Rational.Whole(isNearerUpper ? lower + 1 : lower), 0); return;
+            case RootChoice.HalfWay: Append(Rational.Whole(lower) + half, task.Places); return;
+            case RootChoice.LowerRoot: Append(Rational.Whole(lower), 0); return;
+            case RootChoice.UpperRoot: Append(Rational.Whole(lower) + one, 0); return;
+            case RootChoice.HalfOfNumber: Append(Exact.Rounded(number / Rational.Whole(2), task.Places), task.Places); return;
+            case RootChoice.NearestRootAdded:
                 Along(lower + (isNearerUpper ? 1 : 0), isNearerUpper ? above - number : number - below, above - below, isBack: false);
                 return;
-            case RootWay.GapAppended:
+            case RootChoice.GapAppended:
                 run.Page.Append(
-                DecimalNumber.Canonical($"{lower}.{BigInteger.Max(0, (number - below).Top / (number - below).Bottom)}")); return;
-            case RootWay.TenthsBackFromUpper:
+                DecimalNumber.Canonical($"{lower}.{BigInteger.Max(0, (number - below).Numerator / (number - below).Denominator)}")); return;
+            case RootChoice.TenthsBackFromUpper:
                 Append(
                 Exact.Rounded(Rational.Whole(lower + 1) - (above - number) / Rational.Whole(10), task.Places), task.Places); return;
-            case RootWay.QuarterOfNumber: Append(Exact.Rounded(number / Rational.Whole(4), task.Places), task.Places); return;
-            case RootWay.GapAsTenths: Append(Exact.Rounded(Rational.Whole(lower) + (number - below) / Rational.Whole(10), task.Places), task.Places); return;
+            case RootChoice.QuarterOfNumber: Append(Exact.Rounded(number / Rational.Whole(4), task.Places), task.Places); return;
+            case RootChoice.GapAsTenths: Append(Exact.Rounded(Rational.Whole(lower) + (number - below) / Rational.Whole(10), task.Places), task.Places); return;
             default: break;
         }
 
-        var top = run.Ask(RootDecisions.Top, seen) switch
+        var numerator = run.Ask(RootDecisions.Numerator, seen) switch
         {
-            GapTop.BothEndsCounted => number - below + one,
-            GapTop.ToUpper => above - number,
-            GapTop.WholeNumber => number,
+            GapNumerator.BothEndsCounted => number - below + one,
+            GapNumerator.ToUpper => above - number,
+            GapNumerator.WholeNumber => number,
             _ => Apart(number, below),
         };
-        if (top.IsWhole && top.Top >= 0 && top.Top < Most) top = Rational.Whole(run.Value(RootDecisions.GapIs, seen, (int)top.Top, Most));
-        var bottom = run.Ask(RootDecisions.Bottom, seen) switch
+        if (numerator.IsWhole && numerator.Numerator >= 0 && numerator.Numerator < Most) numerator = Rational.Whole(run.Value(RootDecisions.GapIs, seen, (int)numerator.Numerator, Most));
+        var denominator = run.Ask(RootDecisions.Denominator, seen) switch
         {
-            GapBottom.LowerRoot => Rational.Whole(BigInteger.Max(1, lower)),
-            GapBottom.UpperRoot => Rational.Whole(lower + 1),
-            GapBottom.UpperSquare => above,
-            GapBottom.LowerSquare => below.IsZero ? above : below,
-            GapBottom.Ten => Rational.Whole(10),
-            GapBottom.Hundred => Rational.Whole(100),
-            GapBottom.TwiceLowerRoot => Rational.Whole(BigInteger.Max(1, 2 * lower)),
+            GapDenominator.LowerRoot => Rational.Whole(BigInteger.Max(1, lower)),
+            GapDenominator.UpperRoot => Rational.Whole(lower + 1),
+            GapDenominator.UpperSquare => above,
+            GapDenominator.LowerSquare => below.IsZero ? above : below,
+            GapDenominator.Ten => Rational.Whole(10),
+            GapDenominator.Hundred => Rational.Whole(100),
+            GapDenominator.TwiceLowerRoot => Rational.Whole(BigInteger.Max(1, 2 * lower)),
             _ => Apart(above, below),
         };
-        if (bottom.IsWhole && bottom.Top >= 0 && bottom.Top < Most)
-            bottom = Rational.Whole(Math.Max(1, run.Value(RootDecisions.BottomIs, seen, (int)bottom.Top, Most)));
+        if (denominator.IsWhole && denominator.Numerator >= 0 && denominator.Numerator < Most)
+            denominator = Rational.Whole(Math.Max(1, run.Value(RootDecisions.DenominatorIs, seen, (int)denominator.Numerator, Most)));
         var from = run.Ask(RootDecisions.From, seen);
-        Along(from == CountedFrom.LowerRoot ? lower : lower + 1, top, bottom, isBack: from == CountedFrom.UpperRootBack);
+        Along(from == CountedFrom.LowerRoot ? lower : lower + 1, numerator, denominator, isBack: from == CountedFrom.UpperRootBack);
     }
 
-    private void Along(BigInteger start, Rational top, Rational bottom, bool isBack)
+    private void Along(BigInteger start, Rational numerator, Rational denominator, bool isBack)
     {
-        if (run.Page.KeepsMarks && top.IsWhole && bottom.IsWhole) run.Page.Pass($"{start} {(isBack ? "-" : "+")} {top.Text}/{bottom.Text}", isWritten: true);
-        if (isBack) EndDivision(Rational.Whole(start) - top / bottom);
-        else Divide(Rational.Whole(start), top / bottom);
+        if (run.Page.KeepsMarks && numerator.IsWhole && denominator.IsWhole) run.Page.Pass($"{start} {(isBack ? "-" : "+")} {numerator.Text}/{denominator.Text}", isWritten: true);
+        if (isBack) EndDivision(Rational.Whole(start) - numerator / denominator);
+        else Divide(Rational.Whole(start), numerator / denominator);
     }
 
     private void Divide(Rational start, Rational fraction) =>
-        EndDivision(start + run.Do(RootDecisions.Divided, Seen(task.Radicand, -1) with { Part = fraction }));
+        EndDivision(start + run.Do(RootDecisions.Divided, ContextOf(task.Radicand, -1) with { Part = fraction }));
 
     // The division is carried one place further than is asked for, and rounded from there. Somebody may round there already; where that changes what comes out,
     // it is a mistake.
     private void EndDivision(Rational exact)
     {
         var (cut, rounded) = (Exact.CutOff(exact, task.Places + 1), Exact.Rounded(exact, task.Places + 1));
-        var seen = Seen(task.Radicand, TailOf(exact));
+        var seen = ContextOf(task.Radicand, TailOf(exact));
         if (run.Ask(RootDecisions.End, seen) == DivisionEnd.RoundedThere) cut = rounded;
         if (run.Page.KeepsMarks)
         {
@@ -180,11 +180,11 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
         Finish(cut, seen.Tail);
     }
 
-    private int TailOf(Rational exact) => (int)(exact.Top * BigInteger.Pow(10, task.Places + 2) / exact.Bottom % 100);
+    private int TailOf(Rational exact) => (int)(exact.Numerator * BigInteger.Pow(10, task.Places + 2) / exact.Denominator % 100);
 
     private void Finish(Rational cut, int tail)
     {
-        var seen = Seen(task.Radicand, tail) with { Estimate = cut, Places = task.Places };
+        var seen = ContextOf(task.Radicand, tail) with { Estimate = cut, Places = task.Places };
         var way = run.Ask(RootDecisions.Round, seen);
         Append(
             RootDecisions.Round.Result(way, seen, run.School),
@@ -195,7 +195,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
     // kept.
     private void Try(Rational number, BigInteger lower)
     {
-        var root = new Rational(Exact.Root(number.Top * BigInteger.Pow(10, 2 * task.Places + 4) / number.Bottom), BigInteger.Pow(10, task.Places + 2));
+        var root = new Rational(Exact.Root(number.Numerator * BigInteger.Pow(10, 2 * task.Places + 4) / number.Denominator), BigInteger.Pow(10, task.Places + 2));
         var nearest = Exact.Rounded(root, task.Places);
         if (run.Page.KeepsMarks)
         {
@@ -232,13 +232,13 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
 
     // How far two numbers are apart; of whole numbers it is a fact that can be held, or worked, wrongly.
     private Rational Apart(Rational upper, Rational lower) =>
-        upper.IsWhole && lower.IsWhole && upper.Top < Most && upper > lower
-            ? Rational.Whole(run.Recall(new NumberFact(FactKind.Minus, (int)upper.Top, (int)lower.Top)))
+        upper.IsWhole && lower.IsWhole && upper.Numerator < Most && upper > lower
+            ? Rational.Whole(run.Recall(new NumberFact(FactKind.Minus, (int)upper.Numerator, (int)lower.Numerator)))
             : upper - lower;
 
-    private RootContext Seen(Rational number, int tail)
+    private RootContext ContextOf(Rational number, int tail)
     {
-        var whole = number.Top / number.Bottom;
+        var whole = number.Numerator / number.Denominator;
         return new RootContext((int)whole, (int)Exact.Root(whole), tail, !task.Radicand.IsWhole);
     }
 

@@ -30,7 +30,7 @@ internal sealed class SubtractionFamily() : TaughtFamily("subtraction", "column 
         WorkFields.Cells, WorkFields.Rewritten, WorkFields.RewrittenBelow, WorkFields.Operands, WorkFields.Order,
     ];
 
-    public override IReadOnlyList<string> Instead { get; } = ["addition"];
+    public override IReadOnlyList<string> ConfusedWith { get; } = ["addition"];
 
     public override Func<ItemTask> Items(int seed) => new DifferenceItems(seed).Next;
 
@@ -38,7 +38,7 @@ internal sealed class SubtractionFamily() : TaughtFamily("subtraction", "column 
     {
         var difference = (ColumnDifference)task;
         var context = new ItemContext(difference.Top.Length, difference.Bottom.Length, NeedsRenaming(difference));
-        if (run.Ask(SubtractionDecisions.Operation, context) == DifferenceWay.Add)
+        if (run.Ask(SubtractionDecisions.Operation, context) == DifferenceChoice.Add)
         {
             WrittenSum.InColumns(run, [difference.Top, difference.Bottom]);
             return;

@@ -21,7 +21,7 @@ internal static class WholeNumbers
     private const long LargestWritten = 999_999_999_999;
 
     /// <summary>The families whose written methods come up.</summary>
-    public static IReadOnlyList<string> Inside { get; } = ["addition", "subtraction", "multiplication"];
+    public static IReadOnlyList<string> WorkedBeside { get; } = ["addition", "subtraction", "multiplication"];
 
     /// <summary>The decisions of these methods.</summary>
     public static IReadOnlyList<Decision> Decisions { get; } = [

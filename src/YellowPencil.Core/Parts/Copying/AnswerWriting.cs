@@ -11,7 +11,7 @@ internal enum AnswerWritten
     OneMore, OneLess, OneStepFewer, OneStepMore, OneStepMoreAcrossZero, OneStepFewerAcrossZero, TenMore, TenLess, Doubled, FirstAddedAgain,
     LastPlaceOneMore, LastPlaceOneLess,
     NumberOut, FirstTermOut, FirstTermOnly, FirstSignTurned, MiddleSignTurned, LastSignTurned, PowersOut, LettersOut, FrontOut,
-    FractionOut, WholeOut, TurnedOver, WholeAndTopExchanged, TopOneMore, TopOneLess, TopOnly,
+    FractionOut, WholeOut, TurnedOver, WholeAndNumeratorExchanged, NumeratorOneMore, NumeratorOneLess, NumeratorOnly,
     RestOut, RestAdded, RestAppended, RestBehindPoint, RestFirst, RestOnly, RestOneMore, QuotientOneMore, RestOneFewer, QuotientOneLess, RestWithZero, RestMissing,
 }
 

@@ -67,13 +67,13 @@ internal static class ExpressionWriting
         {
             AnswerWritten.FractionOut when number.HasFraction && number.Whole > 0 => new MixedNumber(number.Whole, 0, 0),
             AnswerWritten.WholeOut when number.HasFraction && number.Whole > 0 => number with { Whole = 0 },
-            AnswerWritten.TurnedOver when number.HasFraction && number.Top > 0 => new MixedNumber(number.Whole, number.Bottom, number.Top),
-            AnswerWritten.WholeAndTopExchanged when number.HasFraction && number.Whole > 0 => new MixedNumber(number.Top, number.Whole, number.Bottom),
+            AnswerWritten.TurnedOver when number.HasFraction && number.Numerator > 0 => new MixedNumber(number.Whole, number.Denominator, number.Numerator),
+            AnswerWritten.WholeAndNumeratorExchanged when number.HasFraction && number.Whole > 0 => new MixedNumber(number.Numerator, number.Whole, number.Denominator),
             AnswerWritten.OneMore => number with { Whole = number.Whole + 1 },
             AnswerWritten.OneLess when number.Whole > 0 => number with { Whole = number.Whole - 1 },
-            AnswerWritten.RoundedToWhole when number.HasFraction => new MixedNumber(number.Whole + (2 * number.Top >= number.Bottom ? 1 : 0), 0, 0),
-            AnswerWritten.TopOneMore when number.HasFraction => number with { Top = number.Top + 1 },
-            AnswerWritten.TopOneLess when number.HasFraction && number.Top > 1 => number with { Top = number.Top - 1 },
+            AnswerWritten.RoundedToWhole when number.HasFraction => new MixedNumber(number.Whole + (2 * number.Numerator >= number.Denominator ? 1 : 0), 0, 0),
+            AnswerWritten.NumeratorOneMore when number.HasFraction => number with { Numerator = number.Numerator + 1 },
+            AnswerWritten.NumeratorOneLess when number.HasFraction && number.Numerator > 1 => number with { Numerator = number.Numerator - 1 },
             AnswerWritten.SignOut => number,
             _ => null,
         };
@@ -84,8 +84,8 @@ internal static class ExpressionWriting
     {
         if (answer.Split(" = ") is not [_, var text]) return null;
         var parts = text.Split('/');
-        return BigInteger.TryParse(parts[0], out var top) && BigInteger.TryParse(parts.Length > 1 ? parts[1] : "1", out var bottom) && !bottom.IsZero
-            ? new Rational(top, bottom)
+        return BigInteger.TryParse(parts[0], out var numerator) && BigInteger.TryParse(parts.Length > 1 ? parts[1] : "1", out var denominator) && !denominator.IsZero
+            ? new Rational(numerator, denominator)
             : null;
     }
 
@@ -101,7 +101,7 @@ internal static class ExpressionWriting
             AnswerWritten.TurnedOver when !number.IsZero => Rational.Whole(1) / number,
             AnswerWritten.RoundedToWhole => sign * Exact.Rounded(size, 0),
             AnswerWritten.WholePartOnly => sign * Exact.CutOff(size, 0),
-            AnswerWritten.TopOnly => Rational.Whole(number.Top),
+            AnswerWritten.NumeratorOnly => Rational.Whole(number.Numerator),
             AnswerWritten.OneMore => number + Rational.Whole(1),
             AnswerWritten.OneLess => number - Rational.Whole(1),
             AnswerWritten.Doubled => number + number,

@@ -16,7 +16,7 @@ internal static class DecimalColumns
     {
         var context = ContextOf(sum);
         var isDifference = sum.IsDifference;
-        if (run.Ask(DecimalSumDecisions.Way, context) == SignRead.TheOther && sum.Numbers.Count == 2) isDifference = !isDifference;
+        if (run.Ask(DecimalSumDecisions.Procedure, context) == SignRead.TheOther && sum.Numbers.Count == 2) isDifference = !isDifference;
 
         // More taken away than there is: the larger number goes on top and the answer gets a minus sign.
         var swapped = isDifference && Compare(sum.Numbers[0], sum.Numbers[1]) < 0;

@@ -135,7 +135,7 @@ internal static class DecimalSumDecisions
     };
 
 
-    public static readonly Decision<DecimalSumContext, SignRead> Way = new("decimal-sums.way", "What is to be done with the numbers?", SignRead.AsSet)
+    public static readonly Decision<DecimalSumContext, SignRead> Procedure = new("decimal-sums.way", "What is to be done with the numbers?", SignRead.AsSet)
     {
         [SignRead.AsSet] = new("as-set", "does what the sign says"),
         [SignRead.TheOther] = new("the-other", "takes the other of plus and minus") { Slip = 0.7, Needs = c => c.Numbers == 2 },
@@ -231,7 +231,7 @@ internal static class DecimalSumDecisions
     /// <summary>All of them, in the order in which they come up, and those of the columns.</summary>
     public static IReadOnlyList<Decision> All { get; } =
         [
-            Way, Alignment, Whole, Split, Lone, Gap, Point, Places, .. AdditionDecisions.InColumns, .. AdditionDecisions.Values,
+            Procedure, Alignment, Whole, Split, Lone, Gap, Point, Places, .. AdditionDecisions.InColumns, .. AdditionDecisions.Values,
             .. SubtractionDecisions.InColumns, .. SubtractionDecisions.Values,
         ];
 }

@@ -1,7 +1,7 @@
 namespace YellowPencil.Core.Parts.Differences;
 
 /// <summary>What is done with the two numbers.</summary>
-internal enum DifferenceWay { Subtract, Add }
+internal enum DifferenceChoice { Subtract, Add }
 
 /// <summary>Which ends of the two numbers stand under each other.</summary>
 internal enum DifferenceAlignment { Ones, LeftEnds }
@@ -13,13 +13,13 @@ internal enum DifferenceDirection { FromOnes, FromLeft }
 internal enum TopDigit { NewValue, AsSet, ZeroAsTen, ZeroAsNine }
 
 /// <summary>What is done with a column of two digits.</summary>
-internal enum ColumnWay
+internal enum ColumnChoice
 {
     TakeAway, Rename, TurnRound, WriteZero, WriteTop, LeaveBlank, Add, WriteBottom, WriteLarger, WriteSmaller, WriteOne, WriteNine, WriteMissingToTen,
 }
 
 /// <summary>What is done with a column without a bottom digit.</summary>
-internal enum OpenColumnWay { CopyTop, CopyAsSet, LeaveBlank, WriteZero, OneLess, TakeBottomDigitAgain, OneMore, WriteNine }
+internal enum OpenColumnChoice { CopyTop, CopyAsSet, LeaveBlank, WriteZero, OneLess, TakeBottomDigitAgain, OneMore, WriteNine }
 
 /// <summary>Who lends.</summary>
 internal enum LenderChosen

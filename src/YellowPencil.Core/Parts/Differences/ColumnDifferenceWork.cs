@@ -59,39 +59,39 @@ internal ref partial struct ColumnDifferenceWork
 
         switch (run.Ask(SubtractionDecisions.Column, context))
         {
-            case ColumnWay.Rename:
+            case ColumnChoice.Rename:
                 Rename(context);
                 break;
-            case ColumnWay.TakeAway or ColumnWay.TurnRound:
+            case ColumnChoice.TakeAway or ColumnChoice.TurnRound:
                 WriteDifference(column, wasRaised: false);
                 if (!context.TopIsShort && context.ColumnsLeft > 0 && run.Ask(SubtractionDecisions.Neighbour, context) == NextColumn.OneLess)
                     Rewrite(column + 1, Math.Max(0, top[column + 1] - 1));
                 break;
-            case ColumnWay.WriteZero:
+            case ColumnChoice.WriteZero:
                 WriteCell(column, 0);
                 break;
-            case ColumnWay.WriteTop:
+            case ColumnChoice.WriteTop:
                 WriteCell(column, top[column]);
                 break;
-            case ColumnWay.WriteBottom:
+            case ColumnChoice.WriteBottom:
                 WriteCell(column, bottom[column]);
                 break;
-            case ColumnWay.WriteLarger:
+            case ColumnChoice.WriteLarger:
                 WriteCell(column, Math.Max(top[column], bottom[column]));
                 break;
-            case ColumnWay.WriteSmaller:
+            case ColumnChoice.WriteSmaller:
                 WriteCell(column, Math.Min(top[column], bottom[column]));
                 break;
-            case ColumnWay.WriteOne:
+            case ColumnChoice.WriteOne:
                 WriteCell(column, 1);
                 break;
-            case ColumnWay.WriteNine:
+            case ColumnChoice.WriteNine:
                 WriteCell(column, 9);
                 break;
-            case ColumnWay.WriteMissingToTen:
+            case ColumnChoice.WriteMissingToTen:
                 WriteCell(column, (10 - bottom[column]) % 10);
                 break;
-            case ColumnWay.Add:
+            case ColumnChoice.Add:
                 WriteCell(column, run.Recall(new NumberFact(FactKind.Plus, top[column], bottom[column]), smallestPlace + column));
                 break;
             default:
@@ -105,8 +105,8 @@ internal ref partial struct ColumnDifferenceWork
         var made = run.Ask(SubtractionDecisions.OpenColumn, context);
         var written = made switch
         {
-            OpenColumnWay.CopyTop => run.Value(SubtractionDecisions.Written, context, top[column]),
-            OpenColumnWay.TakeBottomDigitAgain => Math.Abs(run.Recall(Difference(top[column], context.LastBelow), smallestPlace + column)),
+            OpenColumnChoice.CopyTop => run.Value(SubtractionDecisions.Written, context, top[column]),
+            OpenColumnChoice.TakeBottomDigitAgain => Math.Abs(run.Recall(Difference(top[column], context.LastBelow), smallestPlace + column)),
             _ => SubtractionDecisions.OpenColumn.Result(made, context, run.School),
         };
         if (written >= 0) WriteCell(column, written);

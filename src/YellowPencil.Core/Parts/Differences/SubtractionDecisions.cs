@@ -101,11 +101,11 @@ internal static class SubtractionDecisions
         Idea = Ideas.TenForOne,
     };
 
-    public static readonly Decision<ItemContext, DifferenceWay> Operation = new(
-        "subtraction.operation", "What is to be done with the two numbers?", DifferenceWay.Subtract)
+    public static readonly Decision<ItemContext, DifferenceChoice> Operation = new(
+        "subtraction.operation", "What is to be done with the two numbers?", DifferenceChoice.Subtract)
     {
-        [DifferenceWay.Subtract] = new("subtract", "subtracts") { Says = _ => "The sign says take away." },
-        [DifferenceWay.Add] = new("add", "adds") { Slip = 0.7, Says = _ => "Adds the two numbers." },
+        [DifferenceChoice.Subtract] = new("subtract", "subtracts") { Says = _ => "The sign says take away." },
+        [DifferenceChoice.Add] = new("add", "adds") { Slip = 0.7, Says = _ => "Adds the two numbers." },
         Kinds = [new("always", "always", _ => true), new("needs-renaming", "when a column has the smaller digit on top", c => c.NeedsRenaming)],
         Idea = Ideas.ReadTheSign,
     };
@@ -140,10 +140,10 @@ internal static class SubtractionDecisions
         Idea = Ideas.ZeroIsANumber,
     };
 
-    public static readonly Decision<ColumnContext, ColumnWay> Column = new("subtraction.column", "Is the top digit enough?", ColumnWay.TakeAway)
+    public static readonly Decision<ColumnContext, ColumnChoice> Column = new("subtraction.column", "Is the top digit enough?", ColumnChoice.TakeAway)
     {
-        [ColumnWay.TakeAway] = new("take-away", "takes away without {renaming}") { Says = c => $"{Head(c)}: {c.Top} is enough to take {c.Bottom} away." },
-        [ColumnWay.Rename] = new("rename", "{renames}")
+        [ColumnChoice.TakeAway] = new("take-away", "takes away without {renaming}") { Says = c => $"{Head(c)}: {c.Top} is enough to take {c.Bottom} away." },
+        [ColumnChoice.Rename] = new("rename", "{renames}")
         {
             Says = c =>
                 c.TopIsShort
@@ -151,30 +151,30 @@ internal static class SubtractionDecisions
                     : $"{Head(c)}: {{renames}} although {c.Top} is enough for {c.Bottom}.",
             SlipIn = c => !c.TopIsShort && c.ColumnsLeft > 0 && !c.Equal ? 0.2 : 0,
         },
-        [ColumnWay.TurnRound] = new("turn-round", "turns the column round")
+        [ColumnChoice.TurnRound] = new("turn-round", "turns the column round")
         {
             Says = c => $"{Head(c)}: turns the column round, {Math.Max(c.Top, c.Bottom)} − {Math.Min(c.Top, c.Bottom)}.",
             Needs = c => c.TopIsShort,
             SlipIn = c => c.TopIsShort ? 2 : 0,
         },
-        [ColumnWay.WriteZero] = new("write-zero", "writes 0")
+        [ColumnChoice.WriteZero] = new("write-zero", "writes 0")
         { Says = c => $"{Head(c)}: writes 0 for {c.Top} − {c.Bottom}.", Needs = c => c.TopIsShort || !c.Equal },
-        [ColumnWay.WriteTop] = new("write-top", "writes the top digit")
+        [ColumnChoice.WriteTop] = new("write-top", "writes the top digit")
         { Says = c => $"{Head(c)}: writes the top digit, {c.Top}.", Needs = c => c.TopIsShort || c.Bottom > 0 },
-        [ColumnWay.LeaveBlank] = new("leave-blank", "leaves the column blank"),
-        [ColumnWay.Add] = new("add", "adds the two digits")
+        [ColumnChoice.LeaveBlank] = new("leave-blank", "leaves the column blank"),
+        [ColumnChoice.Add] = new("add", "adds the two digits")
         { Says = c => $"{Head(c)}: adds, {c.Top} + {c.Bottom}.", Needs = c => c.TopIsShort || c.Bottom > 0, SlipIn = c => c.TopIsShort ? 0 : 0.2 },
-        [ColumnWay.WriteBottom] = new("write-bottom", "writes the bottom digit")
+        [ColumnChoice.WriteBottom] = new("write-bottom", "writes the bottom digit")
         { Says = c => $"{Head(c)}: writes the bottom digit, {c.Bottom}.", Needs = c => c.TopIsShort || c.Top != 2 * c.Bottom },
-        [ColumnWay.WriteLarger] = new("write-larger", "writes the larger digit")
+        [ColumnChoice.WriteLarger] = new("write-larger", "writes the larger digit")
         { Says = c => $"{Head(c)}: writes the larger digit, {Math.Max(c.Top, c.Bottom)}.", Needs = c => c.TopIsShort || c.Bottom > 0 },
-        [ColumnWay.WriteSmaller] = new("write-smaller", "writes the smaller digit")
+        [ColumnChoice.WriteSmaller] = new("write-smaller", "writes the smaller digit")
         { Says = c => $"{Head(c)}: writes the smaller digit, {Math.Min(c.Top, c.Bottom)}.", Needs = c => c.TopIsShort || c.Top != 2 * c.Bottom },
-        [ColumnWay.WriteOne] = new("write-one", "writes 1") { Needs = c => c.TopIsShort || c.Top - c.Bottom != 1 },
-        [ColumnWay.WriteNine] = new("write-nine", "writes 9") { Needs = c => c.TopIsShort || c.Top - c.Bottom != 9 },
-        [ColumnWay.WriteMissingToTen] = new("write-missing-to-ten", "writes what is missing from the bottom digit to ten")
+        [ColumnChoice.WriteOne] = new("write-one", "writes 1") { Needs = c => c.TopIsShort || c.Top - c.Bottom != 1 },
+        [ColumnChoice.WriteNine] = new("write-nine", "writes 9") { Needs = c => c.TopIsShort || c.Top - c.Bottom != 9 },
+        [ColumnChoice.WriteMissingToTen] = new("write-missing-to-ten", "writes what is missing from the bottom digit to ten")
         { Says = c => $"{Head(c)}: writes {(10 - c.Bottom) % 10}, what is missing from {c.Bottom} to ten." },
-        TaughtIn = (c, _) => c.TopIsShort ? ColumnWay.Rename : ColumnWay.TakeAway,
+        TaughtIn = (c, _) => c.TopIsShort ? ColumnChoice.Rename : ColumnChoice.TakeAway,
         Head = c => Head(c),
         Kinds = ColumnKinds,
         Properties = Properties,
@@ -183,22 +183,22 @@ internal static class SubtractionDecisions
         BeginsPart = true,
     };
 
-    public static readonly Decision<ColumnContext, OpenColumnWay, int> OpenColumn = new(
-        "subtraction.open-column", "What is left where there is nothing below?", OpenColumnWay.CopyTop)
+    public static readonly Decision<ColumnContext, OpenColumnChoice, int> OpenColumn = new(
+        "subtraction.open-column", "What is left where there is nothing below?", OpenColumnChoice.CopyTop)
     {
-        [OpenColumnWay.CopyTop] = new("copy-top", "copies the top value", c => c.Top) { Says = c => $"{Head(c)}: nothing to take away, {c.Top} stays." },
-        [OpenColumnWay.CopyAsSet] = new("copy-as-set", "copies the struck-out digit", c => c.TopAsSet)
+        [OpenColumnChoice.CopyTop] = new("copy-top", "copies the top value", c => c.Top) { Says = c => $"{Head(c)}: nothing to take away, {c.Top} stays." },
+        [OpenColumnChoice.CopyAsSet] = new("copy-as-set", "copies the struck-out digit", c => c.TopAsSet)
         { SlipIn = c => c.HasLent ? 0.5 : 0, Says = c => $"{Head(c)}: copies the old {c.TopAsSet}, though {c.Top} is left." },
-        [OpenColumnWay.LeaveBlank] = new("leave-blank", "leaves the column blank", _ => -1)
+        [OpenColumnChoice.LeaveBlank] = new("leave-blank", "leaves the column blank", _ => -1)
         { Slip = 0.5, Says = c => $"{Head(c)}: writes nothing, as there is nothing below." },
-        [OpenColumnWay.WriteZero] = new("write-zero", "writes 0", _ => 0) { Says = c => $"{Head(c)}: writes 0, as there is nothing below." },
-        [OpenColumnWay.OneLess] = new("one-less", "writes one less than the top value", c => Math.Max(0, c.Top - 1))
+        [OpenColumnChoice.WriteZero] = new("write-zero", "writes 0", _ => 0) { Says = c => $"{Head(c)}: writes 0, as there is nothing below." },
+        [OpenColumnChoice.OneLess] = new("one-less", "writes one less than the top value", c => Math.Max(0, c.Top - 1))
         { Says = c => $"{Head(c)}: writes one less than {c.Top}." },
-        [OpenColumnWay.TakeBottomDigitAgain] = new("take-bottom-digit-again", "takes the last bottom digit away again", c => Math.Abs(c.Top - c.LastBelow))
+        [OpenColumnChoice.TakeBottomDigitAgain] = new("take-bottom-digit-again", "takes the last bottom digit away again", c => Math.Abs(c.Top - c.LastBelow))
         { Says = c => $"{Head(c)}: takes the last bottom digit away once more." },
-        [OpenColumnWay.OneMore] = new("one-more", "writes one more than the top value", c => c.Top + 1)
+        [OpenColumnChoice.OneMore] = new("one-more", "writes one more than the top value", c => c.Top + 1)
         { Says = c => $"{Head(c)}: writes one more than {c.Top}." },
-        [OpenColumnWay.WriteNine] = new("write-nine", "writes 9", _ => 9),
+        [OpenColumnChoice.WriteNine] = new("write-nine", "writes 9", _ => 9),
         Head = c => Head(c),
         Kinds = ColumnKinds,
         Properties = Properties,

@@ -1,7 +1,7 @@
 namespace YellowPencil.Core.Parts.Divisions;
 
 /// <summary>What is done with the numbers.</summary>
-internal enum DivisionWay { Divide, Multiply, Subtract, DigitsApart }
+internal enum DivisionChoice { Divide, Multiply, Subtract, DigitsApart }
 
 /// <summary>At which end the work begins.</summary>
 internal enum DivisionDirection { FromLeft, FromRight }

@@ -89,12 +89,12 @@ internal static class DivisionDecisions
         new("always", "always", _ => true), new("long-divisor", "with a divisor of two digits", c => c.DivisorLength > 1),
     ];
 
-    public static readonly Decision<DivisionContext, DivisionWay> Way = new("division.way", "What is to be done with the numbers?", DivisionWay.Divide)
+    public static readonly Decision<DivisionContext, DivisionChoice> Procedure = new("division.way", "What is to be done with the numbers?", DivisionChoice.Divide)
     {
-        [DivisionWay.Divide] = new("divide", "divides"),
-        [DivisionWay.Multiply] = new("multiply", "multiplies the numbers"),
-        [DivisionWay.Subtract] = new("subtract", "takes the divisor away"),
-        [DivisionWay.DigitsApart] = new("digits-apart", "divides the last digit by the last digit and the rest by the rest"),
+        [DivisionChoice.Divide] = new("divide", "divides"),
+        [DivisionChoice.Multiply] = new("multiply", "multiplies the numbers"),
+        [DivisionChoice.Subtract] = new("subtract", "takes the divisor away"),
+        [DivisionChoice.DigitsApart] = new("digits-apart", "divides the last digit by the last digit and the rest by the rest"),
         Kinds = WholeKinds,
         Idea = Ideas.ReadTheSign,
     };
@@ -300,5 +300,5 @@ internal static class DivisionDecisions
     ];
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<Decision> All { get; } = [Way, Direction, .. InCycles, Left, Written];
+    public static IReadOnlyList<Decision> All { get; } = [Procedure, Direction, .. InCycles, Left, Written];
 }

@@ -196,7 +196,7 @@ internal ref struct DivisionWork
     {
         if (divisor > 9) return part / divisor;
         for (var digit = 9; digit > 0; digit--)
-            if (run.Held(new NumberFact(FactKind.Times, digit, (int)divisor)) <= part) return digit;
+            if (run.Recalled(new NumberFact(FactKind.Times, digit, (int)divisor)) <= part) return digit;
         return 0;
     }
 

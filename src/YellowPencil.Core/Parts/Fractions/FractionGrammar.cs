@@ -38,7 +38,7 @@ internal sealed partial class FractionGrammar(Family family, bool hasWholes) : T
         number = read;
         if (at < text.Length && (char.IsAsciiDigit(text[at]) || text[at] is '.' or '/'))
             return Failed(text[at] == '.' ? "a number has a point or a fraction, not both" : "this is no fraction", at);
-        if (read.Whole > FractionTask.Most || read.Top > FractionTask.Most || read.Bottom > FractionTask.Most)
+        if (read.Whole > FractionTask.Most || read.Numerator > FractionTask.Most || read.Denominator > FractionTask.Most)
             return Failed($"the parts of a fraction go up to {FractionTask.Most}", from);
         return null;
     }

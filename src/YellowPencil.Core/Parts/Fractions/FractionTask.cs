@@ -15,16 +15,16 @@ internal sealed class FractionTask : ItemTask
     {
         this.numbers = numbers;
         IsDifference = isDifference;
-        var (top, bottom) = First.Value;
+        var (numerator, denominator) = First.Value;
         if (Second is { } second)
         {
-            var (otherTop, otherBottom) = second.Value;
-            top = isDifference ? top * otherBottom - otherTop * bottom : top * otherBottom + otherTop * bottom;
-            bottom *= otherBottom;
+            var (otherNumerator, otherDenominator) = second.Value;
+            numerator = isDifference ? numerator * otherDenominator - otherNumerator * denominator : numerator * otherDenominator + otherNumerator * denominator;
+            denominator *= otherDenominator;
         }
 
-        IsNegative = top.Sign < 0;
-        RightAnswer = MixedNumber.Canonical(top, bottom);
+        IsNegative = numerator.Sign < 0;
+        RightAnswer = MixedNumber.Canonical(numerator, denominator);
     }
 
     public MixedNumber First => numbers[0];
@@ -46,7 +46,7 @@ internal sealed class FractionTask : ItemTask
     /// </summary>
     public FractionTask GoneOnFrom(FractionTask task) => new(Family, IsDifference, numbers)
     {
-        WereChanged = task.Second is { } second && task.First.Bottom != second.Bottom,
+        WereChanged = task.Second is { } second && task.First.Denominator != second.Denominator,
         IsNegative = IsNegative && task.IsNegative,
     };
 
@@ -57,8 +57,8 @@ internal sealed class FractionTask : ItemTask
 
     private static bool IsSame(MixedNumber one, MixedNumber other)
     {
-        var ((top, bottom), (otherTop, otherBottom)) = (one.Value, other.Value);
-        return top * otherBottom == otherTop * bottom && !bottom.IsZero && !otherBottom.IsZero;
+        var ((numerator, denominator), (otherNumerator, otherDenominator)) = (one.Value, other.Value);
+        return numerator * otherDenominator == otherNumerator * denominator && !denominator.IsZero && !otherDenominator.IsZero;
     }
 
     public override PairOperation? SetOperation => IsDifference ? PairOperation.Minus : PairOperation.Plus;
@@ -71,7 +71,7 @@ internal sealed class FractionTask : ItemTask
 
     public override IReadOnlyList<DecimalNumber> Numbers =>
         parts ??= [
-            .. numbers.SelectMany(n => n.HasFraction ? n.Whole > 0 ? new[] { n.Whole, n.Top, n.Bottom } : [n.Top, n.Bottom] : [n.Whole])
+            .. numbers.SelectMany(n => n.HasFraction ? n.Whole > 0 ? new[] { n.Whole, n.Numerator, n.Denominator } : [n.Numerator, n.Denominator] : [n.Whole])
                 .Select(part => DecimalNumber.Of(part, 0))];
 
     private IReadOnlyList<DecimalNumber>? parts;
@@ -111,8 +111,8 @@ internal sealed class FractionTask : ItemTask
 
     private bool IsSameValue(bool isNegative, MixedNumber number)
     {
-        if (number.HasFraction && number.Bottom == 0) return false;
-        var (top, bottom) = number.Value;
-        return !bottom.IsZero && MixedNumber.Canonical(isNegative ? -top : top, BigInteger.Abs(bottom)) == RightAnswer;
+        if (number.HasFraction && number.Denominator == 0) return false;
+        var (numerator, denominator) = number.Value;
+        return !denominator.IsZero && MixedNumber.Canonical(isNegative ? -numerator : numerator, BigInteger.Abs(denominator)) == RightAnswer;
     }
 }

@@ -4,18 +4,18 @@ using YellowPencil.Core.Parts.Beside;
 namespace YellowPencil.Core.Parts.Fractions;
 
 /// <summary>A fraction on the way: its parts as they stand there.</summary>
-/// <param name="Top">The numerator.</param>
-/// <param name="Bottom">The denominator.</param>
-internal readonly record struct Fraction(long Top, long Bottom)
+/// <param name="Numerator">The numerator.</param>
+/// <param name="Denominator">The denominator.</param>
+internal readonly record struct Fraction(long Numerator, long Denominator)
 {
     /// <summary>As it is written.</summary>
-    public string Text => $"{Top}/{Bottom}";
+    public string Text => $"{Numerator}/{Denominator}";
 
     /// <summary>The largest part that is still seen as a number.</summary>
     public const int Most = 1_000_000;
 
     /// <summary>A part, no larger than what is still seen as a number.</summary>
-    public static int Seen(long part) => (int)Math.Clamp(part, 0, Most);
+    public static int Clamped(long part) => (int)Math.Clamp(part, 0, Most);
 }
 
 /// <summary>The steps of putting two fractions together and of finishing what came out.</summary>
@@ -27,21 +27,21 @@ internal readonly struct FractionWork(MethodRun run)
     /// <param name="recipe">The recipe.</param>
     public (Fraction First, Fraction Second) Alike(FractionPair pair, FractionRecipe recipe)
     {
-        var (first, second) = (new Fraction(pair.FirstTop, pair.FirstBottom), new Fraction(pair.SecondTop, pair.SecondBottom));
+        var (first, second) = (new Fraction(pair.FirstNumerator, pair.FirstDenominator), new Fraction(pair.SecondNumerator, pair.SecondDenominator));
         switch (recipe)
         {
             case FractionRecipe.CrossedOverSum:
-                var sum = first.Bottom + second.Bottom;
-                return (new Fraction(first.Top * second.Bottom, sum), new Fraction(second.Top * first.Bottom, sum));
-            case FractionRecipe.TopsOverLarger or FractionRecipe.TopsOverSmaller or FractionRecipe.TopsOverFirst or FractionRecipe.TopsOverSecond:
+                var sum = first.Denominator + second.Denominator;
+                return (new Fraction(first.Numerator * second.Denominator, sum), new Fraction(second.Numerator * first.Denominator, sum));
+            case FractionRecipe.NumeratorsOverLarger or FractionRecipe.NumeratorsOverSmaller or FractionRecipe.NumeratorsOverFirst or FractionRecipe.NumeratorsOverSecond:
                 var over = recipe switch
                 {
-                    FractionRecipe.TopsOverLarger => Math.Max(first.Bottom, second.Bottom),
-                    FractionRecipe.TopsOverSmaller => Math.Min(first.Bottom, second.Bottom),
-                    FractionRecipe.TopsOverFirst => first.Bottom,
-                    _ => second.Bottom,
+                    FractionRecipe.NumeratorsOverLarger => Math.Max(first.Denominator, second.Denominator),
+                    FractionRecipe.NumeratorsOverSmaller => Math.Min(first.Denominator, second.Denominator),
+                    FractionRecipe.NumeratorsOverFirst => first.Denominator,
+                    _ => second.Denominator,
                 };
-                return (first with { Bottom = over }, second with { Bottom = over });
+                return (first with { Denominator = over }, second with { Denominator = over });
             default:
                 break;
         }
@@ -55,21 +55,21 @@ internal readonly struct FractionWork(MethodRun run)
     public Fraction Together(Fraction first, Fraction second, bool isDifference, bool hasWholes, bool wereChanged)
     {
         var pair = PairOf(first, second, isDifference, hasWholes) with { WereChanged = wereChanged };
-        var way = run.Ask(FractionDecisions.Tops, pair);
-        var top = way != TopsTogether.AsSet
-            ? FractionDecisions.Tops.Result(way, pair, run.School)
+        var way = run.Ask(FractionDecisions.Numerators, pair);
+        var numerator = way != NumeratorsTogether.AsSet
+            ? FractionDecisions.Numerators.Result(way, pair, run.School)
             : isDifference
-            ? Minus(first.Top, second.Top)
-            : Plus(first.Top, second.Top);
-        if (top < Fraction.Most) top = run.Value(FractionDecisions.TopsSize, pair, (int)top, Fraction.Most);
-        var bottom = run.Do(FractionDecisions.Bottoms, pair);
-        return new Fraction(top, bottom);
+            ? Minus(first.Numerator, second.Numerator)
+            : Plus(first.Numerator, second.Numerator);
+        if (numerator < Fraction.Most) numerator = run.Value(FractionDecisions.NumeratorsSize, pair, (int)numerator, Fraction.Most);
+        var denominator = run.Do(FractionDecisions.Denominators, pair);
+        return new Fraction(numerator, denominator);
     }
 
     /// <summary>A fraction in lowest terms, as the student brings it there.</summary>
     public Fraction InLowestTerms(Fraction parts, bool isDifference, bool hasWholes, bool isAlone)
     {
-        if (parts.Top == 0 || parts.Bottom == 0) return parts;
+        if (parts.Numerator == 0 || parts.Denominator == 0) return parts;
         var result = ResultOf(parts, isDifference, hasWholes, isAlone);
         return result.Common == 1 ? parts : run.Do(FractionDecisions.Lowest, result);
     }
@@ -79,9 +79,9 @@ internal readonly struct FractionWork(MethodRun run)
     {
         if (run.Page.KeepsMarks) run.Page.Pass(parts.Text, isWritten: true);
         var lowest = InLowestTerms(parts, isDifference, hasWholes, isAlone: true);
-        if (run.Page.KeepsMarks && lowest != parts) run.Page.Pass(lowest.Bottom == 1 ? $"{lowest.Top}" : lowest.Text, isWritten: true);
-        var written = lowest.Top < lowest.Bottom || lowest.Bottom == 0 ? (Whole: 0, Left: lowest) : WholesOut(lowest, isDifference, hasWholes);
-        if (written.Left is { Top: > 0, Bottom: 1 }) run.Page.Append($"{(isNegative ? "-" : "")}{new MixedNumber(written.Whole, written.Left.Top, 1).Text}");
+        if (run.Page.KeepsMarks && lowest != parts) run.Page.Pass(lowest.Denominator == 1 ? $"{lowest.Numerator}" : lowest.Text, isWritten: true);
+        var written = lowest.Numerator < lowest.Denominator || lowest.Denominator == 0 ? (Whole: 0, Left: lowest) : WholesOut(lowest, isDifference, hasWholes);
+        if (written.Left is { Numerator: > 0, Denominator: 1 }) run.Page.Append($"{(isNegative ? "-" : "")}{new MixedNumber(written.Whole, written.Left.Numerator, 1).Text}");
         else Append(written.Whole, written.Left, isNegative);
         if (run.Page.KeepsMarks) PassMixed(parts, lowest);
     }
@@ -89,8 +89,8 @@ internal readonly struct FractionWork(MethodRun run)
     // Who takes the wholes out first, and brings what is left to lowest terms then, writes lines that the method meets all the same.
     private void PassMixed(Fraction parts, Fraction lowest)
     {
-        foreach (var one in new[] { parts, lowest }.Distinct().Where(one => one.Bottom > 0 && one.Top >= one.Bottom))
-            run.Page.Pass(new MixedNumber(one.Top / one.Bottom, one.Top % one.Bottom, one.Top % one.Bottom == 0 ? 0 : one.Bottom).Text, isWritten: false);
+        foreach (var one in new[] { parts, lowest }.Distinct().Where(one => one.Denominator > 0 && one.Numerator >= one.Denominator))
+            run.Page.Pass(new MixedNumber(one.Numerator / one.Denominator, one.Numerator % one.Denominator, one.Numerator % one.Denominator == 0 ? 0 : one.Denominator).Text, isWritten: false);
     }
 
     /// <summary>Takes the wholes out of a fraction of one or more.</summary>
@@ -101,64 +101,64 @@ internal readonly struct FractionWork(MethodRun run)
         var written = FractionDecisions.Over.Result(way, result, run.School);
         if (way == OverOne.Mixed && written.Whole < Fraction.Most)
             written = written with { Whole = run.Value(FractionDecisions.Taken, result, (int)written.Whole, Fraction.Most) };
-        return (written.Whole, new Fraction(written.Top, written.Bottom));
+        return (written.Whole, new Fraction(written.Numerator, written.Denominator));
     }
 
     /// <summary>Writes a number of a whole part and a fraction as the answer; parts of nothing are left out.</summary>
     public void Append(long whole, Fraction rest, bool isNegative)
     {
-        if (isNegative && (whole > 0 || rest.Top > 0)) run.Page.Append("-");
-        if (rest.Top == 0 || rest.Bottom == 0) run.Page.Append(new MixedNumber(whole, 0, 0).Text);
-        else if (rest.Bottom == 1) run.Page.Append(new MixedNumber(whole + rest.Top, 0, 0).Text);
-        else run.Page.Append(new MixedNumber(whole, rest.Top, rest.Bottom).Text);
+        if (isNegative && (whole > 0 || rest.Numerator > 0)) run.Page.Append("-");
+        if (rest.Numerator == 0 || rest.Denominator == 0) run.Page.Append(new MixedNumber(whole, 0, 0).Text);
+        else if (rest.Denominator == 1) run.Page.Append(new MixedNumber(whole + rest.Numerator, 0, 0).Text);
+        else run.Page.Append(new MixedNumber(whole, rest.Numerator, rest.Denominator).Text);
     }
 
     /// <summary>Two fractions as they are seen.</summary>
     public static FractionPair PairOf(Fraction first, Fraction second, bool isDifference, bool hasWholes) =>
         new(
-            Fraction.Seen(first.Top), Fraction.Seen(Math.Max(1, first.Bottom)), Fraction.Seen(second.Top), Fraction.Seen(Math.Max(1, second.Bottom)),
+            Fraction.Clamped(first.Numerator), Fraction.Clamped(Math.Max(1, first.Denominator)), Fraction.Clamped(second.Numerator), Fraction.Clamped(Math.Max(1, second.Denominator)),
             isDifference, hasWholes);
 
     /// <summary>What two fractions come to by another operation than the one that is set; null where it is the one that is set.</summary>
-    public static Fraction? Otherwise(FractionWay way, Fraction first, Fraction second) => way switch
+    public static Fraction? Otherwise(FractionChoice way, Fraction first, Fraction second) => way switch
     {
-        FractionWay.Multiply => new Fraction(first.Top * second.Top, first.Bottom * second.Bottom),
-        FractionWay.TurnSecondAndMultiply when second.Top > 0 => new Fraction(first.Top * second.Bottom, first.Bottom * second.Top),
+        FractionChoice.Multiply => new Fraction(first.Numerator * second.Numerator, first.Denominator * second.Denominator),
+        FractionChoice.TurnSecondAndMultiply when second.Numerator > 0 => new Fraction(first.Numerator * second.Denominator, first.Denominator * second.Numerator),
         _ => null,
     };
 
     /// <summary>Whether a recipe makes the result at once, without one denominator for both.</summary>
     public static bool IsAcross(FractionRecipe recipe) =>
-        recipe is FractionRecipe.TopsAndBottoms or FractionRecipe.TopsAndBottomsAdded or FractionRecipe.FirstTopOverSum or FractionRecipe.LargerTopOverLarger;
+        recipe is FractionRecipe.NumeratorsAndDenominators or FractionRecipe.NumeratorsAndDenominatorsAdded or FractionRecipe.FirstNumeratorOverSum or FractionRecipe.LargerNumeratorOverLarger;
 
     /// <summary>Numerators together and denominators together.</summary>
     public Fraction Across(Fraction first, Fraction second, bool isDifference, FractionRecipe recipe)
     {
-        if (recipe == FractionRecipe.FirstTopOverSum) return new Fraction(first.Top, first.Bottom + second.Bottom);
-        if (recipe == FractionRecipe.LargerTopOverLarger) return new Fraction(Math.Max(first.Top, second.Top), Math.Max(first.Bottom, second.Bottom));
-        var top = isDifference ? Minus(first.Top, second.Top) : Plus(first.Top, second.Top);
-        var apart = isDifference && recipe == FractionRecipe.TopsAndBottoms && first.Bottom != second.Bottom;
-        return new Fraction(top, apart ? Math.Abs(first.Bottom - second.Bottom) : first.Bottom + second.Bottom);
+        if (recipe == FractionRecipe.FirstNumeratorOverSum) return new Fraction(first.Numerator, first.Denominator + second.Denominator);
+        if (recipe == FractionRecipe.LargerNumeratorOverLarger) return new Fraction(Math.Max(first.Numerator, second.Numerator), Math.Max(first.Denominator, second.Denominator));
+        var numerator = isDifference ? Minus(first.Numerator, second.Numerator) : Plus(first.Numerator, second.Numerator);
+        var apart = isDifference && recipe == FractionRecipe.NumeratorsAndDenominators && first.Denominator != second.Denominator;
+        return new Fraction(numerator, apart ? Math.Abs(first.Denominator - second.Denominator) : first.Denominator + second.Denominator);
     }
 
     /// <summary>Both fractions after a factor was cancelled from each numerator and the other's denominator.</summary>
     public static (Fraction First, Fraction Second) Cancelled(Fraction first, Fraction second)
     {
-        var one = (long)BigInteger.GreatestCommonDivisor(first.Top, second.Bottom);
-        var other = (long)BigInteger.GreatestCommonDivisor(second.Top, first.Bottom);
+        var one = (long)BigInteger.GreatestCommonDivisor(first.Numerator, second.Denominator);
+        var other = (long)BigInteger.GreatestCommonDivisor(second.Numerator, first.Denominator);
         return (
-            new Fraction(one > 0 ? first.Top / one : first.Top, other > 0 ? first.Bottom / other : first.Bottom),
-            new Fraction(other > 0 ? second.Top / other : second.Top, one > 0 ? second.Bottom / one : second.Bottom));
+            new Fraction(one > 0 ? first.Numerator / one : first.Numerator, other > 0 ? first.Denominator / other : first.Denominator),
+            new Fraction(other > 0 ? second.Numerator / other : second.Numerator, one > 0 ? second.Denominator / one : second.Denominator));
     }
 
     private static FractionResult ResultOf(Fraction parts, bool isDifference, bool hasWholes, bool isAlone) =>
-        new(Fraction.Seen(parts.Top), Fraction.Seen(Math.Max(1, parts.Bottom)), isDifference, hasWholes, isAlone);
+        new(Fraction.Clamped(parts.Numerator), Fraction.Clamped(Math.Max(1, parts.Denominator)), isDifference, hasWholes, isAlone);
 
     private Fraction Changed(FractionChange change)
     {
         var way = run.Ask(FractionDecisions.Change, change);
-        var by = way == TopChange.Multiplied ? Times(change.Top, change.By) : FractionDecisions.Change.Result(way, change, run.School);
-        if (by < Fraction.Most && change.Changes) by = run.Value(FractionDecisions.NewTop, change, (int)by, Fraction.Most);
+        var by = way == NumeratorChange.Multiplied ? Times(change.Numerator, change.By) : FractionDecisions.Change.Result(way, change, run.School);
+        if (by < Fraction.Most && change.Changes) by = run.Value(FractionDecisions.NewNumerator, change, (int)by, Fraction.Most);
         return new Fraction(by, change.To);
     }
 

@@ -14,9 +14,9 @@ internal static class TwoFractions
     public static Fraction Result(FractionWork work, MethodRun run, Fraction first, Fraction second, bool isDifference, bool hasWholes, bool wereChanged)
     {
         var pair = FractionWork.PairOf(first, second, isDifference, hasWholes);
-        var way = run.Ask(FractionDecisions.Way, pair);
+        var way = run.Ask(FractionDecisions.Procedure, pair);
         if (FractionWork.Otherwise(way, first, second) is { } result) return result;
-        if (way is FractionWay.Add or FractionWay.Subtract) isDifference = way == FractionWay.Subtract;
+        if (way is FractionChoice.Add or FractionChoice.Subtract) isDifference = way == FractionChoice.Subtract;
         if (!pair.IsLike)
         {
             var recipe = run.Ask(FractionDecisions.Recipe, pair);
@@ -45,13 +45,13 @@ internal static class TwoFractions
         && (first.Text == second.Text || (!first.IsDifference && !second.IsDifference && first.First == second.Second && first.Second == second.First));
 
     /// <summary>Two denominators whose least common one is not too large.</summary>
-    public static (int One, int Other) Pair(Random random, int[] bottoms, int most)
+    public static (int One, int Other) Pair(Random random, int[] denominators, int most)
     {
         var like = random.Next(3) == 0;
         while (true)
         {
-            var one = bottoms[random.Next(1, bottoms.Length)];
-            var other = like ? one : bottoms[random.Next(bottoms.Length)];
+            var one = denominators[random.Next(1, denominators.Length)];
+            var other = like ? one : denominators[random.Next(denominators.Length)];
             if (like != (one == other)) continue;
             var common = (int)System.Numerics.BigInteger.GreatestCommonDivisor(one, other);
             if (like ? one > 2 : one / common * other <= most) return (one, other);

@@ -1,10 +1,10 @@
 namespace YellowPencil.Core.Parts.Products;
 
 /// <summary>What is done with the factors.</summary>
-internal enum ProductWay { Multiply, Add }
+internal enum ProductChoice { Multiply, Add }
 
 /// <summary>How a row is worked.</summary>
-internal enum RowWay
+internal enum RowChoice
 {
     Work, LeaveOut, CopyTop, SamePlaces, DigitBefore, DigitAfter, Stop, WriteZero, FromOtherEnd, SamePlacesThenLeftmost, StartsAfterPlaceholders,
     MultipliesByOne, SamePlacesThenOnes, LeftmostDigitOnly, OnesDigitOnly, AddsDigit,

@@ -95,47 +95,47 @@ internal static class MultiplicationDecisions
         new("one", "where the multiplier has 1", c => c.Digit == 1),
     ];
 
-    public static readonly Decision<FactorsContext, ProductWay> Way = new("multiplication.way", "What is to be done with the two numbers?", ProductWay.Multiply)
+    public static readonly Decision<FactorsContext, ProductChoice> Procedure = new("multiplication.way", "What is to be done with the two numbers?", ProductChoice.Multiply)
     {
-        [ProductWay.Multiply] = new("multiply", "multiplies"),
-        [ProductWay.Add] = new("add", "adds the two numbers") { Slip = 0.4 },
+        [ProductChoice.Multiply] = new("multiply", "multiplies"),
+        [ProductChoice.Add] = new("add", "adds the two numbers") { Slip = 0.4 },
         Kinds = [new("always", "always", _ => true)],
         Idea = Ideas.ReadTheSign,
     };
 
-    public static readonly Decision<RowContext, RowWay, UInt128> Row = new(
-        "multiplication.row", "What is multiplied with this digit of the multiplier?", RowWay.Work)
+    public static readonly Decision<RowContext, RowChoice, UInt128> Row = new(
+        "multiplication.row", "What is multiplied with this digit of the multiplier?", RowChoice.Work)
     {
-        [RowWay.Work] = new("work", "multiplies every top digit", row => row.Products((c, column) => c.Digit))
+        [RowChoice.Work] = new("work", "multiplies every top digit", row => row.Products((c, column) => c.Digit))
         { Says = c => $"Row {c.Row + 1}: times {Place.Counted(c.Digit, c.Row)}." },
-        [RowWay.LeaveOut] = new("leave-out", "leaves the row out", _ => 0) { Slip = 0.2 },
-        [RowWay.CopyTop] = new("copy-top", "copies the top number as the row", row => row.Products((_, _) => 1)),
-        [RowWay.SamePlaces] = new(
+        [RowChoice.LeaveOut] = new("leave-out", "leaves the row out", _ => 0) { Slip = 0.2 },
+        [RowChoice.CopyTop] = new("copy-top", "copies the top number as the row", row => row.Products((_, _) => 1)),
+        [RowChoice.SamePlaces] = new(
             "same-places", "multiplies only digits of the same place", row => row.Products((c, column) => column < c.Rows ? c.MultiplierDigit(column) : 1)),
-        [RowWay.DigitBefore] = new(
+        [RowChoice.DigitBefore] = new(
             "digit-before", "multiplies with the digit before once more", row => row.Products((c, column) => c.MultiplierDigit(c.Row - 1))),
-        [RowWay.DigitAfter] = new(
+        [RowChoice.DigitAfter] = new(
             "digit-after", "multiplies with the next digit of the multiplier", row => row.Products((c, column) => c.MultiplierDigit(c.Row + 1))),
-        [RowWay.Stop] = new("stop", "stops before this row"),
-        [RowWay.WriteZero] = new("write-zero", "writes a single 0 as the row", _ => 0),
-        [RowWay.FromOtherEnd] = new(
+        [RowChoice.Stop] = new("stop", "stops before this row"),
+        [RowChoice.WriteZero] = new("write-zero", "writes a single 0 as the row", _ => 0),
+        [RowChoice.FromOtherEnd] = new(
             "from-other-end", "takes the digits of the multiplier from the left", row => row.Products((c, column) => c.MultiplierDigit(c.Rows - 1 - c.Row))),
-        [RowWay.SamePlacesThenLeftmost] = new(
+        [RowChoice.SamePlacesThenLeftmost] = new(
             "same-places-then-leftmost", "multiplies digits of the same place and the other top digits by the leftmost one",
             row => row.Products((c, column) => c.MultiplierDigit(column))),
-        [RowWay.StartsAfterPlaceholders] = new(
+        [RowChoice.StartsAfterPlaceholders] = new(
             "starts-after-placeholders", "passes over as many top digits as the row has placeholders",
             row => row.Products((c, column) => column < c.Row ? 0 : c.Digit)),
-        [RowWay.MultipliesByOne] = new(
+        [RowChoice.MultipliesByOne] = new(
             "multiplies-by-one", "copies the top number as the row where the digit is not 0", row => row.Products((c, column) => Math.Min(1, c.Digit))),
-        [RowWay.SamePlacesThenOnes] = new(
+        [RowChoice.SamePlacesThenOnes] = new(
             "same-places-then-ones", "multiplies digits of the same place and the other top digits by the ones",
             row => row.Products((c, column) => column < c.Rows ? c.MultiplierDigit(column) : c.MultiplierDigit(0))),
-        [RowWay.LeftmostDigitOnly] = new(
+        [RowChoice.LeftmostDigitOnly] = new(
             "leftmost-digit-only", "multiplies the leftmost top digit only", row => row.Products((c, column) => column == c.TopLength - 1 ? c.Digit : 0)),
-        [RowWay.OnesDigitOnly] = new(
+        [RowChoice.OnesDigitOnly] = new(
             "ones-digit-only", "multiplies the ones of the top number only", row => row.Products((c, column) => column == 0 ? c.Digit : 0)),
-        [RowWay.AddsDigit] = new("adds-digit", "adds the digit to the top number"),
+        [RowChoice.AddsDigit] = new("adds-digit", "adds the digit to the top number"),
         Head = c => $"Row {c.Row + 1}",
         Kinds = RowKinds,
         ShowsIn = WorkFields.Rows,
@@ -320,7 +320,7 @@ internal static class MultiplicationDecisions
     public static IReadOnlyList<Decision> Values { get; } = [ComesTo, Written, Carried];
 
     /// <summary>All of them, in the order in which they come up, and those of the columns in which the rows are added.</summary>
-    public static IReadOnlyList<Decision> All { get; } = [Way, .. InRows, .. Values, .. AdditionDecisions.InColumns];
+    public static IReadOnlyList<Decision> All { get; } = [Procedure, .. InRows, .. Values, .. AdditionDecisions.InColumns];
 
     // A row of zeros is not written, however far left it would begin.
     private static int? Unless(RowContext c, int placeholders) => c.IsZero ? null : placeholders;

@@ -58,8 +58,8 @@ internal ref struct ProductWork
         {
             var context = Row(row);
             var way = run.Ask(MultiplicationDecisions.Row, context);
-            if (way == RowWay.Stop) break;
-            if (way != RowWay.LeaveOut) WriteRow(context, way, rows.Slice(rowsWritten * width, width));
+            if (way == RowChoice.Stop) break;
+            if (way != RowChoice.LeaveOut) WriteRow(context, way, rows.Slice(rowsWritten * width, width));
         }
 
         run.Page.Line = 0;
@@ -73,11 +73,11 @@ internal ref struct ProductWork
     public Span<int> WorkRow()
     {
         var answer = run.Take(3 * top.Length);
-        WorkRow(Row(0), RowWay.Work);
+        WorkRow(Row(0), RowChoice.Work);
         return answer[..Digits.Flatten(cells, answer)];
     }
 
-    private void WriteRow(RowContext context, RowWay way, Span<int> row)
+    private void WriteRow(RowContext context, RowChoice way, Span<int> row)
     {
         run.Page.Line = rowsWritten;
         var zeros = multiplier.Length == 1 ? 0 : run.Do(MultiplicationDecisions.Placeholder, context);
@@ -85,13 +85,13 @@ internal ref struct ProductWork
         cells.Fill(-1);
         switch (way)
         {
-            case RowWay.CopyTop:
+            case RowChoice.CopyTop:
                 top.CopyTo(cells);
                 break;
-            case RowWay.WriteZero:
+            case RowChoice.WriteZero:
                 cells[0] = 0;
                 break;
-            case RowWay.AddsDigit:
+            case RowChoice.AddsDigit:
                 AddToTop(context.Digit);
                 break;
             default:
@@ -129,19 +129,19 @@ internal ref struct ProductWork
             if (cells[column] >= 0) run.Page.Write(WorkFields.Cells, column, cells[column]);
     }
 
-    private void WorkRow(RowContext context, RowWay way)
+    private void WorkRow(RowContext context, RowChoice way)
     {
         carries.Clear();
         carriesMade = 0;
         allCarries = 0;
         var fromLeft = top.Length > 1 && run.Ask(MultiplicationDecisions.Direction, context) == RowDirection.FromLeft;
-        var passedOver = way == RowWay.StartsAfterPlaceholders ? Math.Min(context.Row, top.Length) : 0;
+        var passedOver = way == RowChoice.StartsAfterPlaceholders ? Math.Min(context.Row, top.Length) : 0;
         for (var worked = passedOver; worked < top.Length; worked++)
         {
             var column = fromLeft ? top.Length - 1 - worked : worked;
             var product = Context(context.Row, column, worked, way);
-            if (way == RowWay.LeftmostDigitOnly && column < top.Length - 1) continue;
-            if (way == RowWay.OnesDigitOnly && column > 0)
+            if (way == RowChoice.LeftmostDigitOnly && column < top.Length - 1) continue;
+            if (way == RowChoice.OnesDigitOnly && column > 0)
             {
                 if (carries[column] > 0) cells[column] = carries[column];
                 break;
@@ -241,7 +241,7 @@ internal ref struct ProductWork
         new(row, multiplier.Length, multiplier[row], rowsWritten)
         { Top = RowContext.Pack(top), TopLength = top.Length, Multiplier = RowContext.Pack(multiplier) };
 
-    private readonly ProductContext Context(int row, int column, int worked, RowWay way) => new()
+    private readonly ProductContext Context(int row, int column, int worked, RowChoice way) => new()
     {
         Row = row,
         Rows = multiplier.Length,
@@ -250,13 +250,13 @@ internal ref struct ProductWork
         Multiplier = way switch
         {
             // Where the multiplier has no digit, the top digit is kept.
-            RowWay.SamePlaces => column < multiplier.Length ? multiplier[column] : 1,
-            RowWay.SamePlacesThenLeftmost => multiplier[Math.Min(column, multiplier.Length - 1)],
-            RowWay.SamePlacesThenOnes => column < multiplier.Length ? multiplier[column] : multiplier[0],
-            RowWay.MultipliesByOne => Math.Min(1, multiplier[row]),
-            RowWay.DigitBefore => multiplier[Math.Max(0, row - 1)],
-            RowWay.DigitAfter => multiplier[Math.Min(multiplier.Length - 1, row + 1)],
-            RowWay.FromOtherEnd => multiplier[multiplier.Length - 1 - row],
+            RowChoice.SamePlaces => column < multiplier.Length ? multiplier[column] : 1,
+            RowChoice.SamePlacesThenLeftmost => multiplier[Math.Min(column, multiplier.Length - 1)],
+            RowChoice.SamePlacesThenOnes => column < multiplier.Length ? multiplier[column] : multiplier[0],
+            RowChoice.MultipliesByOne => Math.Min(1, multiplier[row]),
+            RowChoice.DigitBefore => multiplier[Math.Max(0, row - 1)],
+            RowChoice.DigitAfter => multiplier[Math.Min(multiplier.Length - 1, row + 1)],
+            RowChoice.FromOtherEnd => multiplier[multiplier.Length - 1 - row],
             _ => multiplier[row],
         },
         CarryIn = carries[column],

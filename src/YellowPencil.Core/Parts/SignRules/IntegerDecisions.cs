@@ -3,7 +3,7 @@ using YellowPencil.Core.Knowledge;
 namespace YellowPencil.Core.Parts.SignRules;
 
 /// <summary>Which operation is done.</summary>
-internal enum SignedWay { AsSet, Add, Subtract, Multiply, SizesAdded, SizesApart }
+internal enum SignedChoice { AsSet, Add, Subtract, Multiply, SizesAdded, SizesApart }
 
 /// <summary>How the first number is read.</summary>
 internal enum FirstSign { Kept, Dropped }
@@ -90,14 +90,14 @@ internal static class IntegerDecisions
         Kinds = Kinds,
     };
 
-    public static readonly Decision<SignedContext, SignedWay> Way = new("integers.way", "What is to be done with the two numbers?", SignedWay.AsSet)
+    public static readonly Decision<SignedContext, SignedChoice> Procedure = new("integers.way", "What is to be done with the two numbers?", SignedChoice.AsSet)
     {
-        [SignedWay.AsSet] = new("as-set", "does what the sign says"),
-        [SignedWay.Add] = new("add", "adds") { Needs = c => c.Operation != PairOperation.Plus },
-        [SignedWay.Subtract] = new("subtract", "takes away") { Needs = c => c.Operation != PairOperation.Minus },
-        [SignedWay.Multiply] = new("multiply", "multiplies") { Needs = c => c.Operation != PairOperation.Times },
-        [SignedWay.SizesAdded] = new("sizes-added", "adds the numbers without their signs and gives the sign by the rule of products") { Needs = IsScaling },
-        [SignedWay.SizesApart] = new("sizes-apart", "takes the smaller from the larger without their signs and gives the sign by the rule of products")
+        [SignedChoice.AsSet] = new("as-set", "does what the sign says"),
+        [SignedChoice.Add] = new("add", "adds") { Needs = c => c.Operation != PairOperation.Plus },
+        [SignedChoice.Subtract] = new("subtract", "takes away") { Needs = c => c.Operation != PairOperation.Minus },
+        [SignedChoice.Multiply] = new("multiply", "multiplies") { Needs = c => c.Operation != PairOperation.Times },
+        [SignedChoice.SizesAdded] = new("sizes-added", "adds the numbers without their signs and gives the sign by the rule of products") { Needs = IsScaling },
+        [SignedChoice.SizesApart] = new("sizes-apart", "takes the smaller from the larger without their signs and gives the sign by the rule of products")
         { Needs = IsScaling },
         Kinds = [
             .. Kinds, new("product", "in products", c => c.Operation == PairOperation.Times),
@@ -165,5 +165,5 @@ internal static class IntegerDecisions
     private static bool IsScaling(SignedContext c) => c.Operation is PairOperation.Times or PairOperation.DividedBy;
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<Decision> All { get; } = [Way, SignDecisions.OfProduct, First, Meeting, Sizes, OfSum, Size];
+    public static IReadOnlyList<Decision> All { get; } = [Procedure, SignDecisions.OfProduct, First, Meeting, Sizes, OfSum, Size];
 }

@@ -1,7 +1,7 @@
 namespace YellowPencil.Core.Parts.Sums;
 
 /// <summary>What is done with the numbers.</summary>
-internal enum SumWay { Add, TakeAway, AddAllDigits }
+internal enum SumChoice { Add, TakeAway, AddAllDigits }
 
 /// <summary>Which ends of the addends stand under each other.</summary>
 internal enum SumAlignment { Ones, LeftEnds }
@@ -13,7 +13,7 @@ internal enum SumDirection { FromOnes, FromLeft }
 internal enum SumOnward { NextColumn, Stop }
 
 /// <summary>What is done with the digits of a column.</summary>
-internal enum AddColumnWay
+internal enum AddColumnChoice
 {
     AddAll, FirstTwoOnly, LargestOnly, Difference, WriteZero, LeaveBlank, Multiply, SkipRepeated, PairsOfTenVanish, FirstOnly, LastOnly, SmallestOnly,
     CountAsZero,

@@ -43,11 +43,11 @@ internal static class AdditionDecisions
         new("carries", "the count of carries before", c => c.Carries, 1, 2),
     ];
 
-    public static readonly Decision<SumContext, SumWay> Way = new("addition.way", "What is to be done with the numbers?", SumWay.Add)
+    public static readonly Decision<SumContext, SumChoice> Procedure = new("addition.way", "What is to be done with the numbers?", SumChoice.Add)
     {
-        [SumWay.Add] = new("add", "adds") { Says = _ => "The sign says add." },
-        [SumWay.TakeAway] = new("take-away", "takes away") { Slip = 0.4, Says = _ => "Takes the numbers away from each other." },
-        [SumWay.AddAllDigits] = new("add-all-digits", "adds all digits, whatever their places")
+        [SumChoice.Add] = new("add", "adds") { Says = _ => "The sign says add." },
+        [SumChoice.TakeAway] = new("take-away", "takes away") { Slip = 0.4, Says = _ => "Takes the numbers away from each other." },
+        [SumChoice.AddAllDigits] = new("add-all-digits", "adds all digits, whatever their places")
         { Says = _ => "Adds all digits together, whatever their places." },
         Kinds = [new("always", "always", _ => true), new("carry", "when a column comes to ten or more", c => c.NeedsCarry)],
         Idea = Ideas.ReadTheSign,
@@ -99,23 +99,23 @@ internal static class AdditionDecisions
         IsTold = true,
     };
 
-    public static readonly Decision<AddColumnContext, AddColumnWay, int> Column = new(
-        "addition.column", "What is done with the digits of a column?", AddColumnWay.AddAll)
+    public static readonly Decision<AddColumnContext, AddColumnChoice, int> Column = new(
+        "addition.column", "What is done with the digits of a column?", AddColumnChoice.AddAll)
     {
-        [AddColumnWay.AddAll] = new("add-all", "adds the digits", c => c.DigitSum + c.CarryIn),
-        [AddColumnWay.FirstTwoOnly] = new("first-two-only", "adds only the first two numbers", c => c.Digits > 2 ? c.Digit(0) + c.Digit(1) + c.CarryIn : null),
-        [AddColumnWay.LargestOnly] = new("largest-only", "writes the largest digit", c => c.Largest + c.CarryIn),
-        [AddColumnWay.Difference] = new("difference", "takes the smaller digit from the larger", c => c.Together((a, b) => Math.Abs(a - b)) + c.CarryIn),
-        [AddColumnWay.WriteZero] = new("write-zero", "writes 0", _ => 0),
-        [AddColumnWay.LeaveBlank] = new("leave-blank", "leaves the column blank", _ => -1),
-        [AddColumnWay.Multiply] = new("multiply", "multiplies the digits", c => c.Together((a, b) => a * b) + c.CarryIn),
-        [AddColumnWay.SkipRepeated] = new("skip-repeated", "counts a digit that comes twice only once", c => c.WithoutRepeats + c.CarryIn),
-        [AddColumnWay.PairsOfTenVanish] = new(
+        [AddColumnChoice.AddAll] = new("add-all", "adds the digits", c => c.DigitSum + c.CarryIn),
+        [AddColumnChoice.FirstTwoOnly] = new("first-two-only", "adds only the first two numbers", c => c.Digits > 2 ? c.Digit(0) + c.Digit(1) + c.CarryIn : null),
+        [AddColumnChoice.LargestOnly] = new("largest-only", "writes the largest digit", c => c.Largest + c.CarryIn),
+        [AddColumnChoice.Difference] = new("difference", "takes the smaller digit from the larger", c => c.Together((a, b) => Math.Abs(a - b)) + c.CarryIn),
+        [AddColumnChoice.WriteZero] = new("write-zero", "writes 0", _ => 0),
+        [AddColumnChoice.LeaveBlank] = new("leave-blank", "leaves the column blank", _ => -1),
+        [AddColumnChoice.Multiply] = new("multiply", "multiplies the digits", c => c.Together((a, b) => a * b) + c.CarryIn),
+        [AddColumnChoice.SkipRepeated] = new("skip-repeated", "counts a digit that comes twice only once", c => c.WithoutRepeats + c.CarryIn),
+        [AddColumnChoice.PairsOfTenVanish] = new(
             "pairs-of-ten-vanish", "crosses out two digits that make ten and does not count them", c => c.WithoutPairsOfTen + c.CarryIn),
-        [AddColumnWay.FirstOnly] = new("first-only", "copies the digit of the first number", c => c.Digits > 0 ? c.Digit(0) : 0),
-        [AddColumnWay.LastOnly] = new("last-only", "copies the digit of the last number", c => c.Digits > 0 ? c.Digit(c.Digits - 1) : 0),
-        [AddColumnWay.SmallestOnly] = new("smallest-only", "writes the smallest digit", c => c.Smallest + c.CarryIn),
-        [AddColumnWay.CountAsZero] = new("count-as-zero", "takes the digits together to be 0", c => c.CarryIn),
+        [AddColumnChoice.FirstOnly] = new("first-only", "copies the digit of the first number", c => c.Digits > 0 ? c.Digit(0) : 0),
+        [AddColumnChoice.LastOnly] = new("last-only", "copies the digit of the last number", c => c.Digits > 0 ? c.Digit(c.Digits - 1) : 0),
+        [AddColumnChoice.SmallestOnly] = new("smallest-only", "writes the smallest digit", c => c.Smallest + c.CarryIn),
+        [AddColumnChoice.CountAsZero] = new("count-as-zero", "takes the digits together to be 0", c => c.CarryIn),
         Kinds = Kinds,
         Properties = Properties,
         Idea = Ideas.ReadTheSign,
@@ -277,7 +277,7 @@ internal static class AdditionDecisions
     public static IReadOnlyList<Decision> Values { get; } = [Written, Carried];
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<Decision> All { get; } = [Way, Alignment, Direction, Onward, Carry, Column, Digit, Count, Ten, Below, Into, Last, .. Values];
+    public static IReadOnlyList<Decision> All { get; } = [Procedure, Alignment, Direction, Onward, Carry, Column, Digit, Count, Ten, Below, Into, Last, .. Values];
 
     private static string Head(AddColumnContext c) => char.ToUpperInvariant(Place.Name(c.Column)[0]) + Place.Name(c.Column)[1..];
 }

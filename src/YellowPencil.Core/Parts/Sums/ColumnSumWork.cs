@@ -51,9 +51,9 @@ internal ref struct ColumnSumWork
     private void WorkColumn(int column)
     {
         var way = run.Ask(AdditionDecisions.Column, Context(column));
-        if (way == AddColumnWay.LeaveBlank) return;
-        var total = way == AddColumnWay.WriteZero ? 0 : Total(column, way);
-        if (way is not (AddColumnWay.WriteZero or AddColumnWay.FirstOnly or AddColumnWay.LastOnly) && (carries[column] > 0 || olderCarry > 0))
+        if (way == AddColumnChoice.LeaveBlank) return;
+        var total = way == AddColumnChoice.WriteZero ? 0 : Total(column, way);
+        if (way is not (AddColumnChoice.WriteZero or AddColumnChoice.FirstOnly or AddColumnChoice.LastOnly) && (carries[column] > 0 || olderCarry > 0))
             total = Math.Max(0, total + run.Do(AdditionDecisions.Carry, Context(column)));
 
         var context = Context(column) with { Total = total };
@@ -70,35 +70,35 @@ internal ref struct ColumnSumWork
     private readonly (int Written, int Carry) BelowTenOf(AddColumnContext context) =>
         (context.Total, context.ColumnsLeft > 0 && run.Ask(AdditionDecisions.Below, context) == BelowTen.CarryOne ? 1 : 0);
 
-    private readonly int Total(int column, AddColumnWay way)
+    private readonly int Total(int column, AddColumnChoice way)
     {
         var total = -1;
         var taken = 0;
         var last = -1;
-        var vanished = way == AddColumnWay.PairsOfTenVanish ? PairsOfTen(column) : 0;
+        var vanished = way == AddColumnChoice.PairsOfTenVanish ? PairsOfTen(column) : 0;
         for (var row = 0; row < addends; row++)
         {
             var digit = digits[row * width + column];
             if (
                 digit < 0
-                    || (vanished >> row & 1) == 1 || (way == AddColumnWay.FirstTwoOnly && taken == 2) || (way == AddColumnWay.SkipRepeated && digit == last))
+                    || (vanished >> row & 1) == 1 || (way == AddColumnChoice.FirstTwoOnly && taken == 2) || (way == AddColumnChoice.SkipRepeated && digit == last))
                 continue;
             taken++;
             last = digit;
             total = total < 0 ? digit : way switch
             {
-                AddColumnWay.FirstOnly => total,
-                AddColumnWay.LastOnly => digit,
-                AddColumnWay.SmallestOnly => Math.Min(total, digit),
-                AddColumnWay.LargestOnly => Math.Max(total, digit),
-                AddColumnWay.Difference => Math.Abs(total - digit),
-                AddColumnWay.Multiply => run.Recall(new NumberFact(FactKind.Times, total, digit), smallestPlace + column),
+                AddColumnChoice.FirstOnly => total,
+                AddColumnChoice.LastOnly => digit,
+                AddColumnChoice.SmallestOnly => Math.Min(total, digit),
+                AddColumnChoice.LargestOnly => Math.Max(total, digit),
+                AddColumnChoice.Difference => Math.Abs(total - digit),
+                AddColumnChoice.Multiply => run.Recall(new NumberFact(FactKind.Times, total, digit), smallestPlace + column),
                 _ => Added(column, total, digit, taken - 1),
             };
         }
 
-        total = way == AddColumnWay.CountAsZero ? 0 : Math.Max(0, total);
-        if (taken < 2 || way is not (AddColumnWay.AddAll or AddColumnWay.FirstTwoOnly or AddColumnWay.SkipRepeated)) return total;
+        total = way == AddColumnChoice.CountAsZero ? 0 : Math.Max(0, total);
+        if (taken < 2 || way is not (AddColumnChoice.AddAll or AddColumnChoice.FirstTwoOnly or AddColumnChoice.SkipRepeated)) return total;
         return run.Do(AdditionDecisions.Count, Context(column) with { Total = total });
     }
 

@@ -49,7 +49,7 @@ internal static class Collecting
                 continue;
             }
 
-            var context = new TermLeft(Seen(together.Number), together.Power, count);
+            var context = new TermLeft(Clamped(together.Number), together.Power, count);
             if (count == 1 && sorted.Count > 1 && run.Ask(PolynomialDecisions.Alone, context) == Unpaired.Dropped) continue;
             if (together.Power > 0 && BigInteger.Abs(together.Number).IsOne)
             {
@@ -86,7 +86,7 @@ internal static class Collecting
     private static PolyTerm? WithNumber(MethodRun run, PolyTerm term, int count)
     {
         if (term.Power == 0 || !BigInteger.Abs(term.Number).IsOne) return term;
-        return run.Ask(PolynomialDecisions.Bare, new TermLeft(Seen(term.Number), term.Power, count)) switch
+        return run.Ask(PolynomialDecisions.Bare, new TermLeft(Clamped(term.Number), term.Power, count)) switch
         {
             BareLetter.Nothing => count > 1 ? term with { Number = 0 } : null,
             BareLetter.Dropped when count > 1 => null,
@@ -144,5 +144,5 @@ internal static class Collecting
         static List<PolyTerm> One(BigInteger number, int power) => number.IsZero ? [] : [new PolyTerm(number, Math.Min(PolynomialText.MostPower, power))];
     }
 
-    private static int Seen(BigInteger number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number));
+    private static int Clamped(BigInteger number) => (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number));
 }

@@ -18,7 +18,7 @@ public sealed record DecisionLine(string What, string Text, bool IsOutOfDate);
 /// <summary>A reading as it is shown: the page, the explanations with one of them chosen, what was decided, and the next step.</summary>
 public sealed class ReadingView
 {
-    private const double LeastShown = 0.01;
+    private const double LeastProbability = 0.01;
     private const int MostShown = 6;
     private readonly RuleNaming names;
     private readonly SchoolTime time;
@@ -33,7 +33,7 @@ public sealed class ReadingView
     {
         (Page, Reading, this.names, this.time) = (page, reading, names, time);
         Chosen = reading.Explanations.FirstOrDefault(e => ReadingDesk.RulesOf(e) == rules) ?? reading.Best;
-        Shown = [.. reading.OneByOne.Where(e => e.Probability >= LeastShown).Take(MostShown)];
+        Shown = [.. reading.OneByOne.Where(e => e.Probability >= LeastProbability).Take(MostShown)];
         if (!Shown.Contains(Chosen)) Shown = [.. Shown, Chosen];
         var next = NextStep.After(reading, NextItems.For(reading));
         Step = next.Kind != NextStepKind.Plan || Chosen.IsSound || PlanMaker.CanPlan(Chosen.Hypothesis)

@@ -79,7 +79,7 @@ public sealed class FileModel(StudentFiles files, PlanDesk plans, PageDesk pages
 
     private string CourseText(RuleLine line, ClassroomWord word) => line.Course switch
     {
-        RuleCourse.Held => "is followed",
+        RuleCourse.Followed => "is followed",
         RuleCourse.Forming => "is followed more than before",
         RuleCourse.ComingLoose => "is coming loose",
         RuleCourse.Gone => "has gone",

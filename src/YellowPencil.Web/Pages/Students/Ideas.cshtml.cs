@@ -12,7 +12,7 @@ public sealed class IdeasModel(StudentFiles files, PageDesk pages, StudentIdeas 
 {
     /// <summary>The states, with the mark of each and what it says.</summary>
     public static readonly IReadOnlyList<(IdeaState State, string Mark, string Text)> Key =
-        [(IdeaState.Missing, "!", "missing"), (IdeaState.Shaky, "~", "shaky"), (IdeaState.Held, "✓", "held"), (IdeaState.NotSeen, "·", "not seen")];
+        [(IdeaState.Missing, "!", "missing"), (IdeaState.Shaky, "~", "shaky"), (IdeaState.Understood, "✓", "held"), (IdeaState.NotSeen, "·", "not seen")];
 
     /// <summary>The student.</summary>
     public Student? Student { get; private set; }

@@ -77,7 +77,7 @@ internal readonly record struct AnswerContext(WorkedAnswer Worked) : IDecisionCo
 }
 
 /// <summary>The two decisions that stand round every method: how the task is read, and how the answer is written down.</summary>
-internal static class OuterDecisions
+internal static class CopyingDecisions
 {
     public static readonly Decision<TaskContext, TaskRead> Reading = new("task.reading", "How are the numbers of the task read?", TaskRead.AsSet)
     {
@@ -222,10 +222,10 @@ internal static class OuterDecisions
         [AnswerWritten.FractionOut] = new("fraction-out", "writes only the wholes"),
         [AnswerWritten.WholeOut] = new("whole-out", "leaves out the wholes"),
         [AnswerWritten.TurnedOver] = new("turned-over", "turns the fraction of the answer over"),
-        [AnswerWritten.WholeAndTopExchanged] = new("whole-and-top-exchanged", "exchanges the wholes and the numerator"),
-        [AnswerWritten.TopOneMore] = new("top-one-more", "comes out with one too many in the numerator"),
-        [AnswerWritten.TopOneLess] = new("top-one-less", "comes out with one too few in the numerator"),
-        [AnswerWritten.TopOnly] = new("top-only", "writes only the numerator"),
+        [AnswerWritten.WholeAndNumeratorExchanged] = new("whole-and-top-exchanged", "exchanges the wholes and the numerator"),
+        [AnswerWritten.NumeratorOneMore] = new("top-one-more", "comes out with one too many in the numerator"),
+        [AnswerWritten.NumeratorOneLess] = new("top-one-less", "comes out with one too few in the numerator"),
+        [AnswerWritten.NumeratorOnly] = new("top-only", "writes only the numerator"),
         [AnswerWritten.RestOut] = new("rest-out", "leaves out the remainder"),
         [AnswerWritten.RestAdded] = new("rest-added", "adds the remainder to the quotient"),
         [AnswerWritten.RestAppended] = new("rest-appended", "writes the remainder as further digits"),
