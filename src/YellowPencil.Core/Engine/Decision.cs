@@ -187,7 +187,8 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
     public override int ChoiceCount => table.Length;
 
     internal override IReadOnlyList<ChoiceOrValue<TContext>> Options =>
-        options ??= [.. Enumerable.Range(0, table.Length).Select(number => new ChoiceOrValue<TContext>(Entry(number).Id, Entry(number).Does, ResultOf(number)))];
+        options ??= [
+            .. Enumerable.Range(0, table.Length).Select(number => new ChoiceOrValue<TContext>(Entry(number).Id, Entry(number).Does, ResultOf(number)))];
 
     private IReadOnlyList<ChoiceOrValue<TContext>>? options;
 

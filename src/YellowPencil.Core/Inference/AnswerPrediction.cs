@@ -23,14 +23,16 @@ public static class AnswerPrediction
         return answers;
     }
 
-    /// <summary>The single most probable answer over all candidates.</summary>
-    internal static Prediction Predict(string text, ItemTask task, IReadOnlyList<Candidate> candidates, double somethingElse, double noChance)
+    /// <summary>
+    /// The single most probable answer over all candidates, as they were weighed: who does something else that agrees with the page answers mostly alike.
+    /// </summary>
+    internal static Prediction Predict(string text, ItemTask task, Weighed weighed)
     {
         var run = new MethodRun();
-        var total = new Dictionary<string, double> { [task.RightAnswer] = (somethingElse + noChance) * Priors.SomethingElseRight };
-        foreach (var candidate in candidates.Where(c => c.Probability > 1e-4))
+        var total = new Dictionary<string, double> { [task.RightAnswer] = (weighed.SomethingElse + weighed.NoChance) * Priors.SomethingElseRight };
+        foreach (var (candidate, share) in weighed.Candidates.Where(s => s.Probability > 1e-4))
             foreach (var (answer, probability) in Answers(task, candidate.Hypothesis, candidate.Consistency, run))
-                total[answer] = total.GetValueOrDefault(answer) + candidate.Probability * (1 - candidate.SlipRate) * probability;
+                total[answer] = total.GetValueOrDefault(answer) + share * (1 - candidate.SlipRate) * probability;
         var best = total.OrderByDescending(a => a.Value).ThenBy(a => a.Key, StringComparer.Ordinal).First();
         return new Prediction(text, best.Key, best.Value);
     }

@@ -8,7 +8,6 @@ internal sealed class Candidate
     public Candidate(Hypothesis hypothesis, double logPrior, ItemLikelihood[] items)
     {
         Hypothesis = hypothesis;
-        ToldAs = this;
         LogPrior = logPrior;
         Items = items;
         Span<double> weights = stackalloc double[LogGridPrior.Length];
@@ -26,10 +25,13 @@ internal sealed class Candidate
         }
     }
 
+    private Candidate(Candidate other) => (Hypothesis, LogPrior, Items, LogEvidence, Consistency, SlipRate) =
+        (other.Hypothesis, other.LogPrior, other.Items, other.LogEvidence, other.Consistency, other.SlipRate);
+
     public Hypothesis Hypothesis { get; }
 
     /// <summary>The logarithm of the prior; of schools in which the same rules come to less, their weight is added.</summary>
-    public double LogPrior { get; set; }
+    public double LogPrior { get; private init; }
 
     public ItemLikelihood[] Items { get; }
 
@@ -45,19 +47,8 @@ internal sealed class Candidate
     /// <summary>The expected slip rate after the evidence.</summary>
     public double SlipRate { get; }
 
-    /// <summary>The probability after the evidence; set once all candidates are known.</summary>
-    public double Probability { get; set; }
-
-    /// <summary>
-    /// The probability after the evidence, less the part of students who do something else that agrees with the page as well, which the space of rules does not
-    /// hold.
-    /// </summary>
-    public double Trusted { get; set; }
-
-    /// <summary>
-    /// The candidate as which this one is told: itself; or the one with fewer rules, where each of the others shows on a single item, which is no rule yet.
-    /// </summary>
-    public Candidate ToldAs { get; set; }
+    /// <summary>The same with another prior.</summary>
+    public Candidate WithPrior(double logPrior) => new(this) { LogPrior = logPrior };
 
     /// <summary>The answers predicted on the whole sheet: candidates with the same signature cannot be told apart by it.</summary>
     public string Signature => signature ??= string.Join('|', Items.Select(i => i.Prediction));

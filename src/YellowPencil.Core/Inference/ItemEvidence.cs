@@ -216,4 +216,15 @@ internal sealed class ItemEvidence
             if (WorkFields.All[i] == field) return i;
         return -1;
     }
+
+    /// <summary>How the item stands to a student with rules.</summary>
+    public Stand StandOf(ItemLikelihood likelihood)
+    {
+        if (likelihood.Prediction == Taught) return IsRight ? Stand.Silent : Stand.Against;
+        var partly = likelihood.Ways.Any(w => w.IsMet && w.Followed > 0);
+        return likelihood.IsForetold || (partly && !IsRight) ? Stand.Agrees : Stand.Against;
+    }
+
+    /// <summary>How the item stands to a student without rules.</summary>
+    public Stand StandOfSound => IsRight ? Stand.Agrees : Stand.Against;
 }

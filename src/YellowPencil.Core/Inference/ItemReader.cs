@@ -6,7 +6,7 @@ using YellowPencil.Core.Parts.Columns;
 namespace YellowPencil.Core.Inference;
 
 /// <summary>Reads single items in the light of the explanations: the cause of what is wrong, and the first step that went wrong.</summary>
-internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate> candidates)
+internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> candidates, Told told)
 {
     private readonly ProcedureSearch procedures = new();
     private readonly MethodRun trace = new() { Recording = true };
@@ -18,7 +18,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
         var evidence = sheet.Items.ToLookup(e => e.Item.Id);
         return [.. items.Select(item => evidence[item.Id].ToList() is { Count: > 0 } stretches
             ? Read(item, stretches)
-            : new ItemReading(item, item.Task.Judge(item.Answer), null, null, new ItemReplay(candidates[0].Hypothesis, 0, null, false)))];
+            : new ItemReading(item, item.Task.Judge(item.Answer), null, null, new ItemReplay(candidates[0].Candidate.Hypothesis, 0, null, false)))];
     }
 
     /// <summary>Reads an item by the first of its stretches that goes wrong; where none does, by the last.</summary>
@@ -47,17 +47,17 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Candidate>
     /// </summary>
     private (ItemReplay Replay, bool IsOnce) Replay(ItemEvidence item)
     {
-        foreach (var candidate in candidates.Take(1).Concat(candidates.Skip(1).Where(c => c.Probability > 0.05)))
+        foreach (var (candidate, _) in candidates.Take(1).Concat(candidates.Skip(1).Where(s => s.Probability > 0.05)))
         {
             if (candidate.Items[item.Index].IsMet)
                 return (
                     new ItemReplay(candidate.Hypothesis, procedures.LikeliestWay(item, candidate.Hypothesis, candidate.Consistency) ?? 0, null, true),
-                    !candidate.ToldAs.Items[item.Index].IsMet || IsSeenOnce(candidate.Hypothesis));
+                    !told.As(candidate).Items[item.Index].IsMet || IsSeenOnce(candidate.Hypothesis));
             var slips = sheet.Slips(item, candidate.Hypothesis);
             if (slips.Count > 0) return (new ItemReplay(candidate.Hypothesis, 0, slips[0].Slip, true), false);
         }
 
-        return (new ItemReplay(candidates[0].Hypothesis, 0, null, false), false);
+        return (new ItemReplay(candidates[0].Candidate.Hypothesis, 0, null, false), false);
     }
 
     // One item is no rule: what is done by a rule that shows on no other was done this once.

@@ -21,7 +21,7 @@ public static class SheetDiagnosis
     /// <summary>Of students who do everything right so far, the part without any rule, from which work is called sound.</summary>
     private const double SoundShare = 0.5;
 
-    private const double Reported = 0.005;
+    internal const double Reported = 0.005;
 
     /// <summary>
     /// Explanations that say the same are both in question as long as none is held alone, and neither is so many times as probable as the other.
@@ -59,84 +59,41 @@ public static class SheetDiagnosis
         var beside = families.SelectMany(Catalogue.WorkedBeside).Distinct().Except(bugsOf(families)).Except(confused).ToList();
         var likelihoods = schools.Select(s => new SheetLikelihood(evidence, bugs, confused, beside, s.School, s.Weight, cancellation)).ToList();
         var searches = likelihoods.ConvertAll(l => new ExplanationSearch(l));
-        var weighed = Together(searches.SelectMany(s => s.Search()));
+        var found = searches.SelectMany(s => s.Search()).ToList();
         var unseen = ShareWithoutChance(likelihoods, families);
-        var candidates = Weigh(weighed, evidence, unseen, out var somethingElse, out var noChance);
-        var unlike = somethingElse + candidates.Sum(c => c.Probability - c.Trusted);
-        var likelihood = likelihoods.Find(l => l.Sound.School == candidates[0].Hypothesis.School)!;
-        var once = TellAsFewer(candidates, likelihood);
-        var told = candidates.FindAll(c => c.ToldAs == c);
-        var classes = told.GroupBy(c => c.Signature).Select(g => g.ToList()).ToList();
-        var explanations = Explanations(told, classes, likelihood)
+        var weighed = Weighed.Of(found, evidence, unseen);
+        var trusted = Trusted.Of(weighed, evidence);
+        var best = weighed.Candidates[0].Candidate;
+        var likelihood = likelihoods.Find(l => l.Sound.School == best.Hypothesis.School)!;
+        var told = Told.Of(trusted, likelihood);
+        var explanations = Explanations(told.Candidates, likelihood)
             .ConvertAll(e => e with { Alone = e.Probability * (1 - (e.IsSound ? 0 : AnotherBeside(e.Hypothesis.RuleCount, unseen))) });
-        var items = new ItemReader(likelihood, [.. candidates.Where(c => c.Hypothesis.School == likelihood.Sound.School)]).Read(sheet.Items);
+        var items = new ItemReader(likelihood, [.. weighed.Candidates.Where(s => s.Candidate.Hypothesis.School == best.Hypothesis.School)], told)
+            .Read(sheet.Items);
 
-        var outcome = OutcomeOf(explanations, unlike, noChance, items);
+        var outcome = OutcomeOf(explanations, trusted, items);
         return new Reading
         {
             Sheet = sheet,
             Outcome = outcome,
             Items = items,
-            SeenOnce = once,
+            SeenOnce = told.Once,
             Explanations = explanations,
-            SomethingElse = unlike,
-            NoChance = noChance,
-            AnotherHidden = ShareOfAnother(candidates, unseen),
-            Tried = new SearchEffort(likelihood.ListedCount, weighed.Count, searches.Max(s => s.UnlistedTried)),
-            Facts = Facts(candidates[0], items),
-            Predictions = [.. sheet.Predict.Select(p => AnswerPrediction.Predict(p.TaskAsWritten, p.Task, candidates, somethingElse, noChance))],
+            SomethingElse = trusted.SomethingElse,
+            NoChance = trusted.NoChance,
+            AnotherHidden = ShareOfAnother(weighed.Candidates, unseen),
+            Tried = new SearchEffort(likelihood.ListedCount, weighed.Candidates.Count, searches.Max(s => s.UnlistedTried)),
+            Facts = Facts(best, items),
+            Predictions = [.. sheet.Predict.Select(p => AnswerPrediction.Predict(p.TaskAsWritten, p.Task, weighed))],
         };
-    }
-
-    /// <summary>The same rules in several schools are one candidate, in the school in which they fit best, with the weight of all.</summary>
-    private static List<Candidate> Together(IEnumerable<Candidate> candidates) =>
-    [
-        .. candidates.GroupBy(c => c.Hypothesis.Key).Select(same =>
-        {
-            var best = same.MaxBy(c => c.LogScore)!;
-            best.LogPrior += Math.Log(same.Sum(c => Math.Exp(c.LogScore - best.LogScore)));
-            return best;
-        }),
-    ];
-
-    /// <summary>
-    /// Turns scores into probabilities. Beside the candidates stand "something that is not here", and the students whose only
-    /// bugs had no chance on this page: these write what a sound student writes.
-    /// </summary>
-    private static List<Candidate> Weigh(
-        IReadOnlyList<Candidate> candidates, List<ItemEvidence> evidence, double unseen, out double somethingElse, out double noChance)
-    {
-        var logElse = Math.Log(Priors.SomethingElse);
-        foreach (var item in evidence)
-            logElse += Math.Log(item.IsRight ? Priors.SomethingElseRight : Priors.SomethingElseWrong);
-        var hidden = Priors.OneBug * unseen + Priors.TwoBugs * unseen * unseen + Priors.ThreeBugs * unseen * unseen * unseen;
-        var logHidden = candidates.Where(c => c.Hypothesis is { RuleCount: 0, Facts.Count: 0 }).Max(c => c.LogEvidence) + Math.Log(hidden);
-        var largest = Math.Max(logElse, candidates.Max(c => c.LogScore));
-        var total = Math.Exp(logElse - largest) + Math.Exp(logHidden - largest) + candidates.Sum(c => Math.Exp(c.LogScore - largest));
-        somethingElse = Math.Exp(logElse - largest) / total;
-        foreach (var candidate in candidates)
-        {
-            candidate.Probability = Math.Exp(candidate.LogScore - largest) / total;
-            candidate.Trusted = candidate.Probability * TrustOf(candidate, evidence);
-        }
-
-        noChance = Math.Exp(logHidden - largest) / total;
-        return [.. candidates.OrderByDescending(c => c.Probability).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal)];
-    }
-
-    private static double TrustOf(Candidate candidate, List<ItemEvidence> evidence)
-    {
-        if (candidate.Hypothesis.RuleCount == 0 || candidate.Probability < Reported) return 1;
-        var stands = evidence.ConvertAll(item => StandOf(item, candidate.Items[item.Index], isSound: false));
-        return Priors.Trust(candidate.Hypothesis.RuleCount, stands.Count(s => s == Stand.Agrees), stands.Count(s => s == Stand.Against));
     }
 
     /// <summary>
     /// The probability that a student with the rules that are held has another besides, which had no chance on this page: how often students have
     /// one rule more, times the share of rules that could not show.
     /// </summary>
-    private static double ShareOfAnother(List<Candidate> candidates, double unseen) =>
-        candidates.Where(c => c.Hypothesis.RuleCount > 0).Sum(c => c.Probability * AnotherBeside(c.Hypothesis.RuleCount, unseen));
+    private static double ShareOfAnother(IReadOnlyList<Share> candidates, double unseen) =>
+        candidates.Where(s => s.Candidate.Hypothesis.RuleCount > 0).Sum(s => s.Probability * AnotherBeside(s.Candidate.Hypothesis.RuleCount, unseen));
 
     private static double AnotherBeside(int rules, double unseen)
     {
@@ -144,45 +101,20 @@ public static class SheetDiagnosis
         return odds / (1 + odds);
     }
 
-    /// <summary>
-    /// A rule that shows on a single item is none yet: beside rules that show on more it is left out, and what was held of all of them is held of the others.
-    /// What stands under that item happened once.
-    /// </summary>
-    private static List<SeenOnce> TellAsFewer(List<Candidate> candidates, SheetLikelihood sheet)
+    private static List<Explanation> Explanations(IReadOnlyList<Share> told, SheetLikelihood sheet)
     {
-        var once = new List<SeenOnce>();
-        var byKey = candidates.ToDictionary(c => c.Hypothesis.Key);
-        foreach (var candidate in candidates.Where(c => c.Hypothesis.RuleCount > 1 && c.Trusted >= Reported).OrderBy(c => c.Hypothesis.RuleCount))
-        {
-            var shown = sheet.Shown(candidate.Hypothesis);
-            if (
-                shown.Min() >= ShowingsNeeded
-                    || shown.Max() < ShowingsNeeded || !byKey.TryGetValue(candidate.Hypothesis.KeyOf(rule => shown[rule] >= ShowingsNeeded), out var known))
-                continue;
-            var fewer = known.ToldAs;
-            once.Add(new SeenOnce(candidate.Hypothesis, fewer.Hypothesis, candidate.Consistency, candidate.Trusted));
-            candidate.ToldAs = fewer;
-            fewer.Trusted += candidate.Trusted;
-            candidate.Trusted = 0;
-        }
-
-        return once;
-    }
-
-    private static List<Explanation> Explanations(List<Candidate> candidates, List<List<Candidate>> classes, SheetLikelihood sheet)
-    {
-        var classOf = classes.SelectMany(members => members.Select(m => (m.Hypothesis.Key, members))).ToDictionary(p => p.Key, p => p.members);
+        var alike = told.GroupBy(s => s.Candidate.Signature)
+            .SelectMany(g => g.Select(s => (s.Candidate, Members: g.ToList()))).ToDictionary(p => p.Candidate, p => p.Members);
         var reported = new Dictionary<string, Explanation>();
-        foreach (var candidate in candidates)
+        foreach (var (candidate, share) in told)
         {
-            var members = classOf[candidate.Hypothesis.Key];
+            var members = alike[candidate];
 
             // Wordings of one rule that the page cannot tell apart are one explanation, told by the likeliest; rules of the catalogue stand each for itself.
-            var isListed = candidate.Hypothesis.Unlisted.Count == 0;
-            var teller = members[0].Hypothesis.RuleCount > 0 ? members[0] : members.Find(m => m.Hypothesis.Unlisted.Count > 0);
-            if (!isListed && teller != candidate) continue;
-            var probability = candidate.Trusted
-                + (teller == candidate ? members.Where(m => m != candidate && m.Hypothesis.Unlisted.Count > 0).Sum(m => m.Trusted) : 0);
+            var unlisted = members.FindAll(m => m.Candidate.Hypothesis.Unlisted.Count > 0);
+            var teller = members[0].Candidate.Hypothesis.RuleCount > 0 ? members[0].Candidate : unlisted.Count > 0 ? unlisted[0].Candidate : null;
+            if (candidate.Hypothesis.Unlisted.Count > 0 && teller != candidate) continue;
+            var probability = share + (teller == candidate ? unlisted.Where(m => m.Candidate != candidate).Sum(m => m.Probability) : 0);
             var key = string.Join('+', candidate.Hypothesis.RuleIds);
             if (reported.TryGetValue(key, out var same))
             {
@@ -195,7 +127,7 @@ public static class SheetDiagnosis
                 Probability = probability,
                 NotSeparatedFrom = candidate.Hypothesis.RuleCount == 0 || probability >= Threshold
                     ? []
-                    : RulesOf(members.Where(m => m.Hypothesis.Unlisted.Count == 0 && m.Trusted >= probability / Comparable), candidate),
+                    : RulesOf(members.Except(unlisted).Where(m => m.Probability >= probability / Comparable), candidate),
             };
         }
 
@@ -204,9 +136,9 @@ public static class SheetDiagnosis
     }
 
     /// <summary>The rules of other explanations than this one.</summary>
-    private static IReadOnlyList<IReadOnlyList<string>> RulesOf(IEnumerable<Candidate> members, Candidate candidate) =>
+    private static IReadOnlyList<IReadOnlyList<string>> RulesOf(IEnumerable<Share> members, Candidate candidate) =>
     [
-        .. members.Where(m => m.Hypothesis.RuleCount > 0 && m.Trusted >= Reported).Select(m => m.Hypothesis.RuleIds)
+        .. members.Where(m => m.Candidate.Hypothesis.RuleCount > 0 && m.Probability >= Reported).Select(m => m.Candidate.Hypothesis.RuleIds)
             .Where(ids => !ids.SequenceEqual(candidate.Hypothesis.RuleIds)).DistinctBy(ids => string.Join('+', ids)),
     ];
 
@@ -232,7 +164,7 @@ public static class SheetDiagnosis
         {
             var likelihood = candidate.Items[item.Index];
             stands[item.Item.Id] = Together(
-                stands.GetValueOrDefault(item.Item.Id, Stand.Silent), StandOf(item, likelihood, candidate.Hypothesis.RuleCount == 0));
+                stands.GetValueOrDefault(item.Item.Id, Stand.Silent), candidate.Hypothesis.RuleCount == 0 ? item.StandOfSound : item.StandOf(likelihood));
             var way = likelihood.MostProbable(candidate.Consistency) ?? (item.IsRight ? null : likelihood.Ways[0] with { Followed = 0 });
             if (way is not { } met || candidate.Hypothesis.RuleCount == 0) continue;
             var (chances, declined) = counts.GetValueOrDefault(item.Item.Id);
@@ -243,7 +175,7 @@ public static class SheetDiagnosis
         return new Explanation
         {
             Hypothesis = candidate.Hypothesis,
-            Probability = candidate.Trusted,
+            Probability = 0,
             Consistency = candidate.Consistency,
             Chances = counts.Values.Sum(c => c.Chances),
             Followed = counts.Values.Sum(c => c.Chances - c.Declined),
@@ -263,14 +195,6 @@ public static class SheetDiagnosis
         if (sheet.Items.Any(item => TaughtFamily.Of(item.Task.Family).WorkedBeside.Contains(bug.Family.Name) && sheet.Listed.OnTaughtWay(bug, item) > 0))
             places.Add("in numbers inside the working");
         return places.Count == 0 ? "" : $"It is a bug of {bug.Family.Title} and shows here {string.Join(" and ", places)}.";
-    }
-
-    private static Stand StandOf(ItemEvidence item, ItemLikelihood likelihood, bool isSound)
-    {
-        if (isSound) return item.IsRight ? Stand.Agrees : Stand.Against;
-        if (likelihood.Prediction == item.Taught) return item.IsRight ? Stand.Silent : Stand.Against;
-        var partly = likelihood.Ways.Any(w => w.IsMet && w.Followed > 0);
-        return likelihood.IsForetold || (partly && !item.IsRight) ? Stand.Agrees : Stand.Against;
     }
 
     /// <summary>How an item of several stretches stands: against, if one is; else it agrees, if one does.</summary>
@@ -294,7 +218,7 @@ public static class SheetDiagnosis
     }
 
     /// <summary>What the reading comes to. Where no single rule is held, but rules are, the explanations say which of them the page leaves open.</summary>
-    private static Outcome OutcomeOf(List<Explanation> explanations, double somethingElse, double noChance, IReadOnlyList<ItemReading> items)
+    private static Outcome OutcomeOf(List<Explanation> explanations, Trusted trusted, IReadOnlyList<ItemReading> items)
     {
         var answered = items.Where(i => i.Item.IsAnswered).ToList();
         if (answered.Count < LeastItems) return Outcome.TooFewChances;
@@ -305,7 +229,7 @@ public static class SheetDiagnosis
 
         // Where most rules could have shown, and none did, those that could not, or that would show on one item, are no reason to leave it open.
         var isWhole = MostLeftOut * (items.Count - answered.Count) <= items.Count;
-        var open = noChance + explanations.Where(e => !e.IsSound && e.LeastShown < ShowingsNeeded).Sum(e => e.Probability);
+        var open = trusted.NoChance + explanations.Where(e => !e.IsSound && e.LeastShown < ShowingsNeeded).Sum(e => e.Probability);
         if (sound >= Threshold || (isWhole && sound + open >= Threshold && sound >= SoundShare * (sound + open)))
             return 2 * wrong > answered.Count && explanations.First(e => e.IsSound).Hypothesis.Facts.Count > MostFactsOfSoundWork
                 ? Outcome.Unexplained
@@ -317,8 +241,8 @@ public static class SheetDiagnosis
             if (together >= Threshold) return best.NotSeparatedFrom.Count > 0 ? Outcome.NotToldApart : Outcome.Bug;
         }
 
-        if (somethingElse >= 0.5) return wrong >= ShowingsNeeded ? Outcome.Unexplained : Outcome.TooFewChances;
-        if (1 - sound - somethingElse - noChance < Threshold || best.IsSound) return Outcome.TooFewChances;
+        if (trusted.SomethingElse >= 0.5) return wrong >= ShowingsNeeded ? Outcome.Unexplained : Outcome.TooFewChances;
+        if (1 - sound - trusted.SomethingElse - trusted.NoChance < Threshold || best.IsSound) return Outcome.TooFewChances;
         LeaveOpen(explanations);
         return explanations[0].NotSeparatedFrom.Count > 0 ? Outcome.NotToldApart : Outcome.TooFewChances;
     }

@@ -20,7 +20,8 @@ public readonly partial record struct MixedNumber(long Whole, long Numerator, lo
     public (BigInteger Numerator, BigInteger Denominator) Value => HasFraction ? ((BigInteger)Whole * Denominator + Numerator, Denominator) : (Whole, 1);
 
     /// <summary>As it is written: <c>3 5/8</c>, <c>5/8</c>, <c>3</c>.</summary>
-    public string Text => !HasFraction ? Whole.ToString(CultureInfo.InvariantCulture) : Whole == 0 ? $"{Numerator}/{Denominator}" : $"{Whole} {Numerator}/{Denominator}";
+    public string Text =>
+        !HasFraction ? Whole.ToString(CultureInfo.InvariantCulture) : Whole == 0 ? $"{Numerator}/{Denominator}" : $"{Whole} {Numerator}/{Denominator}";
 
     /// <summary>The number of a value in lowest terms, mixed where it is over one, with a minus sign where it is below zero.</summary>
     public static string Canonical(BigInteger numerator, BigInteger denominator)

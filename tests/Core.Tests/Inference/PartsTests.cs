@@ -270,8 +270,8 @@ public class PartsTests
 
         var sheet = new SheetLikelihood([item], [Catalogue.Find("subtraction." + bug)!], []);
         var candidate = sheet.Rough(Student(bug));
-        candidate.Probability = 1;
-        var step = new ItemReader(sheet, [candidate]).Read([item.Item])[0].FirstWrongStep!;
+        var trusted = new Trusted([new Share(candidate, 1)], 0, 0);
+        var step = new ItemReader(sheet, trusted.Candidates, Told.Of(trusted, sheet)).Read([item.Item])[0].FirstWrongStep!;
         (step.Place, step.Expected, step.Written).ShouldBe((place, expected, written));
     }
 }

@@ -118,8 +118,8 @@ public class FieldTests
         var evidence = ItemEvidence.Whole(item);
         var sheet = new SheetLikelihood([evidence], [.. bugs.Select(b => Catalogue.Find(b)!)], []);
         var candidate = sheet.Rough(new Hypothesis([.. bugs.Select(b => Catalogue.Find(b)!)], [], []));
-        candidate.Probability = 1;
-        return new ItemReader(sheet, [candidate]).Read([item])[0].FirstWrongStep!;
+        var trusted = new Trusted([new Share(candidate, 1)], 0, 0);
+        return new ItemReader(sheet, trusted.Candidates, Told.Of(trusted, sheet)).Read([item])[0].FirstWrongStep!;
     }
 
     [Theory]

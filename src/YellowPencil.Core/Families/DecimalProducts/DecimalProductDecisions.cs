@@ -79,7 +79,8 @@ internal static class DecimalProductDecisions
         ShowsIn = WorkFields.Places,
     };
 
-    public static readonly Decision<PlacesContext, ProductChoice> Procedure = new("decimal-products.way", "What is to be done with the numbers?", ProductChoice.Multiply)
+    public static readonly Decision<PlacesContext, ProductChoice> Procedure = new(
+        "decimal-products.way", "What is to be done with the numbers?", ProductChoice.Multiply)
     {
         [ProductChoice.Multiply] = new("multiply", "multiplies"),
         [ProductChoice.Add] = new("add", "adds the two numbers") { Slip = 0.4 },

@@ -246,7 +246,8 @@ internal static class EquationDecisions
             c => c.Other.IsZero ? null : c.WithSign(Rational.Abs(c.One) > Rational.Abs(c.Other) ? Rational.Whole(1) / c.Quotient : c.Quotient)),
         [NumberBefore.UpsideDown] = new("upside-down", "divides upside down", c => c.Other.IsZero ? null : c.WithSign(Rational.Whole(1) / c.Quotient))
         { Slip = 1 },
-        [NumberBefore.WholePart] = new("whole-part", "writes the whole part only", c => c.WithSign(Rational.Whole(c.Quotient.Numerator / c.Quotient.Denominator))),
+        [NumberBefore.WholePart] = new(
+            "whole-part", "writes the whole part only", c => c.WithSign(Rational.Whole(c.Quotient.Numerator / c.Quotient.Denominator))),
         [NumberBefore.RestBehindPoint] = new("rest-behind-point", "writes what is left behind a point", RestBehindPoint),
         [NumberBefore.LeftOut] = new("left-out", "leaves the number before the letter out", c => c.Other),
         [NumberBefore.SignLost] = new("sign-lost", "loses the minus before the letter", c => c.Other / Rational.Abs(c.One)),

@@ -278,7 +278,8 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
     }
 
     private EquationPair Pair(Rational first, Rational second, bool isLeft, bool haveLetter) =>
-        new(Clamped(first), Clamped(second), isLeft, haveLetter) { One = first, Other = second, OnBothSides = task.OnBothSides, HadBrackets = task.HasBrackets };
+        new(Clamped(first), Clamped(second), isLeft, haveLetter)
+        { One = first, Other = second, OnBothSides = task.OnBothSides, HadBrackets = task.HasBrackets };
 
     private static int Clamped(Rational number) =>
         (int)BigInteger.Max(-MostSeen, BigInteger.Min(MostSeen, number.IsWhole ? number.Numerator : number.Numerator / number.Denominator));

@@ -12,7 +12,10 @@ internal enum SquareChoice
 }
 
 /// <summary>How two brackets are multiplied.</summary>
-internal enum BracketsChoice { EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded, SumAndProductExchanged, OuterTwice, InnerTwice }
+internal enum BracketsChoice
+{
+    EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded, SumAndProductExchanged, OuterTwice, InnerTwice,
+}
 
 internal enum ProductMade { Made, LeftOut, OtherCopied, OtherCopiedWithSign, AddedWhereLike }
 

@@ -17,7 +17,8 @@ internal static class FractionBugs
         Declare("across", "Numerators and denominators each", VeryCommon, Ideas.PartsOfOneSize,
             "Puts numerators together and denominators together, whether the denominators are the same or not; equal ones are not taken from each other.",
             "A fraction looks like two numbers, and each is treated as a number.",
-            At.Recipe.Instead(FractionRecipe.NumeratorsAndDenominators), At.Denominators.When(p => !p.WereChanged && !p.IsDifference).Instead(EqualDenominators.Added)),
+            At.Recipe.Instead(FractionRecipe.NumeratorsAndDenominators), At.Denominators.When(p => !p.WereChanged && !p.IsDifference)
+                .Instead(EqualDenominators.Added)),
         Declare("across-unlike", "Numerators and denominators each, where denominators differ", Common, Ideas.PartsOfOneSize,
             "Where the denominators are different, puts numerators together and denominators together.",
             "With equal denominators the way is known; for different ones none is.",

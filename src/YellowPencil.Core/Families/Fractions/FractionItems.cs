@@ -28,7 +28,8 @@ internal sealed class FractionItems(int seed)
         while (true)
         {
             var numerator = random.Next(10) == 0 ? random.Next(denominator + 1, 2 * denominator) : random.Next(1, denominator);
-            if (System.Numerics.BigInteger.GreatestCommonDivisor(numerator, denominator).IsOne || random.Next(8) == 0) return new MixedNumber(0, numerator, denominator);
+            if (System.Numerics.BigInteger.GreatestCommonDivisor(numerator, denominator).IsOne || random.Next(8) == 0)
+                return new MixedNumber(0, numerator, denominator);
         }
     }
 }

@@ -80,13 +80,16 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                         second = second with { Numerator = 0 };
                         break;
                     case FractionTooSmall.AddInstead:
-                        Finish(run, work, Wholes(whole, otherWhole), new Fraction(first.Numerator + second.Numerator, first.Denominator), IsDifference, isNegative);
+                        Finish(
+                            run, work, Wholes(whole, otherWhole), new Fraction(
+                                first.Numerator + second.Numerator, first.Denominator), IsDifference, isNegative);
                         return;
                     default:
                         break;
                 }
             }
-            else if (whole > 0 && first.Numerator < first.Denominator && run.Ask(MixedDecisions.Needless, seen) is var needless && needless != NeedlessRenaming.None)
+            else if (
+                whole > 0 && first.Numerator < first.Denominator && run.Ask(MixedDecisions.Needless, seen) is var needless && needless != NeedlessRenaming.None)
             {
                 if (needless == NeedlessRenaming.Always) Rename(seen, ref whole, ref first, second, ref otherWhole);
                 else whole--;
@@ -105,7 +108,8 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
         Pass(run, whole, parts);
         if (parts.Denominator > 0 && parts.Numerator > 0)
         {
-            var seen = new FractionResult(Fraction.Clamped(parts.Numerator), Fraction.Clamped(parts.Denominator), isDifference, HasWholes: true, IsAlone: isOne);
+            var seen = new FractionResult(
+                Fraction.Clamped(parts.Numerator), Fraction.Clamped(parts.Denominator), isDifference, HasWholes: true, IsAlone: isOne);
             var way = run.Ask(MixedDecisions.Over, seen);
             var (wholes, numerator) = MixedDecisions.Over.Result(way, seen, run.School);
             whole += wholes;
@@ -201,6 +205,9 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
     private static void AppendOver(MethodRun run, long whole, Fraction parts, bool isNegative)
     {
         if (isNegative) run.Page.Append("-");
-        run.Page.Append(parts.Numerator == 0 || parts.Denominator == 0 ? new MixedNumber(whole, 0, 0).Text : new MixedNumber(whole, parts.Numerator, parts.Denominator).Text);
+        run.Page.Append(
+            parts.Numerator == 0 || parts.Denominator == 0
+                ? new MixedNumber(whole, 0, 0).Text
+                : new MixedNumber(whole, parts.Numerator, parts.Denominator).Text);
     }
 }

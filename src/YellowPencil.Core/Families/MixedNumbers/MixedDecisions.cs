@@ -59,7 +59,8 @@ internal readonly record struct MixedContext(
     public FractionPair Fractions { get; init; }
 
     /// <summary>How many wholes are renamed: one is enough, but for a second fraction that is itself over one.</summary>
-    public int Needed => Math.Max(1, (Fractions.SecondNumerator - Fractions.FirstNumerator + Fractions.FirstDenominator - 1) / Math.Max(1, Fractions.FirstDenominator));
+    public int Needed =>
+        Math.Max(1, (Fractions.SecondNumerator - Fractions.FirstNumerator + Fractions.FirstDenominator - 1) / Math.Max(1, Fractions.FirstDenominator));
 
     /// <summary>Whether the first fraction is too small to take the second away.</summary>
     public bool IsTooSmall => IsDifference && Fractions.FirstIsSmaller;
@@ -128,7 +129,8 @@ internal static class MixedDecisions
             "whole-times-bottom", "multiplies the whole by the denominator and leaves the numerator out", c => (long)c.Whole * c.Denominator)
         { Slip = 1 },
         [MadeImproper.NumeratorOnly] = new("top-only", "leaves the whole out", c => c.Numerator),
-        [MadeImproper.WholePlusDenominatorPlusNumerator] = new("whole-plus-bottom-plus-top", "adds whole, denominator and numerator", c => c.Whole + c.Denominator + c.Numerator),
+        [MadeImproper.WholePlusDenominatorPlusNumerator] = new(
+            "whole-plus-bottom-plus-top", "adds whole, denominator and numerator", c => c.Whole + c.Denominator + c.Numerator),
         [MadeImproper.SideBySide] = new(
             "side-by-side", "writes whole and numerator side by side", c => c.Whole * (c.Numerator < 10 ? 10L : c.Numerator < 100 ? 100 : 1000) + c.Numerator),
         [MadeImproper.WholePlusNumeratorTimesDenominator] = new(
@@ -142,16 +144,21 @@ internal static class MixedDecisions
     /// <summary>The numerator of the improper fraction as a number.</summary>
     public static readonly ValueDecision<OneMixed> ImproperNumerator = new("mixed-numbers.improper-value", "What is the numerator of the improper fraction?")
     {
-        Numbers = [new("whole", "the whole", c => c.Whole), new("top", "the numerator", c => c.Numerator), new("bottom", "the denominator", c => c.Denominator)],
+        Numbers = [
+            new("whole", "the whole", c => c.Whole), new("top", "the numerator", c => c.Numerator), new("bottom", "the denominator", c => c.Denominator),
+        ],
         Does = n => $"makes the numerator {n}",
         Kinds = Ones,
         ShowsIn = WorkFields.Lines,
     };
 
     /// <summary>The denominator of the improper fraction as a number.</summary>
-    public static readonly ValueDecision<OneMixed> ImproperDenominator = new("mixed-numbers.improper-bottom", "What is the denominator of the improper fraction?")
+    public static readonly ValueDecision<OneMixed> ImproperDenominator = new(
+        "mixed-numbers.improper-bottom", "What is the denominator of the improper fraction?")
     {
-        Numbers = [new("whole", "the whole", c => c.Whole), new("top", "the numerator", c => c.Numerator), new("bottom", "the denominator", c => c.Denominator)],
+        Numbers = [
+            new("whole", "the whole", c => c.Whole), new("top", "the numerator", c => c.Numerator), new("bottom", "the denominator", c => c.Denominator),
+        ],
         Does = n => $"makes the denominator {n}",
         Kinds = Ones,
         ShowsIn = WorkFields.Lines,
@@ -160,7 +167,8 @@ internal static class MixedDecisions
     public static readonly Decision<OneMixed, LoneWhole, long> Lone = new(
         "mixed-numbers.lone-whole", "What does a whole number become beside a fraction?", LoneWhole.OverTheDenominator)
     {
-        [LoneWhole.OverTheDenominator] = new("over-the-bottom", "writes the whole number over the denominator of the other", c => (long)c.Whole * c.Denominator),
+        [LoneWhole.OverTheDenominator] = new(
+            "over-the-bottom", "writes the whole number over the denominator of the other", c => (long)c.Whole * c.Denominator),
         [LoneWhole.AsNumerator] = new("as-top", "puts the whole number over that denominator unchanged", c => c.Whole),
         [LoneWhole.DenominatorOverDenominator] = new("bottom-over-bottom", "writes one whole only", c => c.Denominator),
         [LoneWhole.LeftOut] = new("left-out", "leaves the whole number out", _ => 0),
@@ -225,8 +233,10 @@ internal static class MixedDecisions
         [NumeratorFilled.TenMore] = new("ten-more", "adds ten to the numerator", c => c.Fractions.FirstNumerator + 10) { Slip = 1 },
         [NumeratorFilled.OneMore] = new("one-more", "adds one to the numerator", c => c.Fractions.FirstNumerator + 1),
         [NumeratorFilled.DenominatorInstead] = new("bottom-instead", "writes the denominator as the numerator", c => c.Fractions.FirstDenominator),
-        [NumeratorFilled.NumeratorOfSecondMore] = new("top-of-second-more", "adds the second numerator", c => c.Fractions.FirstNumerator + c.Fractions.SecondNumerator),
-        [NumeratorFilled.TwiceDenominatorMore] = new("twice-bottom-more", "adds the denominator twice", c => c.Fractions.FirstNumerator + 2L * c.Fractions.FirstDenominator),
+        [NumeratorFilled.NumeratorOfSecondMore] = new(
+            "top-of-second-more", "adds the second numerator", c => c.Fractions.FirstNumerator + c.Fractions.SecondNumerator),
+        [NumeratorFilled.TwiceDenominatorMore] = new(
+            "twice-bottom-more", "adds the denominator twice", c => c.Fractions.FirstNumerator + 2L * c.Fractions.FirstDenominator),
         [NumeratorFilled.DenominatorOfSecondLess] = new(
             "bottom-of-second-less", "takes the numerator from the denominator", c => Math.Max(0, c.Fractions.FirstDenominator - c.Fractions.FirstNumerator)),
         Kinds = Kinds,
@@ -255,7 +265,8 @@ internal static class MixedDecisions
         [FractionOver.Lost] = new("lost", "takes the wholes out of the fraction and does not add them", r => (0, r.Rest))
         { SlipIn = r => r.IsImproper ? 2 : 0, Needs = r => r.IsImproper },
         [FractionOver.AtTen] = new(
-            "at-ten", "carries when the numerator reaches ten, the tens", r => r.IsDifference || r.Numerator < 10 ? (0, r.Numerator) : (r.Numerator / 10, r.Numerator % 10))
+            "at-ten", "carries when the numerator reaches ten, the tens", r =>
+                r.IsDifference || r.Numerator < 10 ? (0, r.Numerator) : (r.Numerator / 10, r.Numerator % 10))
         { Needs = r => !r.IsDifference && (r.IsImproper || r.Numerator >= 10) },
         [FractionOver.CountedButLeft] = new("counted-but-left", "adds the wholes and leaves the fraction over one as well", r => (r.Quotient, r.Numerator))
         { Needs = r => r.IsImproper },
@@ -265,7 +276,8 @@ internal static class MixedDecisions
         { Needs = r => !r.IsImproper },
         [FractionOver.OneMore] = new("one-more", "carries one whole and leaves the numerator", r => (1, r.Numerator)) { Needs = r => r.IsImproper },
         Kinds = [
-            new("always", "always", _ => true), new("plus", "in sums", r => !r.IsDifference), new("minus", "in differences", r => r.IsDifference), new("whole", "when it is a whole number", r => r.IsWhole), new(
+            new("always", "always", _ => true), new("plus", "in sums", r => !r.IsDifference), new("minus", "in differences", r => r.IsDifference), new(
+                "whole", "when it is a whole number", r => r.IsWhole), new(
                 "not-whole", "when it is no whole number", r => !r.IsWhole),
         ],
         Idea = Ideas.WholesInAFraction,

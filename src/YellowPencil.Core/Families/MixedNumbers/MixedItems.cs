@@ -34,7 +34,8 @@ internal sealed class MixedItems(int seed)
         while (true)
         {
             var numerator = random.Next(1, denominator);
-            if (BigInteger.GreatestCommonDivisor(numerator, denominator).IsOne || random.Next(8) == 0) return new MixedNumber(random.Next(1, 13), numerator, denominator);
+            if (BigInteger.GreatestCommonDivisor(numerator, denominator).IsOne || random.Next(8) == 0)
+                return new MixedNumber(random.Next(1, 13), numerator, denominator);
         }
     }
 }

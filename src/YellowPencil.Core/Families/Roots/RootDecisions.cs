@@ -71,7 +71,8 @@ internal static class RootDecisions
         new("number", "the number", c => c.Number), new("lower", "the lower root", c => c.Lower), new("upper", "the upper root", c => c.Lower + 1),
         new("below", "the lower square", c => c.LowerSquare), new("above", "the upper square", c => c.UpperSquare),
         new(
-            "to-lower", "the distance to the lower square", c => c.Number - c.LowerSquare), new("to-upper", "the distance to the upper square", c => c.UpperSquare - c.Number),
+            "to-lower", "the distance to the lower square", c =>
+                c.Number - c.LowerSquare), new("to-upper", "the distance to the upper square", c => c.UpperSquare - c.Number),
         new("apart", "the distance of the squares", c => c.UpperSquare - c.LowerSquare),
     ];
 
@@ -139,7 +140,8 @@ internal static class RootDecisions
         Idea = Ideas.PartOfTheWay,
     };
 
-    public static readonly Decision<RootContext, GapNumerator> Numerator = new("roots.gap", "How far is the number from the lower square?", GapNumerator.FromLower)
+    public static readonly Decision<RootContext, GapNumerator> Numerator = new(
+        "roots.gap", "How far is the number from the lower square?", GapNumerator.FromLower)
     {
         [GapNumerator.FromLower] = new("from-lower", "counts from the lower square"),
         [GapNumerator.BothEndsCounted] = new("both-ends-counted", "counts both ends") { Slip = 1 },
@@ -168,7 +170,8 @@ internal static class RootDecisions
         ShowsIn = WorkFields.Lines,
     };
 
-    public static readonly Decision<RootContext, GapDenominator> Denominator = new("roots.over", "How far are the two squares apart?", GapDenominator.BetweenSquares)
+    public static readonly Decision<RootContext, GapDenominator> Denominator = new(
+        "roots.over", "How far are the two squares apart?", GapDenominator.BetweenSquares)
     {
         [GapDenominator.BetweenSquares] = new("between-squares", "divides by the distance of the squares"),
         [GapDenominator.LowerRoot] = new("lower-root", "divides by the lower root"),
@@ -234,5 +237,7 @@ internal static class RootDecisions
     }
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<Decision> All { get; } = [Under, Known, Around, Procedure, Numerator, GapIs, Denominator, DenominatorIs, From, Divided, End, Round];
+    public static IReadOnlyList<Decision> All { get; } = [
+        Under, Known, Around, Procedure, Numerator, GapIs, Denominator, DenominatorIs, From, Divided, End, Round,
+    ];
 }

@@ -136,7 +136,8 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             GapNumerator.WholeNumber => number,
             _ => Apart(number, below),
         };
-        if (numerator.IsWhole && numerator.Numerator >= 0 && numerator.Numerator < Most) numerator = Rational.Whole(run.Value(RootDecisions.GapIs, seen, (int)numerator.Numerator, Most));
+        if (numerator.IsWhole && numerator.Numerator >= 0 && numerator.Numerator < Most)
+            numerator = Rational.Whole(run.Value(RootDecisions.GapIs, seen, (int)numerator.Numerator, Most));
         var denominator = run.Ask(RootDecisions.Denominator, seen) switch
         {
             GapDenominator.LowerRoot => Rational.Whole(BigInteger.Max(1, lower)),
@@ -156,7 +157,8 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
 
     private void Along(BigInteger start, Rational numerator, Rational denominator, bool isBack)
     {
-        if (run.Page.KeepsMarks && numerator.IsWhole && denominator.IsWhole) run.Page.Pass($"{start} {(isBack ? "-" : "+")} {numerator.Text}/{denominator.Text}", isWritten: true);
+        if (run.Page.KeepsMarks && numerator.IsWhole && denominator.IsWhole)
+            run.Page.Pass($"{start} {(isBack ? "-" : "+")} {numerator.Text}/{denominator.Text}", isWritten: true);
         if (isBack) EndDivision(Rational.Whole(start) - numerator / denominator);
         else Divide(Rational.Whole(start), numerator / denominator);
     }
@@ -195,7 +197,8 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
     // kept.
     private void Try(Rational number, BigInteger lower)
     {
-        var root = new Rational(Exact.Root(number.Numerator * BigInteger.Pow(10, 2 * task.Places + 4) / number.Denominator), BigInteger.Pow(10, task.Places + 2));
+        var root = new Rational(
+            Exact.Root(number.Numerator * BigInteger.Pow(10, 2 * task.Places + 4) / number.Denominator), BigInteger.Pow(10, task.Places + 2));
         var nearest = Exact.Rounded(root, task.Places);
         if (run.Page.KeepsMarks)
         {

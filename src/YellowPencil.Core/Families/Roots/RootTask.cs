@@ -22,7 +22,8 @@ internal sealed class RootTask : ItemTask
         RightAnswer = IsBegun
             ? Exact.Written(
                 Exact.Rounded(
-                    Exact.CutOff(estimate ?? Rational.Whole(mixed!.Value.Whole) + new Rational(mixed.Value.Numerator, mixed.Value.Denominator), Places + 1), Places),
+                    Exact.CutOff(
+                        estimate ?? Rational.Whole(mixed!.Value.Whole) + new Rational(mixed.Value.Numerator, mixed.Value.Denominator), Places + 1), Places),
                 Places)
             : Exact.Perfect(Radicand) is { } root ? root.Text
             : Exact.Written(Exact.Rounded(Exact.CutOff(OnTheLine(Radicand), Places + 1), Places), Places);
@@ -67,7 +68,8 @@ internal sealed class RootTask : ItemTask
             ? RightAnswer
             : Exact.Written(
                 Exact.Rounded(
-                    new Rational(Exact.Root(Radicand.Numerator * BigInteger.Pow(10, 2 * Places + 4) / Radicand.Denominator), BigInteger.Pow(10, Places + 2)), Places),
+                    new Rational(
+                        Exact.Root(Radicand.Numerator * BigInteger.Pow(10, 2 * Places + 4) / Radicand.Denominator), BigInteger.Pow(10, Places + 2)), Places),
                 Places);
 
     public override string Canonical(string answer) => DecimalNumber.Canonical(answer);

@@ -51,7 +51,8 @@ internal static class ExpressionWriting
         {
             AnswerWritten.FrontOut when before is not { Power: 0, Number.IsOne: true } => (new PolyTerm(1, 0), brackets),
             AnswerWritten.FirstTermOnly when brackets.Count > 1 => (before, [brackets[0]]),
-            AnswerWritten.SignOut => (before, [.. brackets.Select(b => (IReadOnlyList<PolyTerm>)[.. b.Select(t => t with { Number = BigInteger.Abs(t.Number) })])]),
+            AnswerWritten.SignOut =>
+                (before, [.. brackets.Select(b => (IReadOnlyList<PolyTerm>)[.. b.Select(t => t with { Number = BigInteger.Abs(t.Number) })])]),
             AnswerWritten.SignTurned => (before, [.. brackets.Select(WithLastTurned)]),
             AnswerWritten.FirstSignTurned when brackets.Count > 1 => (before, [WithLastTurned(brackets[0]), .. brackets.Skip(1)]),
             AnswerWritten.LastSignTurned when brackets.Count > 1 => (before, [.. brackets.SkipLast(1), WithLastTurned(brackets[^1])]),
@@ -68,7 +69,8 @@ internal static class ExpressionWriting
             AnswerWritten.FractionOut when number.HasFraction && number.Whole > 0 => new MixedNumber(number.Whole, 0, 0),
             AnswerWritten.WholeOut when number.HasFraction && number.Whole > 0 => number with { Whole = 0 },
             AnswerWritten.TurnedOver when number.HasFraction && number.Numerator > 0 => new MixedNumber(number.Whole, number.Denominator, number.Numerator),
-            AnswerWritten.WholeAndNumeratorExchanged when number.HasFraction && number.Whole > 0 => new MixedNumber(number.Numerator, number.Whole, number.Denominator),
+            AnswerWritten.WholeAndNumeratorExchanged when number.HasFraction && number.Whole > 0 =>
+                new MixedNumber(number.Numerator, number.Whole, number.Denominator),
             AnswerWritten.OneMore => number with { Whole = number.Whole + 1 },
             AnswerWritten.OneLess when number.Whole > 0 => number with { Whole = number.Whole - 1 },
             AnswerWritten.RoundedToWhole when number.HasFraction => new MixedNumber(number.Whole + (2 * number.Numerator >= number.Denominator ? 1 : 0), 0, 0),
@@ -84,7 +86,8 @@ internal static class ExpressionWriting
     {
         if (answer.Split(" = ") is not [_, var text]) return null;
         var parts = text.Split('/');
-        return BigInteger.TryParse(parts[0], out var numerator) && BigInteger.TryParse(parts.Length > 1 ? parts[1] : "1", out var denominator) && !denominator.IsZero
+        return BigInteger.TryParse(parts[0], out var numerator)
+            && BigInteger.TryParse(parts.Length > 1 ? parts[1] : "1", out var denominator) && !denominator.IsZero
             ? new Rational(numerator, denominator)
             : null;
     }

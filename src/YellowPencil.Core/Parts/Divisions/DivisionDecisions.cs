@@ -41,7 +41,8 @@ internal static class DivisionDecisions
         new("part", "the number at hand", c => Small(c.Part), 10, 20, 100), new("brought", "the digit brought down", c => c.Brought, 1, 5, 9), new(
             "digit", "the digit of the quotient", c => Small(c.Part / c.Divisor), 1, 5, 9),
         new(
-            "cycle", "the count of digits before", c => c.Cycle, 1, 2, 3), new("left", "the count of digits left", c => c.DigitsLeft, 1, 2), new("rest", "what is left", c => Small(c.Rest), 1, 5),
+            "cycle", "the count of digits before", c =>
+                c.Cycle, 1, 2, 3), new("left", "the count of digits left", c => c.DigitsLeft, 1, 2), new("rest", "what is left", c => Small(c.Rest), 1, 5),
     ];
 
     private static readonly Property<CycleContext>[] Numbers =
@@ -89,7 +90,8 @@ internal static class DivisionDecisions
         new("always", "always", _ => true), new("long-divisor", "with a divisor of two digits", c => c.DivisorLength > 1),
     ];
 
-    public static readonly Decision<DivisionContext, DivisionChoice> Procedure = new("division.way", "What is to be done with the numbers?", DivisionChoice.Divide)
+    public static readonly Decision<DivisionContext, DivisionChoice> Procedure = new(
+        "division.way", "What is to be done with the numbers?", DivisionChoice.Divide)
     {
         [DivisionChoice.Divide] = new("divide", "divides"),
         [DivisionChoice.Multiply] = new("multiply", "multiplies the numbers"),

@@ -16,7 +16,10 @@ internal enum FractionRecipe
 internal enum CommonDenominator { Least, Product, Sum, Larger, Smaller, LargestDivisor, TwiceLarger, ProductBelowOnly }
 
 /// <summary>What the numerator becomes when the denominator changes.</summary>
-internal enum NumeratorChange { Multiplied, Left, MultiplierAdded, DifferenceAdded, MultiplierAlone, OthersMultiplier, OwnDenominator, NewDenominator, OthersNumerator, OthersDenominator }
+internal enum NumeratorChange
+{
+    Multiplied, Left, MultiplierAdded, DifferenceAdded, MultiplierAlone, OthersMultiplier, OwnDenominator, NewDenominator, OthersNumerator, OthersDenominator,
+}
 
 /// <summary>What is done with the numerators.</summary>
 internal enum NumeratorsTogether { AsSet, Add, Subtract, Multiply, LargerStays }
@@ -86,7 +89,8 @@ internal static class FractionDecisions
         new("below-two", "when it is less than two", r => r.Numerator < 2 * r.Denominator),
     ];
 
-    public static readonly Decision<FractionPair, FractionChoice> Procedure = new("fractions.way", "What is to be done with the two fractions?", FractionChoice.AsSet)
+    public static readonly Decision<FractionPair, FractionChoice> Procedure = new(
+        "fractions.way", "What is to be done with the two fractions?", FractionChoice.AsSet)
     {
         [FractionChoice.AsSet] = new("as-set", "does what the sign says"),
         [FractionChoice.Add] = new("add", "adds") { Needs = p => p.IsDifference, SlipIn = p => p.IsDifference ? 1 : 0 },
@@ -127,7 +131,8 @@ internal static class FractionDecisions
         [CommonDenominator.Smaller] = new("smaller", "takes the smaller denominator", p => Both(Math.Min(p.FirstDenominator, p.SecondDenominator))),
         [CommonDenominator.LargestDivisor] = new(
             "largest-divisor", "takes the largest number that divides both denominators", p => p.Common > 1 ? Both(p.Common) : null),
-        [CommonDenominator.TwiceLarger] = new("twice-larger", "takes twice the larger denominator", p => Both(2 * Math.Max(p.FirstDenominator, p.SecondDenominator))),
+        [CommonDenominator.TwiceLarger] = new(
+            "twice-larger", "takes twice the larger denominator", p => Both(2 * Math.Max(p.FirstDenominator, p.SecondDenominator))),
         [CommonDenominator.ProductBelowOnly] = new(
             "product-below-only", "writes the product of the denominators and multiplies the numerators as for the least common one",
             p => (p.FirstDenominator * p.SecondDenominator, p.Least)),
@@ -147,12 +152,17 @@ internal static class FractionDecisions
         { SlipIn = c => c.By == 1 ? 0 : 0.3 },
         [NumeratorChange.DifferenceAdded] = new(
             "difference-added", "adds to the numerator what was added to the denominator", c => Math.Max(0, c.Numerator + c.To - c.Denominator)),
-        [NumeratorChange.MultiplierAlone] = new("multiplier-alone", "writes what the denominator was multiplied by as the numerator", c => c.Changes ? c.By : c.Numerator),
-        [NumeratorChange.OthersMultiplier] = new("others-multiplier", "multiplies the numerator by the other fraction’s multiplier", c => (long)c.Numerator * c.OtherBy),
-        [NumeratorChange.OwnDenominator] = new("own-bottom", "multiplies the numerator by its own denominator", c => c.Changes ? (long)c.Numerator * c.Denominator : c.Numerator),
-        [NumeratorChange.NewDenominator] = new("new-bottom", "multiplies the numerator by the new denominator", c => c.Changes ? (long)c.Numerator * c.To : c.Numerator),
+        [NumeratorChange.MultiplierAlone] = new(
+            "multiplier-alone", "writes what the denominator was multiplied by as the numerator", c => c.Changes ? c.By : c.Numerator),
+        [NumeratorChange.OthersMultiplier] = new(
+            "others-multiplier", "multiplies the numerator by the other fraction’s multiplier", c => (long)c.Numerator * c.OtherBy),
+        [NumeratorChange.OwnDenominator] = new(
+            "own-bottom", "multiplies the numerator by its own denominator", c => c.Changes ? (long)c.Numerator * c.Denominator : c.Numerator),
+        [NumeratorChange.NewDenominator] = new(
+            "new-bottom", "multiplies the numerator by the new denominator", c => c.Changes ? (long)c.Numerator * c.To : c.Numerator),
         [NumeratorChange.OthersNumerator] = new("others-top", "multiplies by the other numerator", c => (long)c.Numerator * c.OtherNumerator),
-        [NumeratorChange.OthersDenominator] = new("others-bottom", "multiplies the numerator by the other denominator", c => (long)c.Numerator * c.OtherDenominator),
+        [NumeratorChange.OthersDenominator] = new(
+            "others-bottom", "multiplies the numerator by the other denominator", c => (long)c.Numerator * c.OtherDenominator),
         Kinds = Changes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.BothPartsAlike,
@@ -171,10 +181,12 @@ internal static class FractionDecisions
         ShowsIn = WorkFields.Lines,
     };
 
-    public static readonly Decision<FractionPair, NumeratorsTogether, long> Numerators = new("fractions.tops", "What is done with the numerators?", NumeratorsTogether.AsSet)
+    public static readonly Decision<FractionPair, NumeratorsTogether, long> Numerators = new(
+        "fractions.tops", "What is done with the numerators?", NumeratorsTogether.AsSet)
     {
         [NumeratorsTogether.AsSet] = new(
-            "as-set", "puts the numerators together as the sign says", p => p.IsDifference ? Math.Abs(p.FirstNumerator - p.SecondNumerator) : p.FirstNumerator + p.SecondNumerator),
+            "as-set", "puts the numerators together as the sign says", p =>
+                p.IsDifference ? Math.Abs(p.FirstNumerator - p.SecondNumerator) : p.FirstNumerator + p.SecondNumerator),
         [NumeratorsTogether.Add] = new("add", "adds the numerators", p => p.FirstNumerator + p.SecondNumerator) { SlipIn = p => p.IsDifference ? 0.7 : 0 },
         [NumeratorsTogether.Subtract] = new("subtract", "takes the smaller numerator from the larger", p => Math.Abs(p.FirstNumerator - p.SecondNumerator))
         { SlipIn = p => p.IsDifference ? 0 : 0.7 },
@@ -201,7 +213,8 @@ internal static class FractionDecisions
         [EqualDenominators.Kept] = new("kept", "keeps the denominator", p => p.FirstDenominator),
         [EqualDenominators.Added] = new("added", "adds the denominators", p => p.FirstDenominator + p.SecondDenominator) { Slip = 1 },
         [EqualDenominators.Multiplied] = new("multiplied", "multiplies the denominators", p => (long)p.FirstDenominator * p.SecondDenominator),
-        [EqualDenominators.Apart] = new("apart", "takes the denominators from each other", p => p.IsLike ? null : Math.Abs(p.FirstDenominator - p.SecondDenominator)),
+        [EqualDenominators.Apart] = new(
+            "apart", "takes the denominators from each other", p => p.IsLike ? null : Math.Abs(p.FirstDenominator - p.SecondDenominator)),
         Kinds = Pairs,
         Idea = Ideas.DenominatorNamesThePart,
     };
@@ -213,7 +226,8 @@ internal static class FractionDecisions
         [LowestTerms.NotAtAll] = new("not-at-all", "leaves it as it is", r => new(r.Numerator, r.Denominator)) { Slip = 3 },
         [LowestTerms.NumeratorOnly] = new("top-only", "divides only the numerator", r => new(r.Numerator / r.Common, r.Denominator)),
         [LowestTerms.DenominatorOnly] = new("bottom-only", "divides only the denominator", r => new(r.Numerator, r.Denominator / r.Common)),
-        [LowestTerms.HalvedOnce] = new("halved-once", "halves both parts once", r => r.AreEven ? new(r.Numerator / 2, r.Denominator / 2) : new(r.Numerator, r.Denominator)),
+        [LowestTerms.HalvedOnce] = new(
+            "halved-once", "halves both parts once", r => r.AreEven ? new(r.Numerator / 2, r.Denominator / 2) : new(r.Numerator, r.Denominator)),
         [LowestTerms.HalvedOnly] = new("halved-only", "halves both parts as long as they are even, and no more", Halved),
         [LowestTerms.ByOnePrimeOnce] = new("by-one-prime-once", "divides both parts once, by one prime number", ByOnePrime),
         [LowestTerms.ByTakingAway] = new(
@@ -221,7 +235,10 @@ internal static class FractionDecisions
             r => r.Numerator > r.Common && r.Denominator > r.Common ? new(r.Numerator - r.Common, r.Denominator - r.Common) : new(r.Numerator, r.Denominator)),
         [LowestTerms.DigitsCancelled] = new(
             "digits-cancelled", "strikes out a digit that stands in both",
-            r => r.Numerator >= 10 && r.Denominator >= 10 && r.Numerator % 10 == r.Denominator % 10 ? new(r.Numerator / 10, r.Denominator / 10) : new(r.Numerator, r.Denominator)),
+            r =>
+                r.Numerator >= 10 && r.Denominator >= 10 && r.Numerator % 10 == r.Denominator % 10
+                    ? new(r.Numerator / 10, r.Denominator / 10)
+                    : new(r.Numerator, r.Denominator)),
         Kinds = Results,
         Idea = Ideas.DividingBothParts,
     };
@@ -230,18 +247,22 @@ internal static class FractionDecisions
     {
         [OverOne.Mixed] = new("mixed", "takes the wholes out", r => new(r.Quotient, r.Rest, r.Denominator)),
         [OverOne.Stays] = new("stays", "leaves it as a fraction over one", r => r.Denominator > 1 ? new(0, r.Numerator, r.Denominator) : null) { Slip = 3 },
-        [OverOne.TurnedOver] = new("turned-over", "turns it over", r => r.Denominator > 1 && r.Numerator != r.Denominator ? new(0, r.Denominator, r.Numerator) : null),
+        [OverOne.TurnedOver] = new(
+            "turned-over", "turns it over", r => r.Denominator > 1 && r.Numerator != r.Denominator ? new(0, r.Denominator, r.Numerator) : null),
         [OverOne.RestAlone] = new("rest-alone", "writes only what is left over", r => r.Rest > 0 ? new(0, r.Rest, r.Denominator) : null),
         [OverOne.WholeAlone] = new("whole-alone", "writes only the wholes", r => new(r.Quotient, 0, r.Denominator)),
         [OverOne.Exchanged] = new("exchanged", "exchanges the wholes and what is left", r => r.Rest > 0 ? new(r.Rest, r.Quotient, r.Denominator) : null),
         [OverOne.RestOverNumerator] = new("rest-over-top", "writes what is left over the old numerator", r => new(r.Quotient, r.Rest, r.Numerator)),
         [OverOne.RestOverWhole] = new("rest-over-whole", "writes what is left over the wholes", r => new(r.Quotient, r.Rest, r.Quotient)),
         [OverOne.DigitsSplit] = new(
-            "digits-split", "splits the digits of the numerator", r => r.Numerator >= 10 && r.Denominator > 1 ? new(r.Numerator / 10, r.Numerator % 10, r.Denominator) : null),
-        [OverOne.OneTakenOut] = new("one-taken-out", "takes one whole out, whatever there is", r => r.Denominator > 1 ? new(1, r.Numerator - r.Denominator, r.Denominator) : null),
+            "digits-split", "splits the digits of the numerator", r =>
+                r.Numerator >= 10 && r.Denominator > 1 ? new(r.Numerator / 10, r.Numerator % 10, r.Denominator) : null),
+        [OverOne.OneTakenOut] = new(
+            "one-taken-out", "takes one whole out, whatever there is", r => r.Denominator > 1 ? new(1, r.Numerator - r.Denominator, r.Denominator) : null),
         [OverOne.DenominatorOverRest] = new(
             "bottom-over-rest", "writes the denominator over what is left", r => r.Rest > 0 ? new(r.Quotient, r.Denominator, r.Rest) : null),
-        [OverOne.OneBesideAll] = new("one-beside-all", "writes 1 before the fraction and leaves it", r => r.Rest > 0 ? new(1, r.Numerator, r.Denominator) : null),
+        [OverOne.OneBesideAll] = new(
+            "one-beside-all", "writes 1 before the fraction and leaves it", r => r.Rest > 0 ? new(1, r.Numerator, r.Denominator) : null),
         [OverOne.WholesBesideAll] = new(
             "wholes-beside-all", "writes the wholes before the fraction and leaves it", r => r.Rest > 0 ? new(r.Quotient, r.Numerator, r.Denominator) : null),
         [OverOne.OneMore] = new("one-more", "takes one whole too many out", r => new(r.Quotient + 1, r.Rest, r.Denominator)),
@@ -277,7 +298,9 @@ internal static class FractionDecisions
     }
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<Decision> All { get; } = [Procedure, Recipe, Common, Change, NewNumerator, Numerators, NumeratorsSize, Denominators, Lowest, Over, Taken];
+    public static IReadOnlyList<Decision> All { get; } = [
+        Procedure, Recipe, Common, Change, NewNumerator, Numerators, NumeratorsSize, Denominators, Lowest, Over, Taken,
+    ];
 
     /// <summary>Those of putting two fractions together, for methods that finish the result in their own way.</summary>
     public static IReadOnlyList<Decision> OfPairs { get; } = All;

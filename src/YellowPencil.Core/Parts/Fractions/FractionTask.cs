@@ -19,7 +19,9 @@ internal sealed class FractionTask : ItemTask
         if (Second is { } second)
         {
             var (otherNumerator, otherDenominator) = second.Value;
-            numerator = isDifference ? numerator * otherDenominator - otherNumerator * denominator : numerator * otherDenominator + otherNumerator * denominator;
+            numerator = isDifference
+                ? numerator * otherDenominator - otherNumerator * denominator
+                : numerator * otherDenominator + otherNumerator * denominator;
             denominator *= otherDenominator;
         }
 

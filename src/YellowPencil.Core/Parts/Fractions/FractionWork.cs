@@ -33,7 +33,8 @@ internal readonly struct FractionWork(MethodRun run)
             case FractionRecipe.CrossedOverSum:
                 var sum = first.Denominator + second.Denominator;
                 return (new Fraction(first.Numerator * second.Denominator, sum), new Fraction(second.Numerator * first.Denominator, sum));
-            case FractionRecipe.NumeratorsOverLarger or FractionRecipe.NumeratorsOverSmaller or FractionRecipe.NumeratorsOverFirst or FractionRecipe.NumeratorsOverSecond:
+            case FractionRecipe.NumeratorsOverLarger
+                or FractionRecipe.NumeratorsOverSmaller or FractionRecipe.NumeratorsOverFirst or FractionRecipe.NumeratorsOverSecond:
                 var over = recipe switch
                 {
                     FractionRecipe.NumeratorsOverLarger => Math.Max(first.Denominator, second.Denominator),
@@ -81,7 +82,8 @@ internal readonly struct FractionWork(MethodRun run)
         var lowest = InLowestTerms(parts, isDifference, hasWholes, isAlone: true);
         if (run.Page.KeepsMarks && lowest != parts) run.Page.Pass(lowest.Denominator == 1 ? $"{lowest.Numerator}" : lowest.Text, isWritten: true);
         var written = lowest.Numerator < lowest.Denominator || lowest.Denominator == 0 ? (Whole: 0, Left: lowest) : WholesOut(lowest, isDifference, hasWholes);
-        if (written.Left is { Numerator: > 0, Denominator: 1 }) run.Page.Append($"{(isNegative ? "-" : "")}{new MixedNumber(written.Whole, written.Left.Numerator, 1).Text}");
+        if (written.Left is { Numerator: > 0, Denominator: 1 })
+            run.Page.Append($"{(isNegative ? "-" : "")}{new MixedNumber(written.Whole, written.Left.Numerator, 1).Text}");
         else Append(written.Whole, written.Left, isNegative);
         if (run.Page.KeepsMarks) PassMixed(parts, lowest);
     }
@@ -90,7 +92,10 @@ internal readonly struct FractionWork(MethodRun run)
     private void PassMixed(Fraction parts, Fraction lowest)
     {
         foreach (var one in new[] { parts, lowest }.Distinct().Where(one => one.Denominator > 0 && one.Numerator >= one.Denominator))
-            run.Page.Pass(new MixedNumber(one.Numerator / one.Denominator, one.Numerator % one.Denominator, one.Numerator % one.Denominator == 0 ? 0 : one.Denominator).Text, isWritten: false);
+            run.Page.Pass(
+                new MixedNumber(one.Numerator / one.Denominator, one.Numerator % one.Denominator, one.Numerator % one.Denominator == 0 ? 0 : one.Denominator)
+                    .Text,
+                isWritten: false);
     }
 
     /// <summary>Takes the wholes out of a fraction of one or more.</summary>
@@ -116,26 +121,30 @@ internal readonly struct FractionWork(MethodRun run)
     /// <summary>Two fractions as they are seen.</summary>
     public static FractionPair PairOf(Fraction first, Fraction second, bool isDifference, bool hasWholes) =>
         new(
-            Fraction.Clamped(first.Numerator), Fraction.Clamped(Math.Max(1, first.Denominator)), Fraction.Clamped(second.Numerator), Fraction.Clamped(Math.Max(1, second.Denominator)),
+            Fraction.Clamped(first.Numerator), Fraction.Clamped(Math.Max(1, first.Denominator)), Fraction.Clamped(second.Numerator), Fraction.Clamped(
+                Math.Max(1, second.Denominator)),
             isDifference, hasWholes);
 
     /// <summary>What two fractions come to by another operation than the one that is set; null where it is the one that is set.</summary>
     public static Fraction? Otherwise(FractionChoice way, Fraction first, Fraction second) => way switch
     {
         FractionChoice.Multiply => new Fraction(first.Numerator * second.Numerator, first.Denominator * second.Denominator),
-        FractionChoice.TurnSecondAndMultiply when second.Numerator > 0 => new Fraction(first.Numerator * second.Denominator, first.Denominator * second.Numerator),
+        FractionChoice.TurnSecondAndMultiply when second.Numerator > 0 =>
+            new Fraction(first.Numerator * second.Denominator, first.Denominator * second.Numerator),
         _ => null,
     };
 
     /// <summary>Whether a recipe makes the result at once, without one denominator for both.</summary>
     public static bool IsAcross(FractionRecipe recipe) =>
-        recipe is FractionRecipe.NumeratorsAndDenominators or FractionRecipe.NumeratorsAndDenominatorsAdded or FractionRecipe.FirstNumeratorOverSum or FractionRecipe.LargerNumeratorOverLarger;
+        recipe is FractionRecipe.NumeratorsAndDenominators
+            or FractionRecipe.NumeratorsAndDenominatorsAdded or FractionRecipe.FirstNumeratorOverSum or FractionRecipe.LargerNumeratorOverLarger;
 
     /// <summary>Numerators together and denominators together.</summary>
     public Fraction Across(Fraction first, Fraction second, bool isDifference, FractionRecipe recipe)
     {
         if (recipe == FractionRecipe.FirstNumeratorOverSum) return new Fraction(first.Numerator, first.Denominator + second.Denominator);
-        if (recipe == FractionRecipe.LargerNumeratorOverLarger) return new Fraction(Math.Max(first.Numerator, second.Numerator), Math.Max(first.Denominator, second.Denominator));
+        if (recipe == FractionRecipe.LargerNumeratorOverLarger)
+            return new Fraction(Math.Max(first.Numerator, second.Numerator), Math.Max(first.Denominator, second.Denominator));
         var numerator = isDifference ? Minus(first.Numerator, second.Numerator) : Plus(first.Numerator, second.Numerator);
         var apart = isDifference && recipe == FractionRecipe.NumeratorsAndDenominators && first.Denominator != second.Denominator;
         return new Fraction(numerator, apart ? Math.Abs(first.Denominator - second.Denominator) : first.Denominator + second.Denominator);

@@ -42,7 +42,8 @@ internal static class MultiplicationDecisions
         new("top", "the top digit", c => c.Top, 2, 5, 6, 7, 8, 9), new(
             "multiplier", "the digit of the multiplier", c => c.Multiplier, 2, 5, 6, 7, 8, 9), new("total", "the product", c => c.Total, 10, 20, 30, 50),
         new(
-            "worked", "the count of digits worked before", c => c.Worked, 1, 2), new("carry", "the carried digit", c => c.CarryIn, 1, 2, 3, 5), new("row", "the count of rows above", c => c.Row, 1, 2),
+            "worked", "the count of digits worked before", c =>
+                c.Worked, 1, 2), new("carry", "the carried digit", c => c.CarryIn, 1, 2, 3, 5), new("row", "the count of rows above", c => c.Row, 1, 2),
     ];
 
     private static readonly Property<ProductContext>[] Numbers =
@@ -95,7 +96,8 @@ internal static class MultiplicationDecisions
         new("one", "where the multiplier has 1", c => c.Digit == 1),
     ];
 
-    public static readonly Decision<FactorsContext, ProductChoice> Procedure = new("multiplication.way", "What is to be done with the two numbers?", ProductChoice.Multiply)
+    public static readonly Decision<FactorsContext, ProductChoice> Procedure = new(
+        "multiplication.way", "What is to be done with the two numbers?", ProductChoice.Multiply)
     {
         [ProductChoice.Multiply] = new("multiply", "multiplies"),
         [ProductChoice.Add] = new("add", "adds the two numbers") { Slip = 0.4 },

@@ -103,7 +103,8 @@ internal static class AdditionDecisions
         "addition.column", "What is done with the digits of a column?", AddColumnChoice.AddAll)
     {
         [AddColumnChoice.AddAll] = new("add-all", "adds the digits", c => c.DigitSum + c.CarryIn),
-        [AddColumnChoice.FirstTwoOnly] = new("first-two-only", "adds only the first two numbers", c => c.Digits > 2 ? c.Digit(0) + c.Digit(1) + c.CarryIn : null),
+        [AddColumnChoice.FirstTwoOnly] = new(
+            "first-two-only", "adds only the first two numbers", c => c.Digits > 2 ? c.Digit(0) + c.Digit(1) + c.CarryIn : null),
         [AddColumnChoice.LargestOnly] = new("largest-only", "writes the largest digit", c => c.Largest + c.CarryIn),
         [AddColumnChoice.Difference] = new("difference", "takes the smaller digit from the larger", c => c.Together((a, b) => Math.Abs(a - b)) + c.CarryIn),
         [AddColumnChoice.WriteZero] = new("write-zero", "writes 0", _ => 0),
@@ -277,7 +278,9 @@ internal static class AdditionDecisions
     public static IReadOnlyList<Decision> Values { get; } = [Written, Carried];
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<Decision> All { get; } = [Procedure, Alignment, Direction, Onward, Carry, Column, Digit, Count, Ten, Below, Into, Last, .. Values];
+    public static IReadOnlyList<Decision> All { get; } = [
+        Procedure, Alignment, Direction, Onward, Carry, Column, Digit, Count, Ten, Below, Into, Last, .. Values,
+    ];
 
     private static string Head(AddColumnContext c) => char.ToUpperInvariant(Place.Name(c.Column)[0]) + Place.Name(c.Column)[1..];
 }

@@ -81,7 +81,8 @@ internal ref struct ColumnSumWork
             var digit = digits[row * width + column];
             if (
                 digit < 0
-                    || (vanished >> row & 1) == 1 || (way == AddColumnChoice.FirstTwoOnly && taken == 2) || (way == AddColumnChoice.SkipRepeated && digit == last))
+                    || (vanished >> row & 1) == 1
+                        || (way == AddColumnChoice.FirstTwoOnly && taken == 2) || (way == AddColumnChoice.SkipRepeated && digit == last))
                 continue;
             taken++;
             last = digit;
