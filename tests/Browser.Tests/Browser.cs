@@ -90,6 +90,7 @@ public sealed class Browser : IAsyncDisposable
         Script<object?>("localStorage.clear()");
         ConsoleErrors(); // What another test left there is none of this one's.
         Go("/students/K-06/pages/new");
+        Until(b => b.Script<bool>("return document.activeElement.matches('textarea')"), "the hand in the field");
         Keys(items);
         Click("form button.next");
         Until(b => b.Driver.Url.Contains("/pages/") && b.TextOf("[data-saving]") == "Saved.", "the typing page");
@@ -155,6 +156,7 @@ public sealed class Browser : IAsyncDisposable
     {
         App.SqlAsync($"update \"AspNetUsers\" set typing_direction = '{direction}'").GetAwaiter().GetResult();
         Go("/sign-in");
+        Until(b => b.Script<bool>("return document.activeElement.matches('input')"), "the hand in the field");
         Keys("demo@kite-workshop.example" + OpenQA.Selenium.Keys.Tab + "against the wind" + OpenQA.Selenium.Keys.Enter);
         Until(b => b.Text.Contains("Your desk"), "signed in");
     }

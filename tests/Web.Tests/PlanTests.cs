@@ -72,7 +72,7 @@ public sealed class PlanTests(PencilApp app) : IClassFixture<PencilApp>
         visitor.Last!.StatusCode.ShouldBe(HttpStatusCode.OK);
         string StateOf(string idea) => map.GetElementById(idea)!.ClassList.Single(c => c != "idea");
         StateOf("take-away-in-order").ShouldBe("missing");
-        StateOf("read-the-sign").ShouldBe("held");
+        StateOf("read-the-sign").ShouldBe("understood");
         StateOf("both-points-move").ShouldBe("notseen");
         var evidence = map.QuerySelector("#take-away-in-order li a")!;
         evidence.TextContent.ShouldStartWith("Stock: “Turns the column round”, ");
