@@ -45,6 +45,9 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
     /// <summary>The browsers in which somebody is signed in.</summary>
     public DbSet<SignedInBrowser> SignedInBrowsers => Set<SignedInBrowser>();
 
+    /// <summary>What was tried lately and is limited.</summary>
+    public DbSet<Attempts> Attempts => Set<Attempts>();
+
     /// <summary>The specialists' own names for rules.</summary>
     public DbSet<RuleName> RuleNames => Set<RuleName>();
 
@@ -83,6 +86,7 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
             specialist.Property(s => s.TimeZone).HasMaxLength(60);
         });
         builder.Entity<SignedInBrowser>().HasOne<Specialist>().WithMany().HasForeignKey(b => b.SpecialistId);
+        builder.Entity<Attempts>().HasKey(a => a.Key);
         builder.Entity<RuleName>(name =>
         {
             Own(name);

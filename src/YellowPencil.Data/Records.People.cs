@@ -47,6 +47,19 @@ public sealed class SignedInBrowser
     public DateTimeOffset Since { get; set; }
 }
 
+/// <summary>How often something that is limited was tried lately: a password, an invitation.</summary>
+public sealed class Attempts
+{
+    /// <summary>What was tried, and from where.</summary>
+    public required string Key { get; set; }
+
+    /// <summary>Since when it is counted.</summary>
+    public DateTimeOffset Since { get; set; }
+
+    /// <summary>How often since then.</summary>
+    public int Count { get; set; }
+}
+
 /// <summary>The specialist's own name for a rule or a set of rules; the latest counts, earlier ones stay as they were.</summary>
 public sealed class RuleName : IOwned
 {

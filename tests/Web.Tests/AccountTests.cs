@@ -79,6 +79,96 @@ public sealed class AccountTests(PencilApp app) : IClassFixture<PencilApp>
         visitor.Address.ShouldBe("/");
     }
 
+    [Fact]
+    public async Task An_invitation_given_before_is_over_when_the_account_is_locked_or_a_newer_one_is_given()
+    {
+        const string Email = "older@kite-workshop.example";
+        var older = await InvitedAsync(app, Email);
+        var newer = (await CommandAsync(app, "invite", Email, "--address", "http://here")).Output["http://here".Length..];
+        using var visitor = new Visitor(app);
+        (await visitor.GetAsync(older)).QuerySelector("h1")!.TextContent.ShouldBe("This invitation is over");
+        (await CommandAsync(app, "lock", Email)).Status.ShouldBe(0);
+        (await visitor.GetAsync(newer)).QuerySelector("h1")!.TextContent.ShouldBe("This invitation is over");
+        (await visitor.PostAsync(newer.Split('?')[0], NewPassword(newer))).QuerySelector("h1")!.TextContent.ShouldNotBe("Your desk");
+        (await CommandAsync(app, "invite", Email)).Status.ShouldBe(2);
+        await CommandAsync(app, "unlock", Email);
+        (await visitor.GetAsync(newer)).QuerySelector("h1")!.TextContent.ShouldBe("This invitation is over");
+        var last = (await CommandAsync(app, "invite", Email, "--address", "http://here")).Output["http://here".Length..];
+        await visitor.GetAsync(last);
+        await visitor.PostAsync(last.Split('?')[0], NewPassword(last));
+        visitor.Address.ShouldBe("/");
+        await CommandAsync(app, "invite", Email);
+        await visitor.GetAsync("/");
+        visitor.Address.ShouldStartWith("/sign-in");
+    }
+
+    [Theory]
+    [InlineData("123456789012", "counts")]
+    [InlineData("abcdefghijkl", "counts")]
+    [InlineData("qwertyuiop12345", "counts")]
+    [InlineData("aaaaaaaaaaaa", "different characters")]
+    [InlineData("abababababab", "different characters")]
+    [InlineData("password1234", "common word")]
+    [InlineData("Passw0rd!!2024", "common word")]
+    [InlineData("iloveyouforever", "common word")]
+    [InlineData("weak@kite-workshop.example", "e-mail")]
+    [InlineData("rope over the harbour wall", null)]
+    [InlineData("password of the heron", null)]
+    [InlineData("7 tails, 3 spars", null)]
+    public async Task A_password_that_is_guessed_first_is_refused(string password, string? fault)
+    {
+        await using var scope = app.Services.CreateAsyncScope();
+        var users = scope.ServiceProvider.GetRequiredService<UserManager<Specialist>>();
+        var result = await new PasswordRules().ValidateAsync(users, new Specialist { Email = "weak@kite-workshop.example" }, password);
+        if (fault is null) result.Succeeded.ShouldBeTrue();
+        else result.Errors.Single().Description.ShouldContain(fault);
+    }
+
+    [Fact]
+    public async Task Attempts_at_once_are_counted_before_they_are_compared()
+    {
+        var comparisons = new System.Collections.Concurrent.ConcurrentBag<string>();
+        await using var open = new PencilApp { More = services => services.AddScoped<IPasswordHasher<Specialist>>(_ => new WatchedHasher(comparisons)) };
+        var told = await Task.WhenAll(Enumerable.Range(0, 40).Select(async _ =>
+        {
+            using var visitor = new Visitor(open);
+            await visitor.GetAsync("/sign-in");
+            return (await visitor.PostAsync("/sign-in", ("email", "demo@kite-workshop.example"), ("password", "wrong"))).QuerySelector(".fault")!.TextContent;
+        }));
+        comparisons.Count.ShouldBe(8);
+        told.Count(t => t.Contains("Too many tries")).ShouldBe(32);
+
+        // Another instance counts on from there, and another account behind the same address gets in.
+        await using var scope = open.Services.CreateAsyncScope();
+        var limits = scope.ServiceProvider.GetRequiredService<AttemptLimits>();
+        (await limits.SignInAsync(IPAddress.Parse("127.0.0.1"), "demo@kite-workshop.example")).ShouldBeNull();
+        (await limits.SignInAsync(IPAddress.Parse("127.0.0.1"), "other@kite-workshop.example")).ShouldNotBeNull();
+    }
+
+    [Fact]
+    public async Task The_password_now_cannot_be_guessed_at_leisure()
+    {
+        var link = await InvitedAsync(app, "leisure@kite-workshop.example");
+        using var visitor = new Visitor(app);
+        await visitor.GetAsync(link);
+        await visitor.PostAsync(link.Split('?')[0], NewPassword(link));
+        for (var i = 0; i < 8; i++)
+        {
+            await visitor.GetAsync("/account");
+            (await visitor.PostAsync("/account?handler=Password", ("now", $"wrong {i}"), ("then", "another long one here"))).QuerySelector(".fault")!.TextContent.ShouldContain("is another one");
+        }
+
+        await visitor.GetAsync("/account");
+        (await visitor.PostAsync("/account?handler=Password", ("now", Password), ("then", "another long one here"))).QuerySelector(".fault")!.TextContent.ShouldContain("too often");
+    }
+
+    [Theory]
+    [InlineData("203.0.113.9", "203.0.113.9")]
+    [InlineData("::ffff:203.0.113.9", "203.0.113.9")]
+    [InlineData("2001:db8:1:2:3:4:5:6", "2001:db8:1:2::/64")]
+    [InlineData("2001:db8:1:2:ffff::1", "2001:db8:1:2::/64")]
+    public void Addresses_of_one_network_are_one(string address, string network) => AttemptLimits.Network(IPAddress.Parse(address)).ShouldBe(network);
+
     [Theory]
     [InlineData("lock", "nobody@kite-workshop.example")]
     [InlineData("invite", "nobody@kite-workshop.example")]
@@ -127,7 +217,7 @@ public sealed class AccountTests(PencilApp app) : IClassFixture<PencilApp>
     public async Task Failing_tells_nothing_of_which_addresses_exist_in_words_or_in_time()
     {
         // Comparing a password is what takes its time; whether it was compared cannot be told from outside where each attempt compares one of the same cost.
-        var comparisons = new List<string>();
+        var comparisons = new System.Collections.Concurrent.ConcurrentBag<string>();
         await using var open = new PencilApp { More = services => services.AddScoped<IPasswordHasher<Specialist>>(_ => new WatchedHasher(comparisons)) };
         var texts = new HashSet<string>();
         foreach (var email in new[] { "demo@kite-workshop.example", "nobody@kite-workshop.example", "demo@kite-workshop.example" })
@@ -156,9 +246,7 @@ public sealed class AccountTests(PencilApp app) : IClassFixture<PencilApp>
 
         // The account itself is as open as before: whoever comes from elsewhere gets in.
         await using var scope = strict.Services.CreateAsyncScope();
-        var desk = ActivatorUtilities.CreateInstance<AttemptLimits>(scope.ServiceProvider);
-        desk.IsOpen("10.0.0.7", "demo@kite-workshop.example").ShouldBeTrue();
-        scope.ServiceProvider.GetRequiredService<AttemptLimits>().IsOpen("10.0.0.7", "demo@kite-workshop.example").ShouldBeTrue();
+        (await scope.ServiceProvider.GetRequiredService<AttemptLimits>().SignInAsync(IPAddress.Parse("10.0.0.7"), "demo@kite-workshop.example")).ShouldNotBeNull();
         (await scope.ServiceProvider.GetRequiredService<UserManager<Specialist>>().FindByEmailAsync("demo@kite-workshop.example"))!.LockoutEnd.ShouldBeNull();
     }
 
@@ -200,7 +288,7 @@ public sealed class AccountTests(PencilApp app) : IClassFixture<PencilApp>
     }
 
     /// <summary>The framework's hasher, which notes the kind and cost of each hash it compares with: the bytes before the salt.</summary>
-    private sealed class WatchedHasher(List<string> comparisons) : PasswordHasher<Specialist>
+    private sealed class WatchedHasher(System.Collections.Concurrent.ConcurrentBag<string> comparisons) : PasswordHasher<Specialist>
     {
         public override PasswordVerificationResult VerifyHashedPassword(Specialist user, string hashedPassword, string providedPassword)
         {

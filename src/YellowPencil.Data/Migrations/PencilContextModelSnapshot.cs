@@ -208,6 +208,26 @@ namespace YellowPencil.Data.Migrations
                     b.ToTable("AspNetUserTokens", (string)null);
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.Attempts", b =>
+                {
+                    b.Property<string>("Key")
+                        .HasColumnType("text")
+                        .HasColumnName("key");
+
+                    b.Property<int>("Count")
+                        .HasColumnType("integer")
+                        .HasColumnName("count");
+
+                    b.Property<DateTimeOffset>("Since")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("since");
+
+                    b.HasKey("Key")
+                        .HasName("pk_attempts");
+
+                    b.ToTable("attempts", (string)null);
+                });
+
             modelBuilder.Entity("YellowPencil.Data.ClassSheet", b =>
                 {
                     b.Property<Guid>("Id")

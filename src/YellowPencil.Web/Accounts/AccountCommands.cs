@@ -54,7 +54,7 @@ internal static class AccountCommands
 
         async Task<int> Invite(AccountDesk desk, string to, string at)
         {
-            if (await desk.InviteAsync(to) is not { } path) return Refuse([$"There is no account {to}."]);
+            if (await desk.InviteAsync(to) is not { } path) return Refuse([$"There is no account {to}, or it is locked."]);
             var lifespan = services.GetRequiredService<IOptions<DataProtectionTokenProviderOptions>>().Value.TokenLifespan;
             output.WriteLine($"{at.TrimEnd('/')}{path}");
             errors.WriteLine($"Give this link to {to} by a safe way. It works once, within {lifespan.TotalHours:0} hours.");

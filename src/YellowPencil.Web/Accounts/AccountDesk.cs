@@ -19,16 +19,20 @@ public sealed class AccountDesk(UserManager<Specialist> users, PencilContext dat
         return Say(await users.CreateAsync(account));
     }
 
-    /// <summary>The path of a link by which the owner of an account sets a password, once, within the time set; null where there is no such account.</summary>
+    /// <summary>
+    /// The path of a link by which the owner of an account sets a password, once, within the time set; null where there is no such account, or where it is
+    /// locked. Older links are worth nothing from now on, and all browsers are signed out.
+    /// </summary>
     public async Task<string?> InviteAsync(string email)
     {
-        if (await users.FindByEmailAsync(email) is not { } account) return null;
+        if (await users.FindByEmailAsync(email) is not { } account || IsLocked(account)) return null;
+        await EndAllAsync(account);
         return $"/invitation/{account.Id}?token={Uri.EscapeDataString(await users.GeneratePasswordResetTokenAsync(account))}";
     }
 
     /// <summary>The account of an invitation that is good; null where it has expired, was used, or never was.</summary>
     public async Task<Specialist?> InvitedAsync(Guid id, string token) =>
-        await users.FindByIdAsync(id.ToString()) is { } account
+        await users.FindByIdAsync(id.ToString()) is { } account && !IsLocked(account)
         && await users.VerifyUserTokenAsync(account, users.Options.Tokens.PasswordResetTokenProvider, UserManager<Specialist>.ResetPasswordTokenPurpose, token)
             ? account : null;
 
@@ -46,7 +50,7 @@ public sealed class AccountDesk(UserManager<Specialist> users, PencilContext dat
         if (await users.FindByEmailAsync(email) is not { } account) return false;
         await users.SetLockoutEnabledAsync(account, true);
         await users.SetLockoutEndDateAsync(account, isLocked ? DateTimeOffset.MaxValue : null);
-        if (isLocked) await SignAllOutAsync(account.Id);
+        if (isLocked) await EndAllAsync(account);
         return true;
     }
 
@@ -67,6 +71,15 @@ public sealed class AccountDesk(UserManager<Specialist> users, PencilContext dat
         "PasswordTooShort" => "The new password is too short: take 12 characters or more, a few words for example.",
         _ => e.Description,
     })];
+
+    private bool IsLocked(Specialist account) => account.LockoutEnd > clock.GetUtcNow();
+
+    // With another stamp every invitation that was given out is worth nothing.
+    private async Task EndAllAsync(Specialist account)
+    {
+        await users.UpdateSecurityStampAsync(account);
+        await SignAllOutAsync(account.Id);
+    }
 
     private Task<int> SignAllOutAsync(Guid id) => data.SignedInBrowsers.Where(b => b.SpecialistId == id).ExecuteDeleteAsync();
 }

@@ -46,11 +46,12 @@ internal static class BrowserCookie
         var services = context.HttpContext.RequestServices;
         if (Guid.TryParse(context.Principal?.FindFirstValue(Claim), out var browser))
         {
-            var since = services.GetRequiredService<TimeProvider>().GetUtcNow() - Longest;
+            var now = services.GetRequiredService<TimeProvider>().GetUtcNow();
+            var since = now - Longest;
             var data = services.GetRequiredService<PencilContext>();
             var account = await data.SignedInBrowsers.Where(b => b.Id == browser && b.Since > since)
                 .Join(data.Users, b => b.SpecialistId, u => u.Id, (_, u) => u).AsNoTracking().FirstOrDefaultAsync();
-            if (account is not null)
+            if (account is not null && !(account.LockoutEnd > now))
             {
                 CurrentSpecialist.Remember(context.HttpContext, account);
                 return;

@@ -1,3 +1,4 @@
+using System.Net;
 using System.Net.Mail;
 using System.Security.Claims;
 using Microsoft.AspNetCore.Identity;
@@ -31,17 +32,13 @@ public sealed class SignInDesk(SignInManager<Specialist> signIn, PencilContext d
     /// <param name="email">As typed.</param>
     /// <param name="password">As typed.</param>
     /// <param name="from">The network address of the browser.</param>
-    public async Task<SignInOutcome> TryAsync(string email, string password, string from)
+    public async Task<SignInOutcome> TryAsync(string email, string password, IPAddress? from)
     {
-        if (!limits.IsOpen(from, email)) return SignInOutcome.TooMany;
+        if (await limits.SignInAsync(from, email) is not { } attempt) return SignInOutcome.TooMany;
         var account = await Users.FindByEmailAsync(email.Trim());
         var matches = Users.PasswordHasher.VerifyHashedPassword(account ?? new Specialist(), account?.PasswordHash ?? Nobodys, password) != PasswordVerificationResult.Failed;
-        if (account?.PasswordHash is null || !matches || account.LockoutEnd > clock.GetUtcNow())
-        {
-            limits.Failed(from, email);
-            return SignInOutcome.NotTogether;
-        }
-
+        if (account?.PasswordHash is null || !matches || account.LockoutEnd > clock.GetUtcNow()) return SignInOutcome.NotTogether;
+        await limits.GiveBackAsync(attempt);
         await SignInAsync(account);
         return SignInOutcome.SignedIn;
     }
@@ -66,8 +63,10 @@ public sealed class SignInDesk(SignInManager<Specialist> signIn, PencilContext d
     /// <returns>What is wrong, in sentences; empty when it was changed.</returns>
     public async Task<IReadOnlyList<string>> ChangePasswordAsync(Guid id, ClaimsPrincipal who, string now, string then)
     {
+        if (await limits.PasswordAsync(id) is not { } attempt) return ["The password that you have now was given wrongly too often. Wait ten minutes, then try again."];
         var account = await Users.FindByIdAsync(id.ToString());
         var result = await Users.ChangePasswordAsync(account!, now, then);
+        if (!result.Errors.Any(e => e.Code == "PasswordMismatch")) await limits.GiveBackAsync(attempt);
         if (!result.Succeeded) return AccountDesk.Say(result);
         var browser = Guid.Parse(who.FindFirstValue(BrowserCookie.Claim)!);
         await data.SignedInBrowsers.Where(b => b.SpecialistId == id && b.Id != browser).ExecuteDeleteAsync();

@@ -27,6 +27,9 @@ public sealed class AidsModel(PdfFiles pdf) : PageModel
     /// <summary>The longest number line, in steps.</summary>
     private const int LongestLine = 60;
 
+    /// <summary>The numbers on a line lie between this and its opposite.</summary>
+    private const int LargestOnLine = 9_999;
+
     /// <summary>What is asked for.</summary>
     public AidWish Wish { get; private set; } = new();
 
@@ -44,9 +47,9 @@ public sealed class AidsModel(PdfFiles pdf) : PageModel
     {
         Wish = wish;
         Paper = wish.Size == "letter" ? PaperSize.Letter : PaperSize.A4;
-        if (wish.Kind == "lines" && (wish.To <= wish.From || wish.To - wish.From > LongestLine))
+        if (wish.Kind == "lines" && !(IsOnLine(wish.From) && IsOnLine(wish.To) && wish.From < wish.To && wish.To - wish.From <= LongestLine))
         {
-            Fault = $"A line goes from a smaller to a larger number, at most {LongestLine} steps: this one is from −10 to 10.";
+            Fault = $"A line goes from a smaller to a larger number, at most {LongestLine} steps and no further than {LargestOnLine}: this one is from −10 to 10.";
             wish = wish with { From = -10, To = 10 };
         }
 
@@ -65,4 +68,6 @@ public sealed class AidsModel(PdfFiles pdf) : PageModel
         Picture = sketch.Svg("aid", $"{Paper.Width}mm", $"{Paper.Height}mm");
         return Page();
     }
+
+    private static bool IsOnLine(int number) => number is >= -LargestOnLine and <= LargestOnLine;
 }

@@ -24,7 +24,7 @@ public sealed class SignInModel(SignInDesk desk, IConfiguration configuration) :
     /// <summary>Tries to sign in.</summary>
     public async Task<IActionResult> OnPostAsync(string? password)
     {
-        var result = await desk.TryAsync(Email ?? "", password ?? "", HttpContext.Connection.RemoteIpAddress?.ToString() ?? "");
+        var result = await desk.TryAsync(Email ?? "", password ?? "", HttpContext.Connection.RemoteIpAddress);
         if (result == SignInOutcome.SignedIn) return LocalRedirect(Url.IsLocalUrl(ReturnUrl) ? ReturnUrl : "/");
         Message = result == SignInOutcome.TooMany
             ? "Too many tries from here. Wait ten minutes, then try again."

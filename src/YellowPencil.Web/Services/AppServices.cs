@@ -26,7 +26,7 @@ internal static class AppServices
             options.User.AllowedUserNameCharacters = "";
             options.Password.RequiredLength = 12;
             options.Password.RequireNonAlphanumeric = options.Password.RequireUppercase = options.Password.RequireLowercase = options.Password.RequireDigit = false;
-        }).AddEntityFrameworkStores<PencilContext>().AddDefaultTokenProviders();
+        }).AddEntityFrameworkStores<PencilContext>().AddDefaultTokenProviders().AddPasswordValidator<PasswordRules>();
         services.Configure<DataProtectionTokenProviderOptions>(options => options.TokenLifespan = TimeSpan.FromHours(builder.Configuration.GetValue("Invitations:Hours", 72.0)));
         services.AddScoped<AccountDesk>();
         services.AddScoped<SignInDesk>();

@@ -32,6 +32,7 @@ internal sealed class Eraser(IServiceScopeFactory scopes, TimeProvider clock, IL
             await scope.ServiceProvider.GetRequiredService<Removals>().EraseAsync();
             var (forms, browsers) = (clock.GetUtcNow() - FormsKept, clock.GetUtcNow() - BrowserCookie.Longest);
             await data.SentForms.IgnoreQueryFilters().Where(f => f.At < forms).ExecuteDeleteAsync(stoppingToken);
+            await data.Attempts.Where(a => a.Since < forms).ExecuteDeleteAsync(stoppingToken);
             await data.SignedInBrowsers.Where(b => b.Since < browsers).ExecuteDeleteAsync(stoppingToken);
         }
         catch (Exception e) when (e is Npgsql.NpgsqlException or InvalidOperationException or DbUpdateException)
