@@ -76,10 +76,9 @@ internal static class DiagnoseCommand
     private static (string? Reading, string? Fault) Read(int number, string? text, string? fault, bool asText)
     {
         if (text is null) return (null, $"line {number}: {fault}");
-        if (SheetReader.TryRead(text, out var wrong) is not { } sheet) return (null, (wrong! with { Line = number }).ToString());
         try
         {
-            return (Read(sheet, asText), null);
+            return SheetReader.TryRead(text, out var wrong) is { } sheet ? (Read(sheet, asText), null) : (null, (wrong! with { Line = number }).ToString());
         }
         catch (Exception e) when (e is not OutOfMemoryException)
         {

@@ -1,4 +1,5 @@
 using System.Net.Sockets;
+using Microsoft.AspNetCore.Diagnostics.HealthChecks;
 using Microsoft.AspNetCore.HttpOverrides;
 using Npgsql;
 using Serilog;
@@ -17,6 +18,7 @@ try
     builder.AddCore(connection);
     if (areAccountsMeant) return await AccountCommands.RunAsync(args, builder.Build().Services, Console.Out, Console.Error);
     builder.Services.AddPages(builder.Configuration);
+    builder.WebHost.ConfigureKestrel(Limits.Configure);
     builder.Services.Configure<ForwardedHeadersOptions>(options => options.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto);
 
     var app = builder.Build();
@@ -27,10 +29,13 @@ try
     if (!app.Environment.IsDevelopment() && app.Configuration.GetValue<bool>("Https")) app.UseHsts();
     app.UseStaticFiles();
     app.UseSerilogRequestLogging();
-    app.Use(NulGuard.CheckAsync);
+    app.UseRequestTimeouts();
+    app.Use(RequestGuard.CheckAsync);
     app.UseRouting();
     app.UseAuthentication();
     app.UseAuthorization();
+    app.MapHealthChecks("/healthz", new HealthCheckOptions { Predicate = _ => false }).AllowAnonymous();
+    app.MapHealthChecks("/readyz").AllowAnonymous();
     app.MapRazorPages();
     TypingApi.Map(app);
     ClassApi.Map(app);

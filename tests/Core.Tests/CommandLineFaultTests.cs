@@ -65,6 +65,29 @@ public class CommandLineFaultTests
         Call(Good.Replace("\"version\":1", "\"version\":2") + "\n" + Good, "simulate", "--bugs", "", "--tasks", "-").Error.ShouldContain("line 1: version");
     }
 
+    [Theory]
+    [InlineData("٣/8 + 1/6", "13/24", "right")]
+    [InlineData("3/8 + 1/6", "１３/２４", "right")]
+    [InlineData("7 1/4 - 2 5/6", "4 ٥/12", "right")]
+    [InlineData("５２ - ३८", "१४", "right")]
+    [InlineData("simplify (x² + 3) + (x² + 1)", "2x² + 4", "right")]
+    public void Digits_of_other_scripts_and_raised_ones_are_read(string task, string answer, string verdict) =>
+        Call(One(task, answer), "diagnose", "-").Output.ShouldContain($"\"verdict\":\"{verdict}\"");
+
+    [Theory]
+    [InlineData("𝟑/8 + 1/6")]
+    [InlineData("½ + 1/6")]
+    public void Digits_that_are_none_are_refused_and_cost_their_own_line_only(string task)
+    {
+        var (_, output, error) = Call($"{Good.ReplaceLineEndings("")}\n{One(task, "1")}\n{Good.ReplaceLineEndings("")}\n", "diagnose", "--batch", "-");
+        output.Trim().Split('\n').Length.ShouldBe(2);
+        error.ShouldStartWith("yellowpencil: line 2: ");
+        error.ShouldNotContain("fault of the program");
+    }
+
+    private static string One(string task, string answer) =>
+        $$"""{"format":"yellow-pencil.worked-sheet","version":1,"student":"D","items":[{"id":"1","task":"{{task}}","answer":"{{answer}}"}]}""";
+
     [Fact]
     public async Task A_batch_gives_the_first_reading_before_the_second_sheet_is_in()
     {

@@ -105,9 +105,9 @@ public static partial class ItemList
     [GeneratedRegex(@"\b(as a|over the|to) [a-z0-9.]+$", RegexOptions.IgnoreCase)]
     private static partial Regex AskedBehind();
 
-    [GeneratedRegex(@"^\(?\d{1,3}(\)\s*|\.\s+)(?=\S)")]
+    [GeneratedRegex(@"^\(?[0-9]{1,3}(\)\s*|\.\s+)(?=\S)")]
     private static partial Regex Numbering();
 
-    [GeneratedRegex(@"(?<=\d)\s+(?=\d)")]
+    [GeneratedRegex(@"(?<=[0-9])\s+(?=[0-9])")]
     private static partial Regex SpaceInNumber();
 }

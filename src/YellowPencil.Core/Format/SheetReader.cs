@@ -133,7 +133,7 @@ public static class SheetReader
             Form = set.Form,
             Over = set.Over,
             To = set.To,
-            Answer = field["answer"].TextOrNull(WorkedItem.LongestAnswer),
+            Answer = field["answer"].TextOrNull(WorkedItem.LongestAnswer) is { } answer ? Signs.Digits(answer) : null,
             Work = Work.Read(field["work"]),
             Seconds = Seconds(field["seconds"]),
         };

@@ -60,6 +60,6 @@ public readonly partial record struct MixedNumber(long Whole, long Numerator, lo
         return found.Groups["bottom"].Success ? new MixedNumber(Part("whole"), Part("top"), Part("bottom")) : new MixedNumber(Part("top"), 0, 0);
     }
 
-    [GeneratedRegex(@"\G\s*(?:(?<whole>\d{1,9})\s+(?=\d+/))?(?<top>\d{1,9})(?:/(?<bottom>\d{1,9}))?")]
+    [GeneratedRegex(@"\G\s*(?:(?<whole>[0-9]{1,9})\s+(?=[0-9]+/))?(?<top>[0-9]{1,9})(?:/(?<bottom>[0-9]{1,9}))?")]
     private static partial Regex Shape();
 }

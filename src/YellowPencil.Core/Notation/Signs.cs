@@ -1,3 +1,6 @@
+using System.Buffers;
+using System.Text;
+
 namespace YellowPencil.Core.Notation;
 
 /// <summary>The signs of arithmetic in the spellings in which people type them.</summary>
@@ -13,14 +16,38 @@ public static class Signs
         '／' or '∕' => '/',
         '＋' or '➕' => '+',
         '＝' => '=',
-        _ => sign,
+        _ => Digit(sign),
     };
 
-    /// <summary>The text with every sign in its plain spelling.</summary>
-    public static string Plain(string text) => string.Create(text.Length, text, static (to, from) =>
+    /// <summary>The text with every sign in its plain spelling; raised digits are written as powers: x² is <c>x^2</c>.</summary>
+    public static string Plain(string text)
     {
-        for (var i = 0; i < to.Length; i++) to[i] = Plain(from[i]);
-    });
+        var plain = string.Create(text.Length, text, static (to, from) =>
+        {
+            for (var i = 0; i < to.Length; i++) to[i] = Plain(from[i]);
+        });
+        return plain.IndexOfAny(Raised) < 0 ? plain : WithPowers(plain);
+    }
+
+    /// <summary>The text with the digits of other scripts, and wide ones, as 0 to 9.</summary>
+    public static string Digits(string text) => text.Any(c => Digit(c) != c) ? string.Concat(text.Select(Digit)) : text;
+
+    private static readonly SearchValues<char> Raised = SearchValues.Create("⁰¹²³⁴⁵⁶⁷⁸⁹");
+
+    private static char Digit(char sign) => sign > '\x7f' && char.IsDigit(sign) ? (char)('0' + (int)char.GetNumericValue(sign)) : sign;
+
+    private static string WithPowers(string text)
+    {
+        var plain = new StringBuilder();
+        for (var i = 0; i < text.Length; i++)
+        {
+            var isRaised = Raised.Contains(text[i]);
+            if (isRaised && (i == 0 || !Raised.Contains(text[i - 1]))) plain.Append('^');
+            plain.Append(isRaised ? (char)('0' + (int)char.GetNumericValue(text[i])) : text[i]);
+        }
+
+        return plain.ToString();
+    }
 
     /// <summary>A task or fact with the signs that are printed in a book: −, × and ÷.</summary>
     public static string Printed(string text) =>

@@ -124,7 +124,7 @@ public readonly partial record struct SurdEnd(Rational Plain, Rational Times, Bi
         return root * root == rest ? (outside * root, inside) : (outside, inside * rest);
     }
 
-    [GeneratedRegex(@"\G(?<sign>[+-])(?<top>\d{0,9})(?<i>i)?\*?(?:sqrt\(?(?<root>\d{1,9})\)?)?(?<j>i)?(?:/(?<bottom>\d{1,9}))?")]
+    [GeneratedRegex(@"\G(?<sign>[+-])(?<top>[0-9]{0,9})(?<i>i)?\*?(?:sqrt\(?(?<root>[0-9]{1,9})\)?)?(?<j>i)?(?:/(?<bottom>[0-9]{1,9}))?")]
     private static partial Regex Part();
 }
 
@@ -165,6 +165,6 @@ internal sealed partial record SurdFactors(BigInteger Front, IReadOnlyList<SurdE
     }
 
     // Brackets may hold the brackets of a root.
-    [GeneratedRegex(@"^\s*(?<front>-?\d{0,9})\s*(?:\*?\s*\((?<bracket>[^()]*(?:\(\d+\)[^()]*)*)\)\s*)+$")]
+    [GeneratedRegex(@"^\s*(?<front>-?[0-9]{0,9})\s*(?:\*?\s*\((?<bracket>[^()]*(?:\([0-9]+\)[^()]*)*)\)\s*)+$")]
     private static partial Regex Shape();
 }

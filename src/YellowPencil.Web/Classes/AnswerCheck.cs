@@ -35,13 +35,13 @@ internal static partial class AnswerCheck
 
     private static string Short(string text) => text.Length <= 24 ? text : text[..23] + "…";
 
-    [GeneratedRegex(@"^(\d{4}-\d\d?-\d\d?|\d\d?[-. ][A-Za-z]{3,}\.?([-. ]\d{2,4})?|\d\d?/\d\d?/\d{2,4}|[A-Za-z]{3,}[-. ]\d\d?)([ T].*)?$")]
+    [GeneratedRegex(@"^([0-9]{4}-[0-9][0-9]?-[0-9][0-9]?|[0-9][0-9]?[-. ][A-Za-z]{3,}\.?([-. ][0-9]{2,4})?|[0-9][0-9]?/[0-9][0-9]?/[0-9]{2,4}|[A-Za-z]{3,}[-. ][0-9][0-9]?)([ T].*)?$")]
     private static partial Regex Date();
 
-    [GeneratedRegex(@"^-?\d(\.\d+)?[eE]\+?\d+$")]
+    [GeneratedRegex(@"^-?[0-9](\.[0-9]+)?[eE]\+?[0-9]+$")]
     private static partial Regex Scientific();
 
     // 1,234 is a number with its thousands marked; 3,5 and 1,2345 are not.
-    [GeneratedRegex(@"^-?\d+,(\d{1,2}|\d{4,})$")]
+    [GeneratedRegex(@"^-?[0-9]+,([0-9]{1,2}|[0-9]{4,})$")]
     private static partial Regex DecimalComma();
 }

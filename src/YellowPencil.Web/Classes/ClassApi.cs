@@ -30,7 +30,7 @@ internal static class ClassApi
         {
             // A page that is not there any more costs itself only.
             var refused = items.Select(Refused).OfType<RefusedItem>().ToList();
-            var saved = await typing.SaveAsync(page, [.. items.Where(i => refused.TrueForAll(r => r.Id != i.Id))], id);
+            var saved = await SavePageAsync(typing, page, [.. items.Where(i => refused.TrueForAll(r => r.Id != i.Id))], id);
             replies[page] = saved is null
                 ? new { versions = new Dictionary<string, int>(), conflicts = Array.Empty<object>(), refused = items.Select(i => new RefusedItem(i.Id, "this page is not on the sheet any more")) }
                 : new { saved.Versions, conflicts = saved.Conflicts.Select(item => new { item.Id, item.Answer, version = saved.Page.ItemVersions.GetValueOrDefault(item.Id, 1) }), refused = saved.Refused.Concat(refused) };
@@ -38,6 +38,19 @@ internal static class ClassApi
 
         ClassReader.Ask(jobs, sheet);
         return Results.Json(new { pages = replies, state = State((await ClassBoard.LoadAsync(data, id))!, names: await LoadedAsync(names)) });
+    }
+
+    // A page that cannot be read as it is stored takes nothing, and costs no other page anything.
+    private static async Task<TypingSaved?> SavePageAsync(PageTyping typing, Guid page, IReadOnlyList<TypedItem> items, Guid sheet)
+    {
+        try
+        {
+            return await typing.SaveAsync(page, items, sheet);
+        }
+        catch (UnreadablePageException)
+        {
+            return null;
+        }
     }
 
     private static RefusedItem? Refused(TypedItem item) =>

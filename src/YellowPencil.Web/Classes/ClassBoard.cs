@@ -26,9 +26,9 @@ public sealed record ClassRow(StudentPage Page, WorkedSheet Sheet, ClassLine? Li
 /// <summary>A sheet of a class: students down, items across, with what was read so far.</summary>
 public sealed class ClassBoard
 {
-    private ClassBoard(ClassSheet sheet, IReadOnlyList<ClassRow> rows)
+    private ClassBoard(ClassSheet sheet, IReadOnlyList<ClassRow> rows, IReadOnlyList<StudentPage> unreadable)
     {
-        (Sheet, Rows, Items) = (sheet, rows, ClassDesk.ItemsOf(sheet));
+        (Sheet, Rows, Items, Unreadable) = (sheet, rows, ClassDesk.ItemsOf(sheet), unreadable);
         Of = rows.Count(r => r.HasAnswers);
         Read = rows.Count(r => r.HasAnswers && r.Line is not null);
     }
@@ -41,6 +41,9 @@ public sealed class ClassBoard
 
     /// <summary>The items.</summary>
     public IReadOnlyList<WorkedItem> Items { get; }
+
+    /// <summary>Pages that cannot be read as they are stored; they stand in no row.</summary>
+    public IReadOnlyList<StudentPage> Unreadable { get; }
 
     /// <summary>How many pages have something on them.</summary>
     public int Of { get; }
@@ -57,7 +60,8 @@ public sealed class ClassBoard
                            join page in data.Pages on new { reading.PageId, reading.PageVersion } equals new { PageId = page.Id, PageVersion = page.Version }
                            where page.ClassSheetId == id && reading.EngineVersion == EngineVersion.Current && reading.ClassLine != null
                            select new { reading.PageId, reading.ClassLine }).ToDictionaryAsync(r => r.PageId, r => r.ClassLine!);
-        return new ClassBoard(sheet, [.. pages.Select(p => new ClassRow(p, PageDesk.StoredSheet(p), lines.TryGetValue(p.Id, out var line) ? ClassLine.Parse(line) : null))]);
+        var rows = pages.Select(p => PageDesk.TryStoredSheet(p, out _) is { } read ? new ClassRow(p, read, lines.TryGetValue(p.Id, out var line) ? ClassLine.Parse(line) : null) : null);
+        return new ClassBoard(sheet, [.. rows.OfType<ClassRow>()], [.. pages.Where(p => PageDesk.TryStoredSheet(p, out _) is null)]);
     }
 
     /// <summary>What the class does, from what was read so far.</summary>

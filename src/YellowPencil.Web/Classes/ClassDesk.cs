@@ -64,8 +64,17 @@ public sealed class ClassDesk(PencilContext data, TimeProvider clock)
         (kept.Name, kept.Word) = (name.Trim(), word);
         kept.Students.RemoveAll(s => !students.Contains(s));
         kept.Students.AddRange(students.Except(kept.Students).ToList());
-        await data.SaveChangesAsync();
-        return (kept, []);
+        try
+        {
+            await data.SaveChangesAsync();
+            return (kept, []);
+        }
+        catch (DbUpdateException e) when (e.IsTaken())
+        {
+            // Another request has made files for the same codes since they were looked for: now they are there.
+            data.ChangeTracker.Clear();
+            return await KeepAsync(found is null ? null : await FindAsync(found.Id), name, codes, word);
+        }
     }
 
     /// <summary>Sets a sheet: each of the students gets a page with its items.</summary>
@@ -104,7 +113,7 @@ public sealed class ClassDesk(PencilContext data, TimeProvider clock)
     public Task LetReadAsync(Guid id, bool byItself) => data.ClassSheets.Where(s => s.Id == id).ExecuteUpdateAsync(set => set.SetProperty(s => s.IsReadByItself, byItself));
 
     /// <summary>Whether anything stands on a page.</summary>
-    public static bool HasAnswers(StudentPage page) => PageDesk.StoredSheet(page).Items.Any(i => i.Answer is not null);
+    public static bool HasAnswers(StudentPage page) => PageDesk.TryStoredSheet(page, out _)?.Items.Any(i => i.Answer is not null) == true;
 
     internal static ClassSheet New(SchoolClass schoolClass, string title, DateOnly? writtenOn, IReadOnlyList<WorkedItem> items, DateTimeOffset at) => new()
     {

@@ -43,6 +43,9 @@ public static class Addresses
     /// <summary>Changing the items, name and date of a page.</summary>
     public static string EditPage(Guid id) => $"/pages/{id}/edit";
 
+    /// <summary>Mending a page that cannot be read.</summary>
+    public static string Mend(Guid id) => $"/pages/{id}/mend";
+
     /// <summary>The page on paper, for the student.</summary>
     public static string Sheet(Guid id) => $"/pages/{id}/sheet";
 

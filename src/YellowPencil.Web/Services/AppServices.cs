@@ -66,6 +66,7 @@ internal static class AppServices
             options.Cookie.Name = "pencil-once";
             options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
         });
+        services.AddLimits();
         services.AddScoped<OnceFilter>();
         services.AddRazorPages(options =>
         {
@@ -74,7 +75,11 @@ internal static class AppServices
             options.Conventions.AllowAnonymousToPage("/Invitation");
             options.Conventions.AllowAnonymousToPage("/Status");
             options.Conventions.AddPageRoute("/Classes/Edit", Addresses.AddClass);
-        }).AddMvcOptions(options => options.Filters.AddService<OnceFilter>());
+        }).AddMvcOptions(options =>
+        {
+            options.Filters.AddService<OnceFilter>();
+            options.Filters.Add<UnreadableFilter>();
+        });
         services.AddSingleton<ReadingAhead>();
         if (configuration.GetValue("WarmUp", true)) services.AddHostedService<EngineWarmUp>();
         services.AddHostedService<Eraser>();

@@ -48,8 +48,11 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
     }
 
     /// <summary>The page's sheet as it is stored.</summary>
-    public static WorkedSheet StoredSheet(StudentPage page) =>
-        SheetReader.TryRead(page.Content, out var fault) ?? throw new InvalidOperationException($"page {page.Id} cannot be read: {fault}");
+    /// <exception cref="UnreadablePageException">What is stored cannot be read by this version.</exception>
+    public static WorkedSheet StoredSheet(StudentPage page) => TryStoredSheet(page, out var fault) ?? throw new UnreadablePageException(page.Id, fault!);
+
+    /// <summary>The page's sheet as it is stored; null, with what is wrong, where this version cannot read it.</summary>
+    public static WorkedSheet? TryStoredSheet(StudentPage page, out SheetFault? fault) => SheetReader.TryRead(page.Content, out fault);
 
     /// <summary>The page's sheet as it is read: where all marks were typed in, items without one say that there is none.</summary>
     public static WorkedSheet Sheet(StudentPage page)
@@ -116,10 +119,23 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
         await data.SaveChangesAsync();
     }
 
+    /// <summary>Puts the content of a page that cannot be read in order, as it was mended by hand.</summary>
+    /// <returns>What is still wrong; null when it was taken.</returns>
+    public async Task<SheetFault?> MendAsync(StudentPage page, string content)
+    {
+        if (SheetReader.TryRead(content, out var fault) is not { } sheet) return fault;
+        Put(page, sheet with { Student = page.Student!.Code }, sheet.Items.Select(i => i.Id));
+        await data.SaveChangesAsync();
+        return null;
+    }
+
     /// <summary>Puts changed content on a page and counts up its version and those of the items that changed.</summary>
+    /// <exception cref="UnreadablePageException">The content could not be read again; nothing was put.</exception>
     internal void Put(StudentPage page, WorkedSheet sheet, IEnumerable<string> changed)
     {
-        page.Content = SheetWriter.Write(sheet);
+        var content = SheetWriter.Write(sheet);
+        if (SheetReader.TryRead(content, out var fault) is null) throw new UnreadablePageException(page.Id, fault!);
+        page.Content = content;
         page.ItemVersions = sheet.Items.ToDictionary(i => i.Id, i => page.ItemVersions.GetValueOrDefault(i.Id, 0));
         foreach (var id in changed) page.ItemVersions[id]++;
         page.ItemCount = sheet.Items.Count;
@@ -137,4 +153,14 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
         var marked = PageLayout.Of(item.Task).Strips.Where(s => s.Kind == StripKind.Places && !s.IsRare).Select(s => s.Mark!.Value.Field).OfType<PlaceField>();
         return item with { Work = marked.Where(field => !item.Work.Has(field)).Aggregate(item.Work, (work, field) => work.With(field, new PlaceMarks())) };
     }
+}
+
+/// <summary>The content of a page cannot be read: it comes from a version that wrote more, or less strictly, than this one reads.</summary>
+internal sealed class UnreadablePageException(Guid page, SheetFault fault) : InvalidOperationException($"page {page} cannot be read: {fault}")
+{
+    /// <summary>The page.</summary>
+    public Guid Page => page;
+
+    /// <summary>What is wrong.</summary>
+    public SheetFault Fault => fault;
 }

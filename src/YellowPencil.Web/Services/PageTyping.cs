@@ -40,7 +40,7 @@ public sealed class PageTyping(PencilContext data, PageDesk pages)
                 continue;
             }
 
-            if (typed.PutInto(item, out var fault) is not { } changed)
+            if (Take(item, typed, out var fault) is not { } changed)
             {
                 refused.Add(new(typed.Id, fault!));
                 continue;
@@ -66,12 +66,24 @@ public sealed class PageTyping(PencilContext data, PageDesk pages)
         var taken = versions.Where(v => v.Value != page.ItemVersions.GetValueOrDefault(v.Key, 1)).Select(v => v.Key).ToList();
         if (taken.Count > 0)
         {
-            pages.Put(page, stored with { Items = [.. stored.Items.Select(i => known[i.Id])] }, taken);
+            var changed = stored with { Items = [.. stored.Items.Select(i => known[i.Id])] };
+            if (SheetReader.TryRead(SheetWriter.Write(changed), out var fault) is null)
+                return new TypingSaved(page, new Dictionary<string, int>(), [], [.. refused, .. taken.Select(id => new RefusedItem(id, fault!.ToString()))]);
+            pages.Put(page, changed, taken);
             await data.SaveChangesAsync();
             await transaction.CommitAsync();
         }
 
         return new TypingSaved(page, versions, conflicts, refused);
+    }
+
+    /// <summary>An item with what was typed; null, with the reason, where the reader that reads it later would refuse it.</summary>
+    internal static WorkedItem? Take(WorkedItem item, TypedItem typed, out string? fault)
+    {
+        if (typed.PutInto(item, out fault) is not { } changed) return null;
+        if (SheetReader.TryRead(Text(changed), out var unread) is not null) return changed;
+        fault = unread!.ToString();
+        return null;
     }
 
     private static string Text(WorkedItem item) => SheetWriter.Write(new WorkedSheet { Student = "-", Items = [item] });

@@ -113,8 +113,22 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
         };
         await RewriteAsync(plan, printed.Student!.Classroom);
         data.Plans.Add(plan);
-        await data.SaveChangesAsync();
+        while (!await IsSavedAsync()) plan.Turn = await TurnAsync(printed.PageId, printed.Rules);
         return plan;
+
+        // Somebody else may make one at the same time: then this one is the next.
+        async Task<bool> IsSavedAsync()
+        {
+            try
+            {
+                await data.SaveChangesAsync();
+                return true;
+            }
+            catch (DbUpdateException e) when (e.IsTaken())
+            {
+                return false;
+            }
+        }
     }
 
     /// <summary>Keeps a plan that was read from a file, for the student whose page it belongs to.</summary>

@@ -19,8 +19,7 @@ public sealed partial class StudentFiles(PencilContext data, TimeProvider clock)
     {
         if (await FaultAsync(code, callName, classroom.Word, null) is { } fault) return fault;
         data.Students.Add(new Student { Id = Guid.CreateVersion7(clock.GetUtcNow()), Code = code.Trim(), CallName = callName.Trim(), Word = classroom.Word, School = classroom.School.Key, CreatedAt = clock.GetUtcNow() });
-        await data.SaveChangesAsync();
-        return null;
+        return await SaveAsync(code);
     }
 
     /// <summary>Changes what a file says on its cover.</summary>
@@ -29,7 +28,7 @@ public sealed partial class StudentFiles(PencilContext data, TimeProvider clock)
     {
         if (await FaultAsync(code, callName, classroom.Word, student.Id) is { } fault) return fault;
         (student.Code, student.CallName, student.Word, student.School) = (code.Trim(), callName.Trim(), classroom.Word, classroom.School.Key);
-        await data.SaveChangesAsync();
+        if (await SaveAsync(code) is { } taken) return taken;
         await data.Database.ExecuteSqlAsync($"update pages set content = jsonb_set(content, '{{student}}', to_jsonb({student.Code}::text)) where student_id = {student.Id}");
         return null;
     }
@@ -70,6 +69,21 @@ public sealed partial class StudentFiles(PencilContext data, TimeProvider clock)
 
     /// <summary>Whether a text can be a code.</summary>
     internal static bool IsCode(string text) => CodeShape().IsMatch(text);
+
+    // Another request may have given the code since it was looked for.
+    private async Task<string?> SaveAsync(string code)
+    {
+        try
+        {
+            await data.SaveChangesAsync();
+            return null;
+        }
+        catch (DbUpdateException e) when (e.IsTaken())
+        {
+            data.ChangeTracker.Clear();
+            return $"There is already a student with the code {code.Trim()}.";
+        }
+    }
 
     private async Task<string?> FaultAsync(string code, string callName, ClassroomWord word, Guid? but)
     {

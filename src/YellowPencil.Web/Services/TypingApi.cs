@@ -27,14 +27,24 @@ internal static class TypingApi
         if (!await forms.IsRequestValidAsync(context)) return Expired();
         var items = await TypedItem.ReadAsync(context.Request.Body, context.RequestAborted);
         if (items.Fault is { } fault) return Refuse(fault);
-        if (await pages.SaveAsync(id, items.Items) is not { } saved) return Results.NotFound();
+        TypingSaved? saved;
+        try
+        {
+            saved = await pages.SaveAsync(id, items.Items);
+        }
+        catch (UnreadablePageException e)
+        {
+            return Refuse($"this page cannot be read as it is stored ({e.Fault}); open it to mend it");
+        }
+
+        if (saved is null) return Results.NotFound();
         await names.LoadAsync();
         return Results.Json(new
         {
             saved.Versions,
             conflicts = saved.Conflicts.Select(item => JsonDocument.Parse(TypingJson.Write(item, saved.Page.ItemVersions.GetValueOrDefault(item.Id, 1), saved.Page.Student?.Classroom.School ?? School.Usual)).RootElement),
             saved.Refused,
-            margin = Margin(saved.Page, typing, readings, names),
+            margin = Margin(saved.Page, typing, readings, names, context.RequestAborted),
         });
     }
 
@@ -53,10 +63,10 @@ internal static class TypingApi
     internal static IResult Refuse(string message) => Results.Json(new { message }, statusCode: StatusCodes.Status400BadRequest);
 
     // The item under the hand is half written, so it says nothing yet.
-    private static object Margin(StudentPage page, string? typing, ReadingCache readings, RuleNaming names)
+    private static object Margin(StudentPage page, string? typing, ReadingCache readings, RuleNaming names, CancellationToken cancellation)
     {
         var sheet = PageDesk.Sheet(page);
-        var reading = readings.Read(sheet with { Items = [.. sheet.Items.Select(i => i.Id == typing ? i with { Answer = null } : i)] });
+        var reading = readings.Read(sheet with { Items = [.. sheet.Items.Select(i => i.Id == typing ? i with { Answer = null } : i)] }, cancellation);
         return new
         {
             outcome = ReadingText.Say(reading.Outcome),

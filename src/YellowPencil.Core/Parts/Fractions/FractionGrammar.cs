@@ -50,13 +50,13 @@ internal sealed partial class FractionGrammar(Family family, bool hasWholes) : T
 
     private static Parsed<ItemTask> Failed(string message, int position) => Parsed<ItemTask>.Failed(message, position);
 
-    [GeneratedRegex(@"\G(?:\d+\s+)?\d+/0+(?!\d)")]
+    [GeneratedRegex(@"\G(?:[0-9]+\s+)?[0-9]+/0+(?![0-9])")]
     private static partial Regex OverZero();
 
     // A whole number alone or in front of a fraction.
-    [GeneratedRegex(@"(?<![\d/.]\s*)\b\d+(?!\s*[\d/.])|\d\s+\d")]
+    [GeneratedRegex(@"(?<![0-9/.]\s*)\b[0-9]+(?!\s*[0-9/.])|[0-9]\s+[0-9]")]
     private static partial Regex MixedNumberIn();
 
-    [GeneratedRegex(@"\d/\d")]
+    [GeneratedRegex(@"[0-9]/[0-9]")]
     private static partial Regex Slash();
 }

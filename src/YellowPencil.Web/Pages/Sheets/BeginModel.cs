@@ -22,7 +22,7 @@ public sealed record DesignWish(string[]? Family = null, int? Designed = null, i
     {
         get
         {
-            List<Family> named = [.. (Family ?? []).Select(name => FamilyList.TryParse(name, out var family) ? family : (Family?)null).OfType<Family>().Where(BeginModel.Families.Contains).Distinct()];
+            List<Family> named = [.. (Family ?? []).OfType<string>().Select(name => FamilyList.TryParse(name, out var family) ? family : (Family?)null).OfType<Family>().Where(BeginModel.Families.Contains).Distinct()];
             return named.Count > 0 ? named : [FamilyList.Subtraction];
         }
     }
