@@ -29,9 +29,10 @@ try
     if (!app.Environment.IsDevelopment() && app.Configuration.GetValue<bool>("Https")) app.UseHsts();
     app.UseStaticFiles();
     app.UseSerilogRequestLogging();
-    app.UseRequestTimeouts();
     app.Use(RequestGuard.CheckAsync);
     app.UseRouting();
+    app.UseRequestTimeouts();
+    app.UseRateLimiter();
     app.UseAuthentication();
     app.UseAuthorization();
     app.MapHealthChecks("/healthz", new HealthCheckOptions { Predicate = _ => false }).AllowAnonymous();

@@ -20,6 +20,19 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
     private void PressKey(string key) => browser.Click($"[data-key='{key}']");
 
     [Fact]
+    public void A_browser_without_room_saves_all_the_same_and_says_that_the_page_must_stay_open()
+    {
+        browser.BeginPage("604 - 278\n52 - 38");
+        browser.Script<object?>("Storage.prototype.setItem = () => { throw new DOMException('full', 'QuotaExceededError'); };");
+        browser.Driver.NetworkConditions = new OpenQA.Selenium.Chromium.ChromiumNetworkConditions { Latency = TimeSpan.FromMilliseconds(700), DownloadThroughput = 1_000_000, UploadThroughput = 1_000_000 };
+        browser.Keys("474" + K.Enter);
+        browser.Until(b => b.TextOf("[data-saving]").StartsWith("This browser has no room to keep what you type"), "that nothing is kept is said");
+        browser.Driver.ClearNetworkConditions();
+        Saved();
+        browser.Stored().ShouldContain("474");
+    }
+
+    [Fact]
     public void Reading_waits_for_the_last_digit_and_says_what_is_not_saved()
     {
         browser.BeginPage("604 - 278\n52 - 38\n81 - 27\n93 - 46");

@@ -233,6 +233,19 @@ public sealed class AttackTests(PencilApp app) : PageTests(app), IClassFixture<P
     }
 
     [Fact]
+    public async Task A_hundred_who_sign_in_at_once_are_all_answered()
+    {
+        App.StartServer();
+        var told = await Task.WhenAll(Enumerable.Range(0, 100).Select(async i =>
+        {
+            using var visitor = new Visitor(App);
+            await visitor.SignInAsync($"nobody-{i}@kite-workshop.example", "not the password");
+            return (int)visitor.Last!.StatusCode;
+        }));
+        told.ShouldAllBe(status => status == 200);
+    }
+
+    [Fact]
     public async Task Making_a_plan_anew_from_many_at_once_makes_one_each()
     {
         var (first, _, page) = await PageAsync();

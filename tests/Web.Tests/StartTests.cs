@@ -66,10 +66,14 @@ public sealed class StartTests : IAsyncLifetime
         Kill(Postmaster);
         await EventuallyAsync(async () => (await CodesAsync(after)).SequenceEqual(codes));
 
+        // So is the application, in the same place.
+        Kill(after.Application);
+        await EventuallyAsync(async () => after.Output.Contains("The application has ended; starting it again") && (await CodesAsync(after)).SequenceEqual(codes));
+
         // A stop by Ctrl-C leaves nothing behind.
         Signal(after.Script, "TERM");
         await after.Ended;
-        after.Output.ShouldEndWith("· Stopped.");
+        after.Output.Split('\n').ShouldContain("· Stopped.");
         File.Exists(pidFile).ShouldBeFalse();
     }
 

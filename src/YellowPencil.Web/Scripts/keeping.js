@@ -3,22 +3,42 @@
 const OWNER = document.body.dataset.owner ?? "";
 const PREFIX = `pencil:${OWNER}:`;
 
-export const keep = (key, value) => localStorage.setItem(PREFIX + key, JSON.stringify(value));
-export const forget = (key) => localStorage.removeItem(PREFIX + key);
+// Where the browser has no room left, or keeps nothing at all, what is typed stays in the page and is sent from there.
+const store = reachable() ?? { getItem: () => null, setItem: () => { throw new Error("nothing is kept"); }, removeItem: () => {} };
+
+function reachable() {
+  try {
+    return window.localStorage;
+  } catch {
+    return null;
+  }
+}
+
+/** Keeps a value; whether the browser had room for it. */
+export function keep(key, value) {
+  try {
+    store.setItem(PREFIX + key, JSON.stringify(value));
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+export const forget = (key) => store.removeItem(PREFIX + key);
 
 export function kept(key) {
-  const text = localStorage.getItem(PREFIX + key);
+  const text = store.getItem(PREFIX + key);
   return text === null ? null : JSON.parse(text);
 }
 
-const keys = () => Object.keys(localStorage).filter((key) => key.startsWith(PREFIX));
+const keys = () => Object.keys(store).filter((key) => key.startsWith(PREFIX));
 
 /** The typed items that wait for the server, by where they were typed: { at, code, title, ids, keys }. */
 export function unsentPages() {
   const pages = new Map();
   for (const key of keys().filter((k) => k.startsWith(`${PREFIX}item:`))) {
     const [page, id] = key.slice(`${PREFIX}item:`.length).split(/:(.*)/s);
-    const { code, title, at = `/pages/${page}` } = JSON.parse(localStorage.getItem(key));
+    const { code, title, at = `/pages/${page}` } = JSON.parse(store.getItem(key));
     if (!pages.has(at)) pages.set(at, { at, codes: new Set(), title, ids: new Set(), keys: [] });
     const unsent = pages.get(at);
     unsent.codes.add(code);
@@ -30,12 +50,12 @@ export function unsentPages() {
 
 /** Forgets what was typed and not sent. */
 export function forgetKeys(unsent) {
-  for (const key of unsent) localStorage.removeItem(key);
+  for (const key of unsent) store.removeItem(key);
 }
 
 /** At sign-out nothing of a student stays in the browser. */
 export function forgetAll() {
-  for (const key of Object.keys(localStorage)) if (key.startsWith("pencil:")) localStorage.removeItem(key);
+  for (const key of Object.keys(store)) if (key.startsWith("pencil:")) store.removeItem(key);
 }
 
 /**
@@ -51,5 +71,5 @@ export function keepField(field) {
 
 /** Forgets the fields of a form that was taken in: all whose names begin with the form's. */
 export function forgetForm(name) {
-  for (const key of keys()) if (name && key.startsWith(`${PREFIX}field:${name}:`)) localStorage.removeItem(key);
+  for (const key of keys()) if (name && key.startsWith(`${PREFIX}field:${name}:`)) store.removeItem(key);
 }

@@ -13,7 +13,7 @@ const RETRY = 2000; // milliseconds between tries without a connection
  */
 export class Outbox {
   constructor(items, token, mail, { changed, heard }) {
-    Object.assign(this, { items, token, mail, tell: changed, heard, waiting: new Set(), refused: new Map(), conflicts: new Map(), trouble: "", busy: false, timer: 0 });
+    Object.assign(this, { items, token, mail, tell: changed, heard, isKept: true, waiting: new Set(), refused: new Map(), conflicts: new Map(), trouble: "", busy: false, timer: 0 });
     this.byKey = new Map(items.map((item) => [this.key(item), item]));
     window.addEventListener("online", () => this.send());
   }
@@ -36,6 +36,7 @@ export class Outbox {
     const faults = [...this.refused].map(([item, message]) => `${item.name} is not saved: ${message}.`);
     if (this.conflicts.size > 0) faults.unshift(`${this.names(this.conflicts.keys())} changed in another tab: choose what stands.`);
     if (this.trouble) faults.unshift(this.trouble);
+    if (!this.isKept && !this.isSettled) faults.unshift("This browser has no room to keep what you type: leave the page open until it says “Saved.”");
     if (faults.length > 0) return faults.length > 3 ? `${faults.slice(0, 3).join(" ")} And ${faults.length - 3} more.` : faults.join(" ");
     return this.busy || this.waiting.size > 0 ? "Saving…" : "Saved.";
   }
@@ -53,12 +54,12 @@ export class Outbox {
 
   key(item) { return `item:${item.page}:${item.id}`; }
 
-  keep(item) { keep(this.key(item), { version: item.version, code: item.code, title: item.title, ...this.mail.written(item) }); }
+  keep(item) { this.isKept = keep(this.key(item), { version: item.version, code: item.code, title: item.title, ...this.mail.written(item) }); }
 
   changed(item) {
-    this.keep(item);
     this.refused.delete(item);
     if (!this.conflicts.has(item)) this.waiting.add(item);
+    this.keep(item);
     this.tell();
     this.refresh();
   }

@@ -1,11 +1,12 @@
 // Goes through the frames of a replay with the arrow keys or the buttons.
+import { keep, kept } from "./keeping.js";
 const MODEL = "pencil-model"; // whether models were shown last; of no student, and kept at sign-out
 
 export function replay() {
   return {
     at: 0,
     count: 0,
-    isModelled: localStorage.getItem(MODEL) === "shown",
+    isModelled: kept(MODEL) === "shown",
     init() {
       this.count = Number(this.$root.dataset.frames);
       this.show();
@@ -26,7 +27,7 @@ export function replay() {
     modelled() { return String(this.isModelled); },
     turn() {
       this.isModelled = !this.isModelled;
-      localStorage.setItem(MODEL, this.isModelled ? "shown" : "hidden");
+      keep(MODEL, this.isModelled ? "shown" : "hidden");
       this.show();
     },
     show() {

@@ -18,7 +18,7 @@ internal static class AppServices
         services.AddSingleton(TimeProvider.System);
         services.AddScoped<CurrentSpecialist>();
         services.AddScoped<ICurrentOwner>(s => s.GetRequiredService<CurrentSpecialist>());
-        services.AddPencilData(connection);
+        services.AddPencilData(Limits.WithPool(connection, Limits.Connections));
         services.AddDataProtection().SetApplicationName("yellow-pencil").PersistKeysToDbContext<PencilContext>();
         services.AddIdentity<Specialist, IdentityRole<Guid>>(options =>
         {
@@ -44,7 +44,7 @@ internal static class AppServices
         services.AddScoped<StudentIdeas>();
         services.AddScoped<ClassDesk>();
         services.AddScoped<ClassReader>();
-        services.AddJobs(connection);
+        services.AddJobs(Limits.WithPool(connection, Limits.ConnectionsOfQueue));
         services.AddScoped<Desk>();
         services.AddScoped<Removals>();
         services.AddScoped<DemoLoader>();

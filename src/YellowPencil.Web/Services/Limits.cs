@@ -1,7 +1,9 @@
+using System.Threading.RateLimiting;
 using Microsoft.AspNetCore.Http.Timeouts;
 using Microsoft.AspNetCore.Server.Kestrel.Core;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Diagnostics.HealthChecks;
+using Npgsql;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Services;
@@ -15,6 +17,35 @@ internal static class Limits
     /// <summary>How long somebody may take to send the head of a request, or to go on with its body.</summary>
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
 
+    /// <summary>Requests that are worked on at once: fewer than there are connections to the database, so that none waits for one in vain.</summary>
+    private const int AtOnce = 24;
+
+    /// <summary>Requests that wait for their turn; beyond them somebody is asked to come again.</summary>
+    private const int Waiting = 1_000;
+
+    /// <summary>After so many seconds.</summary>
+    private const string RetryAfter = "5";
+
+    /// <summary>
+    /// The connections of one instance: for pages, for the attempts that are counted beside them, and for the queue. Two instances and somebody who
+    /// administers fit into the hundred that PostgreSQL gives.
+    /// </summary>
+    public const int Connections = 32;
+
+    /// <summary>The connections of the queue of one instance.</summary>
+    public const int ConnectionsOfQueue = 12;
+
+    /// <summary>A connection string with a bound on its connections; a lower one that it sets itself stays.</summary>
+    public static string WithPool(string connection, int most)
+    {
+        var builder = new NpgsqlConnectionStringBuilder(connection);
+        builder.MaxPoolSize = Math.Min(builder.MaxPoolSize, most);
+        return builder.ConnectionString;
+    }
+
+    private static bool NeedsDatabase(PathString path) =>
+        !path.StartsWithSegments("/dist", StringComparison.Ordinal) && !path.StartsWithSegments("/healthz", StringComparison.Ordinal) && !path.StartsWithSegments("/readyz", StringComparison.Ordinal);
+
     public static void Configure(KestrelServerOptions kestrel)
     {
         kestrel.AddServerHeader = false;
@@ -27,6 +58,18 @@ internal static class Limits
     public static void AddLimits(this IServiceCollection services)
     {
         services.AddRequestTimeouts(options => options.DefaultPolicy = new RequestTimeoutPolicy { Timeout = Longest, TimeoutStatusCode = StatusCodes.Status503ServiceUnavailable });
+        services.AddRateLimiter(options =>
+        {
+            options.RejectionStatusCode = StatusCodes.Status503ServiceUnavailable;
+            options.OnRejected = (context, _) =>
+            {
+                context.HttpContext.Response.Headers.RetryAfter = RetryAfter;
+                return ValueTask.CompletedTask;
+            };
+            options.GlobalLimiter = PartitionedRateLimiter.Create<HttpContext, string>(context => NeedsDatabase(context.Request.Path)
+                ? RateLimitPartition.GetConcurrencyLimiter("pages", _ => new ConcurrencyLimiterOptions { PermitLimit = AtOnce, QueueLimit = Waiting, QueueProcessingOrder = QueueProcessingOrder.OldestFirst })
+                : RateLimitPartition.GetNoLimiter("files"));
+        });
         services.AddHealthChecks().AddCheck<Readiness>("database");
     }
 }
