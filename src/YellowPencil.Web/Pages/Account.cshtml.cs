@@ -3,11 +3,13 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages;
 
 /// <summary>What a specialist sets for themselves and their school.</summary>
+[ShowsNoStudent]
 public sealed class AccountModel(CurrentSpecialist who, SignInDesk desk, PencilContext data) : PageModel
 {
     /// <summary>The name beside decisions.</summary>

@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Printing;
 
 namespace YellowPencil.Web.Pages;
@@ -12,6 +13,7 @@ namespace YellowPencil.Web.Pages;
 public sealed record AidWish(string Kind = "squared", int Square = 7, int Of = 7, int From = -10, int To = 10, string? Code = null, string? Size = null, string? As = null);
 
 /// <summary>Paper that is laid beside the writing: squared, place-value mats, number lines, areas, multiples.</summary>
+[ShowsNoStudent]
 public sealed class AidsModel(PdfFiles pdf) : PageModel
 {
     /// <summary>The kinds, with their names.</summary>

@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Web.Classes;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages;
@@ -22,5 +23,6 @@ public sealed class IndexModel(Desk desk, ClassDesk classes) : PageModel
         Students = await desk.StudentsAsync();
         Classes = await classes.ListAsync();
         Piles = await desk.PilesAsync();
+        this.Shows("desk", Students.Select(s => s.Id).Concat(Piles.SelectMany(p => p.Sheets).Select(s => s.Student).OfType<Guid>()));
     }
 }

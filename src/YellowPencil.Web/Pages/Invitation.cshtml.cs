@@ -2,11 +2,13 @@ using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages;
 
 /// <summary>Taking up an invitation: the owner of an account sets a password.</summary>
+[ShowsNoStudent]
 public sealed class InvitationModel(AccountDesk accounts, SignInDesk desk, AttemptLimits limits) : PageModel
 {
     /// <summary>The account; null where the invitation is not good.</summary>

@@ -1,10 +1,12 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Web.Accounts;
+using YellowPencil.Web.Forms;
 
 namespace YellowPencil.Web.Pages;
 
 /// <summary>Signing in.</summary>
+[ShowsNoStudent]
 public sealed class SignInModel(SignInDesk desk, IConfiguration configuration) : PageModel
 {
     /// <summary>Where to go afterwards.</summary>

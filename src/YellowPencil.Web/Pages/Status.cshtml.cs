@@ -1,11 +1,13 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Web.Forms;
 
 namespace YellowPencil.Web.Pages;
 
 /// <summary>What is shown instead of a page that cannot be shown.</summary>
 [IgnoreAntiforgeryToken]
 [ResponseCache(NoStore = true)]
+[ShowsNoStudent]
 public sealed class StatusModel : PageModel
 {
     /// <summary>What happened.</summary>

@@ -1,11 +1,13 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Data;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages;
 
 /// <summary>The log of what was thrown away, and taking it back.</summary>
+[ShowsNoStudent]
 public sealed class ThrownAwayModel(Removals removals) : PageModel
 {
     /// <summary>The log, newest first.</summary>

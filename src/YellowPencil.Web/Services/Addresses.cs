@@ -25,6 +25,9 @@ public static class Addresses
     /// <summary>The map of ideas as they stand with a student, at one of them where it is named.</summary>
     public static string Ideas(string code, string? idea = null) => $"{Student(code)}/ideas{(idea is null ? "" : $"#{idea}")}";
 
+    /// <summary>Who looked at a student's file.</summary>
+    public static string Looks(string code) => $"{Student(code)}/looks";
+
     /// <summary>Changing what a file says.</summary>
     public static string EditStudent(string code) => $"{Student(code)}/edit";
 

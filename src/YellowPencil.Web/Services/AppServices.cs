@@ -68,6 +68,7 @@ internal static class AppServices
         });
         services.AddLimits();
         services.AddScoped<OnceFilter>();
+        services.AddScoped<LookFilter>();
         services.AddRazorPages(options =>
         {
             options.Conventions.AuthorizeFolder("/");
@@ -78,6 +79,7 @@ internal static class AppServices
         }).AddMvcOptions(options =>
         {
             options.Filters.AddService<OnceFilter>();
+            options.Filters.AddService<LookFilter>();
             options.Filters.Add<UnreadableFilter>();
         });
         services.AddSingleton<ReadingAhead>();

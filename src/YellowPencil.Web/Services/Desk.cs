@@ -8,10 +8,10 @@ namespace YellowPencil.Web.Services;
 public sealed record Pile(string Name, string Empty, IReadOnlyList<PiledSheet> Sheets);
 
 /// <summary>One sheet of a pile: whose, which, its date and number of items, and what is to be known about it.</summary>
-public sealed record PiledSheet(string Code, string CallName, string Title, string When, int Items, string Note, string Address);
+public sealed record PiledSheet(Guid? Student, string Code, string CallName, string Title, string When, int Items, string Note, string Address);
 
 /// <summary>One student in the list.</summary>
-public sealed record StudentLine(string Code, string CallName, int Pages, string? Latest, int Plans);
+public sealed record StudentLine(Guid Id, string Code, string CallName, int Pages, string? Latest, int Plans);
 
 /// <summary>What waits for the specialist: every page that is not finished lies in exactly one pile.</summary>
 public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming names, SchoolTime time)
@@ -24,6 +24,7 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
         await names.LoadAsync();
         var rows = await data.Students.Where(s => s.Classes.Count == 0 || s.CallName != "" || s.Plans.Count > 0 || s.Pages.Any(p => p.ClassSheetId == null)).OrderBy(s => s.CodeKey).Select(s => new
         {
+            s.Id,
             s.Code,
             s.CallName,
             s.Word,
@@ -31,14 +32,14 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
             Latest = s.Pages.SelectMany(p => p.Readings).OrderByDescending(r => r.MadeAt).Select(r => new { r.Outcome, r.Rules }).FirstOrDefault(),
             Plans = s.Plans.Count,
         }).ToListAsync();
-        return [.. rows.Select(r => new StudentLine(r.Code, r.CallName, r.Pages, r.Latest is null ? null : readings.Summary(r.Latest.Outcome, r.Latest.Rules, r.Word), r.Plans))];
+        return [.. rows.Select(r => new StudentLine(r.Id, r.Code, r.CallName, r.Pages, r.Latest is null ? null : readings.Summary(r.Latest.Outcome, r.Latest.Rules, r.Word), r.Plans))];
     }
 
     /// <summary>The piles in the order of the work.</summary>
     public async Task<IReadOnlyList<Pile>> PilesAsync()
     {
         var pages = await data.Pages.OrderBy(p => p.CreatedAt).Select(p => new WaitingPage(
-            p.Id, p.State, p.Title, p.Student!.Code, p.Student.CallName, p.ClassSheet == null ? null : p.ClassSheetId, p.ClassSheet!.Class!.Name, p.WrittenOn, p.CreatedAt, p.ItemCount, p.Version,
+            p.Id, p.StudentId, p.State, p.Title, p.Student!.Code, p.Student.CallName, p.ClassSheet == null ? null : p.ClassSheetId, p.ClassSheet!.Class!.Name, p.WrittenOn, p.CreatedAt, p.ItemCount, p.Version,
             p.Readings.OrderByDescending(r => r.MadeAt).Select(r => (int?)r.PageVersion).FirstOrDefault(),
             p.Decisions.Where(d => d.Kind == DecisionKind.Accepted || d.Kind == DecisionKind.PutAside).OrderByDescending(d => d.At).Select(d => (int?)d.PageVersion).FirstOrDefault(),
             p.Plans.Where(q => q.PrintedAt == null && q.PageVersion == p.Version).OrderByDescending(q => q.MadeAt).Select(q => (Guid?)q.Id).FirstOrDefault())).ToListAsync();
@@ -55,8 +56,8 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
         Pile Pile(Stage stage, string name, string empty, Func<WaitingPage, string> address, Func<WaitingPage, string> note) => new(name, empty,
         [
             .. lying[stage].GroupBy(p => stage == Stage.Print ? p.Id : p.ClassSheet ?? p.Id).Select(together => (First: together.First(), Count: together.Count())).Select(p => p.First.ClassSheet is { } sheet && stage != Stage.Print
-                ? new PiledSheet(p.First.Class ?? "", "", p.First.Title, When(p.First), p.First.Items, $"{p.Count} {(p.Count == 1 ? "student" : "students")}", stage == Stage.TypeIn ? Addresses.ClassSheet(sheet) : Addresses.ClassReading(sheet))
-                : new PiledSheet(p.First.Code, p.First.CallName, p.First.Title, When(p.First), p.First.Items, note(p.First), address(p.First))),
+                ? new PiledSheet(null, p.First.Class ?? "", "", p.First.Title, When(p.First), p.First.Items, $"{p.Count} {(p.Count == 1 ? "student" : "students")}", stage == Stage.TypeIn ? Addresses.ClassSheet(sheet) : Addresses.ClassReading(sheet))
+                : new PiledSheet(p.First.Student, p.First.Code, p.First.CallName, p.First.Title, When(p.First), p.First.Items, note(p.First), address(p.First))),
         ]);
     }
 
@@ -79,6 +80,6 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
     }
 
     private sealed record WaitingPage(
-        Guid Id, PageState State, string Title, string Code, string CallName, Guid? ClassSheet, string? Class, DateOnly? WrittenOn, DateTimeOffset CreatedAt, int Items, int Version,
+        Guid Id, Guid Student, PageState State, string Title, string Code, string CallName, Guid? ClassSheet, string? Class, DateOnly? WrittenOn, DateTimeOffset CreatedAt, int Items, int Version,
         int? ReadAt, int? DecidedAt, Guid? Plan);
 }

@@ -112,13 +112,6 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
         await data.Readings.Where(r => r.PageId == page.Id && r.PageVersion == page.Version).ExecuteUpdateAsync(set => set.SetProperty(r => r.IsPassing, false));
     }
 
-    /// <summary>Writes into the log that a student's file was looked at.</summary>
-    public async Task LogLookAsync(Guid studentId, string what)
-    {
-        data.Looks.Add(new Look { StudentId = studentId, What = what, ByName = who.Name, At = clock.GetUtcNow() });
-        await data.SaveChangesAsync();
-    }
-
     /// <summary>Puts the content of a page that cannot be read in order, as it was mended by hand.</summary>
     /// <returns>What is still wrong; null when it was taken.</returns>
     public async Task<SheetFault?> MendAsync(StudentPage page, string content)

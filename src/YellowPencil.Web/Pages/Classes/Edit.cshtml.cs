@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Notation;
 using YellowPencil.Data;
 using YellowPencil.Web.Classes;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Classes;
@@ -35,6 +36,7 @@ public sealed class EditModel(ClassDesk classes, Removals removals) : PageModel
     public async Task<IActionResult> OnGetAsync(Guid? id)
     {
         if (id is { } asked && (Kept = await classes.FindAsync(asked)) is null) return NotFound();
+        this.Shows("class", Kept?.Students.Select(s => s.Id) ?? []);
         if (Kept is not null) (Name, Codes, Word) = (Kept.Name, string.Join('\n', Kept.Students.Select(s => s.Code)), Kept.Word);
         return Page();
     }

@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Inference;
 using YellowPencil.Data;
 using YellowPencil.Web.Classes;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Classes;
@@ -26,6 +27,7 @@ public sealed class ReadingModel(PencilContext data, RuleNaming names, IBackgrou
     public async Task<IActionResult> OnGetAsync(Guid id)
     {
         if (await ClassBoard.LoadAsync(data, id) is not { } board) return NotFound();
+        this.Shows("class reading", board.Rows.Select(r => r.Student.Id));
         await names.LoadAsync();
         View = new ClassView(board, names);
         if (board.Read < board.Of && board.Sheet.IsReadByItself) ClassReader.Ask(jobs, board.Sheet);

@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
 using YellowPencil.Data;
 using YellowPencil.Web.Classes;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Pages.Sheets;
 using YellowPencil.Web.Services;
 
@@ -25,6 +26,7 @@ public sealed class SetModel(ClassDesk classes) : BeginModel
     public async Task<IActionResult> OnGetAsync(Guid id, DesignWish wish, Guid? parallelTo)
     {
         if ((Kept = await classes.FindAsync(id)) is null) return NotFound();
+        this.Shows("class", Kept.Students.Select(s => s.Id));
         var seed = 7 + Kept.Sheets.Count;
         Design(wish, seed);
         if (parallelTo is { } other && await classes.FindSheetAsync(other) is { } sheet) Parallel(ClassDesk.ItemsOf(sheet), sheet.Title, seed);

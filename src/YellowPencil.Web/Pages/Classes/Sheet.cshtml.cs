@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Data;
 using YellowPencil.Web.Classes;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Classes;
@@ -21,17 +22,25 @@ public sealed class SheetModel(ClassDesk classes, PencilContext data) : PageMode
     public async Task<IActionResult> OnGetAsync(Guid id)
     {
         if ((Board = await ClassBoard.LoadAsync(data, id)) is null) return NotFound();
+        this.Shows("class sheet", Board.Rows.Select(r => r.Student.Id));
         NotHaving = await data.Classes.Where(c => c.Id == Board.Sheet.ClassId).SelectMany(c => c.Students).CountAsync(s => !s.Pages.Any(p => p.ClassSheetId == id));
         return Page();
     }
 
     /// <summary>The answers as CSV.</summary>
     public async Task<IActionResult> OnGetCsvAsync(Guid id) =>
-        await ClassBoard.LoadAsync(data, id) is { } board ? File(Encoding.UTF8.GetPreamble().Concat(Encoding.UTF8.GetBytes(AnswerTable.Write(board))).ToArray(), "text/csv; charset=utf-8", FileName(board, "csv")) : NotFound();
+        await ExportAsync(id) is { } board ? File(Encoding.UTF8.GetPreamble().Concat(Encoding.UTF8.GetBytes(AnswerTable.Write(board))).ToArray(), "text/csv; charset=utf-8", FileName(board, "csv")) : NotFound();
 
     /// <summary>The pages as worked sheets, one a line.</summary>
     public async Task<IActionResult> OnGetSheetsAsync(Guid id) =>
-        await ClassBoard.LoadAsync(data, id) is { } board ? File(Encoding.UTF8.GetBytes(string.Concat(board.Rows.Select(r => r.Page.Content.ReplaceLineEndings(" ") + "\n"))), "application/x-ndjson", FileName(board, "ndjson")) : NotFound();
+        await ExportAsync(id) is { } board ? File(Encoding.UTF8.GetBytes(string.Concat(board.Rows.Select(r => r.Page.Content.ReplaceLineEndings(" ") + "\n"))), "application/x-ndjson", FileName(board, "ndjson")) : NotFound();
+
+    private async Task<ClassBoard?> ExportAsync(Guid id)
+    {
+        var board = await ClassBoard.LoadAsync(data, id);
+        if (board is not null) this.Shows("export", board.Rows.Select(r => r.Student.Id));
+        return board;
+    }
 
     /// <summary>Gives the sheet to those of the class who do not have it.</summary>
     public async Task<IActionResult> OnPostGiveToAllAsync(Guid id)

@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Data;
 using YellowPencil.Web.Classes;
+using YellowPencil.Web.Forms;
 
 namespace YellowPencil.Web.Pages.Classes;
 
@@ -19,6 +20,7 @@ public sealed class ShowModel(ClassDesk classes, PencilContext data) : PageModel
     public async Task<IActionResult> OnGetAsync(Guid id)
     {
         if ((Kept = await classes.FindAsync(id)) is null) return NotFound();
+        this.Shows("class", Kept.Students.Select(s => s.Id));
         Having = await data.Pages.Where(p => p.ClassSheet!.ClassId == id).GroupBy(p => p.ClassSheetId!.Value).Select(g => new { g.Key, Count = g.Count() }).ToDictionaryAsync(g => g.Key, g => g.Count);
         return Page();
     }

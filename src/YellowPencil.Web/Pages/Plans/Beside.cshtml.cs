@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Teaching;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Plans;
@@ -16,7 +17,7 @@ public sealed record PartOfTwo(string Name, string One, string Other)
 }
 
 /// <summary>Two plans side by side, to choose between them or to see what came of a change.</summary>
-public sealed class BesideModel(PlanDesk plans, PageDesk pages) : PageModel
+public sealed class BesideModel(PlanDesk plans) : PageModel
 {
     /// <summary>The one plan.</summary>
     public Data.Plan? One { get; private set; }
@@ -34,7 +35,7 @@ public sealed class BesideModel(PlanDesk plans, PageDesk pages) : PageModel
         if (One is null || Other is null) return NotFound();
         if (await plans.ReadAsync(One) is not { } one) return Redirect(Addresses.Plan(id));
         if (await plans.ReadAsync(Other) is not { } second) return Redirect(Addresses.Plan(other));
-        foreach (var student in new[] { One.StudentId, Other.StudentId }.Distinct()) await pages.LogLookAsync(student, "plan");
+        this.Shows("plan", One.StudentId, Other.StudentId);
         Parts = [.. Lines(one).Zip(Lines(second), (a, b) => new PartOfTwo(a.Name, a.Text, b.Text))];
         return Page();
     }

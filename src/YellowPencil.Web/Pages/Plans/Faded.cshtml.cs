@@ -9,7 +9,7 @@ using YellowPencil.Web.Services;
 namespace YellowPencil.Web.Pages.Plans;
 
 /// <summary>Faded examples of a plan: the worked one, then others with ever more of the last steps left open.</summary>
-public sealed class FadedModel(PlanDesk plans, PageDesk pages, CurrentSpecialist who, PdfFiles pdf) : PlanPaper(plans, pages, who, pdf)
+public sealed class FadedModel(PlanDesk plans, CurrentSpecialist who, PdfFiles pdf) : PlanPaper(plans, who, pdf)
 {
     /// <summary>So many more steps are left open from item to item; the last item is open from the start.</summary>
     private const int StepsMore = 2;

@@ -4,6 +4,7 @@ using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Teaching;
 using YellowPencil.Web.Accounts;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Pages.Sheets;
 using YellowPencil.Web.Printing;
 using YellowPencil.Web.Services;
@@ -11,7 +12,7 @@ using YellowPencil.Web.Services;
 namespace YellowPencil.Web.Pages.Plans;
 
 /// <summary>A paper of a plan for the student, on a page or as a PDF file.</summary>
-public abstract class PlanPaper(PlanDesk plans, PageDesk pages, CurrentSpecialist who, PdfFiles pdf) : PageModel
+public abstract class PlanPaper(PlanDesk plans, CurrentSpecialist who, PdfFiles pdf) : PageModel
 {
     /// <summary>The plan's key.</summary>
     [BindProperty(SupportsGet = true)]
@@ -31,7 +32,7 @@ public abstract class PlanPaper(PlanDesk plans, PageDesk pages, CurrentSpecialis
     {
         if (await plans.FindAsync(Id) is not { } plan) return NotFound();
         if ((Remediation = await plans.ReadAsync(plan)) is null) return Redirect(Addresses.Plan(Id));
-        await pages.LogLookAsync(plan.StudentId, "plan");
+        this.Shows("plan", plan.StudentId);
         Paper = View(Remediation, School.Parse(Remediation.School), wish);
         return wish.IsPdf ? File(pdf.Sheet(Paper, who.Account!.HasNameLine), "application/pdf", PdfFiles.Name(Remediation.Student, wish.IsKey ? "key" : FileName)) : Page();
     }

@@ -10,7 +10,7 @@ using YellowPencil.Web.Services;
 namespace YellowPencil.Web.Pages.Plans;
 
 /// <summary>The practice items of a plan on squared paper, for the student, or their key on a page of its own.</summary>
-public sealed class PracticeModel(PlanDesk plans, PageDesk pages, CurrentSpecialist who, PdfFiles pdf) : PlanPaper(plans, pages, who, pdf)
+public sealed class PracticeModel(PlanDesk plans, CurrentSpecialist who, PdfFiles pdf) : PlanPaper(plans, who, pdf)
 {
     /// <inheritdoc/>
     protected override string FileName => "practice";

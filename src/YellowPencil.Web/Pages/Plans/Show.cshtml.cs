@@ -3,13 +3,14 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Teaching;
 using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Printing;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Plans;
 
 /// <summary>A plan, on the screen and on paper.</summary>
-public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, Removals removals, PdfFiles pdf, SchoolTime time) : PageModel
+public sealed class ShowModel(PlanDesk plans, RuleNaming names, Removals removals, PdfFiles pdf, SchoolTime time) : PageModel
 {
     /// <summary>The plan as kept.</summary>
     public Data.Plan? Plan { get; private set; }
@@ -36,7 +37,7 @@ public sealed class ShowModel(PlanDesk plans, PageDesk pages, RuleNaming names, 
     public async Task<IActionResult> OnGetAsync(Guid id, string? size = null, string? @as = null)
     {
         if (await plans.FindAsync(id) is not { } plan) return NotFound();
-        await pages.LogLookAsync(plan.StudentId, "plan");
+        this.Shows("plan", plan.StudentId);
         await LoadAsync(plan);
         if (@as != "pdf" || Remediation is null) return Page();
         return File(pdf.Plan(Remediation, size == "letter" ? PaperSize.Letter : PaperSize.A4, $"{Remediation.Student} · plan of {time.Date(plan.MadeAt)}"), "application/pdf", PdfFiles.Name(Remediation.Student, "plan"));

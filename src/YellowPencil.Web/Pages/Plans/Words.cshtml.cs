@@ -1,12 +1,13 @@
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Teaching;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Plans;
 
 /// <summary>Saying the sentences of a plan in other words, and leaving out steps of its example.</summary>
-public sealed class WordsModel(PlanDesk plans, PageDesk pages) : PageModel
+public sealed class WordsModel(PlanDesk plans) : PageModel
 {
     /// <summary>The plan as kept.</summary>
     public Data.Plan? Plan { get; private set; }
@@ -33,7 +34,7 @@ public sealed class WordsModel(PlanDesk plans, PageDesk pages) : PageModel
     private async Task<bool> LoadAsync(Guid id)
     {
         if ((Plan = await plans.FindAsync(id)) is null || await plans.ReadAsync(Plan) is not { } made) return false;
-        await pages.LogLookAsync(Plan.StudentId, "plan");
+        this.Shows("plan", Plan.StudentId);
         Sentences = PlanSentences.Of(made);
         return true;
     }

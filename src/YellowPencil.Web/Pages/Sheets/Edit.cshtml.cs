@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Pages;
 using YellowPencil.Data;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Sheets;
@@ -39,6 +40,7 @@ public sealed class EditModel(PageDesk pages, Removals removals) : PageModel
     {
         StudentPage = await pages.FindAsync(id);
         if (StudentPage is null) return NotFound();
+        this.Shows("page", StudentPage.StudentId);
         (PageTitle, WrittenOn) = (StudentPage.Title, StudentPage.WrittenOn);
         Lines = [.. PageDesk.StoredSheet(StudentPage).Items.Select(i => Line(i, ItemList.Written(i.TaskAsWritten, i.Asked)))];
         return Page();

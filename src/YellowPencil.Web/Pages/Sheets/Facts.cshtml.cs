@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Teaching;
 using YellowPencil.Data;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Sheets;
@@ -24,7 +25,7 @@ public sealed class FactsModel(PageDesk pages, ReadingDesk readings) : PageModel
         if ((StudentPage = await pages.FindAsync(id)) is null) return NotFound();
         var reading = await readings.ReadAsync(StudentPage, HttpContext.RequestAborted);
         Plans = [.. reading.Facts.Select(f => new FactPlan(reading, f, StudentPage.Student!.Classroom.School))];
-        await pages.LogLookAsync(StudentPage.StudentId, "facts");
+        this.Shows("facts", StudentPage.StudentId);
         return Page();
     }
 }

@@ -4,6 +4,7 @@ using YellowPencil.Core.Inference;
 using YellowPencil.Core.Models;
 using YellowPencil.Data;
 using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Sheets;
@@ -44,6 +45,7 @@ public sealed class ItemModel(PageDesk pages, ReadingDesk readings, RuleNaming n
         StudentPage = await pages.FindAsync(Id);
         if (StudentPage is null) return NotFound();
         await names.LoadAsync();
+        this.Shows("replay", StudentPage.StudentId);
         var reading = await readings.ReadAsync(StudentPage, HttpContext.RequestAborted);
         var index = reading.Items.ToList().FindIndex(i => i.Item.Id == Item);
         if (index < 0) return NotFound();

@@ -2,6 +2,7 @@ using System.Text.Json;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Data;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Sheets;
@@ -26,6 +27,7 @@ public sealed class MendModel(PageDesk pages, Removals removals) : PageModel
     {
         if ((StudentPage = await pages.FindAsync(id)) is null) return NotFound();
         if (PageDesk.TryStoredSheet(StudentPage, out var fault) is not null) return Redirect(Addresses.Page(id));
+        this.Shows("page", StudentPage.StudentId);
         using var stored = JsonDocument.Parse(StudentPage.Content);
         (Fault, Text) = (fault!.ToString(), JsonSerializer.Serialize(stored.RootElement, Readable));
         return Page();

@@ -1,5 +1,6 @@
 using Microsoft.AspNetCore.Mvc;
 using YellowPencil.Data;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Sheets;
@@ -18,6 +19,7 @@ public sealed class NewModel(StudentFiles files, PageDesk pages) : BeginModel
     {
         Student = await files.FindAsync(code);
         if (Student is null) return NotFound();
+        this.Shows("begin", Student.Id);
         var seed = 7 + await files.CountPagesAsync(Student);
         Design(wish, seed);
         if (parallelTo is { } other && await pages.FindAsync(other) is { } page) Parallel(PageDesk.StoredSheet(page).Items, page.Title, seed);

@@ -2,6 +2,7 @@ using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Teaching;
 using YellowPencil.Data;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Sheets;
@@ -23,7 +24,7 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
     public async Task<IActionResult> OnGetAsync(string? rules)
     {
         if (!await LoadAsync(Addresses.RulesIn(rules))) return NotFound();
-        await pages.LogLookAsync(View!.Page.StudentId, "reading");
+        this.Shows("reading", View!.Page.StudentId);
         return Page();
     }
 

@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Printing;
 using YellowPencil.Web.Services;
 
@@ -25,7 +26,7 @@ public sealed class SheetModel(PageDesk pages, CurrentSpecialist who, PdfFiles p
     {
         StudentPage = await pages.FindAsync(id);
         if (StudentPage is null) return NotFound();
-        await pages.LogLookAsync(StudentPage.StudentId, "sheet");
+        this.Shows("sheet", StudentPage.StudentId);
         var items = PageDesk.StoredSheet(StudentPage).Items;
         All = items.Count;
         var open = items.Where(i => i.Answer is null).ToList();

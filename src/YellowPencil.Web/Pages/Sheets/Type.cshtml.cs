@@ -4,6 +4,7 @@ using YellowPencil.Core.Pages;
 using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Sheets;
@@ -36,7 +37,7 @@ public sealed class TypeModel(PageDesk pages, CurrentSpecialist who) : PageModel
         StudentPage = await pages.FindAsync(id);
         if (StudentPage is null) return NotFound();
         Sheet = PageDesk.StoredSheet(StudentPage);
-        await pages.LogLookAsync(StudentPage.StudentId, "page");
+        this.Shows("page", StudentPage.StudentId);
         return Page();
     }
 

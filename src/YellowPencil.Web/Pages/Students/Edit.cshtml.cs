@@ -1,6 +1,7 @@
 using Microsoft.AspNetCore.Mvc;
 using YellowPencil.Core.Pages;
 using YellowPencil.Data;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Students;
@@ -19,6 +20,7 @@ public sealed class EditModel(StudentFiles files, PlanDesk plans, Removals remov
     {
         Kept = await files.FindAsync(student);
         if (Kept is null) return NotFound();
+        this.Shows("cover", Kept.Id);
         (Code, CallName, Classroom) = (Kept.Code, Kept.CallName, Kept.Classroom);
         return Page();
     }

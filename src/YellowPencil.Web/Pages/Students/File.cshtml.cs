@@ -5,6 +5,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Telling;
 using YellowPencil.Data;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Students;
@@ -19,7 +20,7 @@ public sealed record RuleOverTime(string Name, string Course, IReadOnlyList<Rule
 public sealed record RuleThen(string Address, string On, string Title, int Followed, int Shows);
 
 /// <summary>A student's file: pages, readings and plans in order of time.</summary>
-public sealed class FileModel(StudentFiles files, PlanDesk plans, PageDesk pages, ReadingDesk readings, RuleNaming names, SchoolTime time) : PageModel
+public sealed class FileModel(StudentFiles files, PlanDesk plans, ReadingDesk readings, RuleNaming names, SchoolTime time) : PageModel
 {
     private const int LargestPlan = 256 * 1024;
 
@@ -44,7 +45,7 @@ public sealed class FileModel(StudentFiles files, PlanDesk plans, PageDesk pages
     {
         Student = await files.FindAsync(code);
         if (Student is null) return NotFound();
-        await pages.LogLookAsync(Student.Id, "file");
+        this.Shows("file", Student.Id);
         await ShowAsync();
         return Page();
     }

@@ -3,12 +3,13 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Pages;
 using YellowPencil.Data;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Students;
 
 /// <summary>The map of ideas behind the number families, with how each stands with a student.</summary>
-public sealed class IdeasModel(StudentFiles files, PageDesk pages, StudentIdeas ideas) : PageModel
+public sealed class IdeasModel(StudentFiles files, StudentIdeas ideas) : PageModel
 {
     /// <summary>The states, with the mark of each and what it says.</summary>
     public static readonly IReadOnlyList<(IdeaState State, string Mark, string Text)> Key =
@@ -33,7 +34,7 @@ public sealed class IdeasModel(StudentFiles files, PageDesk pages, StudentIdeas 
     public async Task<IActionResult> OnGetAsync(string code)
     {
         if ((Student = await files.FindAsync(code)) is null) return NotFound();
-        await pages.LogLookAsync(Student.Id, "ideas");
+        this.Shows("ideas", Student.Id);
         (Standings, Unread) = await ideas.OfAsync(Student);
         return Page();
     }

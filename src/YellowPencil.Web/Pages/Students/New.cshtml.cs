@@ -1,10 +1,12 @@
 using Microsoft.AspNetCore.Mvc;
 using YellowPencil.Core.Pages;
+using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Students;
 
 /// <summary>Adding a student.</summary>
+[ShowsNoStudent]
 public sealed class NewModel(StudentFiles files) : CoverModel
 {
     /// <inheritdoc/>
