@@ -98,7 +98,7 @@ start_cluster() {
   # The last processes of a killed server may take a moment to notice that it is gone.
   for try in 1 2 3 4 5 6 7 8; do
     if as_cluster_user "$bin/pg_ctl" -D "$dir/data" -l "$dir/data/server.log" -w -t 60 \
-      -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' ${PG_OPTIONS:-}" start >/dev/null 2>&1 9>&-; then
+      -o "-p $PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c log_error_verbosity=terse ${PG_OPTIONS:-}" start >/dev/null 2>&1 9>&-; then
       PG_CONNECTION="Host=127.0.0.1;Port=$PG_PORT;Username=pencil;Password=$(cat "$dir/secret")"
       return
     fi

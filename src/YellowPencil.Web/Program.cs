@@ -28,7 +28,12 @@ try
     app.UseStatusCodePagesWithReExecute("/status/{0}");
     if (!app.Environment.IsDevelopment() && app.Configuration.GetValue<bool>("Https")) app.UseHsts();
     app.UseStaticFiles();
-    app.UseSerilogRequestLogging();
+    app.UseSerilogRequestLogging(options =>
+    {
+        // Of an address its route is logged, without what stands for a student in it.
+        options.MessageTemplate = "HTTP {RequestMethod} {Route} responded {StatusCode} in {Elapsed:0} ms";
+        options.EnrichDiagnosticContext = (log, context) => log.Set("Route", (context.GetEndpoint() as RouteEndpoint)?.RoutePattern.RawText ?? "no route");
+    });
     app.Use(RequestGuard.CheckAsync);
     app.UseRouting();
     app.UseRequestTimeouts();

@@ -85,6 +85,8 @@ public sealed class KeepingTests(PencilApp app) : PageTests(app), IClassFixture<
         var (visitor, code, page) = await PageAsync();
         using var __ = visitor;
         await visitor.GetAsync($"/pages/{page}/reading");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Name", ("rules", Turns), ("text", $"the way of {code}"));
+        await visitor.GetAsync($"/pages/{page}/reading");
         await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", Turns));
         var plan = visitor.Address;
         var (form, shows) = what switch { "page" => ($"/pages/{page}/edit", $"/pages/{page}"), "plan" => (plan, plan), _ => ($"/students/{code}/edit", $"/students/{code}") };
@@ -108,8 +110,17 @@ public sealed class KeepingTests(PencilApp app) : PageTests(app), IClassFixture<
         await using (var scope = App.Services.CreateAsyncScope()) await scope.ServiceProvider.GetRequiredService<Removals>().EraseAsync();
         (await CountAsync($"select count(*) from {what}s x join removals r on r.id = x.removal_id where r.code = '{code}'")).ShouldBe(0);
         log = await visitor.GetAsync("/thrown-away");
-        log.QuerySelectorAll("tbody tr").ShouldContain(r => r.TextContent.Contains(code) && r.TextContent.Contains("erased"));
-        if (what == "student") (await CountAsync($"select count(*) from pages where id = '{page}'")).ShouldBe(0);
+        if (what != "student")
+        {
+            log.QuerySelectorAll("tbody tr").ShouldContain(r => r.TextContent.Contains(code) && r.TextContent.Contains("erased"));
+            return;
+        }
+
+        // Of an erased file the log keeps that there was one; nothing in the database has its code or a name that was given on it.
+        log.QuerySelectorAll("tbody tr").ShouldContain(r => r.TextContent.Contains("a file") && r.TextContent.Contains("erased"));
+        (await CountAsync($"select count(*) from pages where id = '{page}'")).ShouldBe(0);
+        foreach (var table in new[] { "students", "pages", "readings", "decisions", "plans", "looks", "sent_forms", "removals", "rule_names" })
+            (await CountAsync($"select count(*) from {table} t where t::text like '%{code}%'")).ShouldBe(0, table);
     }
 
     [Fact]

@@ -93,15 +93,35 @@ public sealed class Removals(PencilContext data, CurrentSpecialist who, TimeProv
         foreach (var removal in over)
         {
             await using var transaction = await data.Database.BeginTransactionAsync();
+            await ForgetNamesAsync(removal);
             await data.Plans.IgnoreQueryFilters().Where(p => p.RemovalId == removal.Id).ExecuteDeleteAsync();
             await data.Pages.IgnoreQueryFilters().Where(p => p.RemovalId == removal.Id).ExecuteDeleteAsync();
             await data.ClassSheets.IgnoreQueryFilters().Where(s => s.RemovalId == removal.Id).ExecuteDeleteAsync();
             await data.Classes.IgnoreQueryFilters().Where(c => c.RemovalId == removal.Id).ExecuteDeleteAsync();
             await data.Students.IgnoreQueryFilters().Where(s => s.RemovalId == removal.Id).ExecuteDeleteAsync();
+            if (removal.What == "student") await ForgetCodeAsync(removal);
             removal.ErasedAt = now;
             await data.SaveChangesAsync();
             await transaction.CommitAsync();
         }
+    }
+
+    // A name that was given to a rule on an erased page, and on no page that stays, goes with it: it may say of whom it was.
+    private Task<int> ForgetNamesAsync(Removal removal) => data.Database.ExecuteSqlAsync($"""
+        delete from rule_names n where n.owner_id = {removal.OwnerId}
+          and exists (select 1 from decisions d join pages p on p.id = d.page_id
+            where p.removal_id = {removal.Id} and d.kind = 'Renamed' and d.rules = n.rules and d.text = n.name)
+          and not exists (select 1 from decisions d join pages p on p.id = d.page_id
+            where p.removal_id is distinct from {removal.Id} and d.owner_id = n.owner_id and d.kind = 'Renamed' and d.rules = n.rules and d.text = n.name)
+        """);
+
+    // The log keeps that a file was erased, by whom and when; not whose it was.
+    private async Task ForgetCodeAsync(Removal removal)
+    {
+        var file = Addresses.Student(removal.Code);
+        await data.SentForms.IgnoreQueryFilters().Where(f => f.OwnerId == removal.OwnerId && (f.Address == file || f.Address.StartsWith(file + "/"))).ExecuteDeleteAsync();
+        var (owner, code) = (removal.OwnerId, removal.Code);
+        foreach (var other in await data.Removals.IgnoreQueryFilters().Where(r => r.OwnerId == owner && r.Code == code).ToListAsync()) other.Code = "";
     }
 
     private IQueryable<T> Thrown<T>(DbSet<T> rows, Guid removal)
