@@ -13,13 +13,13 @@ try
 {
     var areAccountsMeant = AccountCommands.AreMeant(args);
     var builder = WebApplication.CreateBuilder(areAccountsMeant ? [] : args);
-    builder.Host.UseSerilog((context, log) => log.ReadFrom.Configuration(context.Configuration).Enrich.FromLogContext());
+    builder.Host.UseSerilog((context, log) => log.ReadFrom.Configuration(context.Configuration).Enrich.FromLogContext().WriteToConsole(context.Configuration["Logs"]));
     if (builder.Configuration.GetConnectionString("Pencil") is not { Length: > 0 } connection) return Stop("no database is named", "set ConnectionStrings__Pencil (docs/operating.md)");
     builder.AddCore(connection);
     if (areAccountsMeant) return await AccountCommands.RunAsync(args, builder.Build().Services, Console.Out, Console.Error);
     builder.Services.AddPages(builder.Configuration);
     builder.WebHost.ConfigureKestrel(Limits.Configure);
-    builder.Services.Configure<ForwardedHeadersOptions>(options => options.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto);
+    builder.Services.Configure<ForwardedHeadersOptions>(options => Limits.Trust(options, builder.Configuration["Proxies"]));
 
     var app = builder.Build();
     app.UseForwardedHeaders();

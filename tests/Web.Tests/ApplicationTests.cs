@@ -305,10 +305,10 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
     [Fact]
     public async Task A_fault_on_our_side_gets_a_page_that_says_what_to_do()
     {
-        using var visitor = await DemoAsync();
-        var page = await NewPageAsync(visitor, "604 - 278 = 474\n52 - 38 = 26");
-        await app.SqlAsync($"update pages set content = '{{\"format\":\"spoilt\"}}' where id = '{page}'");
-        var answer = await visitor.GetAsync($"/pages/{page}/reading");
+        await using var broken = new PencilApp();
+        using var visitor = await new Visitor(broken).SignInAsync();
+        await broken.SqlAsync("alter table pages rename to gone");
+        var answer = await visitor.GetAsync("/students/K-01");
         visitor.Last!.StatusCode.ShouldBe(HttpStatusCode.InternalServerError);
         answer.QuerySelector("h1")!.TextContent.ShouldBe("Something went wrong on our side");
         answer.QuerySelector("main a")!.GetAttribute("href").ShouldBe("/");

@@ -9,7 +9,8 @@ public static class CatalogueText
     public static string Markdown()
     {
         var text = new StringBuilder(
-            "# The bugs that Yellow Pencil knows\n\nMade from the catalogue by `dotnet run --project bench/YellowPencil.Bench catalogue`; a test holds it to the code.\n");
+            "# The bugs that Yellow Pencil knows\n\nMade from the catalogue by `dotnet run --project bench/YellowPencil.Bench catalogue`; a test holds it "
+                + "to the code.\n");
         foreach (var family in Catalogue.All.GroupBy(b => b.Family))
         {
             text.Append($"\n## {family.Key.Name}: {family.Count()}\n");

@@ -57,7 +57,8 @@ public static partial class ItemList
             : families is null ? null
             : !families.Contains(task.Value.Family) ? $"this page takes {string.Join(" and ", families.Select(f => f.Name))} only, so far."
             : task.Value is ColumnDifference { Top: var top, Bottom: var bottom } && bottom.Value > top.Value
-                ? $"the larger number stands below, so the answer lies under zero: write it as a sum of numbers with signs, {top.Text} + -{bottom.Text}, or turn the numbers round."
+                ? $"the larger number stands below, so the answer lies under zero: write it as a sum of numbers with signs, {top.Text} + -{bottom.Text}, or "
+                    + $"turn the numbers round."
             : null;
         return fault is null ? task.Value : null;
     }

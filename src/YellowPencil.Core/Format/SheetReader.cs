@@ -83,7 +83,8 @@ public static class SheetReader
         if (effort > WorkedSheet.MaxEffort)
             throw root["items"]
                 .Wrong(
-                    $"are too long to be read at once: an effort of {effort}, where {WorkedSheet.MaxEffort} is the most; part the sheet, or set shorter numbers");
+                    $"are too long to be read at once: an effort of {effort}, where {WorkedSheet.MaxEffort} is the most; part the sheet, or set shorter "
+                        + $"numbers");
         return new WorkedSheet
         {
             Student = student,

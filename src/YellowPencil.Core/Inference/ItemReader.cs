@@ -152,7 +152,8 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
             var (should, does) = (right.Digit(place), written.Digit(place));
             if (should == does) continue;
             var text =
-                $"The {Place.Name(place)} of the answer should be {(should >= 0 ? should : "empty")}; no rule or single slip that was tried gives {(does >= 0 ? does : "a blank")}.";
+                $"The {Place.Name(place)} of the answer should be {(should >= 0 ? should : "empty")}; no rule or single slip that was tried gives "
+                    + $"{(does >= 0 ? does : "a blank")}.";
             return OfAnswer(item, place, Digit(should), Digit(does), text);
         }
 

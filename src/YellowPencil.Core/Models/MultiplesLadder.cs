@@ -22,7 +22,8 @@ public sealed record MultiplesLadder : ItemModel
 
     /// <inheritdoc/>
     public override string Text =>
-        $"{Amount} stands {(Amount < Divisor ? $"below the first rung, {Divisor}" : Amount >= 10 * Divisor ? $"above the last rung, {9 * Divisor}" : $"from rung {Fits}, {Fits * Divisor}, on, below {(Fits + 1) * Divisor}")}."
+        $"{Amount} stands "
+            + $"{(Amount < Divisor ? $"below the first rung, {Divisor}" : Amount >= 10 * Divisor ? $"above the last rung, {9 * Divisor}" : $"from rung {Fits}, {Fits * Divisor}, on, below {(Fits + 1) * Divisor}")}."
         + (Chosen is { } chosen ? $" {chosen} is written." : "");
 
     /// <inheritdoc/>

@@ -53,12 +53,14 @@ public sealed record NumberLine : ItemModel
             PairOperation.Times when Math.Abs(first) <= MostJumps =>
                 Line(
                     0, Equal(Math.Abs(first), second),
-                    $"{Math.Abs(first)} jumps of {Signed(second)} lead to {Signed(Math.Abs(first) * second)}{(first < 0 ? $"; {Signed(first)} of them is the opposite, {Signed(right)}" : "")}.",
+                    $"{Math.Abs(first)} jumps of {Signed(second)} lead to "
+                        + $"{Signed(Math.Abs(first) * second)}{(first < 0 ? $"; {Signed(first)} of them is the opposite, {Signed(right)}" : "")}.",
                     Math.Abs(first) * second),
             PairOperation.DividedBy when Math.Abs(right) <= MostJumps =>
                 Line(
                     0, Equal(Math.Abs(right), Math.Sign(right) * second),
-                    $"{Math.Abs(right)} jumps of {Signed(Math.Sign(right) * second)} lead to {Signed(first)}{(right < 0 ? $"; of {Signed(second)} it is {Signed(right)}" : "")}.",
+                    $"{Math.Abs(right)} jumps of {Signed(Math.Sign(right) * second)} lead to "
+                        + $"{Signed(first)}{(right < 0 ? $"; of {Signed(second)} it is {Signed(right)}" : "")}.",
                     first),
             _ => null,
         };

@@ -11,7 +11,8 @@ internal static class DecimalScripts
         Of(Ideas.PlacesAfterPoint, "After the point come tenths, then hundredths. I line up the points.",
             "A tenth is ten hundredths: digits may only be counted together where they are of one place.",
             "Place-value mat with a point line; digit cards are laid into their places.",
-            "“{decimal-reading?Say the number by its places: so many tenths, so many hundredths|Say the number digit by digit, and the name of each place}. Which digit is the tenths? Where do tenths go?” If the right ends are lined up, name the place of each digit.", "Which digit is the tenths?",
+            "“{decimal-reading?Say the number by its places: so many tenths, so many hundredths|Say the number digit by digit, and the name of each place}. "
+                + "Which digit is the tenths? Where do tenths go?” If the right ends are lined up, name the place of each digit.", "Which digit is the tenths?",
             "naming places after the point", n =>
                 ($"Which digit of 0.{n} is the tenths?", $"{n / 10}"), n =>
                     ($"Which digit of 3.{n} is the hundredths?", $"{n % 10}"), n => ($"0.{n / 10} is how many hundredths?", $"{n / 10}0")),
@@ -32,7 +33,8 @@ internal static class DecimalScripts
         Of(Ideas.PointComesDown, "The point comes straight down.",
             "Tenths are counted with tenths, so the tenths of the answer stand under them, and the point before them.",
             "Squared paper with a line drawn down along the points.",
-            "“Where is the line of the points? {decimal-point?Write the point of the answer now, before any digit|The digits stand there: where does the point go, last of all}.” If it is counted from the end, round both numbers and compare.", "Where does the point go?",
+            "“Where is the line of the points? {decimal-point?Write the point of the answer now, before any digit|The digits stand there: where does the "
+                + "point go, last of all}.” If it is counted from the end, round both numbers and compare.", "Where does the point go?",
             "about how much it is", n =>
                 ($"{n / 10}.9 is nearly which whole number?", $"{n / 10 + 1}"), n =>
                     ($"Is {n / 10}.5 + 1.5 more than 10?", n / 10 + 2 > 10 ? "yes" : "no"), n => ($"How many ones has {n / 10}.{n % 10}?", $"{n / 10}")),
@@ -66,7 +68,8 @@ internal static class DecimalScripts
         Of(Ideas.PlacesOfProduct, "My answer has as many places as both numbers together.",
             "Tenths times tenths are hundredths: a tenth of a tenth is a hundredth.",
             "A square of ten by ten: so many tenths across, so many down; each small square is a hundredth.",
-            "“How many places has this one? And that one? Together? Count from the right.” If the point comes straight down, round both numbers and compare.", "How many places has the answer?",
+            "“How many places has this one? And that one? Together? Count from the right.” If the point comes straight down, round both numbers and "
+                + "compare.", "How many places has the answer?",
             "counting places", n =>
                 ($"How many places after the point has {n / 10}.{n}?", "2"), n =>
                     ($"How many places after the point has 0.{n % 10}?", "1"), n => ("A tenth of a tenth is which part?", "a hundredth")),
@@ -80,7 +83,8 @@ internal static class DecimalScripts
         Of(Ideas.BothPointsMove, "Both points move, and equally far.",
             "If both numbers become ten times as large, it goes in just as often; if only one does, it does not.",
             "Number strips for both numbers, pushed together past their points.",
-            "“How far must this point move until it is whole? Then how far does the other one move?” If only one moves, try it with 8 ÷ 2 and 80 ÷ 2.", "How far did each point move?",
+            "“How far must this point move until it is whole? Then how far does the other one move?” If only one moves, try it with 8 ÷ 2 and 80 ÷ "
+                + "2.", "How far did each point move?",
             "dividing ten times as much", n =>
                 ("8 ÷ 2 = 4. And 80 ÷ 20?", "4"), n => ($"10 × {n / 10}.{n % 10} = ?", $"{n}"), n => ("8 ÷ 2 = 4. And 80 ÷ 2?", "40")),
     ];

@@ -11,7 +11,8 @@ internal static class DifferenceScripts
         Of(Ideas.CountingBack, "When I count back, the first number I say is one less.",
             "Each number said stands for one that has been taken away; the starting number has not been taken away.",
             "A number line: put the finger on the start, then say a number for every jump.",
-            "“Finger on the start. One jump: which number?” If the start is said again, jump with the finger and count the jumps.", "Which number do you say first?",
+            "“Finger on the start. One jump: which number?” If the start is said again, jump with the finger and count the jumps.", "Which number do you "
+                + "say first?",
             "counting down by ones", n =>
                 ($"Count down three steps from {n}.", $"{n - 1}, {n - 2}, {n - 3}"), n =>
                     ($"What comes just before {n}?", $"{n - 1}"), n => ($"You are at {n} and jump back 2. Where are you?", $"{n - 2}")),
@@ -25,7 +26,8 @@ internal static class DifferenceScripts
         Of(Ideas.TakeAwayInOrder, "I take the bottom number away from the top number, in every column.",
             "The top number is what there is. Turning a column round takes away from the wrong number, and the answer no longer adds back to the top.",
             "Base-ten blocks: lay out the top number only; take the bottom number away from it.",
-            "“This is what we have. What is to go? Is there enough in this place?” If the column is turned round, ask where those blocks would come from.", "Which number are we taking away from?",
+            "“This is what we have. What is to go? Is there enough in this place?” If the column is turned round, ask where those blocks would come "
+                + "from.", "Which number are we taking away from?",
             "which number is taken away", n =>
                 ($"You have {n} pegs and lose {n / 4}. Which number goes on top?", $"{n}"), n =>
                     ($"Is {n % 9} − 9 the same as 9 − {n % 9}?", "no"), n =>
@@ -48,14 +50,16 @@ internal static class DifferenceScripts
         Of(Ideas.TenForOne, "When the top digit is too small, I {rename}: one of the next place becomes ten here.",
             "One ten and ten ones are the same amount: nothing is added and nothing lost, so the top number stays as large as it was.",
             "Base-ten blocks: change one ten into ten ones on the mat and count the amount again.",
-            "“Is there enough? No: {rename}. One of the next place is ten here. How many are here now? Is there enough now? {facts?So what is left|Count back: what is left}?” If the column is turned round, lay out the top number and try to take.", "Is the top digit enough?",
+            "“Is there enough? No: {rename}. One of the next place is ten here. How many are here now? Is there enough now? {facts?So what is left|Count "
+                + "back: what is left}?” If the column is turned round, lay out the top number and try to take.", "Is the top digit enough?",
             "one ten is ten ones", n =>
                 ($"{Place.Counted(n / 10, 1)} and {Place.Counted(n % 10, 0)}, with one ten changed into ones: how many ones?", $"{10 + n % 10}"), n =>
                     ($"How many ones are one ten and {Place.Counted(n % 10, 0)}?", $"{10 + n % 10}"), n => ($"Is {n % 9} enough to take 9 away?", "no")),
         Of(Ideas.LenderPays, "What one column gets, the next one gives: it has one less.",
             "The ten that arrives is the one that left. If the lender keeps it, the top number has grown.",
             "Base-ten blocks: carry the ten across by hand, and write the lender's new value when it leaves.",
-            "“Who gives? What is left there? Strike it out so that it can still be read, and write it.” If nothing changes there, count the blocks again.", "What is left where we took it?",
+            "“Who gives? What is left there? Strike it out so that it can still be read, and write it.” If nothing changes there, count the blocks "
+                + "again.", "What is left where we took it?",
             "one less", n =>
                 ($"{Place.Counted(n / 10, 1)}; one is given away. How many tens are left?", $"{n / 10 - 1}"), n =>
                     ($"{n} is {Place.Counted(n / 10 - 1, 1)} and how many ones?", $"{10 + n % 10}"), n => ($"One less than {n}?", $"{n - 1}")),
@@ -70,14 +74,16 @@ internal static class DifferenceScripts
         Of(Ideas.ZeroIsANumber, "With 0 on top there is not enough: I {rename} first.",
             "With no counters in a place there is nothing to take from, so ten must come from the next place.",
             "Counters on a place-value mat: an empty place on top, and ten brought into it.",
-            "“How many are here? How many are to go? Where can ten come from?” If 0 or the bottom digit is written, try to take the counters.", "Is there enough in this place?",
+            "“How many are here? How many are to go? Where can ten come from?” If 0 or the bottom digit is written, try to take the "
+                + "counters.", "Is there enough in this place?",
             "taking from an empty place", n =>
                 ($"You have {Place.Counted(n / 10, 1)} and no single pegs. How many single pegs are there when one ten is opened?", "10"), n =>
                     ($"{n / 10}0 − {n % 10}: must a ten be opened?", "yes"), n => ($"{n / 10}0 − {n % 10} = ?", $"{n / 10 * 10 - n % 10}")),
         Of(Ideas.AcrossZeros, "A zero cannot lend. I go on to the first digit that can, and each zero on the way becomes 9.",
             "One hundred is ten tens. One of those tens goes on as ten ones, so nine tens stay: 100 is 9 tens and 10 ones.",
             "Base-ten blocks: one hundred into ten tens, one of the tens into ten ones; count what lies in each place.",
-            "“Zero cannot lend. Who can? One from there makes ten here; one of the ten goes on, nine stay.” If the zero is passed over, open the hundred with the blocks.", "Who lends, and what does the zero become?",
+            "“Zero cannot lend. Who can? One from there makes ten here; one of the ten goes on, nine stay.” If the zero is passed over, open the hundred "
+                + "with the blocks.", "Who lends, and what does the zero become?",
             "a hundred as tens and ones", n =>
                 ($"{n / 10}00 is {Place.Counted(n / 10 - 1, 2)} and how many tens?", "10"), n =>
                     ("10 tens; one of them is opened. How many tens are left?", "9"), n =>

@@ -118,7 +118,8 @@ public sealed class FactPlan
         {
             FactKind.Times when a is > 0 and <= MostCounted && b > 0 => $"Count in steps of {b}: {string.Join(", ", Steps(0, b, a))}. That is {Counts(a)}.",
             FactKind.DividedBy when fact.Value is > 0 and <= MostCounted =>
-                $"Count in steps of {b}: {string.Join(", ", Steps(0, b, fact.Value))}. That is {Counts(fact.Value)}, and {(a == b * fact.Value ? "it is reached" : $"one more is above {a}")}.",
+                $"Count in steps of {b}: {string.Join(", ", Steps(0, b, fact.Value))}. That is {Counts(fact.Value)}, and "
+                    + $"{(a == b * fact.Value ? "it is reached" : $"one more is above {a}")}.",
             FactKind.Plus when Math.Min(a, b) is > 0 and <= MostCounted =>
                 $"Start at {Math.Max(a, b)} and count {Math.Min(a, b)} on: {string.Join(", ", Steps(Math.Max(a, b), 1, Math.Min(a, b)))}.",
             FactKind.Minus when b is > 0 and <= MostCounted => $"Start at {a} and count {b} back: {string.Join(", ", Steps(a, -1, b))}.",

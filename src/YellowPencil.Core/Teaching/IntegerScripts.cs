@@ -33,7 +33,8 @@ internal static class IntegerScripts
         Of(Ideas.SameSignsPositive, "Same signs give plus, different signs give minus.",
             "Three times a debt of four is a debt of twelve; the opposite of that is twelve.",
             "A table that goes down from 3 × 4 to −3 × 4 and on, step by step; say what changes each time.",
-            "“{product-sign?Before anything is worked: are the signs the same or different? Write the sign down.|The number stands there. Now last: are the signs the same or different?} So which sign has the answer?” If in doubt, go down the table.", "Which sign has the answer?",
+            "“{product-sign?Before anything is worked: are the signs the same or different? Write the sign down.|The number stands there. Now last: are the "
+                + "signs the same or different?} So which sign has the answer?” If in doubt, go down the table.", "Which sign has the answer?",
             "groups of a negative number", n =>
                 ($"3 debts of {n % 9 + 1} are which number?", $"−{3 * (n % 9 + 1)}"), n =>
                     ($"3 groups of {n % 9 + 1} are which number?", $"{3 * (n % 9 + 1)}"), n => ("What is the opposite of −12?", "12")),

@@ -195,7 +195,8 @@ public static class PlanMaker
 
         return rivals.Count == 0
             ? $"It is the only rule found; {wrong}."
-            : $"It is the likeliest rule; the page does not tell it apart from {string.Join(" or ", rivals.Select(r => $"“{r}”"))}. Ask the items that do before teaching. {char.ToUpperInvariant(wrong[0])}{wrong[1..]}.";
+            : $"It is the likeliest rule; the page does not tell it apart from {string.Join(" or ", rivals.Select(r => $"“{r}”"))}. Ask the items that do "
+                + $"before teaching. {char.ToUpperInvariant(wrong[0])}{wrong[1..]}.";
     }
 
     private static int WrongIn(Rule rule)

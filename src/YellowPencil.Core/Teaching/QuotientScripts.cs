@@ -11,7 +11,9 @@ internal static class QuotientScripts
         Of(Ideas.HowOften, "I ask how often the divisor can be taken away.",
             "Dividing takes the same number away again and again until it no longer can be.",
             "Counters: groups of the divisor are taken away and counted.",
-            "“{quotient-digit?Which fact is near: how many times the divisor|Count up by the divisor: how many counts until the next would be too much|Look down the list of multiples: which is the last that fits}? So how many groups went?” If only one is taken, look at what is left.", "Can another group go?",
+            "“{quotient-digit?Which fact is near: how many times the divisor|Count up by the divisor: how many counts until the next would be too much|Look "
+                + "down the list of multiples: which is the last that fits}? So how many groups went?” If only one is taken, look at what is "
+                + "left.", "Can another group go?",
             "taking groups away", n =>
                 ($"How often can 5 be taken from {5 * (n / 10) + 2}?", $"{n / 10}"), n =>
                     ($"How many groups of 2 are in {2 * (n % 9 + 1)}?", $"{n % 9 + 1}"), n => ("How often can 4 be taken from 13?", "3")),
@@ -32,8 +34,12 @@ internal static class QuotientScripts
                         ($"Say the places of {100 + n} from the largest.", "hundreds, tens, ones")),
         Of(Ideas.ProductFits, "The product must fit into what I have.",
             "More cannot be taken away than is there; then the digit was too large.",
-            "{quotient-digit?The multiples of the divisor as a ladder, to test the fact on: the last rung that is not above the number.|The multiples of the divisor as a ladder, counted up rung by rung; one rung back when it is too high.|The list of multiples of the divisor, written down before the first digit: the last one that is not above the number.}",
-            "“{quotient-digit?Which fact did you take? Is its product too high?” If it is too high, take the fact one smaller.|Count on. Is this one too high already?” If it is too high, step back one count.|Which multiple did you take? Is it too high?” If it is too high, take the one above it in the list.}", "Is the product too much?",
+            "{quotient-digit?The multiples of the divisor as a ladder, to test the fact on: the last rung that is not above the number.|The multiples of "
+                + "the divisor as a ladder, counted up rung by rung; one rung back when it is too high.|The list of multiples of the divisor, written down "
+                + "before the first digit: the last one that is not above the number.}",
+            "“{quotient-digit?Which fact did you take? Is its product too high?” If it is too high, take the fact one smaller.|Count on. Is this one too "
+                + "high already?” If it is too high, step back one count.|Which multiple did you take? Is it too high?” If it is too high, take the one "
+                + "above it in the list.}", "Is the product too much?",
             "multiples of a number", n =>
                 ($"Is 3 × 24 more than {n}?", 72 > n ? "yes" : "no"), n =>
                     ($"Say the first three multiples of {n % 9 + 2}.", $"{n % 9 + 2}, {2 * (n % 9 + 2)}, {3 * (n % 9 + 2)}"), n =>
@@ -48,7 +54,8 @@ internal static class QuotientScripts
         Of(Ideas.RestLessThanDivisor, "What is left must be less than the divisor.",
             "If as much as the divisor is left, it can be taken away once more.",
             "The ladder of multiples: look for a rung between the product and the number.",
-            "“What is left? Is it less than the divisor?” If not, {quotient-digit?the fact one larger|one count more|the next multiple of the list}.", "Is it less than the divisor?",
+            "“What is left? Is it less than the divisor?” If not, {quotient-digit?the fact one larger|one count more|the next multiple of the "
+                + "list}.", "Is it less than the divisor?",
             "comparing numbers", n =>
                 ($"Is {n % 10} less than 7?", n % 10 < 7 ? "yes" : "no"), n =>
                     ($"17 are shared by 5, each gets 2, and 7 are left. Can each get one more?", "yes"), n =>
@@ -63,7 +70,8 @@ internal static class QuotientScripts
         Of(Ideas.EveryDigitBroughtDownCounts, "Each digit I bring down gives a digit on top, also a 0.",
             "The 0 says that each one gets none of that place; without it the other digits slide.",
             "A place-value mat for the quotient, a square over each digit that is brought down.",
-            "“This digit came down. How often does it go? Not once: what do we write?” If nothing is written, read the places of the quotient.", "Which digit stands over this one?",
+            "“This digit came down. How often does it go? Not once: what do we write?” If nothing is written, read the places of the "
+                + "quotient.", "Which digit stands over this one?",
             "numbers with an empty place", n =>
                 ($"Write {Place.Counted(n / 10, 2)} and {Place.Counted(n % 10, 0)}.", $"{n / 10}0{n % 10}"), n =>
                     ("How often does 8 go into 5?", "0 times"), n => ("6 tens are shared by 8. How many whole tens does each get?", "0")),
@@ -77,7 +85,8 @@ internal static class QuotientScripts
         Of(Ideas.RemainderIsOfDivisor, "What is left is so many parts of the divisor.",
             "One left over to be shared by four gives each a quarter: parts of 4, not of ten.",
             "Paper strips: what is left is cut into as many parts as share it.",
-            "“How many are left? By how many are they shared? So which part does each get?” If the point and the remainder are put together, cut the strip.", "Parts of what?",
+            "“How many are left? By how many are they shared? So which part does each get?” If the point and the remainder are put together, cut the "
+                + "strip.", "Parts of what?",
             "parts of a whole", n =>
                 ("1 strip is shared by 4. Which part does each get?", "1/4"), n =>
                     ("2 strips are shared by 4. How much does each get?", "2/4, a half"), n => ($"Is 1/4 the same as 0.4?", "no")),

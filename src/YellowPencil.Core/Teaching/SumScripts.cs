@@ -11,7 +11,8 @@ internal static class SumScripts
         Of(Ideas.ReadTheSign, "I read the sign first and say what it asks.",
             "Each sign asks for something else, and what is asked says whether there will be more or less than at the start.",
             "Cards with the signs: the student lays one down, says what it asks, and only then writes.",
-            "“Which sign is it? What does it ask? Will there be more or less than we start with?” If another sign is worked, act it out with counters.", "What does the sign ask?",
+            "“Which sign is it? What does it ask? Will there be more or less than we start with?” If another sign is worked, act it out with "
+                + "counters.", "What does the sign ask?",
             "telling more from less", n =>
                 ($"You have {n} and give {n / 3} away. More or less than {n}?", "less"), n =>
                     ($"You have {n} and get {n / 3}. More or less than {n}?", "more"), n =>
@@ -47,7 +48,8 @@ internal static class SumScripts
         Of(Ideas.ZeroHoldsThePlace, "A zero holds its place: I write it.",
             "Without the zero the other digits slide into other places, and each is worth something else.",
             "Place-value mat with digit cards: take the zero card out and read what is left.",
-            "“Which place has nothing? What holds it?” If the zero is left out, read the number aloud.", "Which places are there, and does each have its digit?",
+            "“Which place has nothing? What holds it?” If the zero is left out, read the number aloud.", "Which places are there, and does each have its "
+                + "digit?",
             "zeros in numbers", n =>
                 ($"Write {Place.Counted(n / 10, 2)} and {Place.Counted(n % 10, 0)}.", $"{n / 10}0{n % 10}"), n =>
                     ($"What does the 0 of {n / 10}0{n % 10} say?", "no tens"), n => ($"{n} tens are which number?", $"{n}0")),
@@ -69,14 +71,17 @@ internal static class SumScripts
         Of(Ideas.TenMovesOn, "Ten of a place go to the next place as one; only what is left stays here.",
             "Ten ones and one ten are the same amount, and one place holds one digit.",
             "Counters on a place-value mat: ten are changed for one of the next place, and put there.",
-            "“How many are here? Can we make a ten? Where does it go? What is left here?” The ten is noted {carry-mark?over the next column|under the line, below the next column|small, beside the next digit of the answer}. If both digits are written, change ten counters for one.", "Is it ten or more? Where does the ten go?",
+            "“How many are here? Can we make a ten? Where does it go? What is left here?” The ten is noted {carry-mark?over the next column|under the line, "
+                + "below the next column|small, beside the next digit of the answer}. If both digits are written, change ten counters for "
+                + "one.", "Is it ten or more? Where does the ten go?",
             "tens and ones in a number", n =>
                 ($"{10 + n % 10} ones: how many tens, how many ones?", $"1 ten, {Place.Counted(n % 10, 0)}"), n =>
                     ($"10 ones are how many tens?", "1"), n => ($"{n % 10} + 9: which digit is left in the ones?", $"{(n % 10 + 9) % 10}")),
         Of(Ideas.CarryBelongs, "What I carry, I write down and count once, in the next column.",
             "The ten that moved on is part of that place now, as much as the digits that stand there.",
             "Counters: the one that was changed is laid into the next place before that column is counted.",
-            "“Who is waiting in this column from before? Count it too. Now it is used.” If it is left out, look at the small mark {carry-mark?over the column|under the line|beside the digit of the answer}.", "What was carried here?",
+            "“Who is waiting in this column from before? Count it too. Now it is used.” If it is left out, look at the small mark {carry-mark?over the "
+                + "column|under the line|beside the digit of the answer}.", "What was carried here?",
             "counting one more", n =>
                 ($"{n / 10} and 2 and one more?", $"{n / 10 + 3}"), n =>
                     ($"One was carried to the tens. {n / 10} tens and 1 ten are how many tens?", $"{n / 10 + 1}"), n => ($"{n} and one more?", $"{n + 1}")),

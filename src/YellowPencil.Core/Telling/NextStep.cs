@@ -47,7 +47,8 @@ public sealed record NextStep(NextStepKind Kind, string Why, IReadOnlyList<ItemT
             Outcome.NotToldApart when apart.Count > 0 => new(NextStepKind.Ask, "The explanations foretell different answers to these.", apart, null),
             Outcome.TooFewChances when reading.Items.All(i => i.Verdict is Verdict.Right or Verdict.Blank or Verdict.Unreadable) =>
                 new(
-                    NextStepKind.SetLonger, "Everything that can be read is right, but most rules had no chance to show here.", ShowingItems.For(reading), null),
+                    NextStepKind.SetLonger, "Everything that can be read is right, but most rules had no chance to show "
+                        + "here.", ShowingItems.For(reading), null),
             Outcome.TooFewChances =>
                 new(
                     NextStepKind.Ask, "What is wrong so far has too many possible causes: these show whether it happens again.",

@@ -93,7 +93,9 @@ public static class PageNotes
         return slips is null || slips.Count < 2
             ? null
             : new PageNote(
-                $"The slips in {ItemsOf(slips)} are of one kind ({slips[0].FirstWrongStep!.Text.Replace("This once: ", "", StringComparison.Ordinal).TrimEnd('.')}): a rule may be coming on, or going.",
+                $"The slips in {ItemsOf(slips)} are of one kind "
+                    + $"({slips[0].FirstWrongStep!.Text.Replace("This once: ", "", StringComparison.Ordinal).TrimEnd('.')}): a rule may be coming on, or "
+                    + $"going.",
                 "");
     }
 

@@ -6,6 +6,7 @@ using YellowPencil.Core.Format;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
 using YellowPencil.Data;
+using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Classes;
 
@@ -69,7 +70,7 @@ public sealed class AnswerTable
     public static string Write(ClassBoard board)
     {
         using var text = new StringWriter(CultureInfo.InvariantCulture);
-        using (var csv = new CsvWriter(text, new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n", InjectionOptions = InjectionOptions.Escape, InjectionCharacters = ['=', '@', '\t', '\r'], InjectionEscapeCharacter = '\'' }))
+        using (var csv = new CsvWriter(text, Csv.Safe))
         {
             csv.WriteField("student");
             foreach (var item in board.Items) csv.WriteField(ItemList.Written(item.TaskAsWritten, item.Asked));

@@ -1,3 +1,4 @@
+using System.Security.Cryptography.X509Certificates;
 using Microsoft.AspNetCore.DataProtection;
 using Microsoft.AspNetCore.Identity;
 using YellowPencil.Data;
@@ -19,7 +20,9 @@ internal static class AppServices
         services.AddScoped<CurrentSpecialist>();
         services.AddScoped<ICurrentOwner>(s => s.GetRequiredService<CurrentSpecialist>());
         services.AddPencilData(Limits.WithPool(connection, Limits.Connections));
-        services.AddDataProtection().SetApplicationName("yellow-pencil").PersistKeysToDbContext<PencilContext>();
+        var keys = services.AddDataProtection().SetApplicationName("yellow-pencil").PersistKeysToDbContext<PencilContext>();
+        if (builder.Configuration["Keys:Certificate"] is { Length: > 0 } certificate)
+            keys.ProtectKeysWithCertificate(X509CertificateLoader.LoadPkcs12FromFile(certificate, builder.Configuration["Keys:Password"]));
         services.AddIdentity<Specialist, IdentityRole<Guid>>(options =>
         {
             options.User.RequireUniqueEmail = true;
@@ -35,6 +38,7 @@ internal static class AppServices
         services.AddScoped<SchoolTime>();
         services.AddSingleton<Printing.PdfFiles>();
         services.AddScoped<StudentFiles>();
+        services.AddScoped<StudentExport>();
         services.AddScoped<PageDesk>();
         services.AddScoped<PageTyping>();
         services.AddSingleton<ReadingCache>();

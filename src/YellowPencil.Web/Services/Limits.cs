@@ -1,9 +1,14 @@
+using System.Globalization;
+using System.Net;
 using System.Threading.RateLimiting;
 using Microsoft.AspNetCore.Http.Timeouts;
+using Microsoft.AspNetCore.HttpOverrides;
 using Microsoft.AspNetCore.Server.Kestrel.Core;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.Diagnostics.HealthChecks;
 using Npgsql;
+using Serilog;
+using Serilog.Formatting.Compact;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Services;
@@ -53,6 +58,22 @@ internal static class Limits
         kestrel.Limits.MinRequestBodyDataRate = new MinDataRate(bytesPerSecond: 240, gracePeriod: Patience);
         kestrel.Limits.MaxRequestBodySize = 8_000_000;
     }
+
+    /// <summary>Takes the address of a visitor, and whether it is https, from the proxies that are named: addresses or networks, with commas between; else from this machine only.</summary>
+    /// <exception cref="FormatException">What is named is no address.</exception>
+    public static void Trust(ForwardedHeadersOptions options, string? proxies)
+    {
+        options.ForwardedHeaders = ForwardedHeaders.XForwardedFor | ForwardedHeaders.XForwardedProto;
+        foreach (var proxy in (proxies ?? "").Split(',', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries))
+        {
+            if (proxy.Contains('/')) options.KnownIPNetworks.Add(System.Net.IPNetwork.Parse(proxy));
+            else options.KnownProxies.Add(IPAddress.Parse(proxy));
+        }
+    }
+
+    /// <summary>Writes the log to the console, for people or as a JSON object a line.</summary>
+    public static LoggerConfiguration WriteToConsole(this LoggerConfiguration log, string? how) =>
+        how == "json" ? log.WriteTo.Console(new RenderedCompactJsonFormatter()) : log.WriteTo.Console(formatProvider: CultureInfo.InvariantCulture);
 
     /// <summary>Ends the work of requests that take too long, and says whether the application is well.</summary>
     public static void AddLimits(this IServiceCollection services)

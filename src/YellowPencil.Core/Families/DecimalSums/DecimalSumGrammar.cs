@@ -7,7 +7,8 @@ internal sealed class DecimalSumGrammar : CalculationGrammar
 
     public override Parsed<ItemTask> Read(Calculation calculation, Asked asked) => calculation.Terms.FirstOrDefault(t => t.Number.IsNegative) is { } negative
         ? Parsed<ItemTask>.Failed(
-            "sums of decimals with signs are not read, for columns have no signs and numbers with signs no points: decimals with signs come in products and quotients",
+            "sums of decimals with signs are not read, for columns have no signs and numbers with signs no points: decimals with signs come in products and "
+                + "quotients",
             negative.At)
         : Parsed<ItemTask>.Of(new DecimalSum([.. calculation.Terms.Select(t => t.Number)], calculation.Sign == '-'));
 }

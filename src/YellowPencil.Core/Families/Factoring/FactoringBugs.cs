@@ -70,7 +70,8 @@ internal static class FactoringBugs
             "First and last fit, so it looks right.",
             At.Numbers.Instead(TwoNumbers.OneAndLast)),
         Declare("product-of-last-only", "The product of the last number only", Common, Ideas.FirstNumberIsShared,
-            "Looks for two numbers with the last number as their product although the first number is not 1, and does not root the first number of two squares.",
+            "Looks for two numbers with the last number as their product although the first number is not 1, and does not root the first number of two "
+                + "squares.",
             "The first number is not yet part of the routine.",
             At.Numbers.Instead(TwoNumbers.ProductOfLastOnly), At.Squares.Instead(TwoSquares.NumberNotRooted)),
         Declare("middle-read-positive", "The minus of the middle is passed over", Common, Ideas.SignBelongsToNumber,

@@ -56,7 +56,8 @@ internal sealed class SignedPair : ItemTask
         if (operation == PairOperation.DividedBy && second.IsZero) return Parsed<ItemTask>.Failed("nothing can be divided by 0", 0);
         if (operation == PairOperation.DividedBy && !(first % second).IsZero)
             return Parsed<ItemTask>.Failed(
-                "a division of numbers with signs has to come out even, for schools differ about remainders of negative numbers; with a point, as in -24.0 / 5, it is a division of decimals",
+                "a division of numbers with signs has to come out even, for schools differ about remainders of negative numbers; with a point, as in -24.0 "
+                    + "/ 5, it is a division of decimals",
                 0);
         return Parsed<ItemTask>.Of(new SignedPair(first, operation, second, operation switch
         {

@@ -192,7 +192,8 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
     {
         if (run.Page.KeepsMarks)
             run.Page.Pass(
-                $"{new MixedNumber(whole, first.Numerator, first.Denominator).Text} {(IsDifference ? "-" : "+")} {new MixedNumber(otherWhole, second.Numerator, second.Denominator).Text}",
+                $"{new MixedNumber(whole, first.Numerator, first.Denominator).Text} {(IsDifference ? "-" : "+")} "
+                    + $"{new MixedNumber(otherWhole, second.Numerator, second.Denominator).Text}",
                 isWritten: true);
     }
 

@@ -154,7 +154,8 @@ internal static class MultiplicationDecisions
             Says = c =>
                 c.Row == 0
                     ? "The row of the ones has no placeholder."
-                    : $"Row {c.Row + 1} counts {Place.Name(c.Row)}: it begins {{placeholder?with {c.Row} placeholder zero{(c.Row == 1 ? "" : "s")}|{c.Row} place{(c.Row == 1 ? "" : "s")} further left}}."
+                    : $"Row {c.Row + 1} counts {Place.Name(c.Row)}: it begins {{placeholder?with {c.Row} placeholder zero{(c.Row == 1 ? "" : "s")}|{c.Row} "
+                        + $"place{(c.Row == 1 ? "" : "s")} further left}}."
         },
         [Placeholders.None] = new("none", "begins without a placeholder", c => Unless(c, 0)) { SlipIn = c => c.Row > 0 ? 0.6 : 0 },
         [Placeholders.One] = new("one", "begins with one placeholder", c => Unless(c, 1)),

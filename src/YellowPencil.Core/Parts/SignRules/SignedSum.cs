@@ -37,7 +37,8 @@ internal static class SignedSum
 
         if (run.Page.KeepsMarks)
             run.Page.Pass(
-                $"{(firstIsNegative ? "-" : "")}{BigInteger.Abs(first)} {(takesAway ? "-" : "+")} {BigInteger.Abs(second)}", isWritten: context.SecondIsNegative);
+                $"{(firstIsNegative ? "-" : "")}{BigInteger.Abs(first)} {(takesAway ? "-" : "+")} "
+                    + $"{BigInteger.Abs(second)}", isWritten: context.SecondIsNegative);
 
         context = context with { FirstCountsNegative = firstIsNegative, SecondCountsNegative = takesAway, HaveSameSign = firstIsNegative == takesAway };
         var adds = run.Do(IntegerDecisions.Sizes, context);

@@ -50,6 +50,14 @@ public sealed class FileModel(StudentFiles files, PlanDesk plans, ReadingDesk re
         return Page();
     }
 
+    /// <summary>Everything about the student as one file.</summary>
+    public async Task<IActionResult> OnGetExportAsync(string code, [FromServices] StudentExport export)
+    {
+        if ((Student = await files.FindAsync(code)) is null) return NotFound();
+        this.Shows("export", Student.Id);
+        return File(await export.WriteAsync(Student), "application/zip", $"{Student.Code}.zip");
+    }
+
     /// <summary>Keeps a plan that was written by <c>plan --json</c>.</summary>
     public async Task<IActionResult> OnPostPlanAsync(string code, IFormFile? file)
     {
