@@ -26,7 +26,7 @@ public sealed class ExportTests(PencilApp app) : PageTests(app), IClassFixture<P
         SheetReader.TryRead(Text("pages.ndjson").Trim(), out var fault).ShouldNotBeNull(fault?.ToString()).Items.Count.ShouldBe(3);
         Text("readings.ndjson").ShouldContain("\"format\": \"yellow-pencil.reading\"");
         Text("plans/1.json").ShouldContain("\"oldRule\":\"Turns the column round");
-        Text("decisions.csv").Split("\r\n")[1].ShouldEndWith(",Demo specialist,Noted,subtraction.turns-column-round,'=said it aloud");
+        Text("decisions.csv").Split("\r\n")[1].ShouldEndWith(",Demo specialist,Noted,subtraction.turns-column-round,\"'=said it aloud\"");
         Text("cover.txt").ShouldContain("Reading of Ropes: ");
         Text("looks.csv").ShouldContain(",Demo specialist,export");
         await visitor.GetAsync("/students/nobody?handler=Export");
