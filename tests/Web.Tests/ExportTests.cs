@@ -28,7 +28,7 @@ public sealed class ExportTests(PencilApp app) : PageTests(app), IClassFixture<P
         Text("plans/1.json").ShouldContain("\"oldRule\":\"Turns the column round");
         Text("decisions.csv").Split("\r\n")[1].ShouldEndWith(",Demo specialist,Noted,subtraction.turns-column-round,\"'=said it aloud\"");
         Text("cover.txt").ShouldContain("Reading of Ropes: ");
-        Text("looks.csv").ShouldContain(",Demo specialist,export");
+        Text("looks.csv").ShouldContain(",Demo specialist,reading");
         await visitor.GetAsync("/students/nobody?handler=Export");
         visitor.Last!.StatusCode.ShouldBe(HttpStatusCode.NotFound);
 
