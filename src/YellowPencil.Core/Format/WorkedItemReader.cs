@@ -17,7 +17,11 @@ public static class WorkedItemReader
         {
             if (answer is { Length: > WorkedItem.LongestAnswer })
                 throw new SheetField(null, $"items[{item.Id}].answer").Wrong($"has more than {WorkedItem.LongestAnswer} characters");
-            return item with { Answer = answer is null ? null : Signs.Digits(answer), Work = item.Work.Changed(new SheetField(work?.Clone(), $"items[{item.Id}].work")) };
+            return item with
+            {
+                Answer = answer is null ? null : Signs.Digits(answer),
+                Work = item.Work.Changed(new SheetField(work?.Clone(), $"items[{item.Id}].work")),
+            };
         }
         catch (SheetField.Unreadable e)
         {

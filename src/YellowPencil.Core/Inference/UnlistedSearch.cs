@@ -86,7 +86,8 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
     }
 
     private void TryAll<TContext>(
-        Decision<TContext> point, RuleLength length, ChoiceOrValue<TContext> option, List<DecisionTree<TContext>> shown, List<DecisionTree<TContext>> kept, bool[] some)
+        Decision<TContext> point, RuleLength length, ChoiceOrValue<TContext> option, List<DecisionTree<TContext>> shown, List<DecisionTree<TContext>> kept,
+        bool[] some)
         where TContext : struct, IDecisionContext
     {
         var kinds = point.AllKinds.Of(length);

@@ -90,8 +90,8 @@ public static class PlanMaker
     /// <param name="seed">The seed of the items.</param>
     /// <param name="ownName">The specialist's own name for a rule, by its id.</param>
     public static RemediationPlan Rewrite(
-        RemediationPlan plan, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, Classroom classroom, int mostDigits, int seed, Func<string, string?>? ownName =
-            null)
+        RemediationPlan plan, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, Classroom classroom, int mostDigits, int seed,
+        Func<string, string?>? ownName = null)
     {
         var made = Make(plan.Student, hypothesis, wrongFacts, classroom, mostDigits, seed, ownName, plan.Rivals);
         var rewritten = plan with

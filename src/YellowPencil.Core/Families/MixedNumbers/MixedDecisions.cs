@@ -9,7 +9,8 @@ internal enum MixedChoice { Improper, InColumns }
 /// <summary>What the numerator of an improper fraction becomes.</summary>
 internal enum MadeImproper
 {
-    WholeTimesDenominatorPlusNumerator, MinusNumerator, WholeTimesNumerator, WholeTimesNumeratorPlusDenominator, WholePlusNumerator, WholeTimesDenominator, NumeratorOnly, WholePlusDenominatorPlusNumerator, SideBySide,
+    WholeTimesDenominatorPlusNumerator, MinusNumerator, WholeTimesNumerator, WholeTimesNumeratorPlusDenominator, WholePlusNumerator, WholeTimesDenominator,
+    NumeratorOnly, WholePlusDenominatorPlusNumerator, SideBySide,
     WholePlusNumeratorTimesDenominator, WholeLessOne,
 }
 

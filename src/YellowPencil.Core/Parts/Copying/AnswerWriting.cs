@@ -6,13 +6,15 @@ namespace YellowPencil.Core.Parts.Copying;
 internal enum AnswerWritten
 {
     AsWorked, Reversed, LastTwoExchanged, InnerZerosOut, EndZerosOut, OneEndZeroFewer, OneEndZeroMore, FilledToFirst, FilledToLongest, ZerosBehindPointOut,
-    PointOut, PointOneFurtherLeft, PointOneFurtherRight, PointUntilLarger, PointUntilSmaller, PointBeforeAll, PointAfterFirstDigit, PointBeforeLastDigit, CutToFewestPlaces, WholePartOnly, RoundedToWhole, RoundedToTens,
+    PointOut, PointOneFurtherLeft, PointOneFurtherRight, PointUntilLarger, PointUntilSmaller, PointBeforeAll, PointAfterFirstDigit, PointBeforeLastDigit,
+    CutToFewestPlaces, WholePartOnly, RoundedToWhole, RoundedToTens,
     FirstDigitOff, LastDigitOff, FirstDigitTwice, SignOut, SignAdded, SignTurned,
     OneMore, OneLess, OneStepFewer, OneStepMore, OneStepMoreAcrossZero, OneStepFewerAcrossZero, TenMore, TenLess, Doubled, FirstAddedAgain,
     LastPlaceOneMore, LastPlaceOneLess,
     NumberOut, FirstTermOut, FirstTermOnly, FirstSignTurned, MiddleSignTurned, LastSignTurned, PowersOut, LettersOut, FrontOut,
     FractionOut, WholeOut, TurnedOver, WholeAndNumeratorExchanged, NumeratorOneMore, NumeratorOneLess, NumeratorOnly,
-    RestOut, RestAdded, RestAppended, RestBehindPoint, RestFirst, RestOnly, RestOneMore, QuotientOneMore, RestOneFewer, QuotientOneLess, RestWithZero, RestMissing,
+    RestOut, RestAdded, RestAppended, RestBehindPoint, RestFirst, RestOnly, RestOneMore, QuotientOneMore, RestOneFewer, QuotientOneLess, RestWithZero,
+    RestMissing,
 }
 
 /// <summary>What an answer becomes when it is written down in another way.</summary>

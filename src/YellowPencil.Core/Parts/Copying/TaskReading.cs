@@ -11,7 +11,8 @@ internal enum TaskRead
     InnerZerosOut, EndZerosOffFirst, EndZerosOffSecond, EndZerosOffEach, ZerosBehindPointOut,
     PointBeforeWhole, PointAfterFirstDigit, PointsOut, PointOfFirstOut, PointOfSecondOut, EvenedUp, CutToFewestPlaces, CutToWhole, LaterCutToWhole,
     RoundedToTens, SecondRoundedToTens, RoundedToWhole, SignsOut, FirstSignOut, SecondSignOut,
-    LastDigitsOnly, FirstDigitsOnly, ReversedFirst, ReversedSecond, ReversedEach, SixAsNine, NineAsSix, OneAsSeven, SevenAsOne, TwoAsFive, FiveAsTwo, ThreeAsEight, EightAsThree,
+    LastDigitsOnly, FirstDigitsOnly, ReversedFirst, ReversedSecond, ReversedEach, SixAsNine, NineAsSix, OneAsSeven, SevenAsOne, TwoAsFive, FiveAsTwo,
+    ThreeAsEight, EightAsThree,
 }
 
 /// <summary>What a task becomes when its numbers are read in another way.</summary>

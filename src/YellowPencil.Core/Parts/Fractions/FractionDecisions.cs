@@ -8,7 +8,8 @@ internal enum FractionChoice { AsSet, Add, Subtract, Multiply, TurnSecondAndMult
 /// <summary>How two fractions with different denominators are put together.</summary>
 internal enum FractionRecipe
 {
-    OneDenominator, NumeratorsAndDenominators, NumeratorsAndDenominatorsAdded, CrossedOverSum, NumeratorsOverLarger, NumeratorsOverSmaller, NumeratorsOverFirst, NumeratorsOverSecond, ReducedAcrossFirst,
+    OneDenominator, NumeratorsAndDenominators, NumeratorsAndDenominatorsAdded, CrossedOverSum, NumeratorsOverLarger, NumeratorsOverSmaller, NumeratorsOverFirst,
+    NumeratorsOverSecond, ReducedAcrossFirst,
     FirstNumeratorOverSum, LargerNumeratorOverLarger,
 }
 
