@@ -124,6 +124,18 @@ public sealed class AccountTests(PencilApp app) : IClassFixture<PencilApp>
         else result.Errors.Single().Description.ShouldContain(fault);
     }
 
+    [Theory]
+    [InlineData("summer")]
+    [InlineData("qwertyuiop")]
+    [InlineData("rope over the wall ")]
+    public async Task A_password_of_a_million_characters_is_refused_at_once(string repeated)
+    {
+        await using var scope = app.Services.CreateAsyncScope();
+        var users = scope.ServiceProvider.GetRequiredService<UserManager<Specialist>>();
+        var result = await new PasswordRules().ValidateAsync(users, new Specialist { Email = "long@kite-workshop.example" }, string.Concat(Enumerable.Repeat(repeated, 1_000_000 / repeated.Length)));
+        result.Errors.Single().Description.ShouldContain("more than 200 characters");
+    }
+
     [Fact]
     public async Task Attempts_at_once_are_counted_before_they_are_compared()
     {

@@ -184,7 +184,25 @@ public sealed class AttackTests(PencilApp app) : PageTests(app), IClassFixture<P
 
         var text = (await visitor.GetAsync($"/pages/{page}/mend")).QuerySelector("textarea")!.TextContent;
         (await visitor.PostAsync($"/pages/{page}/mend", ("text", text))).QuerySelector(".fault")!.TextContent.ShouldContain("only version 1");
-        await visitor.PostAsync($"/pages/{page}/mend", ("text", text.Replace("\"version\": 7", "\"version\": 1")));
+        var mended = text.Replace("\"version\": 7", "\"version\": 1");
+        (await visitor.PostAsync($"/pages/{page}/mend", ("text", mended.Replace("604 - 278", "1/2 + 1/3")))).QuerySelector(".fault")!.TextContent.ShouldContain("which pages do not take");
+        await visitor.PostAsync($"/pages/{page}/mend", ("text", mended));
+        visitor.Address.ShouldBe($"/pages/{page}");
+    }
+
+    [Fact]
+    public async Task A_change_that_would_make_a_page_too_long_to_read_is_said_and_nothing_is_changed()
+    {
+        // Six of these can be read at once, twelve cannot.
+        static IEnumerable<string> Items(int from) => Enumerable.Range(from, 6).Select(i => $"123456{i + 10} * 98765432");
+        var (visitor, _, page) = await PageAsync(string.Join('\n', Items(0)));
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/edit");
+        var form = Items(0).Select((task, i) => ($"task.{i + 1}", task)).Append(("title", "")).Append(("more", string.Join('\n', Items(6))));
+        (await visitor.PostAsync($"/pages/{page}/edit", [.. form])).QuerySelector(".fault")!.TextContent.ShouldContain("too long to be read at once");
+        visitor.Last!.StatusCode.ShouldBe(HttpStatusCode.OK);
+        visitor.Address.ShouldBe($"/pages/{page}/edit");
+        (await visitor.GetAsync($"/pages/{page}")).QuerySelector("h1").ShouldNotBeNull();
         visitor.Address.ShouldBe($"/pages/{page}");
     }
 

@@ -9,6 +9,7 @@ namespace YellowPencil.Web.Accounts;
 /// </summary>
 internal sealed class PasswordRules : IPasswordValidator<Specialist>
 {
+    private const int Longest = 200;
     private const int FewestDifferent = 5;
     private const int LongestRun = 5;
 
@@ -37,7 +38,8 @@ internal sealed class PasswordRules : IPasswordValidator<Specialist>
     {
         var text = (password ?? "").ToLowerInvariant();
         var email = user.Email ?? "";
-        var fault = email.Length > 0 && (text.Contains(email, StringComparison.OrdinalIgnoreCase) || IsWord(text, email.Split('@')[0].ToLowerInvariant())) ? "it is your e-mail address"
+        var fault = text.Length > Longest ? $"it has more than {Longest} characters"
+            : email.Length > 0 && (text.Contains(email, StringComparison.OrdinalIgnoreCase) || IsWord(text, email.Split('@')[0].ToLowerInvariant())) ? "it is your e-mail address"
             : text.Distinct().Count() < FewestDifferent ? $"it has fewer than {FewestDifferent} different characters"
             : IsMadeOfRows(text) ? "it runs along the keyboard or counts"
             : IsMadeOfWords(text) ? "it is a common word with digits, which is guessed first"

@@ -117,6 +117,8 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
     public async Task<SheetFault?> MendAsync(StudentPage page, string content)
     {
         if (SheetReader.TryRead(content, out var fault) is not { } sheet) return fault;
+        if (sheet.Items.FirstOrDefault(i => !PageLayout.Families.Contains(i.Task.Family)) is { } other)
+            return new SheetFault("items", $"item {other.Id} is one of {other.Task.Family.Title}, which pages do not take");
         Put(page, sheet with { Student = page.Student!.Code }, sheet.Items.Select(i => i.Id));
         await data.SaveChangesAsync();
         return null;

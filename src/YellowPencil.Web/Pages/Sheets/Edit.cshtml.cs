@@ -75,8 +75,16 @@ public sealed class EditModel(PageDesk pages, Removals removals) : PageModel
         if (!ModelState.IsValid) faults.Add("The date cannot be read.");
         Faults = faults;
         if (faults.Count > 0) return Page();
-        await pages.EditAsync(StudentPage, PageTitle?.Trim() ?? "", WrittenOn, kept, added);
-        return Redirect(Addresses.Page(id));
+        try
+        {
+            await pages.EditAsync(StudentPage, PageTitle?.Trim() ?? "", WrittenOn, kept, added);
+            return Redirect(Addresses.Page(id));
+        }
+        catch (UnreadablePageException e)
+        {
+            Faults = [$"The page could not be read any more: {e.Fault}"];
+            return Page();
+        }
     }
 
     /// <summary>Throws the page away.</summary>
