@@ -10,7 +10,7 @@ need_tools() {
   command -v node >/dev/null && command -v npm >/dev/null || fail "Node.js is missing" "install Node.js 20 or newer with npm and try again"
 }
 
-# need_packages NAME...: installs those of Debian's packages that are not installed yet.
+# need_packages NAME...: installs those of Debian's packages that are not installed yet, and starts no service that comes with them.
 need_packages() {
   local missing=() name
   for name in "$@"; do dpkg -s "$name" >/dev/null 2>&1 || missing+=("$name"); done
@@ -18,7 +18,7 @@ need_packages() {
   say "Installing from Debian's packages: ${missing[*]}"
   # Another installation may hold the lock for a while.
   local log; log=$(mktemp)
-  if ! { as_root apt-get -o DPkg::Lock::Timeout=120 update && as_root env DEBIAN_FRONTEND=noninteractive apt-get -o DPkg::Lock::Timeout=120 install -y --no-install-recommends "${missing[@]}"; } >"$log" 2>&1; then
+  if ! { as_root apt-get -o DPkg::Lock::Timeout=120 update && as_root env RUNLEVEL=1 DEBIAN_FRONTEND=noninteractive apt-get -o DPkg::Lock::Timeout=120 install -y --no-install-recommends "${missing[@]}"; } >"$log" 2>&1; then
     tail -n 15 "$log" >&2
     fail "the packages could not be installed" "see the lines above; install ${missing[*]} by hand and try again"
   fi

@@ -29,6 +29,9 @@ public sealed class Specialist : IdentityUser<Guid>
 
     /// <summary>From which side answers are typed in.</summary>
     public TypingDirection TypingDirection { get; set; }
+
+    /// <summary>After how many months without anything new a student's file is thrown away by itself; null where it stays until somebody does.</summary>
+    public int? MonthsKept { get; set; }
 }
 
 /// <summary>

@@ -20,11 +20,11 @@ public sealed class PencilApp : WebApplicationFactory<Program>
         return first.database;
     });
 
-    private readonly string database = $"test_{Guid.NewGuid():N}";
+    private string database = $"test_{Guid.NewGuid():N}";
 
     private readonly (string Name, string Value)[] settings;
 
-    private bool isTemplate;
+    private bool isTemplate; // or beside another one: the database stays
 
     public PencilApp()
         : this([])
@@ -45,12 +45,15 @@ public sealed class PencilApp : WebApplicationFactory<Program>
     }
 
     /// <summary>The application on a database that SQL makes.</summary>
-    internal static async Task<PencilApp> OnAsync(string sql)
+    internal static async Task<PencilApp> OnAsync(string sql, params (string Name, string Value)[] settings)
     {
-        var app = new PencilApp("template0", []);
+        var app = new PencilApp("template0", settings);
         await app.SqlAsync(sql);
         return app;
     }
+
+    /// <summary>Another instance on the same database; it ends before the first does.</summary>
+    internal PencilApp Beside(params (string Name, string Value)[] settings) => new("", settings) { database = database, isTemplate = true };
 
     private static string Cluster => Environment.GetEnvironmentVariable("YELLOWPENCIL_TEST_DB")
         ?? throw new InvalidOperationException("YELLOWPENCIL_TEST_DB is not set: run ./test, which starts a throw-away PostgreSQL");

@@ -153,8 +153,8 @@ public sealed class AccountTests(PencilApp app) : IClassFixture<PencilApp>
         // Another instance counts on from there, and another account behind the same address gets in.
         await using var scope = open.Services.CreateAsyncScope();
         var limits = scope.ServiceProvider.GetRequiredService<AttemptLimits>();
-        (await limits.SignInAsync(IPAddress.Parse("127.0.0.1"), "demo@kite-workshop.example")).ShouldBeNull();
-        (await limits.SignInAsync(IPAddress.Parse("127.0.0.1"), "other@kite-workshop.example")).ShouldNotBeNull();
+        (await limits.SignInAsync(IPAddress.Parse("127.0.0.1"), "demo@kite-workshop.example", null)).ShouldBeNull();
+        (await limits.SignInAsync(IPAddress.Parse("127.0.0.1"), "other@kite-workshop.example", null)).ShouldNotBeNull();
     }
 
     [Fact]
@@ -258,7 +258,7 @@ public sealed class AccountTests(PencilApp app) : IClassFixture<PencilApp>
 
         // The account itself is as open as before: whoever comes from elsewhere gets in.
         await using var scope = strict.Services.CreateAsyncScope();
-        (await scope.ServiceProvider.GetRequiredService<AttemptLimits>().SignInAsync(IPAddress.Parse("10.0.0.7"), "demo@kite-workshop.example")).ShouldNotBeNull();
+        (await scope.ServiceProvider.GetRequiredService<AttemptLimits>().SignInAsync(IPAddress.Parse("10.0.0.7"), "demo@kite-workshop.example", null)).ShouldNotBeNull();
         (await scope.ServiceProvider.GetRequiredService<UserManager<Specialist>>().FindByEmailAsync("demo@kite-workshop.example"))!.LockoutEnd.ShouldBeNull();
     }
 

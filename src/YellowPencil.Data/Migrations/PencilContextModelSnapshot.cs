@@ -708,6 +708,10 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("lockout_end");
 
+                    b.Property<int?>("MonthsKept")
+                        .HasColumnType("integer")
+                        .HasColumnName("months_kept");
+
                     b.Property<string>("NormalizedEmail")
                         .HasMaxLength(256)
                         .HasColumnType("character varying(256)")

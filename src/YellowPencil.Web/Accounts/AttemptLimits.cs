@@ -16,9 +16,13 @@ public sealed class AttemptLimits(NpgsqlDataSource database, IConfiguration conf
     private readonly int forOneAccount = configuration.GetValue("SignIn:FailuresForOneEmail", 8);
 
     /// <summary>Counts an attempt to sign in.</summary>
+    /// <param name="from">The network address.</param>
+    /// <param name="email">The account.</param>
+    /// <param name="known">The browser, where it has been signed in to this account before: then it has a limit of its own, whatever others do at its address.</param>
     /// <returns>The attempt, to be given back when it was right; null where there were too many.</returns>
-    public Task<Attempt?> SignInAsync(IPAddress? from, string email) =>
-        TryAsync(($"sign-in {Network(from)} {email.Trim().ToUpperInvariant()}", forOneAccount), ($"sign-in {Network(from)}", fromOneAddress));
+    public Task<Attempt?> SignInAsync(IPAddress? from, string email, Guid? known) => known is { } browser
+        ? TryAsync(($"sign-in browser {browser}", forOneAccount))
+        : TryAsync(($"sign-in {Network(from)} {email.Trim().ToUpperInvariant()}", forOneAccount), ($"sign-in {Network(from)}", fromOneAddress));
 
     /// <summary>Counts a password that somebody who is signed in gives as the one they have.</summary>
     public Task<Attempt?> PasswordAsync(Guid account) => TryAsync(($"password {account}", forOneAccount));

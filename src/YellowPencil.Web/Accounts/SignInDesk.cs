@@ -21,7 +21,7 @@ public enum SignInOutcome
 }
 
 /// <summary>Signing in and out.</summary>
-public sealed class SignInDesk(SignInManager<Specialist> signIn, PencilContext data, AttemptLimits limits, TimeProvider clock)
+public sealed class SignInDesk(SignInManager<Specialist> signIn, PencilContext data, AttemptLimits limits, KnownBrowser known, TimeProvider clock)
 {
     // What the password of an account that does not exist is compared with, so that it takes as long as one that does.
     private static readonly string Nobodys = new PasswordHasher<Specialist>().HashPassword(new Specialist(), Guid.NewGuid().ToString());
@@ -50,12 +50,13 @@ public sealed class SignInDesk(SignInManager<Specialist> signIn, PencilContext d
 
     private async Task<SignInOutcome> CompareAsync(string email, string password, IPAddress? from)
     {
-        if (await limits.SignInAsync(from, email) is not { } attempt) return SignInOutcome.TooMany;
+        if (await limits.SignInAsync(from, email, known.Of(email)) is not { } attempt) return SignInOutcome.TooMany;
         var account = await Users.FindByEmailAsync(email.Trim());
         var matches = Users.PasswordHasher.VerifyHashedPassword(account ?? new Specialist(), account?.PasswordHash ?? Nobodys, password) != PasswordVerificationResult.Failed;
         if (account?.PasswordHash is null || !matches || account.LockoutEnd > clock.GetUtcNow()) return SignInOutcome.NotTogether;
         await limits.GiveBackAsync(attempt);
         await SignInAsync(account);
+        known.Remember(account.Email!);
         return SignInOutcome.SignedIn;
     }
 

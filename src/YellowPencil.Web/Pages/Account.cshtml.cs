@@ -28,6 +28,10 @@ public sealed class AccountModel(CurrentSpecialist who, SignInDesk desk, PencilC
     [BindProperty]
     public bool NameLine { get; set; }
 
+    /// <summary>How many months files are kept; null for as long as nobody throws them away.</summary>
+    [BindProperty]
+    public int? Kept { get; set; }
+
     /// <summary>The e-mail address.</summary>
     public string Email => who.Account!.Email!;
 
@@ -42,7 +46,7 @@ public sealed class AccountModel(CurrentSpecialist who, SignInDesk desk, PencilC
     public void OnGet()
     {
         var account = who.Account!;
-        (Name, Zone, Direction, NameLine) = (account.DisplayName, account.TimeZone, account.TypingDirection, account.HasNameLine);
+        (Name, Zone, Direction, NameLine, Kept) = (account.DisplayName, account.TimeZone, account.TypingDirection, account.HasNameLine, account.MonthsKept);
     }
 
     /// <summary>Saves the settings.</summary>
@@ -50,10 +54,10 @@ public sealed class AccountModel(CurrentSpecialist who, SignInDesk desk, PencilC
     {
         var name = Name?.Trim() ?? "";
         if (name.Length is 0 or > 100) Faults = ["The name has 1 to 100 characters."];
-        else if (!Enum.IsDefined(Direction) || (Zone is { Length: > 0 } && !SchoolTime.Zones.Contains(Zone))) Faults = ["Choose one of the values offered."];
+        else if (!Enum.IsDefined(Direction) || (Zone is { Length: > 0 } && !SchoolTime.Zones.Contains(Zone)) || (Kept is { } months && !Retention.Choices.Contains(months))) Faults = ["Choose one of the values offered."];
         if (Faults.Count > 0) return Page();
         var account = await data.Users.FirstAsync(u => u.Id == who.Id);
-        (account.DisplayName, account.TimeZone, account.TypingDirection, account.HasNameLine) = (name, Zone ?? "", Direction, NameLine);
+        (account.DisplayName, account.TimeZone, account.TypingDirection, account.HasNameLine, account.MonthsKept) = (name, Zone ?? "", Direction, NameLine, Kept);
         await data.SaveChangesAsync();
         Done = "Saved.";
         return Redirect("/account");

@@ -33,6 +33,9 @@ internal static class AppServices
         services.Configure<DataProtectionTokenProviderOptions>(options => options.TokenLifespan = TimeSpan.FromHours(builder.Configuration.GetValue("Invitations:Hours", 72.0)));
         services.AddScoped<AccountDesk>();
         services.AddScoped<SignInDesk>();
+        services.AddScoped<KnownBrowser>();
+        services.AddScoped<Retention>();
+        services.AddSingleton<Measures>();
         services.AddSingleton<AttemptLimits>();
         services.AddScoped<RuleNaming>();
         services.AddScoped<SchoolTime>();
@@ -71,6 +74,7 @@ internal static class AppServices
             options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
         });
         services.AddLimits();
+        services.AddTelemetry(configuration);
         services.AddScoped<OnceFilter>();
         services.AddScoped<LookFilter>();
         services.AddRazorPages(options =>

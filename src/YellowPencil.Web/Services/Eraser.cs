@@ -4,7 +4,7 @@ using YellowPencil.Web.Accounts;
 
 namespace YellowPencil.Web.Services;
 
-/// <summary>Every minute, erases what was thrown away long enough ago, and forgets forms and browsers that are over.</summary>
+/// <summary>Every minute, throws files away that were kept as long as their specialist has set, erases what was thrown away long enough ago, and forgets forms and browsers that are over.</summary>
 internal sealed class Eraser(IServiceScopeFactory scopes, TimeProvider clock, ILogger<Eraser> log) : BackgroundService
 {
     private static readonly TimeSpan Pause = TimeSpan.FromMinutes(1);
@@ -23,12 +23,23 @@ internal sealed class Eraser(IServiceScopeFactory scopes, TimeProvider clock, IL
         }
     }
 
+    private async Task ThrowOldAsync(PencilContext data, CancellationToken stoppingToken)
+    {
+        foreach (var owner in await data.Users.AsNoTracking().Where(u => u.MonthsKept != null).ToListAsync(stoppingToken))
+        {
+            await using var scope = scopes.CreateAsyncScope();
+            scope.ServiceProvider.GetRequiredService<CurrentSpecialist>().Serve(owner);
+            await scope.ServiceProvider.GetRequiredService<Retention>().ThrowAsync();
+        }
+    }
+
     private async Task EraseAsync(CancellationToken stoppingToken)
     {
         try
         {
             await using var scope = scopes.CreateAsyncScope();
             var data = scope.ServiceProvider.GetRequiredService<PencilContext>();
+            await ThrowOldAsync(data, stoppingToken);
             await scope.ServiceProvider.GetRequiredService<Removals>().EraseAsync();
             var (forms, browsers) = (clock.GetUtcNow() - FormsKept, clock.GetUtcNow() - BrowserCookie.Longest);
             await data.SentForms.IgnoreQueryFilters().Where(f => f.At < forms).ExecuteDeleteAsync(stoppingToken);

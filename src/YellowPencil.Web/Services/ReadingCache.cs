@@ -9,7 +9,7 @@ namespace YellowPencil.Web.Services;
 /// Readings that were made lately. The same sheet always reads the same, so what was read while a page was typed is not worked out again when it is looked
 /// at, nor at the next look.
 /// </summary>
-public sealed class ReadingCache : IDisposable
+public sealed class ReadingCache(Measures measures) : IDisposable
 {
     private const int Most = 500;
     private static readonly TimeSpan Kept = TimeSpan.FromHours(2);
@@ -22,7 +22,7 @@ public sealed class ReadingCache : IDisposable
     {
         var key = SheetWriter.Write(sheet);
         if (readings.TryGetValue(key, out Reading? known)) return known!;
-        var reading = SheetDiagnosis.Read(sheet, cancellation);
+        var reading = measures.Read(sheet, cancellation);
         readings.Set(key, reading, new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = Kept });
         return reading;
     }

@@ -8,9 +8,11 @@ namespace YellowPencil.Web.Services;
 public sealed class Removals(PencilContext data, CurrentSpecialist who, TimeProvider clock)
 {
     /// <summary>Throws a student's file away, with pages and plans.</summary>
-    public async Task<Guid> ThrowAsync(Student student)
+    /// <param name="student">The student.</param>
+    /// <param name="by">Who did it, where it was not whoever is signed in.</param>
+    public async Task<Guid> ThrowAsync(Student student, string? by = null)
     {
-        var removal = Add("student", student.Code);
+        var removal = Add("student", student.Code, by);
         student.RemovalId = removal.Id;
         await data.SaveChangesAsync();
         await data.Pages.Where(p => p.StudentId == student.Id).ExecuteUpdateAsync(set => set.SetProperty(p => p.RemovalId, removal.Id));
@@ -141,9 +143,9 @@ public sealed class Removals(PencilContext data, CurrentSpecialist who, TimeProv
     private Task<bool> IsMadeAgainAsync(Guid removal) => Thrown(data.Plans, removal).AnyAsync(thrown =>
         data.Plans.Any(plan => plan.RemovalId == null && plan.PageId == thrown.PageId && plan.PageVersion == thrown.PageVersion && plan.Rules == thrown.Rules));
 
-    private Removal Add(string what, string code)
+    private Removal Add(string what, string code, string? by = null)
     {
-        var removal = new Removal { Id = Guid.CreateVersion7(clock.GetUtcNow()), What = what, Code = code, ByName = who.Name, At = clock.GetUtcNow() };
+        var removal = new Removal { Id = Guid.CreateVersion7(clock.GetUtcNow()), What = what, Code = code, ByName = by ?? who.Name, At = clock.GetUtcNow() };
         data.Removals.Add(removal);
         return removal;
     }

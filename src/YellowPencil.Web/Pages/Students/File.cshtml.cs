@@ -20,7 +20,7 @@ public sealed record RuleOverTime(string Name, string Course, IReadOnlyList<Rule
 public sealed record RuleThen(string Address, string On, string Title, int Followed, int Shows);
 
 /// <summary>A student's file: pages, readings and plans in order of time.</summary>
-public sealed class FileModel(StudentFiles files, PlanDesk plans, ReadingDesk readings, RuleNaming names, SchoolTime time) : PageModel
+public sealed class FileModel(StudentFiles files, PlanDesk plans, ReadingDesk readings, RuleNaming names, Retention retention, SchoolTime time) : PageModel
 {
     private const int LargestPlan = 256 * 1024;
 
@@ -29,6 +29,9 @@ public sealed class FileModel(StudentFiles files, PlanDesk plans, ReadingDesk re
 
     /// <summary>The student.</summary>
     public Student? Student { get; private set; }
+
+    /// <summary>When the file goes by itself; null where it stays.</summary>
+    public DateTimeOffset? KeptUntil { get; private set; }
 
     /// <summary>What happened, newest first.</summary>
     public IReadOnlyList<FileLine> Events { get; private set; } = [];
@@ -79,6 +82,7 @@ public sealed class FileModel(StudentFiles files, PlanDesk plans, ReadingDesk re
     private async Task ShowAsync()
     {
         await names.LoadAsync();
+        KeptUntil = await retention.EndOfAsync(Student!);
         Events = [.. (await files.PagesAsync(Student!)).SelectMany(Lines).OrderByDescending(l => l.When)];
         var (rules, read) = await files.HistoryAsync(Student!);
         Rules = [.. rules.Select(line => new RuleOverTime(
