@@ -1,27 +1,11 @@
 // Asks the application for its pages, 20 a second, as somebody signed in; see the script `pages` beside this one.
+import { Visitor, any, at, links, pause } from "./visitor.mjs";
+
 const [base] = process.argv.slice(2);
 const EACH = 50; // milliseconds between requests
 const FOR = 60000; // milliseconds
-const cookies = new Map();
-
-async function ask(path, init = {}) {
-  const answer = await fetch(base + path, { redirect: "manual", ...init, headers: { cookie: [...cookies].map(([k, v]) => `${k}=${v}`).join("; "), ...init.headers } });
-  for (const set of answer.headers.getSetCookie()) {
-    const [name, value] = set.split(";")[0].split(/=(.*)/s);
-    cookies.set(name, value);
-  }
-  return answer;
-}
-
-async function post(page, path, fields) {
-  const token = /name="__RequestVerificationToken"[^>]*value="([^"]*)"/.exec(page)?.[1] ?? "";
-  const body = new URLSearchParams([...fields, ["__RequestVerificationToken", token], ["once", crypto.randomUUID()]]);
-  return ask(path, { method: "POST", body });
-}
-
-const text = async (path) => (await ask(path)).text();
-await post(await text("/sign-in"), "/sign-in", [["email", "demo@kite-workshop.example"], ["password", "against the wind"]]);
-const links = (html, start) => [...html.matchAll(/href="([^"]*)"/g)].map((m) => m[1].replaceAll("&amp;", "&")).filter((href) => href.startsWith(start));
+const visitor = await new Visitor(base).signIn();
+const [ask, post, text] = ["ask", "post", "text"].map((what) => visitor[what].bind(visitor));
 const desk = await text("/");
 const students = [...new Set(links(desk, "/students/"))];
 const pages = (await Promise.all(students.map(async (s) => links(await text(s), "/pages/")))).flat().filter((p) => /^\/pages\/[^/]*$/.test(p));
@@ -29,7 +13,6 @@ const sheet = links(desk, "/class-sheets/")[0].replace("/reading", "");
 const classes = links(desk, "/classes/");
 console.log(`${students.length} students on the desk, ${pages.length} pages of theirs`);
 
-const any = (list) => list[Math.floor(Math.random() * list.length)];
 const kinds = {
   "desk": () => "/",
   "student's file": () => any(students),
@@ -51,7 +34,7 @@ for (const page of pages) await text(`${page}/reading`);
 console.log(`every page read for the first time: ${Math.round((performance.now() - first) / pages.length)} ms a page`);
 const taken = new Map(Object.keys(kinds).map((kind) => [kind, []]));
 const waiting = [];
-for (const until = Date.now() + FOR; Date.now() < until; await new Promise((wake) => setTimeout(wake, EACH))) {
+for (const until = Date.now() + FOR; Date.now() < until; await pause(EACH)) {
   const kind = any(Object.keys(kinds));
   waiting.push((async () => {
     const began = performance.now();
@@ -62,7 +45,6 @@ for (const until = Date.now() + FOR; Date.now() < until; await new Promise((wake
   })());
 }
 await Promise.all(waiting);
-const at = (sorted, share) => Math.round(sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? 0);
 const told = (name, times) => {
   const sorted = times.toSorted((a, b) => a - b);
   console.log(`${name.padEnd(20)} ${String(times.length).padStart(5)} ${String(at(sorted, 0.5)).padStart(6)} ${String(at(sorted, 0.95)).padStart(6)} ${String(at(sorted, 1)).padStart(6)}`);
@@ -88,5 +70,5 @@ const api = set.headers.get("location").replace("/class-sheets", "/api/class-she
 const began = performance.now();
 await (await ask(`${api}/items`, { method: "PUT", headers: { "content-type": "application/json", "X-Antiforgery": token }, body })).text();
 const saved = performance.now();
-for (let read = 0; read < 30; read = (await (await ask(`${api}/state`)).json()).read) await new Promise((wake) => setTimeout(wake, 50));
+for (let read = 0; read < 30; read = (await (await ask(`${api}/state`)).json()).read) await pause(50);
 console.log(`a class of 30 with 15 items: saved in ${((saved - began) / 1000).toFixed(1)} s, read ${((performance.now() - saved) / 1000).toFixed(1)} s later`);

@@ -24,7 +24,11 @@ try
     var app = builder.Build();
     app.UseForwardedHeaders();
     app.Use(SecurityHeaders.Add);
-    app.UseExceptionHandler("/status/500");
+    app.UseExceptionHandler(new ExceptionHandlerOptions
+    {
+        ExceptionHandlingPath = "/status/500",
+        StatusCodeSelector = e => e.IsFull() ? StatusCodes.Status507InsufficientStorage : StatusCodes.Status500InternalServerError,
+    });
     app.UseStatusCodePagesWithReExecute("/status/{0}");
     if (!app.Environment.IsDevelopment() && app.Configuration.GetValue<bool>("Https")) app.UseHsts();
     app.UseStaticFiles();

@@ -30,6 +30,24 @@ public sealed class LooksTests(PencilApp app) : PageTests(app), IClassFixture<Pe
         }
     }
 
+    [Fact]
+    public async Task So_does_a_form_that_comes_back_with_a_message()
+    {
+        var (visitor, code, page) = await PageAsync();
+        using var _ = visitor;
+        foreach (var (address, shown, what) in new[]
+        {
+            ($"/students/{code}?handler=Plan", $"/students/{code}", "file"), ($"/students/{code}/edit", $"/students/{code}/edit", "cover"), ($"/students/{code}/pages/new", $"/students/{code}/pages/new", "begin"),
+            ($"/pages/{page}/reading?handler=Note", $"/pages/{page}/reading", "reading"),
+        })
+        {
+            await visitor.GetAsync(shown);
+            await App.SqlAsync("delete from looks");
+            (await visitor.PostAsync(address, ("code", "not a code"), ("rules", Turns))).QuerySelector(".fault").ShouldNotBeNull(address);
+            (await CountAsync($"select count(*) from looks l join students s on s.id = l.student_id where s.code = '{code}' and l.what = '{what}'")).ShouldBe(1, address);
+        }
+    }
+
     [Theory]
     [InlineData("/class-sheets/SHEET", "class sheet")]
     [InlineData("/class-sheets/SHEET?handler=Csv", "export")]

@@ -43,7 +43,7 @@ public sealed class LookFilter(PencilContext data, CurrentSpecialist who, TimePr
         var done = await next();
         if (done.Result is not (PageResult or FileResult or null) || done.Exception is not null || who.Id is not { } owner) return;
         if (Looks.Of(context.HttpContext) is { } look) await LogAsync(owner, look);
-        else if (HttpMethods.IsGet(context.HttpContext.Request.Method) && !context.ActionDescriptor.ModelTypeInfo!.IsDefined(typeof(ShowsNoStudentAttribute), inherit: true))
+        else if (!context.ActionDescriptor.ModelTypeInfo!.IsDefined(typeof(ShowsNoStudentAttribute), inherit: true))
             throw new InvalidOperationException($"{context.ActionDescriptor.ModelTypeInfo} does not say whom it shows");
     }
 

@@ -22,7 +22,10 @@ public sealed class StatusModel : PageModel
     /// <summary>The same, where the request that failed was a form.</summary>
     public void OnPost([FromRoute] int code) => Say(code);
 
-    private void Say(int code) => (Headline, Advice) = code switch
+    private static readonly (string, string) NoRoom =
+        ("There is no room left on the server", "Nothing was changed, and nothing that was saved is lost. Tell whoever runs it to make room on its disk; what you typed on a student’s page is kept in this browser and sent again.");
+
+    private void Say(int code) => (Headline, Advice) = Response.StatusCode == StatusCodes.Status507InsufficientStorage ? NoRoom : code switch
     {
         400 => ("This form was not taken in", "It has expired, or holds something that cannot be kept. Go back, reload the page and send it again. What you typed on a student’s page is kept in this browser until it is saved."),
         404 => ("There is nothing here", "The address is wrong, or what it names is not in your files. Your students are on your desk."),

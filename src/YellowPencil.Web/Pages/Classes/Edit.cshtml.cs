@@ -45,6 +45,7 @@ public sealed class EditModel(ClassDesk classes, Removals removals) : PageModel
     public async Task<IActionResult> OnPostAsync(Guid? id)
     {
         if (id is { } asked && (Kept = await classes.FindAsync(asked)) is null) return NotFound();
+        this.Shows("class", Kept?.Students.Select(s => s.Id) ?? []);
         var (made, faults) = await classes.KeepAsync(Kept, Name ?? "", Codes ?? "", Word);
         Faults = faults;
         return made is null ? Page() : Redirect(Addresses.Class(made.Id));

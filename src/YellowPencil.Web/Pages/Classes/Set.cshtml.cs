@@ -37,6 +37,7 @@ public sealed class SetModel(ClassDesk classes) : BeginModel
     public async Task<IActionResult> OnPostAsync(Guid id, List<Guid> students)
     {
         if ((Kept = await classes.FindAsync(id)) is null) return NotFound();
+        this.Shows("class", Kept.Students.Select(s => s.Id));
         Chosen = students;
         var having = Kept.Students.Where(s => students.Contains(s.Id)).ToList();
         if (Sent(having.Count == 0 ? ["Choose at least one student."] : []) is not { } items) return Page();

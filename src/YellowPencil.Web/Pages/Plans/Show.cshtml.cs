@@ -37,7 +37,6 @@ public sealed class ShowModel(PlanDesk plans, RuleNaming names, Removals removal
     public async Task<IActionResult> OnGetAsync(Guid id, string? size = null, string? @as = null)
     {
         if (await plans.FindAsync(id) is not { } plan) return NotFound();
-        this.Shows("plan", plan.StudentId);
         await LoadAsync(plan);
         if (@as != "pdf" || Remediation is null) return Page();
         return File(pdf.Plan(Remediation, size == "letter" ? PaperSize.Letter : PaperSize.A4, $"{Remediation.Student} · plan of {time.Date(plan.MadeAt)}"), "application/pdf", PdfFiles.Name(Remediation.Student, "plan"));
@@ -89,6 +88,7 @@ public sealed class ShowModel(PlanDesk plans, RuleNaming names, Removals removal
 
     private async Task LoadAsync(Data.Plan plan)
     {
+        this.Shows("plan", plan.StudentId);
         (Plan, Remediation) = (plan, await plans.ReadAsync(plan));
         Others = await plans.OthersAsync(plan);
         await names.LoadAsync();

@@ -51,6 +51,7 @@ public sealed class EditModel(PageDesk pages, Removals removals) : PageModel
     {
         StudentPage = await pages.HoldAsync(id);
         if (StudentPage is null) return NotFound();
+        this.Shows("page", StudentPage.StudentId);
         var items = PageDesk.StoredSheet(StudentPage).Items;
         // An item that the form did not know, as one that was asked meanwhile, stays as it is; one that was emptied goes.
         Lines = [.. items.Select(i => Line(i, Request.Form.TryGetValue($"task.{i.Id}", out var task) ? task.ToString().Trim() : ItemList.Written(i.TaskAsWritten, i.Asked)))];

@@ -38,6 +38,7 @@ public sealed class MendModel(PageDesk pages, Removals removals) : PageModel
     {
         if ((StudentPage = await pages.HoldAsync(id)) is null) return NotFound();
         if (await pages.MendAsync(StudentPage, Text ?? "") is not { } fault) return Redirect(Addresses.Page(id));
+        this.Shows("page", StudentPage.StudentId);
         Fault = fault.ToString();
         return Page();
     }

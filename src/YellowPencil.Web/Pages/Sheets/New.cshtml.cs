@@ -31,6 +31,7 @@ public sealed class NewModel(StudentFiles files, PageDesk pages) : BeginModel
     {
         Student = await files.FindAsync(code);
         if (Student is null) return NotFound();
+        this.Shows("begin", Student.Id);
         if (Sent() is not { } items) return Page();
         return Redirect(Addresses.Page((await pages.BeginAsync(Student, PageTitle?.Trim() ?? "", WrittenOn, items)).Id));
     }

@@ -24,7 +24,6 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
     public async Task<IActionResult> OnGetAsync(string? rules)
     {
         if (!await LoadAsync(Addresses.RulesIn(rules))) return NotFound();
-        this.Shows("reading", View!.Page.StudentId);
         return Page();
     }
 
@@ -82,6 +81,7 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
     private async Task<bool> LoadAsync(string? rules)
     {
         if (await pages.FindAsync(Id) is not { } page) return false;
+        this.Shows("reading", page.StudentId);
         await names.LoadAsync();
         View = new ReadingView(page, await readings.ReadAsync(page, HttpContext.RequestAborted), rules, names, time);
         return true;

@@ -30,6 +30,7 @@ public sealed class EditModel(StudentFiles files, PlanDesk plans, Removals remov
     {
         Kept = await files.FindAsync(student);
         if (Kept is null) return NotFound();
+        this.Shows("cover", Kept.Id);
         Message = await files.EditAsync(Kept, Code ?? "", CallName ?? "", Classroom);
         if (Message is not null) return Page();
         await plans.FollowAsync(Kept);

@@ -48,7 +48,6 @@ public sealed class FileModel(StudentFiles files, PlanDesk plans, ReadingDesk re
     {
         Student = await files.FindAsync(code);
         if (Student is null) return NotFound();
-        this.Shows("file", Student.Id);
         await ShowAsync();
         return Page();
     }
@@ -81,6 +80,7 @@ public sealed class FileModel(StudentFiles files, PlanDesk plans, ReadingDesk re
 
     private async Task ShowAsync()
     {
+        this.Shows("file", Student!.Id);
         await names.LoadAsync();
         KeptUntil = await retention.EndOfAsync(Student!);
         Events = [.. (await files.PagesAsync(Student!)).SelectMany(Lines).OrderByDescending(l => l.When)];
