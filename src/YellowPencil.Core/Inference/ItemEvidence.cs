@@ -100,7 +100,10 @@ internal sealed class ItemEvidence
 
     public bool HasMarks => seen.Count > 0;
 
-    /// <summary>The stretches of an answered item; lines that the method cannot go on from are passed over.</summary>
+    /// <summary>
+    /// The stretches of an answered item. Lines that the method cannot go on from are passed over; so are those that nobody who does one thing otherwise
+    /// comes by, where they are sound, or where the answer can be followed without them: then they are merged or skipped steps.
+    /// </summary>
     /// <param name="item">The item.</param>
     /// <param name="index">The number of the first.</param>
     /// <param name="schools">The schools that the student can come from.</param>
@@ -123,16 +126,23 @@ internal sealed class ItemEvidence
                 reached = resumed;
             }
 
+        var canDoWithout = new Lazy<bool>(() => Whole(item) is var all && (all.IsRight || SingleSteps.CanFollow(all, schools)));
         for (var i = 0; i < stops.Count; i++)
         {
             var (row, part, resumed) = stops[i];
             if (resumed.StandsThere == from.StandsThere || IsMended(from, resumed, i + 1 < stops.Count ? stops[i + 1].Task : null, item)) continue;
-            yield return new ItemEvidence(index++, item, from, row, part, schools);
+            var stretch = new ItemEvidence(index, item, from, row, part, schools);
+            if (!stretch.IsRight && IsPassedOver(stretch, resumed, canDoWithout, schools)) continue;
+            yield return stretch;
+            index++;
             from = resumed;
         }
 
         yield return new ItemEvidence(index, item, from, lines.Count, null, schools);
     }
+
+    private static bool IsPassedOver(ItemEvidence stretch, ItemTask line, Lazy<bool> canDoWithout, IReadOnlyList<School> schools) =>
+        !SingleSteps.CanFollow(stretch, schools) && (line.RightAnswer == stretch.Task.RightAnswer || canDoWithout.Value);
 
     private static bool IsTheAnswer(WorkedItem item, string line)
     {

@@ -33,7 +33,7 @@ internal enum NumberMoved
 internal enum NumberBefore
 {
     Divided, TakenAway, Added, Multiplied, LargerBySmaller, UpsideDown, WholePart, RestBehindPoint, LeftOut, SignLost, NotInLowestTerms, RoundedToWhole,
-    OnePlace, RoundedDown, RoundedUp,
+    OnePlace, RoundedDown, RoundedUp, WithRemainder, DenominatorOnly, NumeratorOnly, Halved,
 }
 
 /// <summary>What is written where no letter is left.</summary>
@@ -128,6 +128,10 @@ internal static class EquationDecisions
         new("comes-out", "where the division comes out", c => !c.LeavesRest),
         new("one-first", "where the letter has no number but a minus", c => c.First == -1),
         new("bare", "where the letter has no number to be seen", c => c.HaveLetter && (Math.Abs(c.First) == 1 || Math.Abs(c.Second) == 1)),
+        new("right-divides", "where the right can be divided by the number before the letter", c => !c.BeforeLetter.IsZero && (c.Other / c.BeforeLetter).IsWhole),
+        new("both-divide", "where both numbers can be divided by the number before the letter",
+            c => !c.BeforeLetter.IsZero && (c.Other / c.BeforeLetter).IsWhole && (c.One / c.BeforeLetter).IsWhole),
+        new("fraction-before", "where a fraction stands before the letter", c => !c.One.IsWhole || !c.BeforeLetter.IsWhole),
         new("second-zero", "where the second is 0", c => c.Second == 0),
         new("both-sides", "where the letter stands on both sides", c => c.OnBothSides),
         new("one-side", "where the letter stands on one side only", c => !c.OnBothSides),
@@ -257,6 +261,14 @@ internal static class EquationDecisions
         [NumberBefore.OnePlace] = new("one-place", "divides to one place and stops", c => c.WithSign(Exact.CutOff(c.Quotient, 1))),
         [NumberBefore.RoundedDown] = new("rounded-down", "writes the next lower whole number", c => WholeNear(c, isAway: c.IsNegative)),
         [NumberBefore.RoundedUp] = new("rounded-up", "writes the next higher whole number", c => WholeNear(c, isAway: !c.IsNegative)),
+        [NumberBefore.WithRemainder] = new("with-remainder", "writes what is left as a remainder") { Needs = c => WithRemainder(c) is not null },
+        [NumberBefore.DenominatorOnly] = new(
+            "denominator-only", "multiplies by the denominator before the letter and forgets the numerator",
+            c => IsFraction(c) ? c.WithSign(Rational.Abs(c.Other) * Rational.Whole(c.One.Denominator)) : null) { SlipIn = c => IsFraction(c) ? 2 : 0 },
+        [NumberBefore.NumeratorOnly] = new(
+            "numerator-only", "divides by the numerator before the letter and forgets the denominator",
+            c => IsFraction(c) ? c.WithSign(Rational.Abs(c.Other) / Rational.Whole(Rational.Abs(c.One).Numerator)) : null),
+        [NumberBefore.Halved] = new("halved", "takes half of the other number", c => c.Other * new Rational(1, 2)),
         Kinds = Pairs,
         Idea = Ideas.DividingUndoesTimes,
     };
@@ -273,6 +285,16 @@ internal static class EquationDecisions
         Kinds = Pairs,
         Idea = Ideas.FalseOrAlwaysTrue,
     };
+
+    private static bool IsFraction(EquationPair c) => !c.One.IsWhole && !BigInteger.Abs(c.One.Numerator).IsOne;
+
+    /// <summary>The quotient with what is left behind it; null where the division comes out, or is none of whole numbers.</summary>
+    public static string? WithRemainder(EquationPair c)
+    {
+        if (!c.One.IsWhole || !c.Other.IsWhole || c.One.IsZero) return null;
+        var whole = BigInteger.DivRem(BigInteger.Abs(c.Other.Numerator), BigInteger.Abs(c.One.Numerator), out var rest);
+        return rest.IsZero ? null : $"{(c.IsNegative ? "-" : "")}{whole} r {rest}";
+    }
 
     // None and all, as they are written where no letter is left.
     private const int NoneAtAll = 0;

@@ -36,10 +36,11 @@ internal sealed class EquationFamily() : TaughtFamily("equations", "equations")
         var second = EquationGrammar.TryRead(Signs.Plain(other), 0, ref letter, out _);
         return first is not null && second is not null && IsSame(first.Left, second.Left) && IsSame(first.Right, second.Right);
 
-        static bool IsSame(IReadOnlyList<SideTerm> one, IReadOnlyList<SideTerm> other) =>
-            one.Count == other.Count
-                && one.Select(t => EquationTask.Write([t], 'x'))
-                    .Order(StringComparer.Ordinal).SequenceEqual(other.Select(t => EquationTask.Write([t], 'x')).Order(StringComparer.Ordinal));
+        static bool IsSame(IReadOnlyList<SideTerm> one, IReadOnlyList<SideTerm> other) => Terms(one).SequenceEqual(Terms(other));
+
+        // A 0 beside other terms says nothing, and nothing stands for 0.
+        static IEnumerable<string> Terms(IReadOnlyList<SideTerm> side) =>
+            side.Where(t => !t.Number.IsZero).Select(t => EquationTask.Write([t], 'x')).Order(StringComparer.Ordinal);
     }
 
     public override void Walk(ItemTask task, MethodRun run) => new EquationWork(run, (EquationTask)task).Walk();
@@ -76,6 +77,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
             Pass(Side(leftLetters, leftNumbers), Side(rightLetters, rightNumbers));
         }
 
+        var sides = new List<(List<SideTerm> Left, Rational Right)>();
         if (!rightLetters.IsZero)
         {
             var areAlone = leftNumbers.IsZero && rightNumbers.IsZero && !leftLetters.IsZero;
@@ -87,8 +89,12 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                 return;
             }
 
+            sides.Add(([new(leftLetters, true)], rightLetters));
+            if (way is LettersMoved.TakenFromLeft or LettersMoved.AddedToLeft)
+                sides.Add(([new(leftLetters, true), new(way == LettersMoved.AddedToLeft ? rightLetters : -rightLetters, true)], default));
+            PassUnmoved(sides, leftNumbers, rightNumbers);
             var (letters, toRight) = way == LettersMoved.TakenFromLeft
-                ? (Together(leftLetters, -rightLetters), default)
+                ? (Combined(leftLetters, -rightLetters, isLeft: true, haveLetter: true), default)
                 : EquationDecisions.Letters.Result(way, pair, run.School);
             (leftLetters, rightNumbers) = (letters, rightNumbers + toRight);
             Pass(Side(leftLetters, leftNumbers), Side(default, rightNumbers));
@@ -106,7 +112,10 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
             var moved = run.Ask(EquationDecisions.Number, pair);
             if (moved == NumberMoved.AfterDividing)
             {
-                Write(rightNumbers / leftLetters - leftNumbers);
+                var divided = rightNumbers / leftLetters;
+                Pass([new(Rational.Whole(1), true), new(leftNumbers, false)], [new(divided, false)]);
+                PassMoved([new(Rational.Whole(1), true)], leftNumbers, divided, default);
+                Write(Combined(divided, -leftNumbers, isLeft: false, haveLetter: false));
                 return;
             }
 
@@ -116,8 +125,10 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
                 return;
             }
 
+            sides.Add(([new(leftLetters, true)], default));
+            foreach (var (letters, ofRight) in sides) PassMoved(letters, moved == NumberMoved.AddedToRight ? -leftNumbers : leftNumbers, rightNumbers, ofRight);
             rightNumbers = moved == NumberMoved.TakenFromRight
-                ? Together(rightNumbers, -leftNumbers)
+                ? Combined(rightNumbers, -leftNumbers, isLeft: false, haveLetter: false)
                 : EquationDecisions.Number.Result(moved, pair, run.School);
             Pass(Side(leftLetters, default), Side(default, rightNumbers));
         }
@@ -175,6 +186,44 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
             : size;
     }
 
+    // What may stand on the page before the letters are put together: moved and not yet added up, or the operation under both sides.
+    private void PassUnmoved(List<(List<SideTerm> Left, Rational Right)> sides, Rational number, Rational right)
+    {
+        if (!run.Page.KeepsMarks) return;
+        foreach (var (letters, ofRight) in sides)
+        {
+            PassAside([.. letters, new(number, false)], [new SideTerm(ofRight, true), new SideTerm(right, false)]);
+            if (!ofRight.IsZero) PassAside([.. letters, new(number, false), new(-ofRight, true)], [new SideTerm(ofRight, true), new SideTerm(right, false), new SideTerm(-ofRight, true)]);
+        }
+    }
+
+    // The same of the plain numbers.
+    private void PassMoved(List<SideTerm> letters, Rational number, Rational right, Rational ofRight)
+    {
+        if (!run.Page.KeepsMarks) return;
+        var (kept, moved) = (new SideTerm(ofRight, true), new SideTerm(-number, false));
+        PassAside(letters, [kept, new SideTerm(right, false), moved]);
+        PassAside([.. letters, new(number, false), moved], [kept, new SideTerm(right, false), moved]);
+        PassAside(letters, [kept, new SideTerm(right - number, false)]);
+    }
+
+    private void PassAside(IEnumerable<SideTerm> left, IEnumerable<SideTerm> right)
+    {
+        var letter = task.Letter;
+        run.Page.Pass($"{Written(left)} = {Written(right)}", isWritten: false);
+
+        string Written(IEnumerable<SideTerm> side) => EquationTask.Write([.. side.Where(t => !t.Number.IsZero)], letter);
+    }
+
+    // Two like terms, as they come together on one side.
+    private Rational Combined(Rational one, Rational other, bool isLeft, bool haveLetter)
+    {
+        if (one.IsZero || other.IsZero) return one + other;
+        var pair = Pair(one, other, isLeft, haveLetter);
+        var way = run.Ask(EquationDecisions.Sum, pair);
+        return way == SideSum.WithSigns ? Together(one, other) : EquationDecisions.Sum.Result(way, pair, run.School);
+    }
+
     private (Rational Letters, Rational Numbers) Collected(List<SideTerm> side, bool isLeft) => (Sum(side, true, isLeft), Sum(side, false, isLeft));
 
     private Rational Sum(List<SideTerm> side, bool haveLetter, bool isLeft)
@@ -183,14 +232,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         var isFirst = true;
         foreach (var term in side.Where(t => t.HasLetter == haveLetter))
         {
-            if (isFirst) sum = term.Number;
-            else
-            {
-                var pair = Pair(sum, term.Number, isLeft, haveLetter);
-                var way = run.Ask(EquationDecisions.Sum, pair);
-                sum = way == SideSum.WithSigns ? Together(sum, term.Number) : EquationDecisions.Sum.Result(way, pair, run.School);
-            }
-
+            sum = isFirst ? term.Number : Combined(sum, term.Number, isLeft, haveLetter);
             isFirst = false;
         }
 
@@ -231,7 +273,10 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
             && !numbers.IsZero && SignDecisions.IsNegativeAside(run, new SignsContext(numbers.Sign < 0, letters.Sign < 0, b > a, IsQuotient: true));
         var pair = Pair(letters, numbers, true, true) with { IsNegative = isNegative };
         var way = run.Ask(EquationDecisions.Divide, pair);
-        if (way == NumberBefore.NotInLowestTerms) run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{b.Text}/{a.Text}"));
+        if (run.Page.KeepsMarks && letters is { IsWhole: false, Numerator.IsOne: false } && numbers.IsWhole)
+            PassAside([new SideTerm(Rational.Whole(letters.Numerator), true)], [new SideTerm(numbers * Rational.Whole(letters.Denominator), false)]);
+        if (way == NumberBefore.WithRemainder) run.Page.Append(task.Canonical(EquationDecisions.WithRemainder(pair)!));
+        else if (way == NumberBefore.NotInLowestTerms) run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{b.Text}/{a.Text}"));
         else if (way is NumberBefore.RestBehindPoint or NumberBefore.OnePlace) WriteDecimal(EquationDecisions.Divide.Result(way, pair, run.School));
         else Write(EquationDecisions.Divide.Result(way, pair, run.School));
     }

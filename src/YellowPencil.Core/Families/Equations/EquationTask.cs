@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Numerics;
 using System.Text;
+using System.Text.RegularExpressions;
 
 namespace YellowPencil.Core.Families.Equations;
 
@@ -11,7 +12,7 @@ namespace YellowPencil.Core.Families.Equations;
 internal sealed record SideTerm(Rational Number, bool HasLetter, IReadOnlyList<SideTerm>? Bracket = null);
 
 /// <summary>A linear equation in one letter; on the way to its answer any line of the working.</summary>
-internal sealed class EquationTask : ItemTask
+internal sealed partial class EquationTask : ItemTask
 {
     /// <summary>The answer where no number solves it.</summary>
     public const string NoNumber = "none";
@@ -108,6 +109,7 @@ internal sealed class EquationTask : ItemTask
         if (text is NoNumber or EveryNumber) return text;
         if (MixedNumber.TryRead(Signs.Plain(answer).Split('=')[^1]) is { Number: { HasFraction: true, Whole: not 0 } mixed } wholes)
             return $"{Letter} = {(wholes.IsNegative ? "-" : "")}{mixed.Whole * mixed.Denominator + mixed.Numerator}/{mixed.Denominator}";
+        if (Remainder().Match(text) is { Success: true } rest) return $"{Letter} = {rest.Groups["whole"].Value} r {rest.Groups["rest"].Value}";
         var number = text.Length > 2 && char.IsAsciiLetterLower(text[0]) && text[1] == '=' ? text[2..] : text;
         var isNegative = number.StartsWith('-');
         var parts = (isNegative ? number[1..] : number).Split('/');
@@ -140,6 +142,9 @@ internal sealed class EquationTask : ItemTask
             && $"{Letter} = {new Rational(numerator, denominator).Text}" == RightAnswer
             ? Verdict.Unfinished : verdict;
     }
+
+    [GeneratedRegex("^([a-z]=)?(?<whole>-?[0-9]{1,12})r(?<rest>[0-9]{1,12})$")]
+    private static partial Regex Remainder();
 
     /// <summary>Reads a line of a working; null for anything that is no equation in the letter.</summary>
     public static EquationTask? TryReadLine(string line, char letter)
