@@ -128,6 +128,7 @@ internal static class EquationDecisions
         new("comes-out", "where the division comes out", c => !c.LeavesRest),
         new("one-first", "where the letter has no number but a minus", c => c.First == -1),
         new("bare", "where the letter has no number to be seen", c => c.HaveLetter && (Math.Abs(c.First) == 1 || Math.Abs(c.Second) == 1)),
+        new("times-positive", "where the number before the letter has no minus", c => c.BeforeLetter.Sign > 0),
         new("right-divides", "where the right can be divided by the number before the letter", c => !c.BeforeLetter.IsZero && (c.Other / c.BeforeLetter).IsWhole),
         new("both-divide", "where both numbers can be divided by the number before the letter",
             c => !c.BeforeLetter.IsZero && (c.Other / c.BeforeLetter).IsWhole && (c.One / c.BeforeLetter).IsWhole),

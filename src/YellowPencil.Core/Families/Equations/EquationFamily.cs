@@ -102,6 +102,8 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
 
         if (leftLetters.IsZero)
         {
+            foreach (var (letters, ofRight) in sides) PassMoved(letters, leftNumbers, rightNumbers, ofRight);
+            PassMoved([], leftNumbers, rightNumbers, default);
             Without(leftNumbers, rightNumbers);
             return;
         }

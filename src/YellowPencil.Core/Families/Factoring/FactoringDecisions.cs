@@ -7,10 +7,17 @@ namespace YellowPencil.Core.Families.Factoring;
 internal enum CommonFactor { Taken, LeftIn, NotFromLast, FirstNumberPulled, OfNumbersHalf, Lost, NothingElse, NumberOnly, OfFirstTwo }
 
 /// <summary>What becomes of a letter that all terms have.</summary>
-internal enum CommonLetter { TakenFromBoth, Lost, LeftInSecond, NotTaken, SquareTaken, LeftInFirst, SecondNotDivided, FirstNotDivided, NeitherDivided }
+internal enum CommonLetter { TakenFromBoth, Lost, LeftInSecond, NotTaken, SquareTaken, LeftInFirst, SecondNotDivided, FirstNotDivided, NeitherDivided, NothingForOne }
 
 /// <summary>What is done without a term in the middle.</summary>
-internal enum TwoSquares { RootsOfBoth, SaysPrime, NumberNotRooted, Halved, SameSigns, PlusTwice }
+internal enum TwoSquares
+{
+    RootsOfBoth, SaysPrime, NumberNotRooted, Halved, SameSigns, PlusTwice, SumAsSquare, SumAsDifference, FirstNotRooted, LastNotRooted, NeitherRooted,
+    DifferenceAsSquare,
+}
+
+/// <summary>What is written when the factors are known.</summary>
+internal enum FactorsEnd { AsFactors, Solutions, NumbersOfBrackets, FirstBracketOnly, LastBracketOnly, SignsTurned, FrontLost, FrontLast, NumbersOnly, MultipliedOut }
 
 /// <summary>How the two numbers are found.</summary>
 internal enum TwoNumbers
@@ -26,7 +33,7 @@ internal enum TwoSigns { AsFound, Exchanged, BothMinus, BothPlus, BothOfMiddle, 
 internal enum FirstNumber
 {
     DividedOut, PassedOver, InOneBracket, InBothBrackets, OnlyFirstDivided, InFront, DenominatorsDropped, SecondSidePlus, OnlyWholeFirst, SaysPrime,
-    EndsExchanged, FirstBracketTwice,
+    EndsExchanged, FirstBracketTwice, FractionsLeft, DividedFromOneOnly,
 }
 
 /// <summary>A quadratic as the student sees it.</summary>
@@ -134,6 +141,7 @@ internal static class FactoringDecisions
         [CommonLetter.SecondNotDivided] = new("second-not-divided", "does not divide the second term by what was taken out"),
         [CommonLetter.FirstNotDivided] = new("first-not-divided", "does not divide the first term by what was taken out"),
         [CommonLetter.NeitherDivided] = new("neither-divided", "divides neither term by what was taken out"),
+        [CommonLetter.NothingForOne] = new("nothing-for-one", "leaves nothing where a term is taken out whole") { Needs = q => Math.Abs(q.B) == 1 },
         Kinds = Kinds,
         Idea = Ideas.CommonToAll,
     };
@@ -149,6 +157,12 @@ internal static class FactoringDecisions
         { Needs = q => q.C < 0 && Quadratic.IsSquare(q.A) && q.C % 2 == 0 && q.C != -4 },
         [TwoSquares.SameSigns] = new("same-signs", "writes a minus in both brackets") { Needs = AreSquares },
         [TwoSquares.PlusTwice] = new("plus-twice", "writes a plus in both brackets") { Needs = AreSquares },
+        [TwoSquares.SumAsSquare] = new("sum-as-square", "writes a sum of squares as the square of a sum") { Needs = IsSumOfSquares },
+        [TwoSquares.SumAsDifference] = new("sum-as-difference", "factors a sum of squares like a difference") { Needs = IsSumOfSquares },
+        [TwoSquares.FirstNotRooted] = new("first-not-rooted", "does not root the number before the letter, and roots the last") { Needs = q => AreSquares(q) && q.A != 1 },
+        [TwoSquares.LastNotRooted] = new("last-not-rooted", "does not root the last number") { Needs = q => q.C < -1 && Quadratic.IsSquare(q.A) },
+        [TwoSquares.NeitherRooted] = new("neither-rooted", "roots neither number") { Needs = q => q.C < -1 && q.A != 1 },
+        [TwoSquares.DifferenceAsSquare] = new("difference-as-square", "writes a difference of squares as the square of a difference") { Needs = AreSquares },
         Kinds = Kinds,
         Idea = Ideas.RootsOfBothSquares,
     };
@@ -227,15 +241,36 @@ internal static class FactoringDecisions
         { Needs = q => q.A != 1 && Divisor(q.A, q.Pair.One) > 1 && Divisor(q.A, q.Pair.Other) > 1 },
         [FirstNumber.SaysPrime] = new("says-prime", "says prime where the first number is not 1") { Needs = q => q.A != 1 },
         [FirstNumber.EndsExchanged] = new("ends-exchanged", "exchanges the ends of the brackets") { Needs = q => q.A != 1 },
+        [FirstNumber.FractionsLeft] = new("fractions-left", "leaves the fractions in the brackets and does not give the first number back")
+        { Needs = q => q.A != 1 && (q.Pair.One % q.A != 0 || q.Pair.Other % q.A != 0) },
+        [FirstNumber.DividedFromOneOnly] = new("divided-from-one-only", "divides the plain numbers and puts the first number into the first bracket")
+        { Needs = q => q.A != 1 && q.Pair.One % q.A == 0 && q.Pair.Other % q.A == 0 },
         [FirstNumber.FirstBracketTwice] = new("first-bracket-twice", "writes the first bracket twice") { Needs = q => q.A != 1 },
         Kinds = Kinds,
         Idea = Ideas.FirstNumberIsShared,
     };
+
+    public static readonly Decision<Quadratic, FactorsEnd> End = new("factoring.end", "What is written when the factors are known?", FactorsEnd.AsFactors)
+    {
+        [FactorsEnd.AsFactors] = new("as-factors", "writes the factors"),
+        [FactorsEnd.Solutions] = new("solutions", "goes on to solve, and answers with the solutions"),
+        [FactorsEnd.NumbersOfBrackets] = new("numbers-of-brackets", "goes on to solve, and writes the numbers with the signs they have in the brackets"),
+        [FactorsEnd.FirstBracketOnly] = new("first-bracket-only", "writes one bracket only"),
+        [FactorsEnd.LastBracketOnly] = new("last-bracket-only", "writes the last bracket only"),
+        [FactorsEnd.SignsTurned] = new("signs-turned", "writes the numbers into the brackets with their signs turned round"),
+        [FactorsEnd.FrontLost] = new("front-lost", "leaves off what was taken out, in the end") { Needs = q => q.HadCommon },
+        [FactorsEnd.FrontLast] = new("front-last", "multiplies the last bracket by what was taken out") { Needs = q => q.HadCommon },
+        [FactorsEnd.NumbersOnly] = new("numbers-only", "writes the two numbers only"),
+        [FactorsEnd.MultipliedOut] = new("multiplied-out", "multiplies the factors out again"),
+        Kinds = Kinds,
+    };
+
+    private static bool IsSumOfSquares(Quadratic q) => q.C > 0 && Quadratic.IsSquare(q.A) && Quadratic.IsSquare(q.C);
 
     private static bool AreSquares(Quadratic q) => Quadratic.IsSquare(q.A) && Quadratic.IsSquare(-q.C);
 
     private static BigInteger Divisor(long one, long other) => BigInteger.GreatestCommonDivisor(one, other);
 
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<Decision> All { get; } = [Common, Letter, Squares, Numbers, Signs, First, .. GapDecisions.All];
+    public static IReadOnlyList<Decision> All { get; } = [Common, Letter, Squares, Numbers, Signs, First, .. GapDecisions.All, End];
 }

@@ -30,7 +30,10 @@ internal abstract partial record FactoringLine
     public sealed record Brackets(int Front, Ends One, Ends Other) : FactoringLine
     {
         /// <summary>As an answer.</summary>
-        public string Text(char letter) => new Factors(new PolyTerm(Front, 0), [Of(One), Of(Other)]).Text(letter);
+        public string Text(char letter) => Factors.Text(letter);
+
+        /// <summary>As factors.</summary>
+        public Factors Factors => new(new PolyTerm(Front, 0), [Of(One), Of(Other)]);
 
         private static IReadOnlyList<PolyTerm> Of(Ends ends) => Factors.Linear(ends.First.Numerator, ends.Last.Numerator);
     }

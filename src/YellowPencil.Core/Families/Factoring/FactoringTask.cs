@@ -96,6 +96,7 @@ internal sealed class FactoringTask : ItemTask
     {
         var text = Signs.Plain(answer).Trim();
         if (text.Equals(Prime, StringComparison.OrdinalIgnoreCase)) return Prime;
+        if (text.Contains('=')) return string.Join(", ", text.Split([",", ";", " or ", " and "], StringSplitOptions.TrimEntries).Select(s => string.Join(" = ", s.Split('=', StringSplitOptions.TrimEntries))));
 
         // Where roots are due, the half and the gap stand side by side in a bracket: without a root they come to one number.
         if (BracketText.TryRead(text) is { } read)

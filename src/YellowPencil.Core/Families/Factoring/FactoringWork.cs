@@ -14,11 +14,20 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
 
     public string Factor()
     {
-        if (task.Stage?.Finished is { } finished) return finished.Text(task.Letter);
+        if (task.Stage?.Finished is { } finished) return Ended(finished.Factors);
         var factors = task.Stage is { IsBegun: true } stage ? GoOn(stage) : FromStart(task.A, task.B, task.C);
         if (factors is null && before != 1) factors = Factors.Whole(1, task.A, task.B, task.C);
-        return factors?.Times(before).Text(task.Letter) ?? FactoringTask.Prime;
+        return factors is null ? FactoringTask.Prime : Ended(factors.Times(before));
     }
+
+    private string Ended(Factors factors)
+    {
+        var end = run.Ask(FactoringDecisions.End, Seen(factors));
+        if (run.Page.KeepsMarks && end != FactorsEnd.AsFactors) run.Page.Pass(factors.Text(task.Letter), isWritten: true);
+        return new FactorsText(factors, task.Letter).After(end);
+    }
+
+    private Quadratic Seen(Factors factors) => ContextOf(task.A, task.B, task.C, factors.Front is { Power: 0, Number.IsOne: true } ? 1 : 2);
 
     private Factors? GoOn(FactoringStage stage) => stage.Numbers is { } numbers
         ? IntoBrackets(ContextOf(task.A, task.B, task.C, 1), 1, numbers, stage.IsInBrackets)
@@ -71,6 +80,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
             CommonLetter.NeitherDivided =>
                 new Factors(new PolyTerm(front, 1), [[new PolyTerm((BigInteger)a * front, 1), new PolyTerm((BigInteger)b * front, 0)]]),
             CommonLetter.NotTaken => Factors.Whole(front, a, b, 0),
+            CommonLetter.NothingForOne when Math.Abs(b) == 1 => new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1)]]),
             CommonLetter.SquareTaken => new Factors(new PolyTerm(front, 2), [bracket]),
             CommonLetter.LeftInFirst => new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 2), new PolyTerm(b, 0)]]),
             CommonLetter.LeftInSecond => new Factors(new PolyTerm(front, 1), [[new PolyTerm(a, 1), new PolyTerm(b, 1)]]),
@@ -84,6 +94,9 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         var (one, other) = ((long)Exact.Root(a), (long)Exact.Root(-c));
         var isSquare = (one * one == a, other * other == -c);
         var way = run.Ask(FactoringDecisions.Squares, ContextOf(a, 0, c, front));
+        var (sum, square) = ((long)Exact.Root(Math.Abs(c)), isSquare.Item1 && Quadratic.IsSquare(Math.Abs(c)));
+        if (way == TwoSquares.SumAsSquare && c > 0 && square) return Of(front, Factors.Linear(one, sum), Factors.Linear(one, sum));
+        if (way == TwoSquares.SumAsDifference && c > 0 && square) return Of(front, Factors.Linear(one, sum), Factors.Linear(one, -sum));
         if (c > 0 || way == TwoSquares.SaysPrime) return null;
         switch (way)
         {
@@ -92,6 +105,10 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
                 var half = c % 2 == 0 ? -c / 2 : other;
                 return Of(front, Factors.Linear(one, half), Factors.Linear(one, -half));
             case TwoSquares.SameSigns when isSquare is (true, true): return Of(front, Factors.Linear(one, -other), Factors.Linear(one, -other));
+            case TwoSquares.DifferenceAsSquare when isSquare is (true, true): return Of(front, Factors.Linear(one, -other), Factors.Linear(one, -other));
+            case TwoSquares.FirstNotRooted when isSquare is (true, true): return Of(front, Factors.Linear(a, other), Factors.Linear(a, -other));
+            case TwoSquares.LastNotRooted when isSquare.Item1: return Of(front, Factors.Linear(one, -c), Factors.Linear(one, c));
+            case TwoSquares.NeitherRooted: return Of(front, Factors.Linear(a, -c), Factors.Linear(a, c));
             case TwoSquares.PlusTwice when isSquare is (true, true): return Of(front, Factors.Linear(one, other), Factors.Linear(one, other));
             default:
                 var seen = ContextOf(a, 0, c, front);
@@ -152,14 +169,20 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         var gap = stage?.Gap ?? (way == GapRoot.Rooted ? NumberSentence.RootOf(squared) : GapDecisions.Root.Result(way, seen, run.School));
         if (gap is not { } found) return null;
         if (stage?.Gap is null) GapSteps.Write(run, GapSteps.GapPart, "g", found);
+        var (front1, isAsTheyAre, work) = (front, isPutAsTheyAre, this);
         var (plus, minus) = (middle + found, middle - found);
         return run.Ask(GapDecisions.Sides, seen) switch
         {
             GapSides.PlusTwice => IntoBrackets(seen, front, (plus, plus)),
             GapSides.MinusTwice => IntoBrackets(seen, front, (minus, minus)),
             GapSides.OneOnly => Factors.WithFractions(front, seen.A, plus),
+            GapSides.AroundWhole => Around(middle + middle, found),
+            GapSides.AroundZero => Around(default, found),
+            GapSides.GapHalved => Around(middle, found * new Rational(1, 2)),
             _ => IntoBrackets(seen, front, Rational.Abs(plus) > Rational.Abs(minus) ? (minus, plus) : (plus, minus), isPutAsTheyAre: isPutAsTheyAre),
         };
+
+        Factors? Around(Rational about, Rational off) => work.IntoBrackets(seen, front1, (about - off, about + off), isPutAsTheyAre: isAsTheyAre);
     }
 
     private static int PairsTried(long product, NumberPair? found)
@@ -230,6 +253,8 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         switch (way)
         {
             case FirstNumber.SaysPrime: return null;
+            case FirstNumber.FractionsLeft: return new Factors(new PolyTerm(front, 0), []) { Fractional = Monic(a, front, one, other) };
+            case FirstNumber.DividedFromOneOnly when one % a == 0 && other % a == 0: return Of(front, Factors.Linear(a, one / a), Factors.Linear(1, other / a));
             case FirstNumber.EndsExchanged:
                 return Of(
                 front, Exchanged(Factors.Divided(a, one), Factors.Divided(a, other)), Exchanged(Factors.Divided(a, other), Factors.Divided(a, one)));
@@ -246,9 +271,25 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
                 return Of(
                 front, Factors.Divided(a, one), [.. Factors.Divided(a, other).Select(t => t.Power == 0 ? t with { Number = BigInteger.Abs(t.Number) } : t)]);
             case FirstNumber.OnlyWholeFirst when Factors.Divided(a, one)[0].Number != a && Factors.Divided(a, other)[0].Number != a: return null;
-            default: return Of(front, Factors.Divided(a, one), Factors.Divided(a, other));
+            default: return school == FactoringSchool.MiddleAndGap ? Of(front, Factors.Divided(a, one), Factors.Divided(a, other)) : Shared(front, seen, one, other);
         }
     }
+
+    // What all terms have and was left in stays in one bracket.
+    private static Factors Shared(int front, Quadratic seen, long one, long other)
+    {
+        long a = seen.A;
+        var (first, second) = (Factors.Divided(a, one), Factors.Divided(a, other));
+        if (BigInteger.Abs(first[0].Number * second[0].Number) == Math.Abs(a) || seen.C == 0) return Of(front, first, second);
+        var (large, small) = Math.Abs(one) > Math.Abs(other) ? (one, other) : (other, one);
+        var taken = (long)Divisor(a, large);
+        return (small * taken % a == 0) ? Of(front, Factors.Divided(a, large), Factors.Linear(taken, small * taken / a)) : Of(front, first, second);
+    }
+
+    private static BigInteger Divisor(long one, long other) => BigInteger.GreatestCommonDivisor(one, other);
+
+    private static SurdFactors Monic(long a, int front, long one, long other) =>
+        Factors.Monic(a, Rational.Whole(one), Rational.Whole(other)) with { Front = front };
 
     private static IReadOnlyList<PolyTerm> Exchanged(IReadOnlyList<PolyTerm> first, IReadOnlyList<PolyTerm> second) => [first[0], second[^1]];
 

@@ -13,7 +13,7 @@ internal enum GapRoot { Rooted, NotRooted, Halved }
 internal enum GapBelowZero { WithI, WithoutI, IWithoutRoot }
 
 /// <summary>On which sides of the middle the gap is taken.</summary>
-internal enum GapSides { Both, PlusTwice, MinusTwice, OneOnly }
+internal enum GapSides { Both, PlusTwice, MinusTwice, OneOnly, AroundWhole, AroundZero, GapHalved }
 
 /// <summary>What becomes of a first number that is not 1.</summary>
 internal enum GapFront { InFront, Lost }
@@ -86,6 +86,9 @@ internal static class GapDecisions
         [GapSides.PlusTwice] = new("plus-twice", "writes plus in both brackets") { Slip = 1, Needs = q => !q.Squared.IsZero },
         [GapSides.MinusTwice] = new("minus-twice", "writes minus in both brackets") { Needs = q => !q.Squared.IsZero },
         [GapSides.OneOnly] = new("one-only", "writes one bracket only"),
+        [GapSides.AroundWhole] = new("around-whole", "writes the whole middle number into the brackets instead of half of it") { Needs = q => q.B != 0 },
+        [GapSides.AroundZero] = new("around-zero", "writes the gap into the brackets and leaves the middle out") { Needs = q => q.B != 0 },
+        [GapSides.GapHalved] = new("gap-halved", "takes half of the gap on both sides") { Needs = q => !q.Squared.IsZero },
         Kinds = Kinds,
         Idea = Ideas.HalfWayBetween,
     };
