@@ -4,7 +4,7 @@ using YellowPencil.Core.Knowledge;
 namespace YellowPencil.Core.Families.Roots;
 
 /// <summary>How the number under the root is read.</summary>
-internal enum UnderRoot { AsSet, WholePartOnly, Halved, WithoutPoint }
+internal enum UnderRoot { AsSet, WholePartOnly, Halved, WithoutPoint, PointPutBack, ZeroPutBack, ZeroLeftOff }
 
 internal enum SquareKnown { AsIs, PartByPart, Doubled }
 
@@ -12,11 +12,14 @@ internal enum SquareKnown { AsIs, PartByPart, Doubled }
 internal enum RootChoice
 {
     StraightLine, NumberLine, NearestWhole, HalfWay, LowerRoot, UpperRoot, HalfOfNumber, NearestRootAdded, GapAsTenths, GapAppended, QuarterOfNumber,
-    TenthsBackFromUpper,
+    TenthsBackFromUpper, FirstGuess, SquaredInParts,
 }
 
+/// <summary>What the root of a square number is.</summary>
+internal enum PerfectRoot { Known, Halved, OneHigher, Itself, Quartered }
+
 /// <summary>Between which whole roots the number is put.</summary>
-internal enum RootsAround { AsDue, OneTooLow, OneTooHigh }
+internal enum RootsAround { AsDue, OneTooLow, OneTooHigh, WholeTens }
 
 /// <summary>What is counted from the lower square.</summary>
 internal enum GapNumerator { FromLower, BothEndsCounted, ToUpper, WholeNumber }
@@ -51,6 +54,15 @@ internal readonly record struct RootContext(int Number, int Lower, int Tail, boo
 
     /// <summary>To how many places it is to be rounded.</summary>
     public int Places { get; init; }
+
+    /// <summary>The number under the root, exactly.</summary>
+    public Rational Exactly { get; init; }
+
+    /// <summary>Whether the digits without the point, with one place behind it, are those of a square.</summary>
+    public bool HasSquareDigits => IsDecimal && Exact.Perfect(Exactly * Rational.Whole(10)) is not null;
+
+    /// <summary>Whether what stands before a zero at the end is a square.</summary>
+    public bool IsSquareOfTens => !IsDecimal && Number > 0 && Number % 10 == 0 && Number % 100 != 0 && Exact.Perfect(Rational.Whole(Number / 10)) is not null;
 
     public int LowerSquare => Lower * Lower;
 
@@ -96,8 +108,22 @@ internal static class RootDecisions
         [UnderRoot.WholePartOnly] = new("whole-part-only", "leaves out what stands behind the point") { Needs = c => c.IsDecimal },
         [UnderRoot.Halved] = new("halved", "takes half of the number"),
         [UnderRoot.WithoutPoint] = new("without-point", "reads the number without its point") { Needs = c => c.IsDecimal },
+        [UnderRoot.PointPutBack] = new("point-put-back", "roots the digits and puts the point back as it was") { Needs = c => c.HasSquareDigits },
+        [UnderRoot.ZeroPutBack] = new("zero-put-back", "roots what stands before the zero and puts the zero back") { Needs = c => c.IsSquareOfTens },
+        [UnderRoot.ZeroLeftOff] = new("zero-left-off", "roots what stands before the zero") { Needs = c => !c.IsDecimal && c.Number > 9 && c.Number % 10 == 0 },
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.RootUndoesSquare,
+    };
+
+    public static readonly Decision<RootContext, PerfectRoot> Perfect = new("roots.perfect", "What is the root of a square?", PerfectRoot.Known)
+    {
+        [PerfectRoot.Known] = new("known", "knows the root of a square"),
+        [PerfectRoot.Halved] = new("halved", "takes half of a square") { Needs = c => c.Number != 4 },
+        [PerfectRoot.Quartered] = new("quartered", "takes a quarter of a square") { Needs = c => c.Number != 16 },
+        [PerfectRoot.Itself] = new("itself", "writes the square itself") { Needs = c => c.Number > 1 },
+        [PerfectRoot.OneHigher] = new("one-higher", "writes the root of a square one higher") { Needs = c => c.Number > 0 },
+        Kinds = Kinds,
         Idea = Ideas.RootUndoesSquare,
     };
 
@@ -116,6 +142,7 @@ internal static class RootDecisions
         [RootsAround.AsDue] = new("as-due", "finds the squares on both sides"),
         [RootsAround.OneTooLow] = new("one-too-low", "takes a lower square that is one too low") { Needs = c => c.Lower > 1 },
         [RootsAround.OneTooHigh] = new("one-too-high", "takes a lower square that is one too high"),
+        [RootsAround.WholeTens] = new("whole-tens", "takes the squares of whole tens on both sides") { Needs = c => c.Lower > 9 },
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
     };
@@ -134,6 +161,8 @@ internal static class RootDecisions
         [RootChoice.GapAppended] = new("gap-appended", "writes the distance behind the point"),
         [RootChoice.QuarterOfNumber] = new("quarter-of-number", "takes a quarter of the number"),
         [RootChoice.TenthsBackFromUpper] = new("tenths-back-from-upper", "takes the distance to the upper square as tenths from the upper root"),
+        [RootChoice.FirstGuess] = new("first-guess", "names a tenth by eye and keeps it"),
+        [RootChoice.SquaredInParts] = new("squared-in-parts", "squares the whole and the tenths apart when trying"),
         TaughtIn = (_, school) => school.Of(School.Roots) == RootSchool.NumberLine ? RootChoice.NumberLine : RootChoice.StraightLine,
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
@@ -200,7 +229,7 @@ internal static class RootDecisions
         "roots.division", "What does the fraction come to as a decimal?", GapDivided.AsSet)
     {
         [GapDivided.AsSet] = new("as-set", "divides the fraction out", c => c.Part),
-        [GapDivided.UpsideDown] = new("upside-down", "divides upside down", c => c.Part.IsZero ? null : Rational.Whole(1) / c.Part),
+        [GapDivided.UpsideDown] = new("upside-down", "divides upside down", c => c.Part.IsZero || c.Part > Rational.Whole(1) ? null : Rational.Whole(1) / c.Part),
         [GapDivided.ZeroLeftOut] = new(
             "zero-left-out", "leaves out the zero behind the point", c => c.Part < new Rational(1, 10) ? c.Part * Rational.Whole(10) : null),
         Kinds = Kinds,
@@ -238,6 +267,6 @@ internal static class RootDecisions
 
     /// <summary>All of them, in the order in which they come up.</summary>
     public static IReadOnlyList<Decision> All { get; } = [
-        Under, Known, Around, Procedure, Numerator, GapIs, Denominator, DenominatorIs, From, Divided, End, Round,
+        Under, Known, Perfect, Around, Procedure, Numerator, GapIs, Denominator, DenominatorIs, From, Divided, End, Round,
     ];
 }

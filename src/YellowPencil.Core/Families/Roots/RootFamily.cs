@@ -71,8 +71,22 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             return;
         }
 
-        var number = run.Ask(RootDecisions.Under, ContextOf(task.Radicand, -1)) switch
+        var under = run.Ask(RootDecisions.Under, ContextOf(task.Radicand, -1));
+        if (under == UnderRoot.PointPutBack && Exact.Perfect(Rational.Whole(task.Number.Unscaled)) is { } digits)
         {
+            Append(digits / Rational.Whole(BigInteger.Pow(10, task.Number.Places)), task.Number.Places);
+            return;
+        }
+
+        if (under == UnderRoot.ZeroPutBack && Exact.Perfect(task.Radicand / Rational.Whole(10)) is { } front)
+        {
+            Append(front * Rational.Whole(10), 0);
+            return;
+        }
+
+        var number = under switch
+        {
+            UnderRoot.ZeroLeftOff => task.Radicand / Rational.Whole(10),
             UnderRoot.WholePartOnly => Rational.Whole(task.Radicand.Numerator / task.Radicand.Denominator),
             UnderRoot.Halved => task.Radicand / Rational.Whole(2),
             UnderRoot.WithoutPoint => Rational.Whole(task.Number.Unscaled),
@@ -84,12 +98,25 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
         var (below, above) = (Rational.Whole(Square(lower, known)), Rational.Whole(Square(lower + 1, known)));
         if (below == number)
         {
-            Append(Rational.Whole(lower), 0);
+            var root = run.Ask(RootDecisions.Perfect, ContextOf(number, -1)) switch
+            {
+                PerfectRoot.Halved => number / Rational.Whole(2),
+                PerfectRoot.Quartered => number / Rational.Whole(4),
+                PerfectRoot.Itself => number,
+                PerfectRoot.OneHigher => Rational.Whole(lower + 1),
+                _ => Rational.Whole(lower),
+            };
+            Append(root, root.IsWhole ? 0 : (root * Rational.Whole(10)).IsWhole ? 1 : 2);
             return;
         }
 
         var around = run.Ask(RootDecisions.Around, ContextOf(number, -1));
-        if (around != RootsAround.AsDue && (lower > 1 || around == RootsAround.OneTooHigh))
+        if (around == RootsAround.WholeTens && lower > 9)
+        {
+            lower -= lower % 10;
+            (below, above) = (Rational.Whole(Square(lower, known)), Rational.Whole(Square(lower + 10, known)));
+        }
+        else if (around != RootsAround.AsDue && (lower > 1 || around == RootsAround.OneTooHigh))
         {
             lower += around == RootsAround.OneTooLow ? -1 : 1;
             (below, above) = (Rational.Whole(Square(lower, known)), Rational.Whole(Square(lower + 1, known)));
@@ -109,6 +136,14 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
         {
             case RootChoice.NumberLine:
                 Try(number, lower);
+                return;
+            case RootChoice.FirstGuess:
+                if (run.Page.KeepsMarks) WriteTrials([], Guess(number, lower, below, above));
+                Append(Guess(number, lower, below, above), 1);
+                return;
+            case RootChoice.SquaredInParts:
+                var tenths = BigInteger.Min(9, Exact.Root((number - below).Numerator * 100 / (number - below).Denominator));
+                Append(Rational.Whole(lower) + new Rational(tenths, 10), 1);
                 return;
             case RootChoice.NearestWhole: Append(Rational.Whole(isNearerUpper ? lower + 1 : lower), 0); return;
             case RootChoice.HalfWay: Append(Rational.Whole(lower) + half, task.Places); return;
@@ -155,16 +190,30 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
         Along(from == CountedFrom.LowerRoot ? lower : lower + 1, numerator, denominator, isBack: from == CountedFrom.UpperRootBack);
     }
 
+    // A tenth by eye: near the lower root, in the middle, or near the upper one.
+    private static Rational Guess(Rational number, BigInteger lower, Rational below, Rational above)
+    {
+        var thrice = (number - below) * Rational.Whole(3);
+        var apart = above - below;
+        return Rational.Whole(lower) + new Rational(apart > thrice ? 2 : thrice > apart + apart ? 8 : 5, 10);
+    }
+
     private void Along(BigInteger start, Rational numerator, Rational denominator, bool isBack)
     {
         if (run.Page.KeepsMarks && numerator.IsWhole && denominator.IsWhole)
             run.Page.Pass($"{start} {(isBack ? "-" : "+")} {numerator.Text}/{denominator.Text}", isWritten: true);
         if (isBack) EndDivision(Rational.Whole(start) - numerator / denominator);
-        else Divide(Rational.Whole(start), numerator / denominator);
+        else Divide(Rational.Whole(start), numerator / denominator, numerator, denominator);
     }
 
-    private void Divide(Rational start, Rational fraction) =>
-        EndDivision(start + run.Do(RootDecisions.Divided, ContextOf(task.Radicand, -1) with { Part = fraction }));
+    private void Divide(Rational start, Rational fraction, Rational numerator = default, Rational denominator = default)
+    {
+        var seen = ContextOf(task.Radicand, -1) with { Part = fraction };
+        var way = run.Ask(RootDecisions.Divided, seen);
+        if (way == GapDivided.UpsideDown && run.Page.KeepsMarks && numerator.IsWhole && denominator.IsWhole && !numerator.IsZero)
+            run.Page.Pass($"{start.Text} + {denominator.Text}/{numerator.Text}", isWritten: false);
+        EndDivision(start + RootDecisions.Divided.Result(way, seen, run.School));
+    }
 
     // The division is carried one place further than is asked for, and rounded from there. Somebody may round there already; where that changes what comes out,
     // it is a mistake.
@@ -242,7 +291,7 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
     private RootContext ContextOf(Rational number, int tail)
     {
         var whole = number.Numerator / number.Denominator;
-        return new RootContext((int)whole, (int)Exact.Root(whole), tail, !task.Radicand.IsWhole);
+        return new RootContext((int)whole, (int)Exact.Root(whole), tail, !task.Radicand.IsWhole) { Exactly = task.Radicand };
     }
 
     private static BigInteger Square(BigInteger root, SquareKnown known) => known switch
