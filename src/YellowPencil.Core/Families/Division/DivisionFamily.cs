@@ -56,6 +56,12 @@ internal sealed class DivisionFamily() : TaughtFamily("division", "long division
             case DivisionChoice.DigitsApart when context.DivisorLength == 2 && context.DividendLength > 1:
                 DigitsApart(run, division);
                 return;
+            case DivisionChoice.DigitsLargerBySmaller when context.DivisorLength == 1:
+                DigitByDigit(run, division, isLargerBySmaller: true);
+                return;
+            case DivisionChoice.DigitsRestsAdded when context.DivisorLength == 1:
+                DigitByDigit(run, division, isLargerBySmaller: false);
+                return;
             case DivisionChoice.Subtract:
                 WrittenDifference.InColumns(run, division.Dividend, division.Divisor);
                 return;
@@ -91,6 +97,40 @@ internal sealed class DivisionFamily() : TaughtFamily("division", "long division
         run.Page.Append(SmallNumbers.Text(by == 0 ? 0 : last / by));
         var rest = by == 0 ? 0 : last % by;
         if (rest > 0 && division.AnswerForm == QuotientForm.WithRemainder) run.Page.AppendRemainder(rest);
+    }
+
+    /// <summary>Each digit divided alone: the larger by the smaller and nothing left, or the digit by the divisor and what is left of each added up.</summary>
+    private static void DigitByDigit(MethodRun run, LongDivision division, bool isLargerBySmaller)
+    {
+        var (divisor, rests, part) = (division.Divisor.Digit(0), 0, 0);
+        var quotient = run.Take(division.Dividend.Length);
+        var written = 0;
+        for (var place = division.Dividend.Length - 1; place >= 0; place--)
+        {
+            part = part * 10 + division.Dividend.Digit(place);
+            if (isLargerBySmaller) quotient[written++] = part == 0 || divisor == 0 ? 0 : part < divisor ? divisor / part : part / divisor;
+            else if (part < divisor && written == 0 && place > 0) continue;
+            else
+            {
+                quotient[written++] = part / divisor;
+                rests += part % divisor;
+            }
+
+            part = 0;
+        }
+
+        var digits = quotient[..written];
+        digits.Reverse();
+        if (rests > 0 && division.AnswerForm == QuotientForm.WithFraction)
+        {
+            var (whole, over) = (Digits.Value(digits) + rests / divisor, rests % divisor);
+            var common = BigInteger.GreatestCommonDivisor(over, divisor);
+            run.Page.Append(LongDivision.MixedAsWritten(whole, over / common, divisor / common));
+            return;
+        }
+
+        run.Page.AppendDecimal(digits, 0);
+        if (rests > 0) run.Page.AppendRemainder(rests);
     }
 
     private static bool IsSymmetric(WholeNumber number)
@@ -134,6 +174,8 @@ internal sealed class DivisionFamily() : TaughtFamily("division", "long division
             RestWritten.AsDecimal => DecimalNumber.Canonical(quotient.Contains('.') ? quotient + rest : $"{quotient}.{rest}"),
             RestWritten.RoundUp => (BigInteger.TryParse(quotient, out var whole) ? whole + 1 : 0).ToString(),
             RestWritten.OverTen => Fraction(rest, 10, reduced: false),
+            RestWritten.OverTenReduced => Fraction(rest, 10, reduced: true),
+            RestWritten.OverHundred => Fraction(rest, 100, reduced: false),
             RestWritten.DivisorOverRest => Fraction(divisor, rest, reduced: false),
             RestWritten.OverDividend => Fraction(rest, division.Dividend.Value, reduced: false),
             RestWritten.OverQuotient => BigInteger.TryParse(quotient, out var under) && under > 0 ? Fraction(rest, under, reduced: false) : quotient,

@@ -8,7 +8,7 @@ namespace YellowPencil.Core.Families.Expanding;
 internal enum SquareChoice
 {
     AsProduct, TermsSquaredPlus, TermsSquaredSignKept, Doubled, MiddlePlus, MiddleOnce, MiddleHalf, TermsSquaredMinus, MiddleIsLast, LastDoubled,
-    LastNotSquared,
+    LastNotSquared, LastDoubledPlus, LastHalved,
 }
 
 /// <summary>How two brackets are multiplied.</summary>
@@ -61,6 +61,12 @@ internal readonly record struct TermProduct(int First, int FirstPower, int Secon
     /// <summary>Whether one of them only has the letter.</summary>
     public bool AreMixed => !HaveLetters && !AreNumbers;
 
+    /// <summary>Whether a letter without a number meets one with a number.</summary>
+    public bool HasOneBare => HaveLetters && Math.Abs(First) == 1 != (Math.Abs(Second) == 1);
+
+    /// <summary>Whether a letter without a number meets another one.</summary>
+    public bool AreBare => HaveLetters && Math.Abs(First) == 1 && Math.Abs(Second) == 1;
+
     /// <summary>Whether both have a number that can be seen.</summary>
     public bool HaveNumbers => Math.Abs(First) != 1 && Math.Abs(Second) != 1;
 }
@@ -86,6 +92,10 @@ internal static class ExpandingDecisions
         new("outer", "in the product of the outer terms", c => c is { I: 0, J: > 0 }),
         new("inner", "in the product of the inner terms", c => c is { I: > 0, J: 0 }),
         new("numbers-seen", "where both have a number that can be seen", c => c.HaveNumbers),
+        new("one-bare", "where a letter without a number meets one with a number", c => c.HasOneBare),
+        new("both-bare", "where letters without numbers meet", c => c.AreBare),
+        new("third-term", "in the third term and on", c => c.J > 1),
+        new("second-term", "in the second term", c => c.J == 1),
         new("second-negative", "where the second has a minus", c => c.Second < 0),
         new("both-negative", "where both have a minus", c => c is { First: < 0, Second: < 0 }),
         new("first-negative", "where the first has a minus", c => c.First < 0),
@@ -108,6 +118,9 @@ internal static class ExpandingDecisions
         [SquareChoice.MiddleIsLast] = new("middle-is-last", "writes the square of the number in the middle as well")
         { Needs = c => 2 * Math.Abs(c.First) != Math.Abs(c.Second) },
         [SquareChoice.LastDoubled] = new("last-doubled", "doubles the number instead of squaring it") { Needs = c => c.Second != 2 },
+        [SquareChoice.LastDoubledPlus] = new("last-doubled-plus", "doubles the number without its sign instead of squaring it")
+        { Needs = c => Math.Abs(c.Second) != 2 },
+        [SquareChoice.LastHalved] = new("last-halved", "writes half of the middle number as the last") { Needs = c => Math.Abs(c.Second) != 1 },
         [SquareChoice.LastNotSquared] = new("last-not-squared", "does not square the number") { Needs = c => c.Second != 1 },
         Kinds = [
             new("always", "always", _ => true), new("difference", "in the square of a difference", c => c.First < 0 != c.Second < 0),

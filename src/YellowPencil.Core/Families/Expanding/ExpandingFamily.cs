@@ -96,6 +96,8 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
             SquareChoice.MiddleIsLast =>
                 [terms[0], one with { Number = one.Number.Sign < 0 ? -BigInteger.Abs(terms[3].Number) : BigInteger.Abs(terms[3].Number) }, terms[3]],
             SquareChoice.LastDoubled => [terms[0], one, other, second with { Number = 2 * second.Number }],
+            SquareChoice.LastDoubledPlus => [terms[0], one, other, second with { Number = 2 * BigInteger.Abs(second.Number) }],
+            SquareChoice.LastHalved => [terms[0], one, other, second with { Number = BigInteger.Abs(second.Number) }],
             SquareChoice.LastNotSquared => [terms[0], one, other, second],
             _ => [terms[0], one with { Number = one.Number / 2 }, terms[3]],
         };

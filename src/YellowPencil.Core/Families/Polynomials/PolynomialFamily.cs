@@ -50,6 +50,7 @@ internal sealed class PolynomialFamily() : TaughtFamily("polynomials", "polynomi
                     IsBeforeMinus = groups.Skip(group + 1).Any(g => g.IsTakenAway),
                     HasLikeAbove = powers.Contains(inside[at].Power),
                     Power = inside[at].Power,
+                    Terms = inside.Count,
                     IsLast = at == inside.Count - 1,
                     IsInLast = group == groups.Count - 1,
                 };

@@ -1,7 +1,7 @@
 namespace YellowPencil.Core.Parts.Divisions;
 
 /// <summary>What is done with the numbers.</summary>
-internal enum DivisionChoice { Divide, Multiply, Subtract, DigitsApart }
+internal enum DivisionChoice { Divide, Multiply, Subtract, DigitsApart, DigitsLargerBySmaller, DigitsRestsAdded }
 
 /// <summary>At which end the work begins.</summary>
 internal enum DivisionDirection { FromLeft, FromRight }
@@ -43,5 +43,5 @@ internal enum QuotientPoint { Put, Forget, AfterFirstDigit }
 internal enum RestWritten
 {
     AsRemainder, OverDivisor, OverDivisorAsItStands, Drop, AsNextDigit, AsDecimal, RoundUp, OverTen, DivisorOverRest, OverDividend, OverQuotient, WhatIsMissing,
-    AsExactDecimal, RemainderIsDivisor,
+    AsExactDecimal, RemainderIsDivisor, OverTenReduced, OverHundred,
 }

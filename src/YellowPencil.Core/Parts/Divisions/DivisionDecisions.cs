@@ -15,6 +15,8 @@ internal static class DivisionDecisions
         new("later", "after the first cycle", c => c.Cycle > 0),
         new("inside", "inside the number", c => !c.IsLast),
         new("last", "at the last digit", c => c.IsLast),
+        new("before-last", "before the last digit", c => c.DigitsLeft == 1),
+        new("before-last-of-four", "before the last digit of four or more", c => c.DigitsLeft == 1 && c.Taken > 2),
         new("brought-zero", "when a 0 was brought down", c => c.Brought == 0),
         new("brought-digit", "when a digit other than 0 was brought down", c => c.Brought > 0),
         new("nothing-at-hand", "when the number at hand is 0", c => c.Part == 0),
@@ -97,6 +99,10 @@ internal static class DivisionDecisions
         [DivisionChoice.Multiply] = new("multiply", "multiplies the numbers"),
         [DivisionChoice.Subtract] = new("subtract", "takes the divisor away"),
         [DivisionChoice.DigitsApart] = new("digits-apart", "divides the last digit by the last digit and the rest by the rest"),
+        [DivisionChoice.DigitsLargerBySmaller] = new("digits-larger-by-smaller", "divides digit by digit, the larger by the smaller")
+        { Needs = c => c.DivisorLength == 1 },
+        [DivisionChoice.DigitsRestsAdded] = new("digits-rests-added", "divides each digit alone and adds up what is left of each")
+        { Needs = c => c.DivisorLength == 1 && c.Form != QuotientForm.AsDecimal },
         Kinds = WholeKinds,
         Idea = Ideas.ReadTheSign,
     };
@@ -277,6 +283,8 @@ internal static class DivisionDecisions
         [RestWritten.AsDecimal] = new("as-decimal", "writes it after a point"),
         [RestWritten.RoundUp] = new("round-up", "makes the quotient one more"),
         [RestWritten.OverTen] = new("over-ten", "writes it over ten"),
+        [RestWritten.OverTenReduced] = new("over-ten-reduced", "writes what is left over ten, in lowest terms") { Needs = c => c.Divisor != 10 },
+        [RestWritten.OverHundred] = new("over-hundred", "writes what is left over a hundred") { Needs = c => c.Divisor != 100 },
         [RestWritten.DivisorOverRest] = new("divisor-over-rest", "writes the divisor over it"),
         [RestWritten.OverDividend] = new("over-dividend", "writes it over the dividend"),
         [RestWritten.OverQuotient] = new("over-quotient", "writes it over the quotient"),

@@ -19,7 +19,7 @@ internal static class Collecting
     public static void Finish(MethodRun run, List<PolyTerm> terms, char letter, TermsFrom from)
     {
         // The letter is put down with the highest power first; sorting like this keeps like terms in their order.
-        var sorted = terms.OrderByDescending(t => t.Power).ToList();
+        var sorted = terms.Select(t => Read(run, t, terms)).OrderByDescending(t => t.Power).ToList();
         if (run.Page.KeepsMarks) run.Page.Pass(PolynomialText.Write(sorted, letter), isWritten: false);
         var left = new List<PolyTerm>();
         var ones = BigInteger.Zero;
@@ -80,6 +80,14 @@ internal static class Collecting
         char? letter = null;
         return PolynomialText.TryRead(Signs.Plain(one), ref letter) is { } first && PolynomialText.TryRead(Signs.Plain(other), ref letter) is { } second
             && PolynomialText.InOrder(first).SequenceEqual(PolynomialText.InOrder(second));
+    }
+
+    private static PolyTerm Read(MethodRun run, PolyTerm term, List<PolyTerm> all)
+    {
+        if (term.Power < 2 || BigInteger.Abs(term.Number) > MostSeen) return term;
+        var seen = new TermLeft((int)term.Number, term.Power, all.Count(t => t.Power == term.Power));
+        var way = run.Ask(PolynomialDecisions.Power, seen);
+        return way == PowerRead.AsSet ? term : PolynomialDecisions.Power.Result(way, seen, run.School);
     }
 
     // A letter without a number is one of it.

@@ -3,6 +3,9 @@ using YellowPencil.Core.Knowledge;
 
 namespace YellowPencil.Core.Parts.Terms;
 
+/// <summary>How a power of the letter is read.</summary>
+internal enum PowerRead { AsSet, AsManyTimes, AsLetter, NumberToo }
+
 /// <summary>What becomes of the sign of a term when its bracket is left off.</summary>
 internal enum BracketSign { AsDue, Kept, Turned, LeftOut, Plus, Minus }
 
@@ -13,7 +16,7 @@ internal enum BracketOrder { AsSet, SecondFirst }
 internal enum LikeTerms
 {
     Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, SizesAddedPlus, Product, ProductPowersAdded,
-    ProductMinusIfAny, SumPowersAdded, FirstStays, FirstLessSecond, SecondLessFirst, SizesAddedMinus, SecondStays, LargerStays, SumWithoutLetter,
+    ProductMinusIfAny, SumPowersAdded, FirstStays, FirstLessSecond, SecondLessFirst, SizesAddedMinus, SecondStays, LargerStays, SumWithoutLetter, FirstWithoutLetter,
 }
 
 /// <summary>What the number of a letter is that stands alone.</summary>
@@ -54,6 +57,9 @@ internal readonly record struct BracketTerm(int Group, int At, bool IsTakenAway,
 
     /// <summary>Whether it is the last term of its bracket.</summary>
     public bool IsLast { get; init; }
+
+    /// <summary>How many terms its bracket has.</summary>
+    public int Terms { get; init; }
 
     /// <summary>Whether its bracket is the last.</summary>
     public bool IsInLast { get; init; }
@@ -130,6 +136,10 @@ internal static class PolynomialDecisions
             new("first-term", "in the first term", c => c.At == 0),
             new("later-term", "in every term but the first", c => c.At > 0),
             new("last-term", "in the last term", c => c.IsLast),
+            new("last-of-three", "in the last of three terms or more", c => c.IsLast && c.Terms > 2),
+            new("of-three", "in brackets of three terms or more", c => c.Terms > 2),
+            new("of-two", "in brackets of two terms", c => c.Terms == 2),
+            new("third-term", "in the third term and on", c => c.At > 1),
             new("negative", "where the term has a minus", c => c.IsNegative),
             new("no-sign", "where no sign can be seen", c => !c.HasVisibleSign),
             new("no-like-above", "where no like term stands before it", c => !c.HasLikeAbove),
@@ -179,8 +189,11 @@ internal static class PolynomialDecisions
         [LikeTerms.LargerStays] = new(
             "larger-stays", "keeps the larger term", c => Math.Abs(c.First) >= Math.Abs(c.Second) ? Term(c, c.First) : Term(c, c.Second, c.Power)),
         [LikeTerms.SumWithoutLetter] = new("sum-without-letter", "puts the numbers together and takes the letter away", c => Term(c, c.First + c.Second, 0)),
+        [LikeTerms.FirstWithoutLetter] = new("first-without-letter", "takes the letter off, and leaves its number", c => Term(c, c.First, 0)),
         Kinds = [
             new("always", "always", _ => true),
+            new("bare-taken-away", "where a letter without a number is taken away", c => c.Power > 0 && c.Second == -1),
+            new("equal-sizes", "where both are the same without their signs", c => Math.Abs(c.First) == Math.Abs(c.Second)),
             new("same-sign", "where both have the same sign", c => c.HaveSameSign),
             new("different-signs", "where the signs are different", c => !c.HaveSameSign),
             new("both-negative", "where both have a minus", c => c is { First: < 0, Second: < 0 }),
@@ -279,12 +292,26 @@ internal static class PolynomialDecisions
         Idea = Ideas.OnlyLikeTerms,
     };
 
+    public static readonly Decision<TermLeft, PowerRead, PolyTerm> Power = new("polynomials.power", "What does a power of the letter say?", PowerRead.AsSet)
+    {
+        [PowerRead.AsSet] = new("as-set", "keeps powers of the letter apart", c => new PolyTerm(c.Number, c.Power)),
+        [PowerRead.AsManyTimes] = new("as-many-times", "reads a power as so many of the letter", c => new PolyTerm((BigInteger)c.Number * c.Power, 1)),
+        [PowerRead.AsLetter] = new("as-letter", "passes over powers and counts them as the letter", c => new PolyTerm(c.Number, 1)),
+        [PowerRead.NumberToo] = new("number-too", "takes the number before a square to the square as well", c => new PolyTerm(BigInteger.Pow(c.Number, c.Power), c.Power)),
+        Kinds = [
+            new("always", "always", _ => true), new("square", "in squares", c => c.Power == 2), new("cube", "in cubes", c => c.Power == 3),
+            new("bare", "where no number stands before it", c => Math.Abs(c.Number) == 1), new("with-like", "where there are like terms", c => c.Count > 1),
+        ],
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.OnlyLikeTerms,
+    };
+
     // Nothing of a letter is nothing, whatever its power.
     private static PolyTerm? Term(LikePair c, BigInteger number, int? power = null) =>
         new PolyTerm(number, number.IsZero ? c.FirstPower : Math.Min(PolynomialText.MostPower, power ?? c.FirstPower));
 
     /// <summary>Those about like terms, for methods that come to a sum.</summary>
-    public static IReadOnlyList<Decision> Collecting { get; } = [Bare, Like, Gone, Alone, One, Left];
+    public static IReadOnlyList<Decision> Collecting { get; } = [Power, Bare, Like, Gone, Alone, One, Left];
 
     /// <summary>All of them, in the order in which they come up.</summary>
     public static IReadOnlyList<Decision> All { get; } = [Order, Sign, .. Collecting];
