@@ -23,6 +23,9 @@ public sealed class WrittenPage
     /// <summary>Set while a part works whose columns do not stand on the page as such: its marks are not kept.</summary>
     public bool IsAside { get; set; }
 
+    /// <summary>So many zeros were taken off the numbers and go to the end of the answer.</summary>
+    internal int ZerosDue { get; set; }
+
     /// <summary>So many columns to the left of where the work counts them stand marks from now on.</summary>
     public int ColumnsMoved { get; set; }
 
@@ -72,6 +75,7 @@ public sealed class WrittenPage
         answerLength = 0;
         Line = 0;
         ColumnsMoved = 0;
+        ZerosDue = 0;
         IsAside = false;
     }
 }

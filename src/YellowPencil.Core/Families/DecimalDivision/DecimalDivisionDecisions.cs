@@ -20,7 +20,7 @@ internal enum ShiftZeros { Append, LeaveOut, OneTooMany, OneOnly }
 internal enum DecimalQuotientPoint { StraightUp, PlacesTogether, PlacesOfDividend, PlacesOfDivisor, PlacesApart, NoPoint }
 
 /// <summary>Whether a decimal is one number.</summary>
-internal enum QuotientSplit { OneNumber, TwoNumbers }
+internal enum QuotientSplit { OneNumber, TwoNumbers, TwoNumbersByWhole, PointToTheRight, PointOnePlace }
 
 /// <summary>The two numbers as the student sees them.</summary>
 /// <param name="DividendPlaces">Decimal places of the dividend.</param>
@@ -37,6 +37,15 @@ internal readonly record struct DecimalQuotientContext(int DividendPlaces, int D
     /// <summary>The places of the quotient where its point stands straight above; 0 before they are known.</summary>
     public int Due { get; init; }
 
+    /// <summary>How many zeros the divisor has, where it is 10, 100 or the like; 0 where it is not.</summary>
+    public int ZerosOfDivisor { get; init; }
+
+    /// <summary>Whether the divisor is a whole number of one digit.</summary>
+    public bool IsShortWhole { get; init; }
+
+    /// <summary>Whether the divisor goes into what stands before the point.</summary>
+    public bool GoesIntoWhole { get; init; }
+
     /// <summary>Whether the divisor has places after its point.</summary>
     public bool IsShiftDue => DivisorPlaces > 0;
 
@@ -52,6 +61,9 @@ internal static class DecimalDivisionDecisions
         new("due", "when the divisor has a point", c => c.IsShiftDue),
         new("not-due", "when the divisor is a whole number", c => !c.IsShiftDue),
         new("whole-dividend", "when the dividend is a whole number", c => c.DividendPlaces == 0),
+        new("by-tens", "when the divisor is 10, 100 or the like", c => c.ZerosOfDivisor > 0),
+        new("short-whole", "when the divisor is a whole number of one digit", c => c.IsShortWhole),
+        new("goes-into-whole", "when the divisor goes into what stands before the point", c => c.GoesIntoWhole),
         new("zeros", "when the dividend has fewer places", c => c.NeedsZeros),
         new("more-places", "when the dividend has more places", c => c.DividendPlaces > c.DivisorPlaces),
         new("same", "when both have the same count of places", c => c.DividendPlaces == c.DivisorPlaces),
@@ -62,6 +74,11 @@ internal static class DecimalDivisionDecisions
     {
         [QuotientSplit.OneNumber] = new("one-number", "divides all digits as one number"),
         [QuotientSplit.TwoNumbers] = new("two-numbers", "divides the parts before and after the point separately"),
+        [QuotientSplit.TwoNumbersByWhole] = new("two-numbers-by-whole", "divides what stands before and behind the point apart, and drops what is left")
+        { Needs = c => c.DivisorPlaces == 0 && c.DividendPlaces > 0 },
+        [QuotientSplit.PointToTheRight] = new("point-to-the-right", "moves the point to the right by the zeros of the divisor") { Needs = c => c.ZerosOfDivisor > 0 },
+        [QuotientSplit.PointOnePlace] = new("point-one-place", "moves the point one place to the left, however many zeros the divisor has")
+        { Needs = c => c.ZerosOfDivisor > 1 },
         Kinds = Kinds,
     };
 

@@ -52,7 +52,7 @@ internal sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division",
         var (dividend, divisor) = (quotient.Dividend, quotient.Divisor);
         var isSmaller = BigInteger.Abs(
             dividend.Unscaled * BigInteger.Pow(10, divisor.Places)) < BigInteger.Abs(divisor.Unscaled * BigInteger.Pow(10, dividend.Places));
-        var context = new DecimalQuotientContext(dividend.Places, divisor.Places, isSmaller);
+        var context = ContextOf(dividend, divisor, isSmaller);
         var signs = new SignsContext(dividend.IsNegative, divisor.IsNegative, !isSmaller, IsQuotient: true);
         var signFirst = SignDecisions.ComesFirst(run);
         var isNegative = signFirst && SignDecisions.IsNegative(run, signs);
@@ -68,10 +68,30 @@ internal sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division",
                 && dividend.Length <= DivisionWork.MostDivisorDigits)
         {
             (dividend, divisor) = (divisor, dividend);
-            context = new DecimalQuotientContext(dividend.Places, divisor.Places, !isSmaller);
+            context = ContextOf(dividend, divisor, !isSmaller);
         }
 
-        if (run.Ask(DecimalDivisionDecisions.Split, context) == QuotientSplit.TwoNumbers)
+        var split = run.Ask(DecimalDivisionDecisions.Split, context);
+        if (split is QuotientSplit.PointToTheRight or QuotientSplit.PointOnePlace && context.ZerosOfDivisor > 0)
+        {
+            if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
+            var (unscaled, kept) = split == QuotientSplit.PointOnePlace
+                ? (dividend.Unscaled, dividend.Places + 1)
+                : (dividend.Unscaled * BigInteger.Pow(10, context.ZerosOfDivisor), dividend.Places);
+            run.Page.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{DecimalNumber.Exact(BigInteger.Abs(unscaled), kept)}"));
+            return;
+        }
+
+        if (split == QuotientSplit.TwoNumbersByWhole && divisor.Places == 0 && dividend.Places > 0)
+        {
+            if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
+            var whole = BigInteger.DivRem(BigInteger.Abs(dividend.Unscaled), BigInteger.Pow(10, dividend.Places), out var behind);
+            var under = BigInteger.Abs(divisor.Unscaled);
+            run.Page.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{whole / under}.{behind / under}"));
+            return;
+        }
+
+        if (split == QuotientSplit.TwoNumbers)
         {
             if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
             run.Page.Append(
@@ -89,6 +109,18 @@ internal sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division",
         work.Work();
         if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
         WriteAnswer(run, context, work, isNegative);
+    }
+
+    private static DecimalQuotientContext ContextOf(DecimalNumber dividend, DecimalNumber divisor, bool isSmaller)
+    {
+        var by = BigInteger.Abs(divisor.Unscaled);
+        var text = by.ToString();
+        return new DecimalQuotientContext(dividend.Places, divisor.Places, isSmaller)
+        {
+            ZerosOfDivisor = divisor.Places == 0 && text[0] == '1' && text.TrimEnd('0').Length == 1 ? text.Length - 1 : 0,
+            IsShortWhole = divisor.Places == 0 && by < 10,
+            GoesIntoWhole = divisor.Places == 0 && BigInteger.Abs(dividend.Unscaled) / BigInteger.Pow(10, dividend.Places) >= by,
+        };
     }
 
     /// <summary>

@@ -72,6 +72,9 @@ internal sealed class IntegerFamily() : TaughtFamily("integers", "numbers with s
             case SignedChoice.Add:
                 Sum(run, pair, context with { Operation = PairOperation.Plus });
                 return;
+            case SignedChoice.ZeroChangesNothing when pair.Operation == PairOperation.Times:
+                run.Page.Append((pair.First + pair.Second).ToString());
+                return;
             case SignedChoice.Subtract:
                 Sum(run, pair, context with { Operation = PairOperation.Minus });
                 return;

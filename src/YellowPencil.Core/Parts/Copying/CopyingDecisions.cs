@@ -130,6 +130,7 @@ internal static class CopyingDecisions
         [TaskRead.FiveAsTwo] = new("five-as-two", "reads 5 as 2"),
         [TaskRead.ThreeAsEight] = new("three-as-eight", "reads 3 as 8"),
         [TaskRead.EightAsThree] = new("eight-as-three", "reads 8 as 3"),
+        [TaskRead.EndZeroPutBack] = new("end-zero-put-back", "takes a 0 off the end of the numbers and puts it back at the end of the answer"),
         Needs = (c, way) => ReadAs(c.Task, way) is not null,
         Kinds = [
             new("always", "always", _ => true),
@@ -302,13 +303,17 @@ internal static class CopyingDecisions
             return task;
         }
 
-        return run.Ask(Reading, new TaskContext(task)) is var way && way == TaskRead.AsSet ? task : ReadAs(task, way) ?? task;
+        var way = run.Ask(Reading, new TaskContext(task));
+        if (way == TaskRead.AsSet || ReadAs(task, way) is not { } read) return task;
+        if (way == TaskRead.EndZeroPutBack) run.Page.ZerosDue = 1;
+        return read;
     }
 
     /// <summary>Writes down the answer that stands on the page, as the student does.</summary>
     internal static void Write(ItemTask task, MethodRun run)
     {
         if (run.Page.Answer.IsEmpty) return;
+        if (run.Page.ZerosDue > 0 && !run.Page.Answer.ContainsAnyExceptInRange('0', '9')) run.Page.Append("0");
         if (!run.IsOpen(Writing))
         {
             run.PassOver();

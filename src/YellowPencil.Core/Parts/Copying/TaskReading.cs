@@ -12,7 +12,7 @@ internal enum TaskRead
     PointBeforeWhole, PointAfterFirstDigit, PointsOut, PointOfFirstOut, PointOfSecondOut, EvenedUp, CutToFewestPlaces, CutToWhole, LaterCutToWhole,
     RoundedToTens, SecondRoundedToTens, RoundedToWhole, SignsOut, FirstSignOut, SecondSignOut,
     LastDigitsOnly, FirstDigitsOnly, ReversedFirst, ReversedSecond, ReversedEach, SixAsNine, NineAsSix, OneAsSeven, SevenAsOne, TwoAsFive, FiveAsTwo,
-    ThreeAsEight, EightAsThree,
+    ThreeAsEight, EightAsThree, EndZeroPutBack,
 }
 
 /// <summary>What a task becomes when its numbers are read in another way.</summary>
@@ -82,6 +82,7 @@ internal static class TaskReading
         TaskRead.EndZerosOffFirst when index == 0 => WithoutEndZeros(number),
         TaskRead.EndZerosOffSecond when index == 1 => WithoutEndZeros(number),
         TaskRead.EndZerosOffEach => WithoutEndZeros(number),
+        TaskRead.EndZeroPutBack => number.Places == 0 && number.Digits.Length > 1 && number.Digits[^1] == '0' ? WithoutLast(number) : number,
         TaskRead.ZerosBehindPointOut => number.With(number.Whole, number.Behind.TrimStart('0')),
         TaskRead.PointBeforeWhole when number.Places == 0 => number.PointMovedLeft(number.Digits.Length),
         TaskRead.PointAfterFirstDigit when number.Places == 0 => number.PointMovedLeft(number.Digits.Length - 1),

@@ -3,10 +3,10 @@ using YellowPencil.Core.Knowledge;
 namespace YellowPencil.Core.Parts.SignRules;
 
 /// <summary>Which operation is done.</summary>
-internal enum SignedChoice { AsSet, Add, Subtract, Multiply, SizesAdded, SizesApart }
+internal enum SignedChoice { AsSet, Add, Subtract, Multiply, SizesAdded, SizesApart, ZeroChangesNothing }
 
 /// <summary>How the first number is read.</summary>
-internal enum FirstSign { Kept, Dropped }
+internal enum FirstSign { Kept, Dropped, Turned }
 
 /// <summary>What two signs that meet become.</summary>
 internal enum MeetingSigns { Joined, OperationOnly }
@@ -75,6 +75,9 @@ internal static class IntegerDecisions
         new("both-negative", "when two negative numbers come together", c => c.AreBothNegative),
         new("different", "when numbers of different signs come together", c => !c.HaveSameSign),
         new("same", "when numbers of the same sign come together", c => c.HaveSameSign),
+        new("equal-sizes", "when both are the same without their signs", c => c.FirstSize == c.SecondSize),
+        new("first-positive", "when the first number is positive", c => !c.FirstIsNegative),
+        new("second-positive", "when the second number is positive", c => !c.SecondIsNegative),
         new("first-larger", "when the first number is the larger without its sign", c => c.FirstIsLarger),
         new("second-larger", "when the second number is the larger without its sign", c => !c.FirstIsLarger),
     ];
@@ -99,6 +102,8 @@ internal static class IntegerDecisions
         [SignedChoice.SizesAdded] = new("sizes-added", "adds the numbers without their signs and gives the sign by the rule of products") { Needs = IsScaling },
         [SignedChoice.SizesApart] = new("sizes-apart", "takes the smaller from the larger without their signs and gives the sign by the rule of products")
         { Needs = IsScaling },
+        [SignedChoice.ZeroChangesNothing] = new("zero-changes-nothing", "leaves a number as it is beside a 0")
+        { Needs = c => c.Operation == PairOperation.Times && c.FirstSize == 0 != (c.SecondSize == 0) },
         Kinds = [
             .. Kinds, new("product", "in products", c => c.Operation == PairOperation.Times),
             new("quotient", "in divisions", c => c.Operation == PairOperation.DividedBy),
@@ -109,7 +114,8 @@ internal static class IntegerDecisions
     public static readonly Decision<SignedContext, FirstSign> First = new("integers.first-sign", "Is the first number negative?", FirstSign.Kept)
     {
         [FirstSign.Kept] = new("kept", "reads the sign of the first number"),
-        [FirstSign.Dropped] = new("dropped", "drops the sign of the first number") { Slip = 0.7 },
+        [FirstSign.Dropped] = new("dropped", "drops the sign of the first number") { SlipIn = c => c.FirstIsNegative ? 0.7 : 0, Needs = c => c.FirstIsNegative },
+        [FirstSign.Turned] = new("turned", "turns the sign of the first number") { Needs = c => c.FirstSize > 0 },
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.SignBelongsToNumber,

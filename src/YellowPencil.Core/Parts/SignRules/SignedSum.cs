@@ -28,7 +28,12 @@ internal static class SignedSum
     /// <summary>The digits of a sum or difference, and the sign of it.</summary>
     public static Span<int> Of(MethodRun run, BigInteger first, BigInteger second, SignedContext context, out bool isNegative)
     {
-        var firstIsNegative = context.FirstIsNegative && run.Ask(IntegerDecisions.First, context) == FirstSign.Kept;
+        var firstIsNegative = run.Ask(IntegerDecisions.First, context) switch
+        {
+            FirstSign.Dropped => false,
+            FirstSign.Turned => !context.FirstIsNegative && !first.IsZero,
+            _ => context.FirstIsNegative,
+        };
         var takesAway = context.IsMinus;
         if (context.SecondIsNegative)
         {
