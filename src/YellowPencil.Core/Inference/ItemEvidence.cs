@@ -142,7 +142,8 @@ internal sealed class ItemEvidence
     }
 
     private static bool IsPassedOver(ItemEvidence stretch, ItemTask line, Lazy<bool> canDoWithout, IReadOnlyList<School> schools) =>
-        !SingleSteps.CanFollow(stretch, schools) && (line.RightAnswer == stretch.Task.RightAnswer || canDoWithout.Value);
+        !SingleSteps.CanFollow(stretch, schools)
+            && (line.RightAnswer == stretch.Task.RightAnswer || (!SingleSteps.IsOneDigitOff(stretch.line!, stretch.Taught) && canDoWithout.Value));
 
     private static bool IsTheAnswer(WorkedItem item, string line)
     {

@@ -25,6 +25,19 @@ internal static class SingleSteps
         return false;
     }
 
+    /// <summary>Whether a line is one of those that the taught method goes through but for one digit: a slip that was made there.</summary>
+    /// <param name="line">The line.</param>
+    /// <param name="taught">What the taught method says, as <see cref="ItemEvidence.Taught"/> has it.</param>
+    public static bool IsOneDigitOff(string line, string taught)
+    {
+        var written = Plain(line);
+        return taught.Split(" → ").Select(Plain).Any(due =>
+            due.Length == written.Length && due.Zip(written).Count(c => c.First != c.Second) == 1
+                && due.Zip(written).All(c => c.First == c.Second || (char.IsAsciiDigit(c.First) && char.IsAsciiDigit(c.Second))));
+
+        static string Plain(string text) => string.Concat(text.Where(c => !char.IsWhiteSpace(c)));
+    }
+
     private static DeviationSet[] Of(TaughtFamily family, School school) =>
     [
         .. family.Bugs.Select(bug => bug.Deviations)

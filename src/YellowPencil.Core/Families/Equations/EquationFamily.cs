@@ -321,7 +321,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
     {
         if (!run.Page.KeepsMarks) return;
         var line = $"{EquationTask.Write(left, task.Letter)} = {EquationTask.Write(right, task.Letter)}";
-        if (run.Page.Passed.Count == 0 ? line != task.Text["solve ".Length..] : run.Page.Passed[^1] != line) run.Page.Pass(line, isWritten: true);
+        if (run.Page.Marks.Count == 0 ? line != task.Text["solve ".Length..] : run.Page.Marks[^1].Text != line) run.Page.Pass(line, isWritten: true);
     }
 
     private EquationPair Pair(Rational first, Rational second, bool isLeft, bool haveLetter) =>

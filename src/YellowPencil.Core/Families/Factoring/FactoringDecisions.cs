@@ -23,7 +23,7 @@ internal enum FactorsEnd { AsFactors, Solutions, NumbersOfBrackets, FirstBracket
 internal enum TwoNumbers
 {
     SumAndProduct, FirstPairOfProduct, FirstWithOne, ProductOfLastOnly, MiddleReadPositive, OneAndLast, MiddleAndLast, HalvesOfMiddle, RootsOfLast,
-    DifferenceForSum, NearestPair, LetterTakenOut, SaysPrime, SumOnly, OneAndLastAsWritten, LastAndOneAsWritten, MiddleAndOne,
+    DifferenceForSum, NearestPair, LetterTakenOut, SaysPrime, SumOnly, OneAndLastAsWritten, LastAndOneAsWritten, MiddleAndOne, RootsOfEnds, LastTwice, MiddleTwice,
 }
 
 /// <summary>Which signs the two numbers get.</summary>
@@ -193,6 +193,11 @@ internal static class FactoringDecisions
         [TwoNumbers.SumOnly] = new("sum-only", "takes 1 and what is missing to the sum", q => new(1, q.B - 1)),
         [TwoNumbers.OneAndLastAsWritten] = new("one-and-last-as-written", "takes 1 and the last number as it stands", q => Pairs.AsTheyAre(q, new(1, q.C))),
         [TwoNumbers.LastAndOneAsWritten] = new("last-and-one-as-written", "takes the last number as it stands and 1", q => Pairs.AsTheyAre(q, new(q.C, 1))),
+        [TwoNumbers.RootsOfEnds] = new(
+            "roots-of-ends", "writes the square of a sum where both ends are squares, whatever the middle",
+            q => Quadratic.IsSquare(q.A) && Quadratic.IsSquare(q.C) ? Pairs.RootOfLast(q.B, q.A * q.C) : Pairs.Of(q.A, q.B, q.C)),
+        [TwoNumbers.LastTwice] = new("last-twice", "takes the last number twice", q => Pairs.AsTheyAre(q, new(q.C, q.C))),
+        [TwoNumbers.MiddleTwice] = new("middle-twice", "takes the middle twice", q => Pairs.AsTheyAre(q, new(q.B, q.B))),
         [TwoNumbers.MiddleAndOne] = new("middle-and-one", "takes the middle and 1", q => new(q.B, 1)),
         ShowsIn = WorkFields.Cross.Part(2),
         Kinds = Kinds,

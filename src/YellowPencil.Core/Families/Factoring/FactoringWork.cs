@@ -116,6 +116,8 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
                     ? null
                     : school == FactoringSchool.MiddleAndGap
                     ? ByGap(seen, front, 0, (long)a * c)
+                    : !Divisor(a, c).IsOne
+                    ? Of(front, Factors.Linear(one, other), Factors.Linear(one, -other))
                     : WithFirst(seen, front, one * other, -one * other);
         }
     }
@@ -271,7 +273,7 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
                 return Of(
                 front, Factors.Divided(a, one), [.. Factors.Divided(a, other).Select(t => t.Power == 0 ? t with { Number = BigInteger.Abs(t.Number) } : t)]);
             case FirstNumber.OnlyWholeFirst when Factors.Divided(a, one)[0].Number != a && Factors.Divided(a, other)[0].Number != a: return null;
-            default: return school == FactoringSchool.MiddleAndGap ? Of(front, Factors.Divided(a, one), Factors.Divided(a, other)) : Shared(front, seen, one, other);
+            default: return school == FactoringSchool.MiddleAndGap || seen.B == 0 ? Of(front, Factors.Divided(a, one), Factors.Divided(a, other)) : Shared(front, seen, one, other);
         }
     }
 
