@@ -111,8 +111,11 @@ public abstract class Decision<TContext> : Decision
 
     /// <summary>The unlisted deviation of a kind of context and what is done there.</summary>
     internal UnlistedDeviation Unlisted(Kind<TContext> kind, ChoiceOrValue<TContext> option) => new(
-        $"{Id}/{kind.Id}/{option.Id}", $"{Capitalised(option.Text)} {kind.Text}", new ContextDeviation<TContext>(this, kind.Holds, option.Result),
+        $"{Id}/{kind.Id}/{option.Id}", kind.Text == Always ? Capitalised(option.Text) : $"{Capitalised(option.Text)} {kind.Text}", new ContextDeviation<TContext>(this, kind.Holds, option.Result),
         (RuleLength)Math.Max((int)kind.Length, (int)option.Length));
+
+    // What holds everywhere is not worth a word.
+    private const string Always = "always";
 
     /// <summary>The kinds of context, with and without names.</summary>
     internal LearntKinds<TContext> AllKinds => allKinds ??= new LearntKinds<TContext>(Kinds, Properties);

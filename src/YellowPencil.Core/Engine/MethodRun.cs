@@ -179,10 +179,13 @@ public sealed class MethodRun
         return PassOver(taught);
     }
 
+    /// <summary>From this row or cycle on nobody decides: the work that is compared breaks off there.</summary>
+    internal int ClosedFrom { get; set; } = int.MaxValue;
+
     /// <summary>Whether anybody decides at a point or looks on: where nobody does, the taught choice is made, and <see cref="PassOver"/> says so.</summary>
-    internal bool IsOpen(Decision point) =>
+    internal bool IsOpen(Decision point) => Page.Line < ClosedFrom && (
         Recording
-            || slip.Step == stepNumber || deviations.At(point.Ordinal) is not null || decider?.At(point.Ordinal) is not null || watch?.Watches(point) == true;
+            || slip.Step == stepNumber || deviations.At(point.Ordinal) is not null || decider?.At(point.Ordinal) is not null || watch?.Watches(point) == true);
 
     /// <summary>Makes the taught choice at a point that is not open.</summary>
     internal void PassOver() => stepNumber++;

@@ -39,6 +39,7 @@ internal sealed class ChanceTable<TRule>
         for (var i = 0; i < items.Count; i++)
         {
             watch.Clear();
+            items[i].MakeReady(run);
             Method.Run(items[i].Task, run, student, watching: watch);
             chances[i] = watch.Chances.ToArray();
         }

@@ -266,7 +266,7 @@ internal sealed class StudentTrees
         Method.Run(item.Task, run, student, decider);
         Steps += run.StepCount;
         var isMet = item.Matches(run);
-        return new PathEnd(isMet, run.Chances, run.Followed, isMet && item.HasMarks ? MarksOf(item, decider) : null);
+        return new PathEnd(isMet, run.Chances, run.Followed, isMet && item.HasMarks && !item.IsBrokenOff ? MarksOf(item, decider) : null);
     }
 
     private MarkEvidence? MarksOf(ItemEvidence item, Decider decider)

@@ -14,6 +14,7 @@ internal sealed class ItemEvidence
     private readonly List<(WorkField Field, object Value)> seen;
     private readonly TaughtFamily method;
     private readonly string? line;
+    private readonly int closedFrom;
     private readonly string? otherSpelling;
     private readonly Dictionary<string, bool> says = [];
 
@@ -26,14 +27,18 @@ internal sealed class ItemEvidence
         Row = row;
         this.line = line;
         method = TaughtFamily.Of(Task.Family);
-        otherSpelling = line is null ? Task.OtherSpelling(Task.Canonical(item.Answer!)) : null;
-        Answer = line ?? (Task.IsMoreThanAsked(item.Answer!) ? Task.RightAnswer : Task.Canonical(item.Answer!));
+        IsBrokenOff = line is null && !item.IsAnswered;
+        otherSpelling = line is null && !IsBrokenOff ? Task.OtherSpelling(Task.Canonical(item.Answer!)) : null;
+        Answer = line ?? (IsBrokenOff ? "" : Task.IsMoreThanAsked(item.Answer!) ? Task.RightAnswer : Task.Canonical(item.Answer!));
 
         // Marks stand beside the whole item: they are compared once, where the answer is.
         seen = line is not null
             ? []
             : [.. FamilyList.FieldsOf(item.Task.Family).Where(f => f != WorkFields.Lines && item.Work.Has(f)).Select(f => (f, item.Work.ValueOf(f)!))];
-        if (line is null)
+        closedFrom = IsBrokenOff
+            ? seen.Where(s => s.Field.StandsInLines).SelectMany(s => s.Field.MarksOf(s.Value)).Select(m => m.At.Line + 1).DefaultIfEmpty(int.MaxValue).Max()
+            : int.MaxValue;
+        if (line is null && !IsBrokenOff)
         {
             Taught = Task.RightAnswer;
             IsRight = Answer == Taught;
@@ -90,6 +95,9 @@ internal sealed class ItemEvidence
     /// <summary>Whether the stretch leads to the answer, and not to a line before it.</summary>
     public bool IsLast => line is null;
 
+    /// <summary>Whether the work beside the item came to no answer: then it is by what stands there that a way is told from another.</summary>
+    public bool IsBrokenOff { get; }
+
     /// <summary>What was written at its end: the line, or the answer in its canonical spelling.</summary>
     public string Answer { get; }
 
@@ -120,13 +128,13 @@ internal sealed class ItemEvidence
                 var part = method.Resume(item.Task, reached, written) is null && MissingBracket.PutBack(written) is { } whole ? whole : written;
 
                 // A last line that is the answer is no stretch of its own: nothing is done between the two.
-                if (row == lines.Count - 1 && method.IsSameLine(part, item.Answer!)) break;
+                if (row == lines.Count - 1 && item.IsAnswered && method.IsSameLine(part, item.Answer!)) break;
                 if (method.Resume(item.Task, reached, part) is not { } resumed) continue;
                 stops.Add((row, part, resumed));
                 reached = resumed;
             }
 
-        var canDoWithout = new Lazy<bool>(() => Whole(item) is var all && (all.IsRight || SingleSteps.CanFollow(all, schools)));
+        var canDoWithout = new Lazy<bool>(() => item.IsAnswered && Whole(item) is var all && (all.IsRight || SingleSteps.CanFollow(all, schools)));
         for (var i = 0; i < stops.Count; i++)
         {
             var (row, part, resumed) = stops[i];
@@ -138,7 +146,7 @@ internal sealed class ItemEvidence
             from = resumed;
         }
 
-        yield return new ItemEvidence(index, item, from, lines.Count, null, schools);
+        if (item.IsAnswered || new ItemEvidence(index, item, from, lines.Count, null, schools).HasMarks) yield return new ItemEvidence(index, item, from, lines.Count, null, schools);
     }
 
     private static bool IsPassedOver(ItemEvidence stretch, ItemTask line, Lazy<bool> canDoWithout, IReadOnlyList<School> schools) =>
@@ -148,13 +156,13 @@ internal sealed class ItemEvidence
     private static bool IsTheAnswer(WorkedItem item, string line)
     {
         var method = TaughtFamily.Of(item.Task.Family);
-        return method.StatementsOf(line).LastOrDefault() is { } last && method.IsSameLine(last, item.Answer!);
+        return item.IsAnswered && method.StatementsOf(line).LastOrDefault() is { } last && method.IsSameLine(last, item.Answer!);
     }
 
     // A line that leads elsewhere, with a line or the answer behind it that leads where the line before it did, was crossed out and written once more.
     private static bool IsMended(ItemTask from, ItemTask line, ItemTask? next, WorkedItem item) =>
         line.RightAnswer != from.RightAnswer
-            && (next is null ? from.Judge(item.Answer) == Verdict.Right : next.RightAnswer == from.RightAnswer && next.StandsThere != from.StandsThere);
+            && (next is null ? item.IsAnswered && from.Judge(item.Answer) == Verdict.Right : next.RightAnswer == from.RightAnswer && next.StandsThere != from.StandsThere);
 
     /// <summary>An answered item as one stretch, whatever lines stand there.</summary>
     public static ItemEvidence Whole(WorkedItem item) => new(0, item, item.Task, 0, null, []);
@@ -169,12 +177,23 @@ internal sealed class ItemEvidence
     /// <summary>Has a run keep of its page what is needed to see where it leads; the caller runs it.</summary>
     /// <param name="run">The run.</param>
     /// <param name="withMarks">Whether the marks are wanted too.</param>
-    public void MakeReady(MethodRun run, bool withMarks = false) => run.Page.KeepsMarks = run.Recording || line is not null || (withMarks && HasMarks);
+    public void MakeReady(MethodRun run, bool withMarks = false)
+    {
+        run.ClosedFrom = closedFrom;
+        run.Page.KeepsMarks = run.Recording || line is not null || IsBrokenOff || (withMarks && HasMarks);
+    }
 
     /// <summary>Whether a run came by what was written: to the answer, or through the line at any point.</summary>
-    public bool Matches(MethodRun run) => line is null
-        ? IsWritten(run.Page.Answer)
+    public bool Matches(MethodRun run) => IsBrokenOff ? WentBy(run.Page.Marks)
+        : line is null ? IsWritten(run.Page.Answer)
         : ComesBy(run.Page.Passed);
+
+    // What stands there is as the way leaves it, as far as it goes.
+    private bool WentBy(IReadOnlyList<Mark> marks)
+    {
+        var together = Matches(marks, asFarAsItGoes: true).SelectMany(m => m.Matches).Aggregate(default(FieldMatch), (sum, match) => sum + match);
+        return together is { Same: > 0, Differ: 0, Extra: 0 };
+    }
 
     /// <summary>Whether an answer is the one that was written.</summary>
     public bool IsWritten(ReadOnlySpan<char> answer) => answer.SequenceEqual(Answer) || (otherSpelling is not null && answer.SequenceEqual(otherSpelling));
@@ -192,10 +211,11 @@ internal sealed class ItemEvidence
     }
 
     /// <summary>What a run says on this stretch, so that runs which say the same have the same text.</summary>
-    public string Says(MethodRun run) => line is null ? run.Page.Answer.ToString() : $"{string.Join(" → ", run.Page.Passed)} → {run.Page.Answer}";
+    public string Says(MethodRun run) => IsBrokenOff ? string.Join(" ", run.Page.Marks.Where(m => seen.Exists(s => s.Field == m.Field)))
+        : line is null ? run.Page.Answer.ToString() : $"{string.Join(" → ", run.Page.Passed)} → {run.Page.Answer}";
 
     /// <summary>How the recorded marks agree with those that a run left; null where none were recorded.</summary>
-    public MarkEvidence? MarksOf(MethodRun run) => HasMarks ? new MarkEvidence([.. MatchesByPart(run.Page.Marks)]) : null;
+    public MarkEvidence? MarksOf(MethodRun run) => HasMarks && !IsBrokenOff ? new MarkEvidence([.. MatchesByPart(run.Page.Marks)]) : null;
 
     private IEnumerable<(int Part, FieldMatch Match)> MatchesByPart(IReadOnlyList<Mark> marks)
     {
@@ -209,7 +229,7 @@ internal sealed class ItemEvidence
     /// <summary>How the recorded fields agree with the marks that a student would leave: one match for each part that people note by itself.</summary>
     public IEnumerable<FieldMatch> MarkMatches(IReadOnlyList<Mark> marks) => Matches(marks).SelectMany(m => m.Matches);
 
-    private IEnumerable<(WorkField Field, IEnumerable<FieldMatch> Matches)> Matches(IReadOnlyList<Mark> marks)
+    private IEnumerable<(WorkField Field, IEnumerable<FieldMatch> Matches)> Matches(IReadOnlyList<Mark> marks, bool asFarAsItGoes = false)
     {
         foreach (var (field, value) in seen)
         {
@@ -217,8 +237,17 @@ internal sealed class ItemEvidence
 
             // What only another operation would write is no sign against a student who does the one that is set.
             if (due.Count == 0 && !method.Fields.Contains(field)) continue;
+            if (asFarAsItGoes && LeavesOutOnTheWay(field, value, due)) yield return (field, [FieldMatch.Of(false)]);
             yield return (field, field.Compare(Item.Task, value, due));
         }
+    }
+
+    // Marks in columns are made from one end: of two that stand, none is left out that is due between them.
+    private static bool LeavesOutOnTheWay(WorkField field, object value, List<Mark> due)
+    {
+        if (field.StandsInLines || !field.StandsInColumns) return false;
+        var places = field.MarksOf(value).Where(m => m.Text.Length > 0).Select(m => m.At.Place).OfType<int>().ToHashSet();
+        return places.Count > 1 && due.Exists(m => m.At.Place is { } at && at > places.Min() && at < places.Max() && !places.Contains(at));
     }
 
     private static int IndexOf(WorkField field)

@@ -27,7 +27,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
         var verdict = item.Task.Judge(item.Answer);
         var first = stretches.Find(s => !s.IsRight) ?? stretches[^1];
         var (replay, isOnce) = Replay(first);
-        if (verdict == Verdict.Right || (verdict == Verdict.Unfinished && first.IsRight)) return new ItemReading(item, verdict, null, null, replay);
+        if (verdict == Verdict.Right || (first.IsRight && (verdict == Verdict.Unfinished || first.IsBrokenOff || !item.IsAnswered))) return new ItemReading(item, verdict, null, null, replay);
         if (first.IsCopied && first.IsRight) return new ItemReading(item, verdict, Cause.Slip, WrongCopy(first), replay);
         if (!replay.IsExplained)
             return new ItemReading(
@@ -65,6 +65,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
 
     private Step FirstDeviantStep(ItemEvidence item, ItemReplay replay)
     {
+        item.MakeReady(trace);
         Method.Run(item.Task, trace, replay.Hypothesis.Deviations, replay.Declined, replay.Slip);
         return trace.Steps.First(s => s.Cause != StepCause.AsTaught);
     }
@@ -77,12 +78,13 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
     /// </summary>
     private WrongStep Describe(ItemEvidence item, ItemReplay replay, Step wrong, bool isOnce)
     {
+        item.MakeReady(mended);
         Method.Run(item.Task, mended, new DeviationSet(replay.Hypothesis.School, []));
         var text = (isOnce ? "This once: " : "") + wrong.ChosenText;
         if (!item.IsLast) return WrongLine(item, wrong.Name, wrong.TaughtText, text);
         var shows = wrong.Decision?.ShowsIn ?? WorkFields.Cells;
         if (wrong.Place is null && shows.Field is PlaceField)
-            return new WrongStep(wrong.Name, shows.Field, null, FirstPlace(item), item.Task.RightAnswer, item.Item.Answer!, text);
+            return new WrongStep(wrong.Name, shows.Field, null, FirstPlace(item), item.Task.RightAnswer, item.Answer, text);
         var elsewhere = FamilyList.FieldsOf(item.Task.Family).Where(f => f != shows.Field && f != WorkFields.Cells);
         (WorkField Field, Spot At)? unrecorded = null;
         var spots = Spots(shows.Field, wrong).OrderBy(s => s.At.Line).ThenBy(s => s.At.Part != shows.Part)
@@ -140,6 +142,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
     private static WrongStep FirstWrongDigit(ItemEvidence item)
     {
         var (right, written) = (DecimalNumber.TryParse(item.Task.RightAnswer).Value, DecimalNumber.TryParse(item.Answer).Value);
+        if (item.IsBrokenOff) return OfAnswer(item, null, item.Task.RightAnswer, "no answer", "No rule or single slip that was tried leaves this work.");
         if (right is null || written is null)
             return OfAnswer(item, FirstPlace(item), item.Task.RightAnswer, item.Answer, "No rule or single slip that was tried gives this answer.");
         if (PointPlace(item) is { } before)

@@ -106,6 +106,12 @@ public sealed record Explanation
     /// <summary>How many of them were followed.</summary>
     public required int Followed { get; init; }
 
+    /// <summary>On how many items there are chances.</summary>
+    public int ItemsWithChances { get; init; }
+
+    /// <summary>On how many of them one at least was followed.</summary>
+    public int ItemsFollowed { get; init; }
+
     /// <summary>On how many wrong answers that the explanation gives each rule has a part; of the rule with fewest, how many.</summary>
     public int LeastShown { get; init; }
 
@@ -134,7 +140,17 @@ public sealed record Explanation
     /// <summary>Whether it says that there is no systematic bug.</summary>
     public bool IsSound => Hypothesis.RuleCount == 0;
 
-    /// <summary>In sentences, with the count of chances; may hold the classroom's word as <c>{rename}</c>.</summary>
+    /// <summary>On how many of the items on which it would show it does; and where an item has more than one chance, on how many of these.</summary>
+    public string CountText
+    {
+        get
+        {
+            var items = $"{ItemsFollowed} of {ItemsWithChances} {(ItemsWithChances == 1 ? "item" : "items")}";
+            return (Followed, Chances) == (ItemsFollowed, ItemsWithChances) ? items : $"{items}, {Followed} of {Chances} {(Chances == 1 ? "chance" : "chances")}";
+        }
+    }
+
+    /// <summary>In sentences, with the count of items and chances; may hold the classroom's word as <c>{rename}</c>.</summary>
     public string Text
     {
         get
@@ -143,7 +159,7 @@ public sealed record Explanation
             List<string> rules = [.. Hypothesis.Bugs.Select(b => b.Text)];
             rules.AddRange(Hypothesis.Unlisted.Select(u => $"A rule that is not in the catalogue. {u.Text}."));
             var origin = Origin.Length == 0 ? "" : Origin + " ";
-            return $"{string.Join(" Also: ", rules)} {origin}{Followed} of {Chances} {(Chances == 1 ? "chance" : "chances")}.";
+            return $"{string.Join(" Also: ", rules)} {origin}{CountText}.";
         }
     }
 }

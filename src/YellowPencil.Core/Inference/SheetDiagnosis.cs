@@ -45,12 +45,12 @@ public static class SheetDiagnosis
     internal static Reading Read(WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf, CancellationToken cancellation = default)
     {
         var families = FamilyList.Of(sheet.Items.Select(i => i.Task));
-        var shown = sheet.Items.Where(i => i.IsAnswered).Select(i => TaughtFamily.Of(i.Task.Family).SchoolShown(i)).OfType<(SchoolQuestion, int)>();
+        var shown = sheet.Items.Where(i => i.IsAnswered || i.IsBrokenOff).Select(i => TaughtFamily.Of(i.Task.Family).SchoolShown(i)).OfType<(SchoolQuestion, int)>();
         var schools = School.Possible(sheet.Methods, families.SelectMany(f => TaughtFamily.Of(f).SchoolQuestions), shown);
         var evidence = new List<ItemEvidence>();
 
         // In an order of their own, so that not even the rounding of a sum depends on how the items stand on the page.
-        var answered = sheet.Items.Where(i => i.IsAnswered)
+        var answered = sheet.Items.Where(i => i.IsAnswered || i.IsBrokenOff)
             .OrderBy(i => $"{i.Task.Text} {i.Task.Asked.Words} = {i.Answer}", StringComparer.Ordinal).ThenBy(i => i.Id, StringComparer.Ordinal);
         foreach (var item in answered)
             evidence.AddRange(ItemEvidence.Of(item, evidence.Count, [.. schools.Select(s => s.School)]));
@@ -179,6 +179,8 @@ public static class SheetDiagnosis
             Consistency = candidate.Consistency,
             Chances = counts.Values.Sum(c => c.Chances),
             Followed = counts.Values.Sum(c => c.Chances - c.Declined),
+            ItemsWithChances = counts.Values.Count(c => c.Chances > 0),
+            ItemsFollowed = counts.Values.Count(c => c.Chances > c.Declined),
             Stands = stands,
             Origin = string.Join(" ", candidate.Hypothesis.Bugs.Select(bug => OriginOf(bug, sheet)).Where(o => o.Length > 0)),
             LeastShown = shown.DefaultIfEmpty().Min(),
@@ -220,7 +222,7 @@ public static class SheetDiagnosis
     /// <summary>What the reading comes to. Where no single rule is held, but rules are, the explanations say which of them the page leaves open.</summary>
     private static Outcome OutcomeOf(List<Explanation> explanations, Trusted trusted, IReadOnlyList<ItemReading> items)
     {
-        var answered = items.Where(i => i.Item.IsAnswered).ToList();
+        var answered = items.Where(i => i.Item.IsAnswered || i.Item.IsBrokenOff).ToList();
         if (answered.Count < LeastItems) return Outcome.TooFewChances;
         var best = explanations[0];
         if (!best.IsSound && Math.Min(best.LeastShown, best.Stands.Values.Count(s => s == Stand.Agrees)) < ShowingsNeeded) return Outcome.TooFewChances;

@@ -177,6 +177,7 @@ internal sealed class SheetLikelihood
     /// <summary>The number facts that a student uses on an item.</summary>
     public IEnumerable<NumberFact> FactsUsed(Hypothesis hypothesis, ItemEvidence item)
     {
+        item.MakeReady(trace);
         Method.Run(item.Task, trace, hypothesis.Deviations);
         return [.. trace.Steps.Where(s => s.Fact is not null).Select(s => s.Fact!.Value).Distinct()];
     }
@@ -198,6 +199,7 @@ internal sealed class SheetLikelihood
 
     private double EffortOf(ItemEvidence item)
     {
+        item.MakeReady(run);
         Method.Run(item.Task, run, Sound.Deviations);
         return Math.Max(1, (double)run.StepCount / CommonSteps);
     }

@@ -22,6 +22,8 @@ internal sealed class SlipSearch(MethodRun run)
     /// <summary>The altered steps that give the answer, most probable first; empty where none does.</summary>
     public IReadOnlyList<SlipExplanation> Explain(ItemEvidence item, DeviationSet set, ulong declined = 0)
     {
+        item.MakeReady(trace);
+        item.MakeReady(run);
         Method.Run(item.Task, trace, set, declined);
         var reach = new SlipReach(item, trace);
         item.MakeReady(run, withMarks: true);

@@ -97,4 +97,7 @@ public sealed record WorkedItem : SetItem
 
     /// <summary>Whether there is an answer that can be read.</summary>
     public bool IsAnswered => !string.IsNullOrWhiteSpace(Answer) && Answer.Trim() != "?";
+
+    /// <summary>Whether work stands there that came to no answer that can be read.</summary>
+    public bool IsBrokenOff => !IsAnswered && WorkFields.All.Any(Work.Has);
 }

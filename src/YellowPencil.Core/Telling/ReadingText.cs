@@ -19,6 +19,29 @@ public static class ReadingText
         _ => "Something systematic goes on that no rule found fits.",
     };
 
+    /// <summary>What a reading came to, with its counts where they say more.</summary>
+    public static string Say(Reading reading)
+    {
+        var answered = reading.Items.Where(i => i.Item.IsAnswered).ToList();
+        var wrong = answered.FindAll(i => i.Verdict == Verdict.Wrong);
+        var isAllRight = answered.Count > 0 && answered.TrueForAll(i => i.Verdict == Verdict.Right) && !reading.Items.Any(i => i.Cause is not null);
+        var ways = wrong.Select(i => i.FirstWrongStep?.Text).Distinct().Count();
+        return reading.Outcome switch
+        {
+            Outcome.Sound when isAllRight => answered.Count == 1 ? "The one item is right, as taught." : $"All {answered.Count} right, as taught.",
+            Outcome.TooFewChances when isAllRight => $"{(answered.Count == 1 ? "The one item is" : $"All {answered.Count} are")} right; few rules could have shown on them.",
+            Outcome.TooFewChances or Outcome.Unexplained when wrong.Count >= LeastDifferent && ways >= wrong.Count - 1 =>
+                $"{wrong.Count} wrong in {ways} ways: no rule.",
+            _ => Say(reading.Outcome),
+        };
+    }
+
+    // What is less likely than this is not worth a reader's time.
+    private const double LeastPrinted = 0.03;
+
+    // Fewer wrong items than this that differ are too few to say that they have nothing in common.
+    private const int LeastDifferent = 4;
+
     /// <summary>What is said of explanations that put together what happened once each.</summary>
     public const string OnceEach = "Several of these or other rules together, each seen on a single item: what happened once is no rule yet.";
 
@@ -127,21 +150,22 @@ public static class ReadingText
     public static string Write(Reading reading, IReadOnlyList<NextItem> next, ClassroomWord word = ClassroomWord.Rename)
     {
         var text = new StringBuilder();
-        text.Append($"{reading.Sheet.Student}: {Say(reading.Outcome)}\n");
-        foreach (var explanation in reading.OneByOne.Where(e => e.Probability >= 0.01))
+        text.Append($"{reading.Sheet.Student}: {Say(reading)}\n");
+        foreach (var explanation in reading.OneByOne.Where(e => e.Probability >= LeastPrinted))
         {
             text.Append($"  {Math.Min(99, 100 * explanation.Probability),3:0} %  {explanation.Text.In(word)}\n");
             if (explanation.NotSeparatedFrom.Count > 0) text.Append($"         not told apart from {Others(explanation.NotSeparatedFrom).In(word)}\n");
         }
 
-        if (reading.OnceEach >= 0.01) text.Append($"  {Math.Min(99, 100 * reading.OnceEach),3:0} %  {OnceEach}\n");
+        if (reading.OnceEach >= LeastPrinted) text.Append($"  {Math.Min(99, 100 * reading.OnceEach),3:0} %  {OnceEach}\n");
 
         foreach (var note in PageNotes.For(reading)) text.Append($"  {$"{note.Text} {note.Caution}".TrimEnd()}\n");
-        foreach (var fact in reading.Facts) text.Append($"  fact: {fact.Fact} = {fact.Written} on items {string.Join(", ", fact.Items)}\n");
+        foreach (var fact in reading.Facts.Where(f => f.Items.Count > 0)) text.Append($"  fact: {fact.Fact} = {fact.Written} on items {string.Join(", ", fact.Items)}\n");
         foreach (var item in reading.Items)
         {
             text.Append($"  {item.Item.Id,3}. {item.Item.TaskAsWritten} = {item.Item.Answer ?? "(blank)"}: {Spelling.Of(item.Verdict)}");
             if (item.Verdict == Verdict.Wrong) text.Append($", should be {item.Item.Task.RightAnswer}; {item.FirstWrongStep!.Text.In(word)}");
+            else if (item.Item.IsBrokenOff && item.FirstWrongStep is { } step) text.Append($", right is {item.Item.Task.RightAnswer}; the work breaks off: {step.Text.In(word)}");
             text.Append('\n');
         }
 

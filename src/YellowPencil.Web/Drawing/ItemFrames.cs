@@ -72,6 +72,8 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
     private static string Summarize(ItemReading item, ClassroomWord word) => item.Verdict switch
     {
         Verdict.Right => $"Written {item.Item.Answer}: right.",
+        Verdict.Blank or Verdict.Unreadable when item.Item.IsBrokenOff && item.FirstWrongStep is { } step =>
+            $"The work breaks off; right is {item.Item.Task.RightAnswer}. {step.Text}".In(word),
         Verdict.Blank => $"Nothing is written; right is {item.Item.Task.RightAnswer}.",
         Verdict.Unreadable => $"What is written cannot be read; right is {item.Item.Task.RightAnswer}.",
         _ => $"Written {item.Item.Answer}; right is {item.Item.Task.RightAnswer}. {item.FirstWrongStep?.Text}".In(word).TrimEnd(),

@@ -69,7 +69,7 @@ internal static class TypingApi
         var reading = readings.Read(sheet with { Items = [.. sheet.Items.Select(i => i.Id == typing ? i with { Answer = null } : i)] }, cancellation);
         return new
         {
-            outcome = ReadingText.Say(reading.Outcome),
+            outcome = ReadingText.Say(reading),
             enough = reading.Outcome is Outcome.Bug or Outcome.Sound,
             typed = sheet.Items.Count(i => i.Answer is not null),
             of = reading.Items.Count,

@@ -88,7 +88,7 @@ public class ReadingTests
         reading.Best.Hypothesis.RuleIds.ShouldBe(["subtraction.turns-column-round"]);
         (reading.Best.Followed, reading.Best.Chances).ShouldBe((9, 10));
         reading.Best.Stands["3"].ShouldBe(Stand.Against);
-        reading.Best.Text.ShouldEndWith("9 of 10 chances.");
+        reading.Best.Text.ShouldEndWith("5 of 6 items, 9 of 10 chances.");
     }
 
     [Fact]

@@ -113,6 +113,10 @@ internal static class ExpandingBugs
     /// <summary>The signs of products.</summary>
     private static IEnumerable<Bug> Signs =>
     [
+        Declare("sign-off-the-edge", "The minus is left off the edge of the box", Common, Ideas.SignBelongsToNumber,
+            "Writes terms at the edge of the box without their minus.",
+            "At the edge stands what is multiplied, and the sign seems to belong between the terms.",
+            InBox, At.Edge.Instead(BoxEdge.SignLeftOff)),
         Declare("both-minus-minus", "Minus times minus is minus", Common, Ideas.SameSignsPositive,
             "Writes a minus where two terms with a minus are multiplied.",
             "Minus in, minus out.",
@@ -130,6 +134,12 @@ internal static class ExpandingBugs
             "The minus belongs to the line, not to the term.",
             SignDecisions.OfProduct.When(c => c.SecondIsNegative && !c.FirstIsNegative).Instead(ProductSign.Positive)),
     ];
+
+    private static readonly School InBox = School.Usual.With(School.Binomials, (int)BinomialSchool.Box);
+
+    private static Bug Declare(
+        string id, string name, Commonness commonness, MissingIdea idea, string text, string reason, School school, params Deviation[] deviations) =>
+        Bug.Declare(ExpandingFamily.Instance, id, name, commonness, idea, text, reason, deviations, school);
 
     private static Bug Declare(
         string id, string name, Commonness commonness, MissingIdea idea, string text, string reason, params Deviation[] deviations) =>

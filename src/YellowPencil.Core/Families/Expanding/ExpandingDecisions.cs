@@ -17,6 +17,9 @@ internal enum BracketsChoice
     EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded, SumAndProductExchanged, OuterTwice, InnerTwice,
 }
 
+/// <summary>With which sign a term stands at the edge of a box.</summary>
+internal enum BoxEdge { WithSign, SignLeftOff }
+
 internal enum ProductMade { Made, LeftOut, OtherCopied, OtherCopiedWithSign, AddedWhereLike }
 
 /// <summary>What becomes of the numbers of two terms.</summary>
@@ -147,6 +150,15 @@ internal static class ExpandingDecisions
         Idea = Ideas.EachTermByEach,
     };
 
+    public static readonly Decision<TermProduct, BoxEdge> Edge = new("expanding.edge", "With which sign does a term stand at the edge of the box?", BoxEdge.WithSign)
+    {
+        [BoxEdge.WithSign] = new("with-sign", "writes each term with its sign at the edge of the box"),
+        [BoxEdge.SignLeftOff] = new("sign-left-off", "leaves the minus off a term at the edge of the box") { Needs = c => c.First < 0, Slip = 0.3 },
+        Kinds = [new("always", "always", _ => true), new("top", "on top", c => c.J == 0), new("side", "at the side", c => c.J == 1)],
+        ShowsIn = WorkFields.Box.At(0, 1),
+        Idea = Ideas.SignBelongsToNumber,
+    };
+
     public static readonly Decision<TermProduct, ProductMade, (long Number, int Power)> Made = new(
         "expanding.product-made", "Is this product made?", ProductMade.Made)
     {
@@ -218,6 +230,6 @@ internal static class ExpandingDecisions
 
     /// <summary>All of them, in the order in which they come up.</summary>
     public static IReadOnlyList<Decision> All { get; } = [
-        Square, Brackets, Made, Numbers, Size, SignDecisions.OfProduct, Sign, Letters, .. PolynomialDecisions.Collecting,
+        Square, Brackets, Edge, Made, Numbers, Size, SignDecisions.OfProduct, Sign, Letters, .. PolynomialDecisions.Collecting,
     ];
 }

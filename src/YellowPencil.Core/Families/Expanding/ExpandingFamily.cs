@@ -114,6 +114,7 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
                 new PolyTerm(x.Number * second[0].Number, x.Power + second[0].Power), new PolyTerm(one.Number * other.Number, x.Power),
                 new PolyTerm(one.Number + other.Number, 0),
             ];
+        if (run.School.Of(School.Binomials) == BinomialSchool.Box) (first, second) = (AtEdge(run, first, 0), AtEdge(run, second, 1));
         var terms = new List<PolyTerm>();
         var box = run.Page.KeepsMarks && run.School.Of(School.Binomials) == BinomialSchool.Box
             ? Enumerable.Range(0, second.Count).Select(_ => new PolyTerm?[first.Count]).ToArray()
@@ -143,6 +144,13 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
         if (box is not null) GridMarks.Write(run.Page, first, second, box, letter);
         return terms;
     }
+
+    private static List<PolyTerm> AtEdge(MethodRun run, IReadOnlyList<PolyTerm> terms, int edge) =>
+    [
+        .. terms.Select((term, at) => term.Number.Sign < 0 && run.Ask(ExpandingDecisions.Edge, Context(term, term, at, edge)) == BoxEdge.SignLeftOff
+            ? term.Turned
+            : term),
+    ];
 
     private static void Multiply(MethodRun run, List<PolyTerm> terms, PolyTerm one, PolyTerm other, TermProduct context)
     {

@@ -100,8 +100,14 @@ internal sealed class FactoringTask : ItemTask
 
         // Where roots are due, the half and the gap stand side by side in a bracket: without a root they come to one number.
         if (BracketText.TryRead(text) is { } read)
+        {
+            // A bracket with one term only stands before the others.
+            var alone = read.Brackets.Where(b => b.Count == 1 && read.Brackets.Count > 1).Select(b => b[0]).ToList();
+            read = (alone.Aggregate(read.Before, (all, term) => new PolyTerm(all.Number * term.Number, all.Power + term.Power)), [.. read.Brackets.Where(b => b.Count != 1 || read.Brackets.Count == 1)]);
             return BracketText.Write(
                 read.Before, NeedsRoots ? read.Brackets.Select(b => (IReadOnlyList<PolyTerm>)PolynomialText.Collected(b)) : read.Brackets, Letter);
+        }
+
         if (SurdFactors.TryRead(text) is { } roots) return roots.Text(Letter);
         return MissingBracket.PutBack(text) is { } whole ? Canonical(whole) : text;
     }

@@ -59,6 +59,10 @@ internal static class PolynomialBugs
     /// <summary>Like terms, and what is left.</summary>
     private static IEnumerable<Bug> LikeOnes =>
     [
+        Declare("bare-letter-left-out", "A letter without a number is left out", Common, Ideas.LetterIsOne,
+            "Leaves a letter without a number out where there are like terms.",
+            "No number stands there, so nothing is counted.",
+            At.Bare.Instead(BareLetter.Dropped)),
         Declare("sizes-added", "Sizes added, first sign kept", Common, Ideas.OppositesCancel,
             "Adds the numbers of like terms with different signs and keeps the first sign.",
             "Adding is seen, and the sign in front is kept.",

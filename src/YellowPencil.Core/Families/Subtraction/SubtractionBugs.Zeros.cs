@@ -82,7 +82,7 @@ internal static partial class SubtractionBugs
             "Turns the zero next door into 10 and gives ten, but no digit further left lends.",
             "Zero needs a ten to be able to lend, and simply gets one.",
             At.Lender.When(c => c.NextIsZero).Instead(LenderChosen.ZeroBecomesTen)),
-        Declare("zero-lends-and-stays", "A zero lends and stays zero", Common, Ideas.AcrossZeros,
+        Declare("zero-lends-and-stays", "A zero lends and stays zero", Rare, Ideas.AcrossZeros,
             "Gives ten where the next digit is 0, leaves that 0 as it is, and no other digit lends.",
             "One from zero cannot be taken, so only the giving of ten is done.",
             At.Lender.When(c => c.NextIsZero).Instead(LenderChosen.ZeroStays)),

@@ -31,12 +31,12 @@ internal static class CycleArithmetic
     public static long Product(MethodRun run, long divisor, long digit, int place)
     {
         if (divisor < 10 && digit < 10) return run.Recall(new NumberFact(FactKind.Times, (int)digit, (int)divisor), place);
-        var wasAside = run.Page.IsAside;
+        var (wasAside, line) = (run.Page.IsAside, run.Page.Line);
         run.Page.IsAside = true;
         var product = digit < 10
             ? new ProductWork(run, DigitsOf(run, divisor), run.Take(1, (int)digit)).WorkRow()
             : ProductWork.Multiply(run, DigitsOf(run, divisor), DigitsOf(run, digit));
-        run.Page.IsAside = wasAside;
+        (run.Page.IsAside, run.Page.Line) = (wasAside, line);
         return Value(product);
     }
 

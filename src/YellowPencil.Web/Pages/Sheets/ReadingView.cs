@@ -114,6 +114,7 @@ public sealed class ReadingView
     public static string Mark(ItemReading item) => item.Verdict switch
     {
         Verdict.Right => "right",
+        Verdict.Blank or Verdict.Unreadable when item is { Item.IsBrokenOff: true, FirstWrongStep: not null } => "breaks off",
         Verdict.Blank => "blank",
         Verdict.Unreadable => "unreadable",
         _ => item.Cause switch { Cause.Slip => "slip", Cause.Fact => "fact", Cause.Unexplained => "unexplained", _ => "bug" },
