@@ -111,10 +111,10 @@ public abstract class Decision<TContext> : Decision
 
     /// <summary>The unlisted deviation of a kind of context and what is done there.</summary>
     internal UnlistedDeviation Unlisted(Kind<TContext> kind, ChoiceOrValue<TContext> option) => new(
-        $"{Id}/{kind.Id}/{option.Id}", kind.Text == Always ? Capitalised(option.Text) : $"{Capitalised(option.Text)} {kind.Text}", new ContextDeviation<TContext>(this, kind.Holds, option.Result),
+        $"{Id}/{kind.Id}/{option.Id}", kind.Text == Always && option.Text.Contains(' ') ? Capitalised(option.Text) : $"{Capitalised(option.Text)} {kind.Text}", new ContextDeviation<TContext>(this, kind.Holds, option.Result),
         (RuleLength)Math.Max((int)kind.Length, (int)option.Length));
 
-    // What holds everywhere is not worth a word.
+    // What holds everywhere is not worth a word, but where there would be only one.
     private const string Always = "always";
 
     /// <summary>The kinds of context, with and without names.</summary>

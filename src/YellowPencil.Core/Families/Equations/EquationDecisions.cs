@@ -265,7 +265,8 @@ internal static class EquationDecisions
         [NumberBefore.WithRemainder] = new("with-remainder", "writes what is left as a remainder") { Needs = c => WithRemainder(c) is not null },
         [NumberBefore.DenominatorOnly] = new(
             "denominator-only", "multiplies by the denominator before the letter and forgets the numerator",
-            c => IsFraction(c) ? c.WithSign(Rational.Abs(c.Other) * Rational.Whole(c.One.Denominator)) : null) { SlipIn = c => IsFraction(c) ? 2 : 0 },
+            c => IsFraction(c) ? c.WithSign(Rational.Abs(c.Other) * Rational.Whole(c.One.Denominator)) : null)
+        { SlipIn = c => IsFraction(c) ? 2 : 0 },
         [NumberBefore.NumeratorOnly] = new(
             "numerator-only", "divides by the numerator before the letter and forgets the denominator",
             c => IsFraction(c) ? c.WithSign(Rational.Abs(c.Other) / Rational.Whole(Rational.Abs(c.One).Numerator)) : null),

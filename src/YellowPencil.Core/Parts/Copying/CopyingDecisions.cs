@@ -313,7 +313,7 @@ internal static class CopyingDecisions
     internal static void Write(ItemTask task, MethodRun run)
     {
         if (run.Page.Answer.IsEmpty) return;
-        if (run.Page.ZerosDue > 0 && !run.Page.Answer.ContainsAnyExceptInRange('0', '9')) run.Page.Append("0");
+        if (run.Page.ZerosDue > 0 && run.Page.Answer is not "0" && !run.Page.Answer.ContainsAnyExceptInRange('0', '9')) run.Page.Append("0");
         if (!run.IsOpen(Writing))
         {
             run.PassOver();

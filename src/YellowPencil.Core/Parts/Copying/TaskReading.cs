@@ -21,6 +21,7 @@ internal static class TaskReading
     /// <summary>The task that is worked instead; null where the way of reading makes no difference or leads to no task of the family.</summary>
     public static ItemTask? Read(ItemTask task, TaskRead way)
     {
+        if (way == TaskRead.EndZeroPutBack && task.SetOperation == PairOperation.DividedBy) return null;
         var numbers = task.Numbers.Select(DigitText.Of).ToList();
         if (Numbers(numbers, task.Numbers, way) is not { } read || (read.Count == numbers.Count && read.SequenceEqual(numbers))) return null;
         var made = new List<DecimalNumber>();
