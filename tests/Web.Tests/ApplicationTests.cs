@@ -217,7 +217,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         var reading = await visitor.GetAsync($"/pages/{page}/reading");
         reading.QuerySelectorAll(".items svg").Length.ShouldBe(4);
         reading.QuerySelectorAll("ellipse.circle").Length.ShouldBe(3);
-        reading.QuerySelector(".sentence")!.TextContent.ShouldContain("4 of 4 items");
+        reading.QuerySelector(".sentence")!.TextContent.ShouldContain("3 of 3 items, 4 of 4 chances");
         reading.QuerySelectorAll(".explanations li:first-child .strip span").Select(s => s.ClassName).ShouldBe(["agrees", "agrees", "agrees", "silent"]);
         ((string)(await app.SqlAsync($"select outcome from readings where page_id = '{page}'"))!).ShouldBe("bug");
 

@@ -43,7 +43,8 @@ public sealed class LooksTests(PencilApp app) : PageTests(app), IClassFixture<Pe
         {
             await visitor.GetAsync(shown);
             await App.SqlAsync("delete from looks");
-            (await visitor.PostAsync(address, ("code", "not a code"), ("rules", Turns))).QuerySelector(".fault").ShouldNotBeNull(address);
+            var told = what == "file" ? await visitor.PostFileAsync(address, "another", "{}") : await visitor.PostAsync(address, what == "cover" ? ("code", "not a code") : ("rules", Turns));
+            told.QuerySelector(".fault").ShouldNotBeNull($"{address}: {visitor.Last!.StatusCode}");
             (await CountAsync($"select count(*) from looks l join students s on s.id = l.student_id where s.code = '{code}' and l.what = '{what}'")).ShouldBe(1, address);
         }
     }

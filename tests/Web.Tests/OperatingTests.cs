@@ -191,7 +191,7 @@ public sealed class OperatingTests(PencilApp app) : PageTests(app), IClassFixtur
             var proxy = new Proxy(Process.Start(new ProcessStartInfo("/usr/sbin/nginx", ["-c", Path.Combine(folder, "nginx.conf"), "-e", Path.Combine(folder, "error.log")]))!, port, folder);
             while (!File.Exists(Path.Combine(folder, "pid")))
             {
-                proxy.HasEnded.ShouldBeFalse(await File.ReadAllTextAsync(Path.Combine(folder, "error.log")));
+                if (proxy.HasEnded) throw new InvalidOperationException(await File.ReadAllTextAsync(Path.Combine(folder, "error.log")));
                 await Task.Delay(50);
             }
 

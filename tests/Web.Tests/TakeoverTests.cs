@@ -30,7 +30,7 @@ public sealed class TakeoverTests
     {
         var tables = await ListAsync(app, "select table_name from information_schema.tables where table_schema = 'public' and table_name not in ('data_protection_keys', '__EFMigrationsHistory') order by 1");
         var rows = new List<string>();
-        foreach (var table in tables) rows.AddRange((await ListAsync(app, $"select t::text from \"{table}\" t order by 1")).Select(r => $"{table}: {r}"));
+        foreach (var table in tables) rows.AddRange((await ListAsync(app, $"select jsonb_strip_nulls(to_jsonb(t))::text from \"{table}\" t order by 1")).Select(r => $"{table}: {r}"));
         return rows;
     }
 

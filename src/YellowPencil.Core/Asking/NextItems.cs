@@ -52,8 +52,8 @@ public static class NextItems
         var weights = explanations.Select(e => e.Probability / total).ToArray();
         var run = new MethodRun();
         var families = FamilyList.Of(reading.Sheet.Items.Select(i => i.Task));
-        var open = StudentSize.New(reading, families.SelectMany(f => ItemPool.Of(f, PoolSize, seed))).ToList();
         var fits = StudentSize.Fitting(reading);
+        var open = StudentSize.New(reading, families, PoolSize, seed, fits).ToList();
         var pool = open.Select(
             task =>
                 (Task: task, Fits: fits(task), Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.Consistency, run)).ToArray()))

@@ -21,8 +21,8 @@ public static class ShowingItems
     public static IReadOnlyList<ItemTask> For(Reading reading, int count = 3, int seed = 7)
     {
         var run = new MethodRun();
-        var pool = StudentSize.New(reading, Families(reading).SelectMany(f => ItemPool.Of(f, PoolSize, seed))).ToList();
         var fits = StudentSize.Fitting(reading);
+        var pool = StudentSize.New(reading, Families(reading), PoolSize, seed, fits).ToList();
         if (pool.Count(fits) >= LeastLeft) pool.RemoveAll(t => !fits(t));
         var rules = WithoutChance(reading) is { Count: > 0 } hidden ? hidden : [.. Families(reading).SelectMany(Catalogue.Of).Distinct()];
         var open = rules.Select(bug => (Set: bug.Alone, Weight: Priors.Weight(bug.Commonness))).ToList();
@@ -60,28 +60,4 @@ public static class ShowingItems
     }
 
     private static IEnumerable<Family> Families(Reading reading) => FamilyList.Of(reading.Sheet.Items.Select(i => i.Task));
-}
-
-/// <summary>Keeps items that are asked to the size of those the student has met.</summary>
-internal static class StudentSize
-{
-    /// <summary>The tasks that are not on the page yet.</summary>
-    public static IEnumerable<ItemTask> New(Reading reading, IEnumerable<ItemTask> pool)
-    {
-        var asked = reading.Sheet.Items.Select(i => i.Task.Text).ToHashSet();
-        return pool.Where(t => t.Asked == default && !asked.Contains(t.Text));
-    }
-
-    /// <summary>Says of a task whether its numbers are no longer than the longest on the page, and no more of them stand together.</summary>
-    public static Func<ItemTask, bool> Fitting(Reading reading)
-    {
-        var longest = reading.Sheet.Items.Select(i => LongestNumber(i.Task)).DefaultIfEmpty(3).Max();
-        var most = reading.Sheet.Items.Select(i => Parts(i.Task)).DefaultIfEmpty(3).Max();
-        return task => LongestNumber(task) <= longest && Parts(task) <= most;
-    }
-
-    // Numbers, terms and the signs between them, as they stand apart in the text.
-    private static int Parts(ItemTask task) => task.Text.Count(c => c == ' ') + 1;
-
-    private static int LongestNumber(ItemTask task) => task.Text.Split(' ').Max(part => part.Count(char.IsAsciiDigit));
 }

@@ -74,7 +74,7 @@ internal static class Expressions
         yield return Two("plus", $"{one.Text} and {other.Text} together", (a, b) => a + b);
         yield return Two("plus-ones", $"the ones of {one.Text} and {other.Text} together", (a, b) => (a + b) % 10);
         yield return Two("times-ones", $"the ones of {one.Text} times {other.Text}", (a, b) => (int)((long)a * b % 10));
-        yield return Two("apart", $"the difference of {one.Text} and {other.Text}", (a, b) => Math.Abs(a - b));
+        yield return Two("apart", $"what {one.Text} and {other.Text} are apart", (a, b) => Math.Abs(a - b));
         yield return Two("larger", $"the larger of {one.Text} and {other.Text}", Math.Max);
         yield return Two("smaller", $"the smaller of {one.Text} and {other.Text}", Math.Min);
         yield return Two("times", $"{one.Text} times {other.Text}", (a, b) => a * b);

@@ -86,8 +86,9 @@ internal static class AppServices
             options.Conventions.AddPageRoute("/Classes/Edit", Addresses.AddClass);
         }).AddMvcOptions(options =>
         {
-            options.Filters.AddService<OnceFilter>();
+            // A look is kept also where what was sent is taken back: it stands outside the transaction of the request.
             options.Filters.AddService<LookFilter>();
+            options.Filters.AddService<OnceFilter>();
             options.Filters.Add<UnreadableFilter>();
         });
         services.AddSingleton<ReadingAhead>();

@@ -66,7 +66,7 @@ internal static class DecimalDivisionDecisions
         new("goes-into-whole", "when the divisor goes into what stands before the point", c => c.GoesIntoWhole),
         new("zeros", "when the dividend has fewer places", c => c.NeedsZeros),
         new("more-places", "when the dividend has more places", c => c.DividendPlaces > c.DivisorPlaces),
-        new("same", "when both have the same count of places", c => c.DividendPlaces == c.DivisorPlaces),
+        new("same", "when both have the same number of places", c => c.DividendPlaces == c.DivisorPlaces),
     ];
 
     public static readonly Decision<DecimalQuotientContext, QuotientSplit> Split = new(
@@ -83,14 +83,14 @@ internal static class DecimalDivisionDecisions
     };
 
     private static readonly Property<DecimalQuotientContext>[] Numbers = [
-        new("dividend", "the count of places of the dividend", c => c.DividendPlaces),
-        new("divisor", "the count of places of the divisor", c => c.DivisorPlaces), new("digits", "the count of digits of the answer", c => c.Digits),
+        new("dividend", "the number of places of the dividend", c => c.DividendPlaces),
+        new("divisor", "the number of places of the divisor", c => c.DivisorPlaces), new("digits", "the length of the answer", c => c.Digits),
     ];
 
     public static readonly ValueDecision<DecimalQuotientContext> Places = new("decimal-division.places", "How many places does the quotient get?")
     {
         Numbers = Numbers,
-        Does = n => $"takes as the count of places of the quotient {n}",
+        Does = n => $"gives the quotient as many places as {n}",
         Kinds = Kinds,
     };
 

@@ -65,16 +65,16 @@ internal static class DecimalProductDecisions
 
     private static readonly Property<PlacesContext>[] Numbers =
     [
-        new("first", "the count of places of the first factor", c => c.FirstPlaces), new(
-            "second", "the count of places of the second factor", c => c.SecondPlaces), new("digits", "the count of digits of the answer", c => c.Digits),
-        new("whole-first", "the count of whole digits of the first factor", c => c.FirstWhole), new(
-            "whole-second", "the count of whole digits of the second factor", c => c.SecondWhole),
+        new("first", "the number of places of the first factor", c => c.FirstPlaces), new(
+            "second", "the number of places of the second factor", c => c.SecondPlaces), new("digits", "the length of the answer", c => c.Digits),
+        new("whole-first", "the length before the point of the first factor", c => c.FirstWhole), new(
+            "whole-second", "the length before the point of the second factor", c => c.SecondWhole),
     ];
 
     public static readonly ValueDecision<PlacesContext> Places = new("decimal-products.places", "How many places does the answer get?")
     {
         Numbers = Numbers,
-        Does = n => $"takes as the count of places of the answer {n}",
+        Does = n => $"gives the answer as many places as {n}",
         Kinds = Kinds,
         ShowsIn = WorkFields.Places,
     };

@@ -163,9 +163,9 @@ internal static class CopyingDecisions
             new("three", "with three or more numbers", c => c.Task.Numbers.Count > 2),
         ],
         Properties = [
-            new("first-length", "the count of digits of the first number", c => c.First.Length, 2, 3, 4),
-            new("second-length", "the count of digits of the second number", c => c.Last.Length, 2, 3),
-            new("numbers", "the count of numbers", c => c.Task.Numbers.Count, 3, 4),
+            new("first-length", "the length of the first number", c => c.First.Length, 2, 3, 4),
+            new("second-length", "the length of the second number", c => c.Last.Length, 2, 3),
+            new("numbers", "the number of numbers", c => c.Task.Numbers.Count, 3, 4),
         ],
     };
 
@@ -289,8 +289,8 @@ internal static class CopyingDecisions
             new("with-front", "when something stands before the brackets", c => c.Task.Answers == AnswerForm.Brackets && c.Answer[0] != '('),
         ],
         Properties = [
-            new("digits", "the count of whole digits of the answer", c => c.WholeDigits, 2, 3, 4),
-            new("places", "the count of places of the answer", c => c.Places, 1, 2, 3),
+            new("digits", "the length before the point of the answer", c => c.WholeDigits, 2, 3, 4),
+            new("places", "the number of places of the answer", c => c.Places, 1, 2, 3),
         ],
     };
 

@@ -112,7 +112,7 @@ internal static class DecimalSumDecisions
         new("sum", "in sums", c => !c.IsDifference),
         new("difference", "in differences", c => c.IsDifference),
         new("ragged", "when the numbers have different counts of places", c => c.IsRagged),
-        new("same", "when the numbers have the same count of places", c => !c.IsRagged),
+        new("same", "when the numbers have the same number of places", c => !c.IsRagged),
         new("with-whole", "when one is a whole number", c => c.FewestPlaces == 0),
         new("first-fewer", "when the first number has fewer places than the last", c => c.FirstPlaces < c.LastPlaces),
         new("first-more", "when the first number has more places than the last", c => c.FirstPlaces > c.LastPlaces),
@@ -121,16 +121,16 @@ internal static class DecimalSumDecisions
 
     private static readonly Property<DecimalSumContext>[] Numbers =
     [
-        new("most", "the largest count of places", c => c.MostPlaces), new("fewest", "the smallest count of places", c => c.FewestPlaces), new(
-            "first", "the count of places of the first number", c => c.FirstPlaces), new("last", "the count of places of the last number", c => c.LastPlaces),
-        new("digits", "the count of digits of the answer", c => c.Digits), new(
-            "whole", "the count of whole digits of the first number", c => c.FirstWhole), new("numbers", "the count of numbers", c => c.Numbers),
+        new("most", "the largest number of places", c => c.MostPlaces), new("fewest", "the smallest number of places", c => c.FewestPlaces), new(
+            "first", "the number of places of the first number", c => c.FirstPlaces), new("last", "the number of places of the last number", c => c.LastPlaces),
+        new("digits", "the length of the answer", c => c.Digits), new(
+            "whole", "the length before the point of the first number", c => c.FirstWhole), new("numbers", "the number of numbers", c => c.Numbers),
     ];
 
     public static readonly ValueDecision<DecimalSumContext> Places = new("decimal-sums.places", "How many places does the answer get?")
     {
         Numbers = Numbers,
-        Does = n => $"takes as the count of places of the answer {n}",
+        Does = n => $"gives the answer as many places as {n}",
         Kinds = Kinds,
     };
 

@@ -37,11 +37,11 @@ internal static class DifferenceKinds
     [
         new("top", "the top digit", c => c.Top, 1, 2, 5, 8, 9),
         new("bottom", "the bottom digit", c => c.Bottom, 1, 2, 5, 8, 9),
-        new("place", "the count of columns to the right", c => c.Column, 1, 2, 3),
-        new("left", "the count of columns to the left", c => c.ColumnsLeft, 1, 2),
+        new("place", "the number of columns to the right", c => c.Column, 1, 2, 3),
+        new("left", "the number of columns to the left", c => c.ColumnsLeft, 1, 2),
         new("missing", "what is missing from the top digit", c => c.Bottom < 0 ? -1 : Math.Max(0, c.Bottom - c.Top), 2, 3, 5),
         new("next-top", "the next top digit", c => c.NextTop, 1, 2, 5, 9),
-        new("renames", "the count of renamings before", c => c.Renames, 1, 2),
+        new("renames", "the number of renamings before", c => c.Renames, 1, 2),
     ];
 
     public static readonly Property<ColumnContext>[] Numbers =
@@ -53,7 +53,7 @@ internal static class DifferenceKinds
 
     public static readonly Property<LendingContext>[] LendingNumbers = [
         new("digit", "the digit that lends", c => c.Digit), new("below", "the digit below it", c => c.Below),
-        new("passed", "the count of zeros in between", c => c.Passed),
+        new("passed", "the number of zeros in between", c => c.Passed),
     ];
 
     public static readonly Kind<LendingContext>[] LendingKinds =

@@ -43,8 +43,8 @@ internal static class DivisionDecisions
         new("part", "the number at hand", c => Small(c.Part), 10, 20, 100), new("brought", "the digit brought down", c => c.Brought, 1, 5, 9), new(
             "digit", "the digit of the quotient", c => Small(c.Part / c.Divisor), 1, 5, 9),
         new(
-            "cycle", "the count of digits before", c =>
-                c.Cycle, 1, 2, 3), new("left", "the count of digits left", c => c.DigitsLeft, 1, 2), new("rest", "what is left", c => Small(c.Rest), 1, 5),
+            "cycle", "the number of digits before", c =>
+                c.Cycle, 1, 2, 3), new("left", "the number of digits left", c => c.DigitsLeft, 1, 2), new("rest", "what is left", c => Small(c.Rest), 1, 5),
     ];
 
     private static readonly Property<CycleContext>[] Numbers =

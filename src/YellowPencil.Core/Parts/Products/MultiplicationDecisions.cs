@@ -42,8 +42,8 @@ internal static class MultiplicationDecisions
         new("top", "the top digit", c => c.Top, 2, 5, 6, 7, 8, 9), new(
             "multiplier", "the digit of the multiplier", c => c.Multiplier, 2, 5, 6, 7, 8, 9), new("total", "the product", c => c.Total, 10, 20, 30, 50),
         new(
-            "worked", "the count of digits worked before", c =>
-                c.Worked, 1, 2), new("carry", "the carried digit", c => c.CarryIn, 1, 2, 3, 5), new("row", "the count of rows above", c => c.Row, 1, 2),
+            "worked", "the number of digits worked before", c =>
+                c.Worked, 1, 2), new("carry", "the carried digit", c => c.CarryIn, 1, 2, 3, 5), new("row", "the number of rows above", c => c.Row, 1, 2),
     ];
 
     private static readonly Property<ProductContext>[] Numbers =

@@ -34,13 +34,13 @@ internal static class AdditionDecisions
 
     private static readonly Property<AddColumnContext>[] Properties =
     [
-        new("place", "the count of columns to the right", c => c.Column, 1, 2, 3, 4),
+        new("place", "the number of columns to the right", c => c.Column, 1, 2, 3, 4),
         new("total", "the sum", c => c.Total, 5, 6, 9, 11, 12, 15, 18),
         new("largest", "the largest digit", c => c.Largest, 5, 6, 8, 9),
         new("smallest", "the smallest digit", c => c.Smallest, 1, 5),
-        new("digits", "the count of digits in the column", c => c.Digits, 2, 3),
-        new("left", "the count of columns to the left", c => c.ColumnsLeft, 1, 2),
-        new("carries", "the count of carries before", c => c.Carries, 1, 2),
+        new("digits", "the number of digits in the column", c => c.Digits, 2, 3),
+        new("left", "the number of columns to the left", c => c.ColumnsLeft, 1, 2),
+        new("carries", "the number of carries before", c => c.Carries, 1, 2),
     ];
 
     public static readonly Decision<SumContext, SumChoice> Procedure = new("addition.way", "What is to be done with the numbers?", SumChoice.Add)
@@ -154,7 +154,7 @@ internal static class AdditionDecisions
         ],
         Properties = [
             new("digit", "the digit", c => c.Digit, 2, 5, 6, 7, 8), new("before", "what is there already", c => c.Before, 2, 5, 6, 7, 8, 9, 10),
-            new("place", "the count of columns to the right", c => c.Column, 1, 2, 3),
+            new("place", "the number of columns to the right", c => c.Column, 1, 2, 3),
         ],
     };
 
