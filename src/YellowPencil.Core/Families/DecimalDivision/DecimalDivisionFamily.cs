@@ -71,31 +71,10 @@ internal sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division",
             context = ContextOf(dividend, divisor, !isSmaller);
         }
 
-        var split = run.Ask(DecimalDivisionDecisions.Split, context);
-        if (split is QuotientSplit.PointToTheRight or QuotientSplit.PointOnePlace && context.ZerosOfDivisor > 0)
+        if (WithoutCycles(run.Ask(DecimalDivisionDecisions.Split, context), context, dividend, divisor) is { } size)
         {
             if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
-            var (unscaled, kept) = split == QuotientSplit.PointOnePlace
-                ? (dividend.Unscaled, dividend.Places + 1)
-                : (dividend.Unscaled * BigInteger.Pow(10, context.ZerosOfDivisor), dividend.Places);
-            run.Page.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{DecimalNumber.Exact(BigInteger.Abs(unscaled), kept)}"));
-            return;
-        }
-
-        if (split == QuotientSplit.TwoNumbersByWhole && divisor.Places == 0 && dividend.Places > 0)
-        {
-            if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
-            var whole = BigInteger.DivRem(BigInteger.Abs(dividend.Unscaled), BigInteger.Pow(10, dividend.Places), out var behind);
-            var under = BigInteger.Abs(divisor.Unscaled);
-            run.Page.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{whole / under}.{behind / under}"));
-            return;
-        }
-
-        if (split == QuotientSplit.TwoNumbers)
-        {
-            if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
-            run.Page.Append(
-                DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{Part(dividend, divisor, isWhole: true)}.{Part(dividend, divisor, isWhole: false)}"));
+            run.Page.Append(DecimalNumber.Canonical($"{(isNegative ? "-" : "")}{size}"));
             return;
         }
 
@@ -109,6 +88,22 @@ internal sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division",
         work.Work();
         if (!signFirst) isNegative = SignDecisions.IsNegative(run, signs);
         WriteAnswer(run, context, work, isNegative);
+    }
+
+    /// <summary>The size of an answer that is found without dividing all digits as one number; null where it is.</summary>
+    private static string? WithoutCycles(QuotientSplit split, DecimalQuotientContext context, DecimalNumber dividend, DecimalNumber divisor)
+    {
+        if (split == QuotientSplit.OneNumber) return null;
+        var (unscaled, by) = (BigInteger.Abs(dividend.Unscaled), BigInteger.Abs(divisor.Unscaled));
+        var whole = BigInteger.DivRem(unscaled, BigInteger.Pow(10, dividend.Places), out var behind);
+        return split switch
+        {
+            QuotientSplit.TwoNumbers => $"{Part(dividend, divisor, isWhole: true)}.{Part(dividend, divisor, isWhole: false)}",
+            QuotientSplit.TwoNumbersByWhole when context is { DivisorPlaces: 0, DividendPlaces: > 0 } => $"{whole / by}.{behind / by}",
+            QuotientSplit.PointToTheRight when context.ZerosOfDivisor > 0 => DecimalNumber.Exact(unscaled * BigInteger.Pow(10, context.ZerosOfDivisor), dividend.Places),
+            QuotientSplit.PointOnePlace when context.ZerosOfDivisor > 0 => DecimalNumber.Exact(unscaled, dividend.Places + 1),
+            _ => null,
+        };
     }
 
     private static DecimalQuotientContext ContextOf(DecimalNumber dividend, DecimalNumber divisor, bool isSmaller)

@@ -171,20 +171,22 @@ internal readonly struct FactoringWork(MethodRun run, FactoringTask task)
         var gap = stage?.Gap ?? (way == GapRoot.Rooted ? NumberSentence.RootOf(squared) : GapDecisions.Root.Result(way, seen, run.School));
         if (gap is not { } found) return null;
         if (stage?.Gap is null) GapSteps.Write(run, GapSteps.GapPart, "g", found);
-        var (front1, isAsTheyAre, work) = (front, isPutAsTheyAre, this);
-        var (plus, minus) = (middle + found, middle - found);
-        return run.Ask(GapDecisions.Sides, seen) switch
+        var sides = run.Ask(GapDecisions.Sides, seen);
+        var (about, off) = sides switch
+        {
+            GapSides.AroundWhole => (middle + middle, found),
+            GapSides.AroundZero => (default, found),
+            GapSides.GapHalved => (middle, found * new Rational(1, 2)),
+            _ => (middle, found),
+        };
+        var (plus, minus) = (about + off, about - off);
+        return sides switch
         {
             GapSides.PlusTwice => IntoBrackets(seen, front, (plus, plus)),
             GapSides.MinusTwice => IntoBrackets(seen, front, (minus, minus)),
             GapSides.OneOnly => Factors.WithFractions(front, seen.A, plus),
-            GapSides.AroundWhole => Around(middle + middle, found),
-            GapSides.AroundZero => Around(default, found),
-            GapSides.GapHalved => Around(middle, found * new Rational(1, 2)),
             _ => IntoBrackets(seen, front, Rational.Abs(plus) > Rational.Abs(minus) ? (minus, plus) : (plus, minus), isPutAsTheyAre: isPutAsTheyAre),
         };
-
-        Factors? Around(Rational about, Rational off) => work.IntoBrackets(seen, front1, (about - off, about + off), isPutAsTheyAre: isAsTheyAre);
     }
 
     private static int PairsTried(long product, NumberPair? found)
