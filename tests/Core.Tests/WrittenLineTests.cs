@@ -83,8 +83,8 @@ public class WrittenLineTests
     [InlineData("2/3 + 3/5", " ", null, null)]
     public void Lines_that_are_typed_are_work_and_answer_and_come_back(string task, string typed, string? lines, string? answer)
     {
-        ItemList.TryParseTask(task, LineLayout.Families, out var fault).ShouldNotBeNull(fault);
-        var item = WorkedItem.Of("1", ItemList.TryParseTask(task, LineLayout.Families, out fault)!);
+        ItemList.TryParseTask(task, FamilyList.All, out var fault).ShouldNotBeNull(fault);
+        var item = WorkedItem.Of("1", ItemList.TryParseTask(task, FamilyList.All, out fault)!);
         var taken = LineLayout.Take(item, typed.Split('|'));
         taken.Answer.ShouldBe(answer);
         (taken.Work.Get(WorkFields.Lines) is { } kept ? string.Join('|', kept) : null).ShouldBe(lines);

@@ -26,7 +26,7 @@ public static partial class ItemList
             if (string.IsNullOrWhiteSpace(line)) continue;
             var (written, answer) = Sides(line);
             var task = TryParseTask(written, families, out var fault);
-            if (task is not null && families is not null && answer is not null) fault = AnswerFault(answer);
+            if (task is not null && families is not null && answer is not null && !LineLayout.Has(task.Family)) fault = AnswerFault(answer);
             if (fault is not null) found.Add($"Line {number}, “{line.Trim()}”: {fault}");
             else items.Add(WorkedItem.Of((items.Count + 1).ToString(), task!) with { TaskAsWritten = WithoutAsked(written).Task, Answer = answer });
         }
@@ -73,9 +73,12 @@ public static partial class ItemList
     {
         var text = Numbering().Replace(line.Trim(), "");
         if (text.Contains('\t')) text = FromTable(text.Split('\t', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries));
-        var sides = text.Split('=', 2);
-        var answer = sides.Length == 2 ? sides[1].Trim() : "";
-        return (Numbering().Replace(sides[0].Trim(), ""), answer.Length == 0 ? null : answer);
+
+        // An equation has an equals sign of its own: its answer stands behind the second one.
+        var own = text.StartsWith("solve ", StringComparison.OrdinalIgnoreCase) ? text.IndexOf('=') + 1 : 0;
+        var at = text.IndexOf('=', own);
+        var (task, answer) = at < 0 ? (text, "") : (text[..at], text[(at + 1)..].Trim());
+        return (Numbering().Replace(task.Trim(), ""), answer.Length == 0 ? null : answer);
     }
 
     // A column with a whole task, or with nothing but a sign between two numbers, says where the others belong: what stands before is the

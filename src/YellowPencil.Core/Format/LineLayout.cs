@@ -1,4 +1,3 @@
-using YellowPencil.Core.Families;
 using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Format;
@@ -17,9 +16,6 @@ public static class LineLayout
 
     /// <summary>Whether items of a family stand in lines.</summary>
     public static bool Has(Family family) => TaughtFamily.Of(family).Layout is null;
-
-    /// <summary>The families whose items are taken: in squares or in lines.</summary>
-    public static IReadOnlyList<Family> Families => FamilyList.All;
 
     /// <summary>The lines of an item from the top, its answer last.</summary>
     public static IReadOnlyList<string> Lines(WorkedItem item)

@@ -1,7 +1,8 @@
 using System.Numerics;
 using YellowPencil.Core.Families;
-using YellowPencil.Core.Parts;
+using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Parts.Columns;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Inference;
 
@@ -34,8 +35,13 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
                 item, verdict, Cause.Unexplained, InRow(first, first.IsLast ? FirstWrongDigit(first) : WrongLine(first, "line", "", "")), replay);
         var wrong = FirstDeviantStep(first, replay);
         isOnce |= wrong.Cause == StepCause.Slip;
-        return new ItemReading(item, verdict, isOnce ? Cause.Slip : CauseOf(wrong), InRow(first, Describe(first, replay, wrong, isOnce)), replay);
+        return new ItemReading(item, verdict, isOnce ? Cause.Slip : CauseOf(wrong), WithDue(first, InRow(first, Describe(first, replay, wrong, isOnce))), replay);
     }
+
+    // The taught method was run for the description: which of its lines the written one was to be.
+    private WrongStep WithDue(ItemEvidence item, WrongStep wrong) => wrong.Field == WorkFields.Lines
+        ? wrong with { Due = WrittenLine.Read(item.Answer).Closest([.. mended.Page.Passed, mended.Page.Answer.ToString()]) }
+        : wrong;
 
     // Where the answer stands as the last line of a working, that line is where it is seen.
     private static WrongStep InRow(ItemEvidence item, WrongStep wrong) =>

@@ -71,7 +71,11 @@ public enum Stand
 /// <param name="Expected">What should stand there.</param>
 /// <param name="Written">What stands there.</param>
 /// <param name="Text">In a sentence.</param>
-public sealed record WrongStep(string Step, WorkField Field, int? Row, int? Place, string Expected, string Written, string Text);
+public sealed record WrongStep(string Step, WorkField Field, int? Row, int? Place, string Expected, string Written, string Text)
+{
+    /// <summary>Of a line: the line of the taught method that comes closest to it, from the line before; null where none is known.</summary>
+    public string? Due { get; init; }
+}
 
 /// <summary>One item as read.</summary>
 public sealed record ItemReading(WorkedItem Item, Verdict Verdict, Cause? Cause, WrongStep? FirstWrongStep, ItemReplay Replay);

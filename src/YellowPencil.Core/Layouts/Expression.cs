@@ -86,6 +86,22 @@ public sealed record WrittenLine(string Text, Expression? Root, LineFault? Fault
             : (mine[Math.Max(0, first - 1)].From, mine[Math.Min(mine.Count - 1, last + 1)].To);
     }
 
+    /// <summary>Which of some lines has most in common with this one; null where none parses.</summary>
+    public string? Closest(IEnumerable<string> lines)
+    {
+        var mine = Leaves.Select(l => l.Text).ToList();
+        return lines.Select(text => (Text: text, Theirs: Read(text).Leaves.Select(l => l.Text).ToList())).Where(l => l.Theirs.Count > 0)
+            .OrderBy(l => mine.Count + l.Theirs.Count - 2 * Common(mine, l.Theirs)).Select(l => l.Text).FirstOrDefault();
+    }
+
+    // How many signs stand at the beginning and at the end of both.
+    private static int Common(List<string> one, List<string> other)
+    {
+        var shorter = Math.Min(one.Count, other.Count);
+        var front = Enumerable.Range(0, shorter).TakeWhile(i => one[i] == other[i]).Count();
+        return front + Enumerable.Range(1, shorter - front).TakeWhile(i => one[^i] == other[^i]).Count();
+    }
+
     private static IEnumerable<SignPart> LeavesOf(Expression part) => part switch
     {
         SignPart sign => [sign],

@@ -24,7 +24,7 @@ public sealed record ExpressionBox(double Width, double Up, double Down, IReadOn
     private const double Overlap = 4;
     private const double Half = 14;
     private const double Smallest = 0.6;
-    private const double InFraction = 0.88;
+    private const double InFraction = 0.8;
     private const double InPower = 0.68;
     private static readonly ExpressionBox Nothing = new(0, 0, 0, [], []);
 
@@ -99,7 +99,7 @@ public sealed record ExpressionBox(double Width, double Up, double Down, IReadOn
     {
         var raised = Lay(power.Exponent, Math.Max(Smallest, size * InPower));
         var last = whole.Placed.Count > 0 && whole.Placed[^1] is var sign && !whole.Strokes.Any(s => Math.Max(s.X1, s.X2) > sign.X) ? sign.Y - Half * sign.Size : -Math.Max(whole.Up, Half * size);
-        return Join(whole, raised, whole.Width + 1, last + 4 * size - raised.Down + 12.5 * size);
+        return Join(whole, raised, Math.Max(0, whole.Width - 1.5 * size), last + 4 * size - raised.Down + 12.5 * size);
     }
 
     private static ExpressionBox Fraction(FractionPart fraction, double size)

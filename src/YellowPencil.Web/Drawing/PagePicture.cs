@@ -1,162 +1,63 @@
 using Microsoft.AspNetCore.Html;
 using YellowPencil.Core.Engine;
-using YellowPencil.Core.Families;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
-using YellowPencil.Core.Layouts;
-using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
-using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Web.Drawing;
 
 /// <summary>
-/// An item on squared paper: the task in print, what the student wrote in the pencil hand, what the reading adds in the reader's ink. Rows of work in which
-/// nothing stands are left out.
+/// An item as it stands on paper, in squares or in lines: the task in print, what the student wrote in the pencil hand, what the reading adds in the
+/// reader's ink.
 /// </summary>
-public sealed class PagePicture
+public abstract class PagePicture
 {
-    private readonly ItemTask task;
-    private readonly PageLayout layout;
-    private readonly Squares squares;
-    private readonly SortedSet<int> shown;
-    private Squares predicted = new();
-    private (int Column, int Row)? circle;
-    private WrongStep? circled;
-    private bool isForetold;
-    private string written = "";
-
-    private PagePicture(ItemTask task, PageLayout layout, Squares squares)
+    private protected PagePicture()
     {
-        this.task = task;
-        this.layout = layout;
-        this.squares = squares;
-        var set = layout.Prints.Select(p => p.Row).Concat(layout.Strips.Where(s => !s.IsWork).Select(s => s.Row)).ToHashSet();
-        var words = layout.Prints.Where(p => p.Text.Length > 2).Select(p => p.Row);
-        shown = [.. set.Except(words), .. layout.Strips.Where(s => !squares.IsEmpty(s.Id)).Select(s => s.Row)];
-
-        // Room for the marks over the numbers, also where there are none.
-        if (shown.Min > 0) shown.Add(shown.Min - 1);
     }
-
-    /// <summary>The rows that are shown, from the top.</summary>
-    internal IReadOnlyCollection<int> Rows => shown;
 
     /// <summary>What a screen reader says.</summary>
-    public string Label => string.Join("; ", ((string[])[Spoken.Task(task), .. Spoken.Marks(layout, squares), written, Circled, Foretold]).Where(t => t.Length > 0));
+    public abstract string Label { get; }
 
-    private string Circled => circled is null ? "" : circled.Place is { } place ? $"first wrong step in the {Place.Name(place)}" : "first wrong step marked";
-
-    private string Foretold => isForetold ? "as foretold" : predicted.In(layout.Answer.Id) is { Count: > 0 } digits ? $"foretold {string.Concat(digits.OrderByDescending(p => p.Key).Select(p => p.Value))}" : "";
+    /// <summary>Whether there is a row below for a predicted answer.</summary>
+    public bool HasRowBelow { get; private protected set; }
 
     /// <summary>The task alone, with room for an answer.</summary>
-    public static PagePicture Blank(ItemTask task, School? school = null) => new(task, PageLayout.Of(task, school), new Squares());
+    public static PagePicture Blank(ItemTask task, School? school = null) => LineLayout.Has(task.Family) ? LinesPicture.Blank(task) : SquaresPicture.Blank(task, school);
 
-    /// <summary>
-    /// The task alone, with the rows that the taught method needs for its work. Numbers that a student sets out by their points stand in a line: where they
-    /// are put is a step of the work.
-    /// </summary>
-    public static PagePicture WithRoom(ItemTask task, School? school = null)
-    {
-        var run = new MethodRun { Page = { KeepsMarks = true } };
-        Method.Run(task, run, DeviationSet.Taught);
-        var layout = PageLayout.Of(task, school);
-        var picture = new PagePicture(task, layout, new Squares()) { HasRoom = true, IsInLine = layout.Strips.Any(s => s.Given is not null) };
-        picture.Show(Of(task, run, school: school));
-        if (picture.IsInLine) picture.shown.Add(picture.LineRow = picture.shown.Min - 1);
-        return picture;
-    }
+    /// <summary>The task alone, with the rows that the taught method needs for its work.</summary>
+    public static PagePicture WithRoom(ItemTask task, School? school = null) => LineLayout.Has(task.Family) ? LinesPicture.WithRoom(task) : SquaresPicture.WithRoom(task, school);
 
     /// <summary>The task worked as taught but for its last steps, which are left to the student, with the rows that they need.</summary>
     /// <param name="task">The task.</param>
     /// <param name="open">How many of the steps that are told are left open; all of them where there are fewer.</param>
     /// <param name="school">What the classroom teaches; null for the usual.</param>
-    public static PagePicture WithStepsOpen(ItemTask task, int open, School? school = null)
-    {
-        var run = new MethodRun { Recording = true };
-        Method.Run(task, run, DeviationSet.Taught);
-        if (open == 0) return Of(task, run, school: school);
-        var told = ToldSteps.InOrder(run.Steps, task.Family, school ?? School.Usual);
-        var layout = PageLayout.Of(task, school);
-        var marks = told.Count <= open ? 0 : told[^open].MarksBefore;
-        var picture = new PagePicture(task, layout, layout.Put(run.Page.Marks.Take(marks), _ => true)) { HasRoom = true };
-        if (run.Page.Answer.Contains('.') && told.SkipLast(open).Any(s => ToldSteps.ComesEarly(s, task.Family))) picture.WithPoint();
-        picture.Show(Of(task, run, school: school));
-        return picture;
-    }
+    public static PagePicture WithStepsOpen(ItemTask task, int open, School? school = null) =>
+        LineLayout.Has(task.Family) ? LinesPicture.WithStepsOpen(task, open, school) : SquaresPicture.WithStepsOpen(task, open, school);
 
     /// <summary>What a student wrote.</summary>
-    public static PagePicture Of(WorkedItem item, School? school = null)
-    {
-        var layout = PageLayout.Of(item.Task, school);
-        return new PagePicture(item.Task, layout, layout.Put(item)) { written = item.Answer switch { null => "nothing written", "?" => "written, but it cannot be read", var answer => $"written {answer}" } };
-    }
+    public static PagePicture Of(WorkedItem item, School? school = null) => LineLayout.Has(item.Task.Family) ? LinesPicture.Of(item) : SquaresPicture.Of(item, school);
 
     /// <summary>The page as a run has left it after so many marks. A zero that stands in front of the finished answer is not written.</summary>
     /// <param name="task">The task.</param>
     /// <param name="run">The whole run.</param>
     /// <param name="count">How many of its marks are there; null for all, and the answer as it is written at the end.</param>
     /// <param name="school">What the classroom teaches; null for the usual.</param>
-    public static PagePicture Of(ItemTask task, MethodRun run, int? count = null, School? school = null)
-    {
-        var layout = PageLayout.Of(task, school);
-        var inFront = ZerosInFront(run);
-        var marks = run.Page.Marks.Take(count ?? run.Page.Marks.Count);
-        var squares = layout.Put(marks.Where(m => m.Field != WorkFields.Cells || !inFront.Contains(m.At.Place!.Value)), line => ToldSteps.IsRowHeldAsTaught(run.Steps, line));
-        var answer = run.Page.Answer.ToString();
-        if (count is null && answer.Length > 0) layout.PutAnswer(squares, answer);
-        var picture = new PagePicture(task, layout, squares);
-        if (squares.In(layout.Answer.Id) is { Count: > 0 } cells) picture.written = $"written {string.Concat(cells.OrderByDescending(c => c.Key).Select(c => c.Value))}";
-        return picture;
-    }
-
-    /// <summary>The point of the answer, where the classroom writes it before the digits.</summary>
-    public PagePicture WithPoint()
-    {
-        squares.Put(layout.Answer.Id, layout.Answer.Ones, squares.In(layout.Answer.Id).GetValueOrDefault(layout.Answer.Ones, "") + ".");
-        shown.Add(layout.Answer.Row);
-        return this;
-    }
+    public static PagePicture Of(ItemTask task, MethodRun run, int? count = null, School? school = null) =>
+        LineLayout.Has(task.Family) ? LinesPicture.Of(task, run, count) : SquaresPicture.Of(task, run, count, school);
 
     /// <summary>The places in which a run comes to a zero in front of its answer.</summary>
     public static IReadOnlySet<int> ZerosInFront(MethodRun run) => run.Page.Marks.Where(m => m.Field == WorkFields.Cells && m.At.Place > 0).OrderByDescending(m => m.At.Place)
         .TakeWhile(m => m.Text == "0").Select(m => m.At.Place!.Value).ToHashSet();
 
+    /// <summary>The point of the answer, where the classroom writes it before the digits.</summary>
+    public virtual PagePicture WithPoint() => this;
+
     /// <summary>Adds the circle round the first step that went wrong.</summary>
-    public PagePicture WithCircle(WrongStep? step)
-    {
-        if (step is null) return this;
-        circled = step;
-        var strips = layout.Strips.Where(s => s.Mark?.Field == step.Field && s.Line == (step.Row ?? 1) - 1).OrderBy(s => s.Level).ToList();
-        var strip = strips.Find(s => squares.TextOf(s.Id) is { } text && text.Text == step.Written) ?? strips.Find(s => !squares.IsEmpty(s.Id)) ?? strips.Find(s => s.Mark!.Value.Field is PlaceField) ?? layout.Answer;
-        var filled = squares.In(strip.Id);
-        var column = step.Place is { } place ? (strip is { FromLeft: true, IsByPoint: false } && filled.Count > 0 ? filled.Keys.Min() + place : strip.ColumnOf(place)) : filled.Count > 0 ? filled.Keys.Max() : strip.Ones;
-        var row = strip.Strikes is { } struck && !filled.ContainsKey(column) ? struck : strip.Row;
-        circle = (Math.Clamp(column, 0, layout.Columns - 1), row);
-        shown.Add(row);
-        return this;
-    }
+    public abstract PagePicture WithCircle(WrongStep? step);
 
     /// <summary>Adds an answer that an explanation predicts: a tick where it is what was written, else the answer below.</summary>
-    public PagePicture WithPrediction(string answer)
-    {
-        var stands = squares.TextOf(layout.Answer.Id)?.Text;
-        if (stands is not null && task.Canonical(stands) == task.Canonical(answer)) isForetold = true;
-        else layout.PutAnswer(predicted, answer);
-        HasRowBelow = !isForetold;
-        return this;
-    }
-
-    /// <summary>Whether columns on the right in which nothing stands are kept, to be written in.</summary>
-    private bool HasRoom { get; init; }
-
-    /// <summary>Whether the task stands in a line, and its numbers are still to be set out.</summary>
-    private bool IsInLine { get; init; }
-
-    private int LineRow { get; set; }
-
-    /// <summary>Whether there is a row below for a predicted answer.</summary>
-    public bool HasRowBelow { get; private set; }
+    public abstract PagePicture WithPrediction(string answer);
 
     /// <summary>Leaves room below for a predicted answer, so that pictures in a row stand on one line.</summary>
     public PagePicture WithRowBelow(bool needed)
@@ -168,60 +69,16 @@ public sealed class PagePicture
     /// <summary>Shows the rows that pictures of one item need together, so that nothing moves between them.</summary>
     public static void LineUp(IReadOnlyList<PagePicture> pictures)
     {
-        foreach (var picture in pictures) pictures[0].Show(picture);
-        foreach (var picture in pictures) picture.Show(pictures[0]);
+        pictures[0].MakeRoomFor(pictures);
+        foreach (var picture in pictures) picture.MakeRoomFor([pictures[0]]);
     }
 
     /// <summary>Draws it on the screen.</summary>
-    public IHtmlContent Draw() => SquarePaper.Svg(Sketch());
+    public abstract IHtmlContent Draw();
 
     /// <summary>Draws it, a square being <see cref="SquarePaper.Square"/> units.</summary>
-    public Sketch Sketch()
-    {
-        var answer = squares.In(layout.Answer.Id);
-        var last = Math.Max(
-            answer.Keys.Concat(predicted.In(layout.Answer.Id).Keys).DefaultIfEmpty(0).Max() + (isForetold ? 1 : 0),
-            layout.Strips.SelectMany(s => squares.In(s.Id).Keys).DefaultIfEmpty(0).Max());
-        var used = layout.Strips.SelectMany(s => squares.In(s.Id).Keys.Concat(s.Given is null ? [] : [s.GivenAt + squares.MovedBy(s.Id)]))
-            .Concat(layout.Prints.Where(p => shown.Contains(p.Row)).Select(p => p.Column)).Concat(predicted.In(layout.Answer.Id).Keys).Append(layout.Answer.Ones);
-        var right = HasRoom ? 0 : Math.Min(used.Min(), circle?.Column ?? int.MaxValue);
-        // In a line a task ends a square before the next one's begins.
-        var inSigns = task.Text.Replace(" ", "");
-        var inLine = IsInLine ? Squares.Spread(inSigns, 0).Count() + 1 : 0;
-        var columns = Math.Max(Math.Max(layout.Columns, last + 1), inLine);
-        var paper = new SquarePaper(columns, right, [.. shown], HasRowBelow);
-        if (IsInLine)
-        {
-            paper.Given(inSigns, columns - inLine + 1, LineRow);
-        }
-        else
-        {
-            foreach (var print in layout.Prints) paper.Print(print);
-            foreach (var line in layout.Lines.Where(l => !IsOfEmptyWork(l))) paper.Line(line);
-        }
+    public abstract Sketch Sketch();
 
-        foreach (var strip in layout.Strips)
-        {
-            if (strip.Given is { } given && !IsInLine) paper.Given(given, strip.GivenAt + squares.MovedBy(strip.Id), strip.Row);
-            foreach (var (column, text) in squares.In(strip.Id))
-            {
-                paper.Write(text, column, strip.Row, strip.IsSmall);
-                if (strip.Strikes is { } struck) paper.Strike(column, struck, layout.Strips.Any(s => s.Row == struck && s.IsSmall));
-            }
-        }
-
-        if (squares.IsUnreadable) paper.Write("?", layout.Answer.Ones, layout.Answer.Row, isSmall: false);
-        foreach (var (column, text) in predicted.In(layout.Answer.Id)) paper.Predict(text, column);
-        if (isForetold) paper.Tick(answer.Keys.Max() + 1, layout.Answer.Row);
-        if (circle is { } at) paper.Circle(at.Column, at.Row);
-        return paper.Finish(Label);
-    }
-
-    /// <summary>
-    /// Whether a line belongs to work of which nothing is written. On paper for the student it would tell how much there is to do.
-    /// </summary>
-    private bool IsOfEmptyWork(PaperLine line) =>
-        line is { IsDown: false, Until: null } && layout.Strips.Where(s => s.Row == line.Row) is var strips && strips.Any() && strips.All(s => s.IsWork && squares.IsEmpty(s.Id));
-
-    private void Show(PagePicture other) => shown.UnionWith(other.shown);
+    /// <summary>Leaves the room that other pictures of the same item take.</summary>
+    private protected abstract void MakeRoomFor(IReadOnlyList<PagePicture> others);
 }

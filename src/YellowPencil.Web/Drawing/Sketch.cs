@@ -36,10 +36,11 @@ public sealed record Sketch(double Width, double Height, string Label, IReadOnly
     /// <param name="style">The style of the whole.</param>
     /// <param name="width">How wide it is shown, with its unit.</param>
     /// <param name="height">How high it is shown, with its unit.</param>
-    public IHtmlContent Svg(string style, string width, string height)
+    /// <param name="isHidden">Whether screen readers pass it over, as it is said beside it.</param>
+    public IHtmlContent Svg(string style, string width, string height, bool isHidden = false)
     {
         var svg = new StringBuilder();
-        svg.Append(CultureInfo.InvariantCulture, $"<svg class=\"{style}\" viewBox=\"0 0 {Width} {Height}\" width=\"{width}\" height=\"{height}\" role=\"img\" aria-label=\"{WebUtility.HtmlEncode(Label)}\">");
+        svg.Append(CultureInfo.InvariantCulture, $"<svg class=\"{style}\" viewBox=\"0 0 {Width} {Height}\" width=\"{width}\" height=\"{height}\" {Said(isHidden)}>");
         foreach (var shape in Shapes)
         {
             var css = shape.Style.Length > 0 ? $" class=\"{shape.Style}\"" : "";
@@ -56,4 +57,6 @@ public sealed record Sketch(double Width, double Height, string Label, IReadOnly
 
         return new HtmlString(svg.Append("</svg>").ToString());
     }
+
+    private string Said(bool isHidden) => isHidden ? "aria-hidden=\"true\"" : $"role=\"img\" aria-label=\"{WebUtility.HtmlEncode(Label)}\"";
 }

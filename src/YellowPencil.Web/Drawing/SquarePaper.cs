@@ -79,7 +79,9 @@ internal sealed class SquarePaper(int columns, int right, IReadOnlyList<int> row
     public Sketch Finish(string label) => new((columns - right) * Square, Height * Square, label, shapes);
 
     /// <summary>A finished sketch on the screen.</summary>
-    public static IHtmlContent Svg(Sketch sketch) => sketch.Svg("working", Rem(sketch.Width), Rem(sketch.Height));
+    /// <param name="sketch">The sketch.</param>
+    /// <param name="isHidden">Whether what it says is said beside it.</param>
+    public static IHtmlContent Svg(Sketch sketch, bool isHidden = false) => sketch.Svg("working", Rem(sketch.Width), Rem(sketch.Height), isHidden);
 
     private static string Rem(double units) => string.Create(CultureInfo.InvariantCulture, $"{units / Square * SquareInRem}rem");
 

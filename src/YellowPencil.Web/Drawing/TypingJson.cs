@@ -62,12 +62,27 @@ internal static class TypingJson
 
     private static void WriteItem(Utf8JsonWriter json, WorkedItem item, int version, School school)
     {
-        var layout = PageLayout.Of(item.Task, school);
-        var squares = layout.Put(item);
         json.WriteStartObject();
         json.WriteString("id", item.Id);
         json.WriteString("spoken", Spoken.Task(item.Task));
         json.WriteNumber("version", version);
+        if (LineLayout.Has(item.Task.Family)) WriteLines(json, item);
+        else WriteSquares(json, item, PageLayout.Of(item.Task, school));
+        json.WriteEndObject();
+    }
+
+    // Lines as they are typed, and the signs that the item may need, for those who have no keyboard.
+    private static void WriteLines(Utf8JsonWriter json, WorkedItem item)
+    {
+        json.WriteStartArray("lines");
+        foreach (var line in LineLayout.Lines(item)) json.WriteStringValue(line);
+        json.WriteEndArray();
+        json.WriteString("letter", WrittenLine.Read(LinesPicture.Parts(item.Task).Expression).Leaves.FirstOrDefault(l => l.Kind == SignKind.Letter)?.Text);
+    }
+
+    private static void WriteSquares(Utf8JsonWriter json, WorkedItem item, PageLayout layout)
+    {
+        var squares = layout.Put(item);
         json.WriteString("answer", item.Answer);
         json.WriteNumber("columns", layout.Columns);
         json.WriteNumber("rows", layout.Rows);
@@ -92,7 +107,6 @@ internal static class TypingJson
         json.WriteEndObject();
         json.WriteStartObject("moved");
         foreach (var strip in layout.Strips.Where(s => squares.MovedBy(s.Id) != 0)) json.WriteNumber(strip.Id, squares.MovedBy(strip.Id));
-        json.WriteEndObject();
         json.WriteEndObject();
     }
 

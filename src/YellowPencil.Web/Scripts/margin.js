@@ -1,5 +1,6 @@
 // The margin beside the paper: the reading so far, and what has to be decided about items that were changed in another tab.
 import { draw } from "./drawing.js";
+import { isLines } from "./lines.js";
 import { copy, open, restore } from "./working.js";
 
 export function showMargin(root, margin) {
@@ -35,7 +36,7 @@ export function listConflicts(root, outbox, describe, line) {
 
 /** Shows every item in conflict as it stands here and there, with its marks. */
 export function showConflicts(root, outbox, settled) {
-  listConflicts(root, outbox, (item) => draw(item, null), (item, theirs) => {
+  listConflicts(root, outbox, (item) => JSON.stringify(copy(item)), (item, theirs) => {
     const there = open(theirs);
     return [element("h3", `Item ${item.id}`), side("Typed here", item, () => outbox.settle(item, true)), side("Saved elsewhere", there, () => {
       restore(item, copy(there));
@@ -49,7 +50,8 @@ function side(title, item, choose) {
   const shown = document.createElement("div");
   const picture = document.createElement("div");
   const button = element("button", title === "Typed here" ? "Keep what is typed here" : "Take what was saved elsewhere");
-  picture.innerHTML = draw(item, null);
+  if (isLines(item)) picture.append(...item.lines.map((line) => element("p", line)));
+  else picture.innerHTML = draw(item, null);
   button.type = "button";
   button.className = "button";
   button.onclick = choose;

@@ -1,9 +1,10 @@
-// Typing in a page on squared paper, by keyboard, mouse or touch. Each change is kept in the browser, drawn, and sent.
+// Typing in a page on squared paper, in squares or in lines, by keyboard, mouse or touch. Each change is kept in the browser, drawn, and sent.
 import { draw, squareAt } from "./drawing.js";
 import { Hand } from "./hand.js";
+import { isLines, LineFields } from "./lines.js";
 import { showConflicts, showMargin } from "./margin.js";
 import { Outbox } from "./outbox.js";
-import { answerOf, copy, isOpen, marksSpoken, open, restore, take, turnRound, written } from "./working.js";
+import { answerOf, copy, isOfKind, isOpen, marksSpoken, open, restore, take, turnRound, written } from "./working.js";
 
 export function startTyping(root) {
   const page = JSON.parse(root.dataset.typing);
@@ -18,27 +19,35 @@ export function startTyping(root) {
   let notice = "";
   const outbox = new Outbox(items, root.dataset.token, {
     written,
-    take: (item, before) => before.squares !== undefined && (take(item, before), true),
+    take: (item, before) => isOfKind(item, before) && (take(item, before), true),
     names: (of) => `${of.length === 1 ? "Item" : "Items"} ${of.map((item) => item.id).join(", ")}`,
     address: () => `/api/pages/${page.id}/items?typing=${encodeURIComponent(paper.contains(document.activeElement) ? current().id : "")}`,
     pack: (sent) => `[${sent.map((s) => s.text).join(",")}]`,
     unpack: (reply) => [{ page: page.id, ...reply }],
   }, { changed: showState, heard: (reply) => takeMargin(reply.margin) });
   const current = () => items[at];
+  const fields = items.map((item, index) => isLines(item) && new LineFields(item, slots[index], {
+    typed: (line, text) => writeLine(index, (lines) => { lines[line] = text; }),
+    key: (event, line, field) => lineKey(index, event, line, field),
+    focused: (line) => lineFocused(index, line),
+  }));
+  let onLine = 0;
 
   // What is done to the item under the hand.
 
-  const snapshot = (item) => ({ index: items.indexOf(item), ...copy(item), hand: hand.position });
+  const snapshot = (item) => ({ index: items.indexOf(item), state: copy(item), hand: isLines(item) ? onLine : hand.position });
 
   function goBack(from, to) {
     if (from.length === 0) return;
     const before = from.pop();
     const item = items[before.index];
     to.push(snapshot(item));
-    restore(item, before);
+    restore(item, before.state);
     at = before.index;
-    hand.take(item, before.hand);
     outbox.changed(item);
+    if (!isLines(item)) return hand.take(item, before.hand);
+    fields[at].render();
+    fields[at].focus(before.hand);
   }
 
   /** Does something to the item; what changes nothing is no step to be undone. */
@@ -46,7 +55,7 @@ export function startTyping(root) {
     const before = snapshot(current());
     const said = edit(current());
     if (typeof said === "string") notice = said;
-    if (JSON.stringify(copy(current())) === JSON.stringify({ squares: before.squares, moved: before.moved, unreadable: before.unreadable })) return;
+    if (JSON.stringify(copy(current())) === JSON.stringify(before.state)) return;
     past.push(before);
     future.length = 0;
     outbox.changed(current());
@@ -55,24 +64,82 @@ export function startTyping(root) {
   function goTo(index) {
     if (index < 0 || index >= items.length) return false;
     at = index;
-    hand.toStart(items[index]);
+    if (!isLines(items[index])) hand.toStart(items[index]);
     slots[index].scrollIntoView({ block: "nearest" });
     outbox.refresh();
     return true;
   }
 
+  /** Puts the focus where the item under the hand is written. */
+  function focusHand() {
+    if (fields[at]) fields[at].focus();
+    else paper.focus({ preventScroll: true });
+  }
+
+  // Lines.
+
+  function writeLine(index, edit) {
+    at = index;
+    change((item) => {
+      if (item.lines.length === 0) item.lines.push("");
+      edit(item.lines);
+    });
+    render();
+  }
+
+  function lineFocused(index, line) {
+    onLine = line;
+    if (at === index) return showSigns();
+    at = index;
+    outbox.refresh();
+    render();
+  }
+
+  const swap = (lines, one, other) => { if (one >= 0 && other >= 0 && one < lines.length && other < lines.length) [lines[one], lines[other]] = [lines[other], lines[one]]; };
+
+  /** What a key does in a line; false where the field takes it. */
+  function lineKey(index, event, line, field) {
+    const meaning = meant(event), item = items[index], last = Math.max(0, item.lines.length - 1);
+    const edit = (to, change) => { writeLine(index, change); fields[index].focus(to); };
+    if (meaning === "undo" || meaning === "redo") actions[meaning]();
+    else if (event.altKey && event.key === "ArrowUp") edit(line - 1, (lines) => swap(lines, line, line - 1));
+    else if (event.altKey && event.key === "ArrowDown") edit(Math.min(line + 1, last), (lines) => swap(lines, line, line + 1));
+    else if (event.ctrlKey && event.key === "Enter") edit(line, (lines) => lines.splice(line, 0, ""));
+    else if (event.ctrlKey && event.key.toLowerCase() === "d") edit(line + 1, (lines) => lines.splice(line + 1, 0, lines[line]));
+    else if (event.key === "Enter" && event.shiftKey) { if (goTo(index - 1)) { render(); focusHand(); } }
+    else if (event.key === "Enter") enterLine(index, line, field);
+    else if (event.key === "ArrowUp") { if (line > 0) fields[index].focus(line - 1); else if (goTo(index - 1)) { render(); focusHand(); } }
+    else if (event.key === "ArrowDown") { if (line < last) fields[index].focus(line + 1); else nextItem(); }
+    else if (event.key === "Backspace" && field.value === "" && item.lines.length > 1) edit(Math.max(0, line - 1), (lines) => lines.splice(line, 1));
+    else return false;
+    event.stopPropagation();
+    return true;
+  }
+
+  // Enter goes to a new line below; from one that is still empty, to the next item.
+  function enterLine(index, line, field) {
+    if (field.value.trim() !== "") {
+      writeLine(index, (lines) => lines.splice(line + 1, 0, ""));
+      fields[index].focus(line + 1);
+      return;
+    }
+    if (items[index].lines.length > 1) writeLine(index, (lines) => lines.splice(line, 1));
+    nextItem();
+  }
+
   /** The item after this one; behind the last one the first that is still open, and when none is, the way on. */
   function nextItem() {
-    if (goTo(at + 1)) return;
     const left = items.findIndex(isOpen);
-    if (left >= 0) goTo(left);
-    else find("done").focus();
+    if (goTo(at + 1) || (left >= 0 && goTo(left))) {
+      render();
+      focusHand();
+    } else find("done").focus();
   }
 
   function setDirection(isFromLeft, isFirst) {
-    if (isFirst && isFromLeft !== hand.fromLeft && past.length > 0 && !hand.strip.fromLeft) change(turnRound);
+    if (isFirst && isFromLeft !== hand.fromLeft && past.length > 0 && !isLines(current()) && !hand.strip.fromLeft) change(turnRound);
     hand.fromLeft = isFromLeft;
-    hand.toStart(current());
+    if (!isLines(current())) hand.toStart(current());
     fetch("/api/direction", { method: "PUT", headers: { "content-type": "application/json", "X-Antiforgery": outbox.token }, body: JSON.stringify(isFromLeft ? "FromLeft" : "FromRight") }).catch(() => {});
     find("ask-direction").hidden = true;
     find("saved-direction").textContent = isFromLeft ? "Digits come from the left, as the answer is read." : "Digits come from the right, as the columns are worked.";
@@ -111,11 +178,25 @@ export function startTyping(root) {
 
   /** Does what a key says; false where it says nothing. */
   function press(key) {
+    if (isLines(current())) return pressOnLines(key);
     const action = actions[key] ?? actions[key.toLowerCase()];
     if (isDigit(key) || isSign(key)) change((item) => hand.write(item, key.toLowerCase()));
     else if (action) action();
     else return false;
     render();
+    return true;
+  }
+
+  // Keys for mouse and touch; those of the keyboard go into the fields by themselves.
+  function pressOnLines(key) {
+    const field = fields[at];
+    if (key === "Enter") enterLine(at, onLine, field.list.children[onLine].querySelector("input"));
+    else if (key === "undo" || key === "redo" || key === "?" || key === "l") actions[key]();
+    else if (key === "ArrowUp" || key === "ArrowDown") field.focus(onLine + (key === "ArrowUp" ? -1 : 1));
+    else if (key === "Backspace") field.insert("");
+    else if (key === "letter") field.insert(current().letter);
+    else if (key === "u") writeLine(at, (lines) => lines.splice(lines.length - 1, 1, "?"));
+    else if (key.length === 1 || key === "sqrt(") field.insert(key);
     return true;
   }
 
@@ -129,6 +210,7 @@ export function startTyping(root) {
   }
 
   paper.addEventListener("keydown", (event) => {
+    if (event.target !== paper) return;
     const key = meant(event);
     if (key === "Enter" && event.shiftKey) {
       goTo(at - 1);
@@ -142,7 +224,8 @@ export function startTyping(root) {
     if (paper.contains(event.target) || event.target.matches("input:not([type=checkbox]), textarea, select")) return;
     const key = meant(event);
     if (!isDigit(key)) return;
-    paper.focus();
+    focusHand();
+    if (isLines(current())) return; // the field that has the focus now takes the digit
     press(key);
     event.preventDefault();
   });
@@ -151,11 +234,19 @@ export function startTyping(root) {
     button.addEventListener("pointerdown", (event) => event.preventDefault());
     button.addEventListener("click", () => {
       press(button.dataset.key);
-      if (button.dataset.key !== "Enter" || items.some(isOpen)) paper.focus({ preventScroll: true });
+      if (button.dataset.key !== "Enter" || items.some(isOpen)) if (!isLines(current())) paper.focus({ preventScroll: true });
     });
   }
 
   slots.forEach((slot, index) => slot.addEventListener("mousedown", (event) => {
+    if (isLines(items[index])) {
+      if (event.target.closest("[data-lines]")) return;
+      event.preventDefault();
+      goTo(index);
+      render();
+      focusHand();
+      return;
+    }
     const svg = slot.querySelector("svg"), box = svg.getBoundingClientRect();
     const square = squareAt(items[index], (event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height);
     goTo(index);
@@ -167,12 +258,13 @@ export function startTyping(root) {
 
   function render() {
     items.forEach((item, index) => {
-      slots[index].querySelector("[data-drawing]").innerHTML = draw(item, index === at ? hand.caret : null);
+      if (fields[index]) fields[index].render();
+      else slots[index].querySelector("[data-drawing]").innerHTML = draw(item, index === at ? hand.caret : null);
       slots[index].classList.toggle("current", index === at);
     });
     const item = current(), reads = answerOf(item);
-    const marks = marksSpoken(item);
-    find("spoken").textContent = `Item ${item.id}: ${item.spoken}${marks ? `; ${marks}` : ""}; answer ${reads === "?" ? "cannot be read" : reads ?? "empty"}, ${hand.where}`;
+    const marks = isLines(item) ? "" : marksSpoken(item);
+    find("spoken").textContent = isLines(item) ? "" : `Item ${item.id}: ${item.spoken}${marks ? `; ${marks}` : ""}; answer ${reads === "?" ? "cannot be read" : reads ?? "empty"}, ${hand.where}`;
     find("reads").textContent = notice || `Item ${item.id} ${reads === null ? "is empty" : reads === "?" ? "cannot be read" : `reads ${reads}`}`;
     notice = "";
     showSigns();
@@ -182,6 +274,15 @@ export function startTyping(root) {
 
   // The keys that hold for the item under the hand, and which signs can be written where it is, as keys for mouse and touch.
   function showSigns() {
+    const onLines = isLines(current());
+    for (const text of root.querySelectorAll("[data-keys-for]")) text.hidden = (text.dataset.keysFor === "lines") !== onLines;
+    find("direction").hidden = onLines;
+    if (onLines) {
+      for (const button of root.querySelectorAll("[data-sign]")) button.hidden = button.dataset.key === "letter" ? !current().letter : !["+", "-", "*", "/", "(", ")", "=", "^", "sqrt(", "."].includes(button.dataset.key);
+      const letter = root.querySelector("[data-key=letter]");
+      letter.textContent = current().letter ?? "";
+      return;
+    }
     const { strips } = current(), writable = strips.find((strip) => strip.kind === "Answer").signs ?? "";
     for (const text of root.querySelectorAll("[data-when]")) {
       const { when } = text.dataset;
@@ -240,14 +341,16 @@ export function startTyping(root) {
     find(name).addEventListener("click", () => {
       setDirection(isFromLeft, true);
       render();
-      paper.focus();
+      focusHand();
     });
-  find("direction").addEventListener("click", () => { press("l"); paper.focus(); });
+  find("direction").addEventListener("click", () => { press("l"); focusHand(); });
 
   outbox.restore();
   goTo(Math.max(0, items.findIndex(isOpen)));
   render();
-  if (page.direction === "NotAsked") find("from-left").focus();
-  else paper.focus();
+  const asks = page.direction === "NotAsked" && items.some((item) => !isLines(item));
+  find("ask-direction").hidden = !asks;
+  if (asks) find("from-left").focus();
+  else focusHand();
   paper.addEventListener("blur", () => outbox.refresh());
 }

@@ -1,8 +1,9 @@
-// What stands in the squares of one item while it is typed: by strip and column from the right, numbers that were moved, or "cannot be read".
+// What stands in one item while it is typed: in squares by strip and column from the right, with numbers that were moved, or "cannot be read"; or in lines.
+import { filled, isLines } from "./lines.js";
 
 /** The item as the server gives it out. */
 export function open(set) {
-  return { ...set, squares: mapped(set.squares), moved: new Map(Object.entries(set.moved)) };
+  return isLines(set) ? { ...set, lines: [...set.lines] } : { ...set, squares: mapped(set.squares), moved: new Map(Object.entries(set.moved)) };
 }
 
 const mapped = (squares) => new Map(Object.entries(squares).map(([strip, columns]) => [strip, new Map(Object.entries(columns).map(([column, text]) => [Number(column), text]))]));
@@ -27,26 +28,38 @@ export function textOf(item, id, gap = "") {
 }
 
 /** The answer as it reads, or null where nothing is written. */
-export const answerOf = (item) => (item.unreadable ? "?" : textOf(item, answerStrip(item).id));
+export const answerOf = (item) => (isLines(item) ? filled(item).at(-1) ?? null : item.unreadable ? "?" : textOf(item, answerStrip(item).id));
 
 /** The item as it is sent and kept. */
 export function written(item) {
+  if (isLines(item)) return { lines: filled(item) };
   const squares = [...item.squares].filter(([, columns]) => columns.size > 0).map(([strip, columns]) => [strip, Object.fromEntries(columns)]);
   return { squares: Object.fromEntries(squares), moved: Object.fromEntries([...item.moved].filter(([, by]) => by !== 0)), unreadable: item.unreadable };
 }
 
 /** Puts back what was kept in this browser and had not reached the server. */
-export function take(item, { squares, moved, unreadable }) {
+export function take(item, { lines, squares, moved, unreadable }) {
+  if (isLines(item)) {
+    item.lines = [...lines];
+    return;
+  }
   item.squares = mapped(squares ?? {});
   item.moved = new Map(Object.entries(moved ?? {}));
   item.unreadable = unreadable === true;
 }
 
+/** Whether what was kept is of the kind of which the item is. */
+export const isOfKind = (item, before) => (isLines(item) ? Array.isArray(before.lines) : before.squares !== undefined);
+
 export const isOpen = (item) => answerOf(item) === null;
 
-export const copy = (item) => ({ squares: [...item.squares].map(([strip, columns]) => [strip, [...columns]]), moved: [...item.moved], unreadable: item.unreadable });
+export const copy = (item) => (isLines(item) ? { lines: [...item.lines] } : { squares: [...item.squares].map(([strip, columns]) => [strip, [...columns]]), moved: [...item.moved], unreadable: item.unreadable });
 
 export function restore(item, before) {
+  if (isLines(item)) {
+    item.lines = [...before.lines];
+    return;
+  }
   item.squares = new Map(before.squares.map(([strip, columns]) => [strip, new Map(columns)]));
   item.moved = new Map(before.moved);
   item.unreadable = before.unreadable;

@@ -30,7 +30,7 @@ public sealed class DemoLoader(PencilContext data, UserManager<Specialist> users
         var specialist = new Specialist { Id = Guid.CreateVersion7(), UserName = Email, Email = Email, DisplayName = "Demo specialist" };
         var made = await users.CreateAsync(specialist, Password);
         if (!made.Succeeded) throw new InvalidOperationException(string.Join(" ", made.Errors.Select(e => e.Description)));
-        foreach (var student in DemoStudents.All) Add(student, specialist.Id);
+        foreach (var student in DemoStudents.All.Concat(DemoLines.All)) Add(student, specialist.Id);
         DemoClass.Add(data, specialist.Id, clock.GetUtcNow());
         await data.SaveChangesAsync();
     }

@@ -38,7 +38,7 @@ internal sealed class EngineWarmUp(ReadingAhead ahead, ILogger<EngineWarmUp> log
 
     private static void Compile(CancellationToken stoppingToken)
     {
-        foreach (var family in PageLayout.Families)
+        foreach (var family in FamilyList.All)
         {
             var items = TaughtFamily.Of(family).Items(seed: 7);
             var tasks = Enumerable.Range(0, Items).Select(_ => items()).ToList();

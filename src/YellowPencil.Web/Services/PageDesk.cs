@@ -117,8 +117,6 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
     public async Task<SheetFault?> MendAsync(StudentPage page, string content)
     {
         if (SheetReader.TryRead(content, out var fault) is not { } sheet) return fault;
-        if (sheet.Items.FirstOrDefault(i => !PageLayout.Families.Contains(i.Task.Family)) is { } other)
-            return new SheetFault("items", $"item {other.Id} is one of {other.Task.Family.Title}, which pages do not take");
         Put(page, sheet with { Student = page.Student!.Code }, sheet.Items.Select(i => i.Id));
         await data.SaveChangesAsync();
         return null;
@@ -144,7 +142,7 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
 
     private static WorkedItem WithAllMarks(WorkedItem item)
     {
-        if (!item.IsAnswered) return item;
+        if (!item.IsAnswered || LineLayout.Has(item.Task.Family)) return item;
         var marked = PageLayout.Of(item.Task).Strips.Where(s => s.Kind == StripKind.Places && !s.IsRare).Select(s => s.Mark!.Value.Field).OfType<PlaceField>();
         return item with { Work = marked.Where(field => !item.Work.Has(field)).Aggregate(item.Work, (work, field) => work.With(field, new PlaceMarks())) };
     }

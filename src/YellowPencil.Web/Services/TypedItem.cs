@@ -12,10 +12,14 @@ namespace YellowPencil.Web.Services;
 /// <param name="Answer">The answer; null is blank.</param>
 /// <param name="Work">The work, in the worked-sheet format, or null.</param>
 /// <param name="Squares">What stands in the squares of the item instead of answer and work, as <see cref="Drawing.TypingJson"/> reads it; or null.</param>
-public sealed record TypedItem(string Id, int Version, string? Answer, JsonElement? Work, JsonElement? Squares)
+/// <param name="Lines">The lines of an item that stands in lines, instead of answer and work; or null.</param>
+public sealed record TypedItem(string Id, int Version, string? Answer, JsonElement? Work, JsonElement? Squares, IReadOnlyList<string>? Lines = null)
 {
     /// <summary>The most items of one request.</summary>
     private const int Most = 500;
+
+    /// <summary>The most lines of one item: those of the format, and one that says that the work stops.</summary>
+    private const int MostLines = 60;
 
     /// <summary>The most pages of one request.</summary>
     private const int MostPages = 100;
@@ -40,6 +44,7 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
     /// <returns>The item, or null with what is wrong.</returns>
     public WorkedItem? PutInto(WorkedItem item, out string? fault)
     {
+        if (Lines is not null || (Squares is not null && LineLayout.Has(item.Task.Family))) return PutLines(item, out fault);
         if (Squares is not { } json)
         {
             var read = WorkedItemReader.TryRead(item, Answer, Work, out var wrong);
@@ -54,6 +59,16 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
         var taken = layout.Take(item, squares);
         if (taken.Answer is { Length: > WorkedItem.LongestAnswer }) fault = $"its answer has more than {WorkedItem.LongestAnswer} characters";
         return fault is null ? taken : null;
+    }
+
+    private WorkedItem? PutLines(WorkedItem item, out string? fault)
+    {
+        fault = Lines is null ? "it is written in lines, and these are squares"
+            : !LineLayout.Has(item.Task.Family) ? "it is written in squares, and these are lines"
+            : Lines.Count > MostLines ? $"it has more than {MostLines} lines"
+            : Lines.Any(l => l.Length > WorkedItem.LongestAnswer) ? $"one of its lines has more than {WorkedItem.LongestAnswer} characters"
+            : null;
+        return fault is null ? LineLayout.Take(item, Lines!) : null;
     }
 
     private static async Task<string?> ParseAsync(Stream body, Func<JsonElement, string?> read, CancellationToken cancellation)
@@ -111,7 +126,14 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
         if (element.TryGetProperty("answer", out var answer) && answer.ValueKind is not (JsonValueKind.String or JsonValueKind.Null)) return "its answer is neither a text nor null";
         JsonElement? work = element.TryGetProperty("work", out var found) && found.ValueKind != JsonValueKind.Null ? found.Clone() : null;
         JsonElement? squares = element.TryGetProperty("squares", out _) ? element.Clone() : null;
-        item = new TypedItem(id.GetString()!, version, answer.ValueKind == JsonValueKind.String ? answer.GetString() : null, work, squares);
+        List<string>? lines = null;
+        if (element.TryGetProperty("lines", out var listed))
+        {
+            if (listed.ValueKind != JsonValueKind.Array || listed.EnumerateArray().Any(l => l.ValueKind != JsonValueKind.String)) return "its lines are no list of texts";
+            lines = [.. listed.EnumerateArray().Select(l => l.GetString()!)];
+        }
+
+        item = new TypedItem(id.GetString()!, version, answer.ValueKind == JsonValueKind.String ? answer.GetString() : null, work, squares, lines);
         return HoldsNul(element) ? "it holds a NUL character, which cannot be kept" : null;
     }
 

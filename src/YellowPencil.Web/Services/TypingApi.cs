@@ -2,6 +2,7 @@ using System.Text.Json;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Inference;
+using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Telling;
@@ -18,6 +19,7 @@ internal static class TypingApi
     {
         app.MapPut("/api/pages/{id:guid}/items", SaveAsync).RequireAuthorization();
         app.MapPut("/api/direction", SetDirectionAsync).RequireAuthorization();
+        app.MapGet("/api/line", BuildUp).RequireAuthorization();
         app.MapGet("/api/token", (HttpContext context, IAntiforgery forms) => Results.Json(new { token = forms.GetAndStoreTokens(context).RequestToken })).RequireAuthorization();
     }
 
@@ -46,6 +48,14 @@ internal static class TypingApi
             saved.Refused,
             margin = Margin(saved.Page, typing, readings, names, context.RequestAborted),
         });
+    }
+
+    /// <summary>A line as it is built up, and what keeps it from that: lines are laid out in one place.</summary>
+    private static IResult BuildUp(string? text)
+    {
+        if (text is not { Length: > 0 and <= WorkedItem.LongestAnswer }) return Refuse($"a line of 1 to {WorkedItem.LongestAnswer} characters is expected");
+        var line = WrittenLine.Read(text);
+        return Results.Json(new { svg = LinesPicture.Line(line).ToString(), at = line.Fault?.At, message = line.Fault?.Message });
     }
 
     private static async Task<IResult> SetDirectionAsync(HttpContext context, IAntiforgery forms, CurrentSpecialist who, PencilContext data)

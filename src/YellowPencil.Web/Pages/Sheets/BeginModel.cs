@@ -38,7 +38,7 @@ public abstract class BeginModel : PageModel
     public const int MostDesigned = 30;
 
     /// <summary>The families that these pages take.</summary>
-    internal static readonly IReadOnlyCollection<Family> Families = [.. PageLayout.Families];
+    internal static readonly IReadOnlyCollection<Family> Families = [.. FamilyList.All];
 
     /// <summary>The items as typed.</summary>
     [BindProperty]

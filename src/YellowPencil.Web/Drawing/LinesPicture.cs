@@ -1,0 +1,210 @@
+using Microsoft.AspNetCore.Html;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Layouts;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Telling;
+
+namespace YellowPencil.Web.Drawing;
+
+/// <summary>An item whose working stands in lines one under the other: fractions, mixed numbers, algebra and roots.</summary>
+internal sealed class LinesPicture : PagePicture
+{
+    // So many lines there are to write in on a sheet for the student, whatever the item needs: the room tells nothing.
+    private const int Room = 6;
+    private const double Square = ExpressionBox.Square;
+    private readonly ItemTask task;
+    private readonly WrittenLine set;
+    private readonly IReadOnlyList<WrittenLine> lines;
+    private readonly IReadOnlyList<NotedPart> noted;
+    private WrongStep? circled;
+    private (int Line, int From, int To)? circle;
+    private string? predicted;
+    private bool isForetold;
+    private int room;
+    private double width;
+
+    private LinesPicture(ItemTask task, IEnumerable<string> lines, IReadOnlyList<NotedPart>? noted = null)
+    {
+        this.task = task;
+        this.noted = noted ?? [];
+        this.lines = [.. lines.Select(WrittenLine.Read)];
+        (Verb, var expression) = Parts(task);
+        set = WrittenLine.Read(expression);
+    }
+
+    // What is to be done, as the format says it before the expression; nothing for what is said by a sign.
+    private string Verb { get; }
+
+    public override string Label => string.Join("; ", ((string[])[Spoken.Task(task), Written, Circled, Foretold]).Where(t => t.Length > 0));
+
+    private string Written => lines.Count == 0 ? "nothing written" : $"written {string.Join(", then ", lines.Select(l => Signs.Printed(l.Text)))}";
+
+    private string Circled => circled is null ? "" : circle is { } at ? $"first wrong step in line {at.Line + 1}" : "first wrong step marked";
+
+    private string Foretold => isForetold ? "as foretold" : predicted is null ? "" : $"foretold {Signs.Printed(predicted)}";
+
+    /// <summary>What is to be done, where a word says it, and with what.</summary>
+    public static (string Verb, string Expression) Parts(ItemTask task) =>
+        task.Text.IndexOf(' ') is > 0 and var space && task.Text[..space].All(char.IsAsciiLetter) ? (task.Text[..space], task.Text[(space + 1)..]) : ("", task.Text);
+
+    public static LinesPicture Blank(ItemTask task) => new(task, []);
+
+    public static LinesPicture WithRoom(ItemTask task) => new(task, []) { room = Room };
+
+    public static new LinesPicture WithStepsOpen(ItemTask task, int open, School? school)
+    {
+        var run = new MethodRun { Recording = true };
+        Method.Run(task, run, DeviationSet.Taught);
+        if (open == 0) return Of(task, run, null);
+        var told = ToldSteps.InOrder(run.Steps, task.Family, school ?? School.Usual);
+        var picture = Of(task, run, told.Count <= open ? 0 : told[^open].MarksBefore);
+        picture.room = Room;
+        return picture;
+    }
+
+    public static LinesPicture Of(WorkedItem item) => new(item.Task, LineLayout.Lines(item), NotedPart.Of(item.Work));
+
+    public static LinesPicture Of(ItemTask task, MethodRun run, int? count)
+    {
+        var marks = run.Page.Marks.Take(count ?? run.Page.Marks.Count).ToList();
+        List<string> lines = [.. marks.Where(m => m.Field == WorkFields.Lines).Select(m => m.Text)];
+        var answer = run.Page.Answer.ToString();
+        if (count is null && answer.Length > 0 && (lines.Count == 0 || task.Canonical(lines[^1]) != task.Canonical(answer))) lines.Add(answer);
+        return new LinesPicture(task, lines, NotedPart.Of(Work.Of(marks, WorkFields.Cross, WorkFields.Box, WorkFields.Gap, WorkFields.Between, WorkFields.Tried)));
+    }
+
+    public override PagePicture WithCircle(WrongStep? step)
+    {
+        if (step is null) return this;
+        circled = step;
+        var line = step.Field == WorkFields.Lines && step.Row is { } row ? row - 1 : lines.Count - 1;
+        if (line < 0 || line >= lines.Count) return this;
+        var written = lines[line];
+        circle = step.Due is { } due && written.DifferenceFrom(WrittenLine.Read(due)) is var (from, to) ? (line, from, to) : (line, 0, written.Text.Length);
+        return this;
+    }
+
+    public override PagePicture WithPrediction(string answer)
+    {
+        if (lines.Count > 0 && task.Canonical(lines[^1].Text) == task.Canonical(answer)) isForetold = true;
+        else predicted = answer;
+        HasRowBelow = !isForetold;
+        return this;
+    }
+
+    /// <summary>A line of a working by itself, as it stands on the page.</summary>
+    public static IHtmlContent Line(WrittenLine line)
+    {
+        var box = ExpressionBox.Of(line);
+        List<Shape> shapes = [];
+        Put(shapes, box, 0, box.Squares * Square / 2, "handline");
+        return SquarePaper.Svg(new Sketch(Math.Max(Square, box.Width), box.Squares * Square, Signs.Printed(line.Text), shapes));
+    }
+
+    /// <summary>The drawing, and what it says as MathML for who hears it.</summary>
+    public override IHtmlContent Draw()
+    {
+        var html = new HtmlContentBuilder();
+        html.AppendHtml(SquarePaper.Svg(Sketch(), isHidden: true));
+        html.AppendHtml("<span class=\"visuallyhidden\">");
+        html.Append(Verb.Length > 0 ? Verb + " " : "");
+        html.AppendHtml(MathMarkup.Of(set));
+        html.Append(" " + task.Asked.Words);
+        foreach (var line in lines)
+        {
+            html.Append("; ");
+            html.AppendHtml(MathMarkup.Of(line));
+        }
+
+        html.Append(string.Join("", ((string[])[lines.Count == 0 ? "nothing written" : "", Circled, Foretold]).Where(t => t.Length > 0).Select(t => $"; {t}")));
+        html.AppendHtml("</span>");
+        return html;
+    }
+
+    public override Sketch Sketch()
+    {
+        List<Shape> shapes = [];
+        var (task, top, wide) = (ExpressionBox.Of(set), Square, width);
+        var left = 0.0;
+        if (Verb.Length > 0)
+        {
+            shapes.Add(new TextShape("print word", 2, top + task.Squares * Square / 2, Verb));
+            left = 8 + Verb.Length * 8.5;
+        }
+
+        Put(shapes, task, left, top + task.Squares * Square / 2, "printline");
+        var end = left + task.Width;
+        if (this.task.Asked.Words.Length > 0)
+        {
+            shapes.Add(new TextShape("print word", end + 8, top + task.Squares * Square / 2, this.task.Asked.Words));
+            end += 12 + this.task.Asked.Words.Length * 8.5;
+        }
+
+        wide = Math.Max(wide, end);
+        top += task.Squares * Square;
+        for (var i = 0; i < lines.Count; i++)
+        {
+            var box = ExpressionBox.Of(lines[i]);
+            var middle = top + box.Squares * Square / 2;
+            Put(shapes, box, 0, middle, "handline");
+            end = box.Width;
+            if (circle is { } at && at.Line == i)
+            {
+                var (x1, y1, x2, y2) = box.Around(at.From, at.To);
+                shapes.Add(new OvalShape("circle", (x1 + x2) / 2, middle + (y1 + y2) / 2, (x2 - x1) / 2 + 6, (y2 - y1) / 2 + 3, Turned: -3));
+            }
+
+            if (isForetold && i == lines.Count - 1)
+            {
+                shapes.Add(new TextShape("inkmark", box.Width + 18, middle, "✓"));
+                end += Square;
+            }
+
+            wide = Math.Max(wide, end);
+            top += box.Squares * Square;
+        }
+
+        if (predicted is not null)
+        {
+            var box = ExpressionBox.Of(WrittenLine.Read(predicted));
+            Put(shapes, box, 0, top + box.Squares * Square / 2, "inkline-text");
+            wide = Math.Max(wide, box.Width);
+            top += box.Squares * Square;
+        }
+        else if (HasRowBelow)
+        {
+            top += Square;
+        }
+
+        foreach (var part in noted)
+        {
+            var (partWidth, high) = part.Draw(shapes, wide + Square, Square);
+            wide += Square + partWidth;
+            top = Math.Max(top, Square + high);
+        }
+
+        top = Math.Max(top, (room + 2) * Square);
+        return new Sketch(Math.Max(3, Math.Ceiling((wide + 4) / Square)) * Square, Math.Ceiling(top / Square) * Square, Label, shapes);
+    }
+
+    private protected override void MakeRoomFor(IReadOnlyList<PagePicture> others)
+    {
+        foreach (var other in others.Cast<LinesPicture>())
+        {
+            var (wide, high) = (other.Sketch().Width, other.Sketch().Height);
+            width = Math.Max(width, wide - Square);
+            room = Math.Max(room, (int)(high / Square) - 2);
+        }
+    }
+
+    private static void Put(List<Shape> shapes, ExpressionBox box, double left, double middle, string style)
+    {
+        var size = style == "handline" ? 25 : 21;
+        foreach (var sign in box.Placed) shapes.Add(new TextShape(style, left + sign.X, middle + sign.Y, sign.Text, size * sign.Size));
+        foreach (var stroke in box.Strokes) shapes.Add(new LineShape(style == "inkline-text" ? "inkstroke" : "rule thin", left + stroke.X1, middle + stroke.Y1, left + stroke.X2, middle + stroke.Y2));
+    }
+}

@@ -1,0 +1,102 @@
+// An item that stands in lines: each line is a field while it is typed, and is built up by the server (fractions, powers, roots) when it is left or after
+// a pause. A line that does not parse keeps its text and says where. The last line is the answer.
+const PAUSE = 700; // milliseconds after the last key before a line is built up beside its field
+const built = new Map();
+
+export const isLines = (item) => item.lines !== undefined;
+
+/** The lines in which something stands. */
+export const filled = (item) => item.lines.filter((line) => line.trim() !== "");
+
+/** A line as the server builds it up: { svg, at, message }; asked for once. */
+function build(text) {
+  if (!built.has(text)) {
+    const asked = fetch(`/api/line?text=${encodeURIComponent(text)}`).then((answer) => (answer.ok ? answer.json() : null)).catch(() => null);
+    asked.then((line) => line ?? built.delete(text));
+    built.set(text, asked);
+  }
+  return built.get(text);
+}
+
+/** The fields of an item in its place on the page. `tell` hears of what is typed, of keys, and of where the hand is. */
+export class LineFields {
+  constructor(item, slot, tell) {
+    Object.assign(this, { item, list: slot.querySelector("[data-lines]"), tell, pause: 0 });
+  }
+
+  /** Shows the lines as they stand; a field that is there already stays, so that the hand stays in it. */
+  render() {
+    const lines = this.item.lines.length > 0 ? this.item.lines : [""];
+    while (this.list.children.length > lines.length) this.list.lastElementChild.remove();
+    while (this.list.children.length < lines.length) this.list.append(this.make());
+    [...this.list.children].forEach((row, at) => {
+      const field = row.querySelector("input");
+      if (field.value !== lines[at]) field.value = lines[at];
+      field.setAttribute("aria-label", `Item ${this.item.id}, line ${at + 1}`);
+      row.classList.toggle("answer", at === lines.length - 1 && lines.length > 1);
+      this.show(row);
+    });
+  }
+
+  make() {
+    const row = document.createElement("li"), picture = document.createElement("span"), field = document.createElement("input"), fault = document.createElement("span");
+    picture.className = "built";
+    picture.setAttribute("aria-hidden", "true");
+    fault.className = "linefault";
+    Object.assign(field, { type: "text", className: "hand", autocomplete: "off", spellcheck: false, maxLength: 200 });
+    for (const [name, value] of [["autocapitalize", "off"], ["autocorrect", "off"], ["enterkeyhint", "next"]]) field.setAttribute(name, value);
+    fault.id = `fault-${this.item.id}-${Math.random().toString(36).slice(2)}`;
+    field.setAttribute("aria-describedby", fault.id);
+    row.append(picture, field, fault);
+    field.addEventListener("input", () => {
+      this.tell.typed(this.at(field), field.value);
+      clearTimeout(this.pause);
+      this.pause = setTimeout(() => this.show(row), PAUSE);
+    });
+    field.addEventListener("keydown", (event) => { if (this.tell.key(event, this.at(field), field)) event.preventDefault(); });
+    field.addEventListener("focus", () => this.tell.focused(this.at(field)));
+    field.addEventListener("blur", () => this.show(row));
+    row.addEventListener("mousedown", (event) => {
+      if (event.target === field) return;
+      event.preventDefault();
+      field.focus();
+    });
+    return row;
+  }
+
+  at(field) { return [...this.list.children].indexOf(field.parentElement); }
+
+  /** Builds a line up, unless it has changed in the meantime. */
+  async show(row) {
+    const field = row.querySelector("input"), text = field.value.trim(), fault = row.querySelector(".linefault");
+    if (text === "") return this.put(row, fault, { svg: "", message: "" });
+    const line = await build(text);
+    if (line && field.value.trim() === text) this.put(row, fault, line, text);
+  }
+
+  put(row, fault, { svg, at, message }, text = "") {
+    const picture = row.querySelector(".built");
+    if (picture.innerHTML !== svg) picture.innerHTML = svg;
+    row.classList.toggle("isbuilt", svg !== "" && !message);
+    fault.textContent = message ? `${message} ${at < text.length ? `At “${text.slice(at)}”. ` : ""}It is kept as it stands.` : "";
+  }
+
+  /** Puts the hand into a line; behind what stands there. */
+  focus(at = this.list.children.length - 1) {
+    const field = this.list.children[Math.max(0, Math.min(at, this.list.children.length - 1))].querySelector("input");
+    field.focus({ preventScroll: true });
+    field.setSelectionRange(field.value.length, field.value.length);
+    field.scrollIntoView({ block: "nearest" });
+  }
+
+  /** Writes where the hand is, as keys for mouse and touch do. */
+  insert(text) {
+    const field = this.list.contains(document.activeElement) ? document.activeElement : this.list.lastElementChild.querySelector("input");
+    if (document.activeElement !== field) field.focus();
+    if (text === "") {
+      if (field.selectionStart === field.selectionEnd && field.selectionStart > 0) field.setSelectionRange(field.selectionStart - 1, field.selectionEnd);
+    }
+    field.setRangeText(text, field.selectionStart, field.selectionEnd, "end");
+    field.dispatchEvent(new Event("input"));
+  }
+}
