@@ -68,7 +68,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         using var visitor = await DemoAsync();
         var desk = await visitor.GetAsync("/");
         desk.QuerySelectorAll(".pile h2").Select(h => h.TextContent.Trim().Split(' ')[1]).ShouldBe(["type", "read", "decide", "print"]);
-        desk.QuerySelectorAll("table.ledger a").Select(a => a.TextContent).Where(c => c.StartsWith("K-")).ShouldBe(Enumerable.Range(1, 17).Select(n => $"K-{n:00}"));
+        desk.QuerySelectorAll("table.ledger a").Select(a => a.TextContent).Where(c => c.StartsWith("K-")).ShouldBe(Enumerable.Range(1, 27).Select(n => $"K-{n:00}"));
     }
 
     [Fact]

@@ -185,7 +185,7 @@ public sealed class AttackTests(PencilApp app) : PageTests(app), IClassFixture<P
         var text = (await visitor.GetAsync($"/pages/{page}/mend")).QuerySelector("textarea")!.TextContent;
         (await visitor.PostAsync($"/pages/{page}/mend", ("text", text))).QuerySelector(".fault")!.TextContent.ShouldContain("only version 1");
         var mended = text.Replace("\"version\": 7", "\"version\": 1");
-        (await visitor.PostAsync($"/pages/{page}/mend", ("text", mended.Replace("604 - 278", "1/2 + 1/3")))).QuerySelector(".fault")!.TextContent.ShouldContain("which pages do not take");
+        (await visitor.PostAsync($"/pages/{page}/mend", ("text", mended.Replace("604 - 278", "604 ~ 278")))).QuerySelector(".fault")!.TextContent.ShouldContain("items[0].task");
         await visitor.PostAsync($"/pages/{page}/mend", ("text", mended));
         visitor.Address.ShouldBe($"/pages/{page}");
     }

@@ -31,7 +31,7 @@ public sealed class DrawnTwiceTests
     {
         var items = PageLayout.Families.SelectMany(Worked).ToList();
         items.Count.ShouldBeGreaterThanOrEqualTo(200);
-        var pictures = items.ConvertAll(i => PagePicture.Of(i));
+        var pictures = items.ConvertAll(i => SquaresPicture.Of(i, null));
         var drawn = await DrawInBrowserAsync(items, pictures);
         for (var i = 0; i < items.Count; i++)
         {
@@ -56,7 +56,7 @@ public sealed class DrawnTwiceTests
 
     private static double Number(AngleSharp.Dom.IElement element, string name) => double.Parse(element.GetAttribute(name)!, CultureInfo.InvariantCulture);
 
-    private static async Task<IReadOnlyList<string>> DrawInBrowserAsync(List<WorkedItem> items, List<PagePicture> pictures)
+    private static async Task<IReadOnlyList<string>> DrawInBrowserAsync(List<WorkedItem> items, List<SquaresPicture> pictures)
     {
         var set = items.Select((item, i) => new JsonObject
         {

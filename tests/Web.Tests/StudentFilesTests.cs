@@ -57,12 +57,12 @@ public sealed class StudentFilesTests(PencilApp app) : IClassFixture<PencilApp>
     }
 
     [Fact]
-    public async Task Families_that_have_no_pages_yet_are_refused_by_name()
+    public async Task What_is_no_item_is_refused_with_its_line()
     {
         using var visitor = await DemoAsync();
         await visitor.GetAsync("/students/K-05/pages/new");
-        var page = await visitor.PostAsync("/students/K-05/pages/new", ("items", "1/2 + 1/3"));
-        page.QuerySelector(".fault")!.TextContent.ShouldContain("Line 1");
+        var page = await visitor.PostAsync("/students/K-05/pages/new", ("items", "1/2 + 1/3\n1/2 +"));
+        page.QuerySelector(".fault")!.TextContent.ShouldContain("Line 2");
     }
 
     [Theory]

@@ -1,10 +1,11 @@
 using System.Buffers;
 using System.Text;
+using System.Text.RegularExpressions;
 
 namespace YellowPencil.Core.Notation;
 
 /// <summary>The signs of arithmetic in the spellings in which people type them.</summary>
-public static class Signs
+public static partial class Signs
 {
     /// <summary>The plain sign of one character: any dash is <c>-</c>, × and · are <c>*</c>, ÷ is <c>:</c>; others are what they are.</summary>
     /// <param name="sign">The character.</param>
@@ -49,7 +50,29 @@ public static class Signs
         return plain.ToString();
     }
 
-    /// <summary>A task or fact with the signs that are printed in a book: −, × and ÷.</summary>
-    public static string Printed(string text) =>
-        text.Replace(" * ", " × ", StringComparison.Ordinal).Replace(" / ", " ÷ ", StringComparison.Ordinal).Replace('-', '−');
+    /// <summary>A task, fact or answer with the signs that are printed in a book: −, × and ÷, raised powers and the sign of a root.</summary>
+    public static string Printed(string text)
+    {
+        var printed = text.Replace(" * ", " × ", StringComparison.Ordinal).Replace(" / ", " ÷ ", StringComparison.Ordinal).Replace('-', '−');
+        return printed.AsSpan().ContainsAny('^', '(') ? WithRoots(WithRaised(printed)) : printed;
+    }
+
+    private static string WithRaised(string text)
+    {
+        var printed = new StringBuilder();
+        for (var i = 0; i < text.Length; i++)
+        {
+            if (text[i] != '^' || i + 1 == text.Length || !char.IsAsciiDigit(text[i + 1])) printed.Append(text[i]);
+            else
+                for (; i + 1 < text.Length && char.IsAsciiDigit(text[i + 1]); i++) printed.Append("⁰¹²³⁴⁵⁶⁷⁸⁹"[text[i + 1] - '0']);
+        }
+
+        return printed.ToString();
+    }
+
+    // A number under a root needs no brackets in print.
+    private static string WithRoots(string text) => Root().Replace(text, "√$1");
+
+    [GeneratedRegex(@"sqrt\(([0-9.]+)\)")]
+    private static partial Regex Root();
 }

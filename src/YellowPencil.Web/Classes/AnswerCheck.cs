@@ -8,15 +8,15 @@ namespace YellowPencil.Web.Classes;
 /// <summary>Checks an answer as a spreadsheet hands it over, which may have changed what was typed.</summary>
 internal static partial class AnswerCheck
 {
-    /// <summary>The answer as it is kept; null with what is wrong and what to write instead.</summary>
-    public static string? Read(string cell, out string what, out string instead)
+    /// <summary>The answer to a task as it is kept; null with what is wrong and what to write instead.</summary>
+    public static string? Read(ItemTask task, string cell, out string what, out string instead)
     {
         var text = Signs.Plain(cell.Replace('\u00a0', ' ').Replace('\u202f', ' ').Trim().TrimStart('\''));
-        (what, instead) = Fault(text);
+        (what, instead) = Fault(text, isNumber: !LineLayout.Has(task.Family));
         return what.Length == 0 ? text : null;
     }
 
-    private static (string What, string Instead) Fault(string text)
+    private static (string What, string Instead) Fault(string text, bool isNumber)
     {
         if (text is "-" or "–" or "—") return ("a dash alone is no answer", "nothing where it is blank, ? where it cannot be read");
         if (text.StartsWith('#')) return ($"“{Short(text)}” is an error of the spreadsheet", "the answer as text");
@@ -24,7 +24,7 @@ internal static partial class AnswerCheck
         if (Scientific().IsMatch(text)) return ($"“{Short(text)}” is how the spreadsheet shortens a number", "all its digits, in a column formatted as text");
         if (DecimalComma().IsMatch(text)) return ($"“{Short(text)}” has a comma where the point stands", text.Replace(',', '.'));
         if (text.Length > WorkedItem.LongestAnswer) return ($"it has more than {WorkedItem.LongestAnswer} characters", "the answer only");
-        return ItemList.AnswerFault(text) is null ? ("", "") : (text.Any(char.IsAsciiDigit) ? $"“{Short(text)}” is no number" : $"“{Short(text)}” has no digit", Suggested(text));
+        return !isNumber || ItemList.AnswerFault(text) is null ? ("", "") : (text.Any(char.IsAsciiDigit) ? $"“{Short(text)}” is no number" : $"“{Short(text)}” has no digit", Suggested(text));
     }
 
     // What is left when everything that cannot belong to a number is taken away is only a guess where digits are left.

@@ -146,7 +146,7 @@ public sealed class AnswerTable
             return;
         }
 
-        if (AnswerCheck.Read(text, out var what, out var instead) is { } answer) cells.Add(new(row.Page.Id, item.Id, answer));
+        if (AnswerCheck.Read(item.Task, text, out var what, out var instead) is { } answer) cells.Add(new(row.Page.Id, item.Id, answer));
         else faults.Add(new(rowName, Name(item), what, instead));
     }
 
@@ -208,7 +208,7 @@ public sealed class AnswerTable
             if (item.Answer is null && item.Work.IsEmpty) continue;
             var found = row.Sheet.Items.FirstOrDefault(i => i.Task.Equals(item.Task));
             if (found is null) faults.Add(new($"{where} ({row.Student.Code})", $"item {item.Id}", $"{Signs.Printed(item.Task.Text)} is not on this sheet", "items of this sheet only"));
-            else if (item.Answer is { } answer && AnswerCheck.Read(answer, out var what, out var instead) is null) faults.Add(new($"{where} ({row.Student.Code})", Name(found), what, instead));
+            else if (item.Answer is { } answer && AnswerCheck.Read(item.Task, answer, out var what, out var instead) is null) faults.Add(new($"{where} ({row.Student.Code})", Name(found), what, instead));
             else cells.Add(new(row.Page.Id, found.Id, item.Answer, element.TryGetProperty("work", out var work) ? work.Clone() : null));
         }
     }

@@ -2,6 +2,7 @@ using System.Text.Json;
 using Hangfire;
 using Microsoft.AspNetCore.Antiforgery;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
 using YellowPencil.Data;
 using YellowPencil.Web.Services;
 
@@ -25,11 +26,12 @@ internal static class ClassApi
         if (await classes.FindSheetAsync(id) is not { Class: not null } sheet) return Results.NotFound();
         var (pages, fault) = await TypedItem.ReadByPageAsync(context.Request.Body, context.RequestAborted);
         if (fault is not null) return TypingApi.Refuse(fault);
+        var tasks = ClassDesk.ItemsOf(sheet).ToDictionary(i => i.Id, i => i.Task);
         var replies = new Dictionary<Guid, object>();
         foreach (var (page, items) in pages)
         {
             // A page that is not there any more costs itself only.
-            var refused = items.Select(Refused).OfType<RefusedItem>().ToList();
+            var refused = items.Select(i => Refused(i, tasks.GetValueOrDefault(i.Id))).OfType<RefusedItem>().ToList();
             var saved = await SavePageAsync(typing, page, [.. items.Where(i => refused.TrueForAll(r => r.Id != i.Id))], id);
             replies[page] = saved is null
                 ? new { versions = new Dictionary<string, int>(), conflicts = Array.Empty<object>(), refused = items.Select(i => new RefusedItem(i.Id, "this page is not on the sheet any more")) }
@@ -53,8 +55,9 @@ internal static class ClassApi
         }
     }
 
-    private static RefusedItem? Refused(TypedItem item) =>
-        item.Answer is { } answer && AnswerCheck.Read(answer, out var what, out var instead) is null ? new RefusedItem(item.Id, $"{what}: write {instead}") : null;
+    // What is wrong with an answer; that an item is not there is said where it is saved.
+    private static RefusedItem? Refused(TypedItem item, ItemTask? task) =>
+        task is not null && item.Answer is { } answer && AnswerCheck.Read(task, answer, out var what, out var instead) is null ? new RefusedItem(item.Id, $"{what}: write {instead}") : null;
 
     private static async Task<IResult> PreviewAsync(Guid id, HttpContext context, IAntiforgery forms, PencilContext data)
     {

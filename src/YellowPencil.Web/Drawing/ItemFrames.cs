@@ -1,5 +1,6 @@
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Models;
 using YellowPencil.Core.Notation;
@@ -43,7 +44,7 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
     {
         var task = item.Item.Task;
         var isWritten = item.Item.IsAnswered;
-        var taught = Columns(task, DeviationSet.Taught, 0, null, classroom);
+        var taught = Columns(task, new DeviationSet(classroom.School, []), 0, null, classroom);
         var students = isWritten && !procedure.IsExplained
             ? NotKnown(item, task, classroom.School)
             : Columns(task, procedure.Hypothesis.Deviations, procedure.Declined, procedure.Slip, classroom);
@@ -71,12 +72,13 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
 
     private static string Summarize(ItemReading item, ClassroomWord word) => item.Verdict switch
     {
-        Verdict.Right => $"Written {item.Item.Answer}: right.",
+        Verdict.Right => $"Written {Signs.Printed(item.Item.Answer!)}: right.",
         Verdict.Blank or Verdict.Unreadable when item.Item.IsBrokenOff && item.FirstWrongStep is { } step =>
             $"The work breaks off; right is {item.Item.Task.RightAnswer}. {step.Text}".In(word),
         Verdict.Blank => $"Nothing is written; right is {item.Item.Task.RightAnswer}.",
         Verdict.Unreadable => $"What is written cannot be read; right is {item.Item.Task.RightAnswer}.",
-        _ => $"Written {item.Item.Answer}; right is {item.Item.Task.RightAnswer}. {item.FirstWrongStep?.Text}".In(word).TrimEnd(),
+        Verdict.Unfinished => $"Written {Signs.Printed(item.Item.Answer!)}: right in value, and not at its end; that is {Signs.Printed(item.Item.Task.RightAnswer)}. {item.FirstWrongStep?.Text}".In(word).TrimEnd(),
+        _ => $"Written {Signs.Printed(item.Item.Answer!)}; right is {Signs.Printed(item.Item.Task.RightAnswer)}. {item.FirstWrongStep?.Text}".In(word).TrimEnd(),
     };
 
     /// <summary>What is known where no procedure was found: the item, and what stands under it.</summary>
@@ -107,6 +109,7 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
     {
         var run = new MethodRun { Recording = true };
         Method.Run(task, run, student, declined, slip);
+        if (LineLayout.Has(task.Family)) return InLines(task, run, classroom);
         var columns = new List<List<ReplayFrame>> { new() { new("The item as it was set.", PagePicture.Blank(task, classroom.School), false, TaughtFamily.Of(task.Family).ModelAt(task, [], null)) } };
         var told = ToldSteps.InOrder(run.Steps, task.Family, classroom.School);
         var early = run.Page.Answer.Contains('.') ? told.ToList().FindIndex(s => ToldSteps.ComesEarly(s, task.Family)) : -1;
@@ -124,5 +127,34 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
         var answer = run.Page.Answer.Length > 0 ? $"The answer: {run.Page.Answer}.{(PagePicture.ZerosInFront(run).Count > 0 ? " A zero in front is not written." : "")}" : "No answer is written.";
         columns.Add([new ReplayFrame(answer.Replace('-', '−'), PagePicture.Of(task, run, school: classroom.School), false, TaughtFamily.Of(task.Family).ModelAt(task, run.Page.Marks, run.Page.Answer.ToString()))]);
         return columns;
+    }
+
+    /// <summary>
+    /// The frames of a run in lines: one for each line, and one for each part beside them, with what was done to come to it; the item as it was set comes
+    /// first, the answer last.
+    /// </summary>
+    private static List<List<ReplayFrame>> InLines(ItemTask task, MethodRun run, Classroom classroom)
+    {
+        var columns = new List<List<ReplayFrame>> { new() { new("The item as it was set.", PagePicture.Blank(task, classroom.School), false, TaughtFamily.Of(task.Family).ModelAt(task, [], null)) } };
+        var told = ToldSteps.InOrder(run.Steps, task.Family, classroom.School);
+        var marks = run.Page.Marks;
+        var taken = 0;
+        for (var i = 0; i < marks.Count; i++)
+        {
+            var isLine = marks[i].Field == WorkFields.Lines;
+            if (!isLine && i + 1 < marks.Count && marks[i + 1].Field == marks[i].Field) continue;
+            var steps = told.Skip(taken).TakeWhile(s => s.MarksBefore <= i).ToList();
+            taken += steps.Count;
+            var written = marks.Take(i + 1).Reverse().TakeWhile(m => m.Field == marks[i].Field).Take(isLine ? 1 : int.MaxValue).Reverse().Select(m => m.Field.Say(m.At, Signs.Printed(m.Text)));
+            columns.Add([Frame(steps, marks[i].Field == WorkFields.Box ? "Fills the box." : $"Writes {string.Join(", ", written)}.", i + 1)]);
+        }
+
+        var answer = run.Page.Answer.Length > 0 ? $"The answer: {Signs.Printed(run.Page.Answer.ToString())}." : "No answer is written.";
+        columns.Add([Frame([.. told.Skip(taken)], answer, null)]);
+        return columns;
+
+        ReplayFrame Frame(IReadOnlyList<Step> steps, string writes, int? count) => new(
+            string.Join(' ', steps.Select(s => ToldSteps.TextOf(s, classroom).TrimEnd('.') + ".").Append(writes)), PagePicture.Of(task, run, count, classroom.School), steps.Any(s => s.Cause != StepCause.AsTaught),
+            TaughtFamily.Of(task.Family).ModelAt(task, [.. marks.Take(count ?? marks.Count)], count is null ? run.Page.Answer.ToString() : null));
     }
 }

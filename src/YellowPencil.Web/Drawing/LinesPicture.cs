@@ -15,7 +15,11 @@ internal sealed class LinesPicture : PagePicture
 {
     // So many lines there are to write in on a sheet for the student, whatever the item needs: the room tells nothing.
     private const int Room = 6;
+    private const int RoomAcross = 8;
     private const double Square = ExpressionBox.Square;
+
+    // An item with what stands beside its lines is not wider than this, so that two stand beside each other.
+    private const double Widest = 12 * Square;
     private readonly ItemTask task;
     private readonly WrittenLine set;
     private readonly IReadOnlyList<WrittenLine> lines;
@@ -53,7 +57,7 @@ internal sealed class LinesPicture : PagePicture
 
     public static LinesPicture Blank(ItemTask task) => new(task, []);
 
-    public static LinesPicture WithRoom(ItemTask task) => new(task, []) { room = Room };
+    public static LinesPicture WithRoom(ItemTask task) => new(task, []) { room = Room, width = RoomAcross * Square };
 
     public static new LinesPicture WithStepsOpen(ItemTask task, int open, School? school)
     {
@@ -62,11 +66,11 @@ internal sealed class LinesPicture : PagePicture
         if (open == 0) return Of(task, run, null);
         var told = ToldSteps.InOrder(run.Steps, task.Family, school ?? School.Usual);
         var picture = Of(task, run, told.Count <= open ? 0 : told[^open].MarksBefore);
-        picture.room = Room;
+        (picture.room, picture.width) = (Room, RoomAcross * Square);
         return picture;
     }
 
-    public static LinesPicture Of(WorkedItem item) => new(item.Task, LineLayout.Lines(item), NotedPart.Of(item.Work));
+    public static LinesPicture Of(WorkedItem item) => new(item.Task, LineLayout.Lines(item), NotedPart.Of(item.Task, item.Work));
 
     public static LinesPicture Of(ItemTask task, MethodRun run, int? count)
     {
@@ -74,7 +78,7 @@ internal sealed class LinesPicture : PagePicture
         List<string> lines = [.. marks.Where(m => m.Field == WorkFields.Lines).Select(m => m.Text)];
         var answer = run.Page.Answer.ToString();
         if (count is null && answer.Length > 0 && (lines.Count == 0 || task.Canonical(lines[^1]) != task.Canonical(answer))) lines.Add(answer);
-        return new LinesPicture(task, lines, NotedPart.Of(Work.Of(marks, WorkFields.Cross, WorkFields.Box, WorkFields.Gap, WorkFields.Between, WorkFields.Tried)));
+        return new LinesPicture(task, lines, NotedPart.Of(task, Work.Of(marks, WorkFields.Cross, WorkFields.Box, WorkFields.Gap, WorkFields.Between, WorkFields.Tried)));
     }
 
     public override PagePicture WithCircle(WrongStep? step)
@@ -128,7 +132,7 @@ internal sealed class LinesPicture : PagePicture
     public override Sketch Sketch()
     {
         List<Shape> shapes = [];
-        var (task, top, wide) = (ExpressionBox.Of(set), Square, width);
+        var (task, top, wide) = (ExpressionBox.Of(set), Square, 0.0);
         var left = 0.0;
         if (Verb.Length > 0)
         {
@@ -180,14 +184,17 @@ internal sealed class LinesPicture : PagePicture
             top += Square;
         }
 
+        var (right, above) = (Math.Ceiling(wide / Square) * Square, Square);
         foreach (var part in noted)
         {
-            var (partWidth, high) = part.Draw(shapes, wide + Square, Square);
-            wide += Square + partWidth;
-            top = Math.Max(top, Square + high);
+            // Beside the lines where there is room, else in a row of its own below.
+            if (right + Square + part.Width > Widest && right > 0) (right, above) = (-Square, top + Square);
+            part.Draw(shapes, right + Square, above);
+            right += Square + Math.Ceiling(part.Width / Square) * Square;
+            (wide, top) = (Math.Max(wide, right), Math.Max(top, above + part.Height));
         }
 
-        top = Math.Max(top, (room + 2) * Square);
+        (wide, top) = (Math.Max(wide, width), Math.Max(top, (room + 2) * Square));
         return new Sketch(Math.Max(3, Math.Ceiling((wide + 4) / Square)) * Square, Math.Ceiling(top / Square) * Square, Label, shapes);
     }
 
@@ -196,7 +203,7 @@ internal sealed class LinesPicture : PagePicture
         foreach (var other in others.Cast<LinesPicture>())
         {
             var (wide, high) = (other.Sketch().Width, other.Sketch().Height);
-            width = Math.Max(width, wide - Square);
+            width = Math.Max(width, wide - 4);
             room = Math.Max(room, (int)(high / Square) - 2);
         }
     }

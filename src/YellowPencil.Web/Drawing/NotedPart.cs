@@ -9,27 +9,30 @@ internal sealed class NotedPart
     private const double Square = ExpressionBox.Square;
     private readonly List<(double X, double Y, string Text)> texts = [];
     private readonly List<LineShape> lines = [];
-    private double width;
-    private double height;
-
     private NotedPart()
     {
     }
 
+    /// <summary>How wide it is.</summary>
+    public double Width { get; private set; }
+
+    /// <summary>How high it is.</summary>
+    public double Height { get; private set; }
+
     /// <summary>The parts of a working, from the left to the right.</summary>
-    public static IReadOnlyList<NotedPart> Of(Work work)
+    public static IReadOnlyList<NotedPart> Of(ItemTask task, Work work)
     {
         List<NotedPart?> parts =
         [
             work.Get(WorkFields.Cross) is { } ends ? Cross(ends) : null,
             work.Get(WorkFields.Box) is { } box ? Box(box) : null,
-            Listed([.. Notes(work)]),
+            Listed([.. Notes(task, work)]),
         ];
         return [.. parts.OfType<NotedPart>()];
     }
 
-    /// <summary>Draws it with its left upper corner at a point; how wide and how high it is.</summary>
-    public (double Width, double Height) Draw(List<Shape> shapes, double left, double top)
+    /// <summary>Draws it with its left upper corner at a point.</summary>
+    public void Draw(List<Shape> shapes, double left, double top)
     {
         foreach (var (x, y, text) in texts)
         {
@@ -39,23 +42,27 @@ internal sealed class NotedPart
         }
 
         shapes.AddRange(lines.Select(l => l with { X1 = l.X1 + left, X2 = l.X2 + left, Y1 = l.Y1 + top, Y2 = l.Y2 + top }));
-        return (width, height);
     }
 
     // What is listed one under the other: middle and gap, the squares round a root, trials.
-    private static IEnumerable<string> Notes(Work work)
+    private static IEnumerable<string> Notes(ItemTask task, Work work)
     {
         if (work.Get(WorkFields.Gap) is { } gap)
             foreach (var (name, text) in ((string[])["middle", "squared", "gap"]).Zip(gap))
                 if (text is not null) yield return $"{name} {text}";
-        if (work.Get(WorkFields.Between) is { } squares) yield return string.Join(" < ", squares.Select(s => s ?? "?").Take(1).Append("n").Concat(squares.Skip(1).Select(s => s ?? "?")));
+        if (work.Get(WorkFields.Between) is { } squares)
+        {
+            var between = WrittenLine.Read(task.Text).Leaves.Where(l => l.Kind == SignKind.Number).Select(l => l.Text).FirstOrDefault() ?? "?";
+            yield return $"{squares[0] ?? "?"} < {between} < {squares[1] ?? "?"}";
+        }
+
         foreach (var (value, result) in work.Get(WorkFields.Tried) ?? []) yield return result is null ? value : $"{value} → {result}";
     }
 
     // The product stands on top of the X, the sum below, the pair to the left and to the right.
     private static NotedPart Cross(IReadOnlyList<string?> ends)
     {
-        var part = new NotedPart { width = 5 * Square, height = 4 * Square };
+        var part = new NotedPart { Width = 5 * Square, Height = 4 * Square };
         part.lines.Add(new LineShape("rule thin", Square, Square, 4 * Square, 3 * Square));
         part.lines.Add(new LineShape("rule thin", 4 * Square, Square, Square, 3 * Square));
         foreach (var (text, x, y) in new[] { (ends[0], 2.5, 3.4), (ends[1], 2.5, 0.6), (ends[2], 0.7, 2.0), (ends[3], 4.3, 2.0) })
@@ -68,7 +75,7 @@ internal sealed class NotedPart
         const double Wide = 2.5 * Square, High = 1.5 * Square, Left = 2 * Square, Top = Square;
         var columns = Math.Max(2, box.Cells.Select(row => row.Count).Append(box.Top.Count).Max());
         var rows = Math.Max(2, Math.Max(box.Cells.Count, box.Side.Count));
-        var part = new NotedPart { width = Left + columns * Wide, height = Top + rows * High };
+        var part = new NotedPart { Width = Left + columns * Wide, Height = Top + rows * High };
         for (var column = 0; column <= columns; column++) part.lines.Add(new LineShape("rule thin", Left + column * Wide, Top, Left + column * Wide, Top + rows * High));
         for (var row = 0; row <= rows; row++) part.lines.Add(new LineShape("rule thin", Left, Top + row * High, Left + columns * Wide, Top + row * High));
         for (var column = 0; column < box.Top.Count; column++) part.Write(Left + (column + 0.5) * Wide, Top / 2, box.Top[column]);
@@ -85,8 +92,8 @@ internal sealed class NotedPart
         foreach (var note in notes)
         {
             var box = ExpressionBox.Of(WrittenLine.Read(note));
-            part.texts.Add((box.Width / 2, part.height + box.Squares * Square / 2, note));
-            (part.width, part.height) = (Math.Max(part.width, box.Width), part.height + box.Squares * Square);
+            part.texts.Add((box.Width / 2, part.Height + box.Squares * Square / 2, note));
+            (part.Width, part.Height) = (Math.Max(part.Width, box.Width), part.Height + box.Squares * Square);
         }
 
         return part;

@@ -74,7 +74,7 @@ internal static class TypingJson
     // Lines as they are typed, and the signs that the item may need, for those who have no keyboard.
     private static void WriteLines(Utf8JsonWriter json, WorkedItem item)
     {
-        json.WriteStartArray("lines");
+        json.WriteStartArray("texts");
         foreach (var line in LineLayout.Lines(item)) json.WriteStringValue(line);
         json.WriteEndArray();
         json.WriteString("letter", WrittenLine.Read(LinesPicture.Parts(item.Task).Expression).Leaves.FirstOrDefault(l => l.Kind == SignKind.Letter)?.Text);

@@ -18,7 +18,7 @@ export function startBoard(root) {
 
   const outbox = new Outbox(items, root.dataset.token, {
     written: (item) => ({ answer: item.answer, ...(item.work ? { work: item.work } : {}), at: root.dataset.address }),
-    take: (item, kept) => kept.squares === undefined && (show(item, kept.answer, kept.work ?? null), true),
+    take: (item, kept) => kept.squares === undefined && kept.lines === undefined && (show(item, kept.answer, kept.work ?? null), true),
     names: (of) => (of.length > 4 ? `${of.length} answers` : of.map((item) => item.name.replace(/,$/, "")).join("; ")),
     address: () => `/api/class-sheets/${root.dataset.board}/items`,
     pack: (sent) => `{${[...Map.groupBy(sent, (s) => s.item.page)].map(([page, list]) => `${JSON.stringify(page)}:[${list.map((s) => s.text).join(",")}]`).join(",")}}`,

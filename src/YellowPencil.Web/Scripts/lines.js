@@ -3,10 +3,10 @@
 const PAUSE = 700; // milliseconds after the last key before a line is built up beside its field
 const built = new Map();
 
-export const isLines = (item) => item.lines !== undefined;
+export const isLines = (item) => item.texts !== undefined;
 
 /** The lines in which something stands. */
-export const filled = (item) => item.lines.filter((line) => line.trim() !== "");
+export const filled = (item) => item.texts.filter((line) => line.trim() !== "");
 
 /** A line as the server builds it up: { svg, at, message }; asked for once. */
 function build(text) {
@@ -26,7 +26,7 @@ export class LineFields {
 
   /** Shows the lines as they stand; a field that is there already stays, so that the hand stays in it. */
   render() {
-    const lines = this.item.lines.length > 0 ? this.item.lines : [""];
+    const lines = this.item.texts.length > 0 ? this.item.texts : [""];
     while (this.list.children.length > lines.length) this.list.lastElementChild.remove();
     while (this.list.children.length < lines.length) this.list.append(this.make());
     [...this.list.children].forEach((row, at) => {

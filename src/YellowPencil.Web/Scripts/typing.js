@@ -81,8 +81,8 @@ export function startTyping(root) {
   function writeLine(index, edit) {
     at = index;
     change((item) => {
-      if (item.lines.length === 0) item.lines.push("");
-      edit(item.lines);
+      if (item.texts.length === 0) item.texts.push("");
+      edit(item.texts);
     });
     render();
   }
@@ -99,7 +99,7 @@ export function startTyping(root) {
 
   /** What a key does in a line; false where the field takes it. */
   function lineKey(index, event, line, field) {
-    const meaning = meant(event), item = items[index], last = Math.max(0, item.lines.length - 1);
+    const meaning = meant(event), item = items[index], last = Math.max(0, item.texts.length - 1);
     const edit = (to, change) => { writeLine(index, change); fields[index].focus(to); };
     if (meaning === "undo" || meaning === "redo") actions[meaning]();
     else if (event.altKey && event.key === "ArrowUp") edit(line - 1, (lines) => swap(lines, line, line - 1));
@@ -110,7 +110,7 @@ export function startTyping(root) {
     else if (event.key === "Enter") enterLine(index, line, field);
     else if (event.key === "ArrowUp") { if (line > 0) fields[index].focus(line - 1); else if (goTo(index - 1)) { render(); focusHand(); } }
     else if (event.key === "ArrowDown") { if (line < last) fields[index].focus(line + 1); else nextItem(); }
-    else if (event.key === "Backspace" && field.value === "" && item.lines.length > 1) edit(Math.max(0, line - 1), (lines) => lines.splice(line, 1));
+    else if (event.key === "Backspace" && field.value === "" && item.texts.length > 1) edit(Math.max(0, line - 1), (lines) => lines.splice(line, 1));
     else return false;
     event.stopPropagation();
     return true;
@@ -123,7 +123,7 @@ export function startTyping(root) {
       fields[index].focus(line + 1);
       return;
     }
-    if (items[index].lines.length > 1) writeLine(index, (lines) => lines.splice(line, 1));
+    if (items[index].texts.length > 1) writeLine(index, (lines) => lines.splice(line, 1));
     nextItem();
   }
 

@@ -3,7 +3,7 @@ import { filled, isLines } from "./lines.js";
 
 /** The item as the server gives it out. */
 export function open(set) {
-  return isLines(set) ? { ...set, lines: [...set.lines] } : { ...set, squares: mapped(set.squares), moved: new Map(Object.entries(set.moved)) };
+  return isLines(set) ? { ...set, texts: [...set.texts] } : { ...set, squares: mapped(set.squares), moved: new Map(Object.entries(set.moved)) };
 }
 
 const mapped = (squares) => new Map(Object.entries(squares).map(([strip, columns]) => [strip, new Map(Object.entries(columns).map(([column, text]) => [Number(column), text]))]));
@@ -40,7 +40,7 @@ export function written(item) {
 /** Puts back what was kept in this browser and had not reached the server. */
 export function take(item, { lines, squares, moved, unreadable }) {
   if (isLines(item)) {
-    item.lines = [...lines];
+    item.texts = [...lines];
     return;
   }
   item.squares = mapped(squares ?? {});
@@ -53,11 +53,11 @@ export const isOfKind = (item, before) => (isLines(item) ? Array.isArray(before.
 
 export const isOpen = (item) => answerOf(item) === null;
 
-export const copy = (item) => (isLines(item) ? { lines: [...item.lines] } : { squares: [...item.squares].map(([strip, columns]) => [strip, [...columns]]), moved: [...item.moved], unreadable: item.unreadable });
+export const copy = (item) => (isLines(item) ? { texts: [...item.texts] } : { squares: [...item.squares].map(([strip, columns]) => [strip, [...columns]]), moved: [...item.moved], unreadable: item.unreadable });
 
 export function restore(item, before) {
   if (isLines(item)) {
-    item.lines = [...before.lines];
+    item.texts = [...before.texts];
     return;
   }
   item.squares = new Map(before.squares.map(([strip, columns]) => [strip, new Map(columns)]));

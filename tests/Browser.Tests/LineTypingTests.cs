@@ -1,0 +1,117 @@
+using OpenQA.Selenium;
+using OpenQA.Selenium.Interactions;
+using Shouldly;
+using Xunit;
+using K = OpenQA.Selenium.Keys;
+
+namespace YellowPencil.Browser.Tests;
+
+/// <summary>Typing fractions, algebra and roots line by line.</summary>
+public sealed class LineTypingTests(Browser browser) : IClassFixture<Browser>
+{
+    private void Saved() => browser.Until(b => b.TextOf("[data-saving]") == "Saved.", "saved");
+
+    /// <summary>An item of each family with its lines, as a specialist types it.</summary>
+    public static TheoryData<string, string, string[]> FullWork => new()
+    {
+        { "2/3 + 3/5", $"10/15 + 9/15{K.Enter}19/15{K.Enter}1 4/15", ["\"answer\": \"1 4/15\"", "\"lines\": [\"10/15 + 9/15\", \"19/15\", \"1 4/15\"]"] },
+        { "7 1/4 - 2 5/6", $"29/4 - 17/6{K.Enter}12/2{K.Enter}6", ["\"answer\": \"6\"", "\"lines\": [\"29/4 - 17/6\", \"12/2\", \"6\"]"] },
+        { "simplify (4x^2 - 3x) - (x^2 - 5)", $"4x^2 - 3x - x^2 - 5{K.Enter}3x^2 - 3x - 5", ["\"answer\": \"3x^2 - 3x - 5\""] },
+        { "expand (y - 6)(y + 9)", "y^2 - 54", ["\"answer\": \"y^2 - 54\""] },
+        { "factor x^2 + x - 12", "(x - 4)(x + 3)", ["\"answer\": \"(x - 4)(x + 3)\""] },
+        { "sqrt(31) to 0.1", $"5 + 6/11{K.Enter}5.54{K.Enter}5.5", ["\"answer\": \"5.5\"", "\"lines\": [\"5 + 6/11\", \"5.54\", \"5.5\"]"] },
+        { "solve 2x + 7 = 15", $"2x = 22{K.Enter}x = 11", ["\"answer\": \"x = 11\"", "\"lines\": [\"2x = 22\", \"x = 11\"]"] },
+        { "2/3 + 3/5", "?", ["\"answer\": \"?\""] },
+        { "2/3 + 3/5", $"10/15 + {K.Enter}...", ["\"answer\": null", "\"lines\": [\"10/15 +\"]"] },
+    };
+
+    [Theory]
+    [MemberData(nameof(FullWork))]
+    public void Every_family_of_lines_is_typed_and_stored_as_work_and_answer(string task, string keys, string[] stored)
+    {
+        browser.BeginPage(task, "FromLeft");
+        browser.Keys(keys);
+        Saved();
+        foreach (var text in stored) browser.Stored().ShouldContain(text);
+        browser.ConsoleErrors().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void A_line_is_built_up_when_it_is_left_and_one_that_does_not_parse_keeps_its_text_and_says_where()
+    {
+        browser.BeginPage("2/3 + 3/5\n1/2 + 1/4", "FromLeft");
+        browser.Keys($"10/15 + 9/15{K.Enter}19/{K.Enter}");
+        browser.Until(b => b.Driver.FindElements(By.CssSelector("[data-item='1'] li.isbuilt svg line")).Count == 2, "two fractions are built up");
+        browser.Until(b => b.TextOf("[data-item='1'] li:nth-child(2) .linefault").StartsWith("Nothing stands under the line of this fraction."), "the fault is said");
+        Saved();
+        browser.Stored().ShouldContain("\"lines\": [\"10/15 + 9/15\", \"19/\"]");
+        browser.Driver.Navigate().Refresh();
+        browser.Until(b => b.Driver.FindElements(By.CssSelector("[data-item='1'] li")).Count == 2, "both lines are there again");
+        browser.Script<string>("return document.querySelectorAll(\"[data-item='1'] input\")[1].value").ShouldBe("19/");
+        browser.AccessibilityFaults().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Lines_are_repeated_moved_put_between_and_taken_back_by_keys()
+    {
+        browser.BeginPage("solve 5x - 3 = 2x + 12\nsolve 2x = 8", "FromLeft");
+        browser.Keys($"3x - 3 = 12{K.Enter}3x = 9");
+        With(K.Control, "d");
+        browser.Keys($"{K.Backspace}{K.Backspace}{K.Backspace}{K.Backspace}{K.Backspace}{K.Backspace}x = 3");
+        Lines().ShouldBe("3x - 3 = 12|3x = 9|x = 3");
+        With(K.Alt, K.ArrowUp);
+        Lines().ShouldBe("3x - 3 = 12|x = 3|3x = 9");
+        With(K.Control, K.Enter);
+        browser.Keys("3x = 15");
+        Lines().ShouldBe("3x - 3 = 12|3x = 15|x = 3|3x = 9");
+        browser.Undo();
+        Lines().ShouldBe("3x - 3 = 12|3x = 1|x = 3|3x = 9");
+        browser.Keys($"{K.ArrowDown}{K.ArrowDown}{K.ArrowDown}x = 4");
+        Saved();
+        browser.Stored().ShouldContain("\"answer\": \"x = 4\"");
+        browser.Keys(K.Enter + K.Enter);
+        browser.Script<bool>("return document.activeElement.hasAttribute('data-done')").ShouldBeTrue("behind the last item the way on");
+
+        string Lines() => browser.Script<string>("return [...document.querySelectorAll(\"[data-item='1'] input\")].map(f => f.value).join('|')");
+
+        void With(string held, string key) => new Actions(browser.Driver).KeyDown(held).SendKeys(key).KeyUp(held).Perform();
+    }
+
+    [Fact]
+    public void Squares_and_lines_stand_on_one_page_and_keys_for_touch_write_into_both()
+    {
+        browser.BeginPage("604 - 278\n3/8 + 1/6\nfactor x^2 + x - 12", "FromLeft");
+        browser.Keys($"474{K.Enter}4/14{K.Enter}{K.Enter}");
+        foreach (var key in new[] { "(", "letter", "+", "4", ")" }) browser.Click($"[data-key='{key}']");
+        Saved();
+        browser.Stored().ShouldContain("\"answer\": \"474\"");
+        browser.Stored().ShouldContain("\"answer\": \"4/14\"");
+        browser.Stored().ShouldContain("\"answer\": \"(x+4)\"");
+        for (var i = 0; i < 2; i++) new Actions(browser.Driver).KeyDown(K.Shift).SendKeys(K.Enter).KeyUp(K.Shift).Perform();
+        browser.Keys($"{K.Backspace}5");
+        Saved();
+        browser.Stored().ShouldContain("\"answer\": \"475\"");
+    }
+
+    [Theory]
+    [InlineData(31)]
+    [InlineData(32)]
+    public void Whatever_keys_are_pressed_what_is_drawn_is_what_is_stored(int seed)
+    {
+        string[] keys = ["1", "2", "9", "x", "/", "^", "(", ")", "+", "-", "=", " ", "?", ".", K.Enter, K.Enter, K.ArrowUp, K.ArrowDown, K.Backspace, K.Delete, K.ArrowLeft, K.Home, "undo"];
+        browser.BeginPage("2/3 + 3/5\n7 1/4 - 2 5/6\nsimplify (4x - 3) - (x - 5)\nexpand 3x(2x - 7)\nfactor x^2 + x - 12\nsqrt(31)\nsolve 2x + 7 = 15", "FromLeft");
+        var random = new Random(seed);
+        for (var i = 0; i < 150; i++)
+        {
+            if (keys[random.Next(keys.Length)] is var key && key == "undo") browser.Undo();
+            else browser.Keys(key);
+        }
+
+        Saved();
+        const string Shown = "return [...document.querySelectorAll('[data-lines]')].map(l => [...l.querySelectorAll('input')].map(f => f.value.trim()).filter(v => v).join('|')).join('\\n')";
+        var before = browser.Script<string>(Shown);
+        browser.ConsoleErrors().ShouldBeEmpty();
+        browser.Driver.Navigate().Refresh();
+        browser.Until(b => b.Script<string>(Shown) == before, $"after a reload it is as before: {before} / {browser.Script<string>(Shown)}");
+    }
+}
