@@ -167,6 +167,7 @@ public sealed class StartTests : IAsyncLifetime
     {
         var info = new ProcessStartInfo("bash", [Path.Combine(Root, "start")]) { RedirectStandardOutput = true, RedirectStandardError = true };
         info.Environment["YELLOWPENCIL_DATA"] = home;
+        info.Environment["WarmUp"] = "false"; // Nobody reads a page here.
         if (port is { } wanted) info.Environment["PORT"] = wanted.ToString();
         var one = new Started(Process.Start(info)!, home);
         started.Add(one);

@@ -20,7 +20,7 @@ public static class CatalogueText
                 text.Append($"\n### {bug.Name.In(ClassroomWord.Rename)}\n\n`{bug.Id}` · decision `{bug.Decision.Id}` · {bug.Commonness}\n\n");
                 text.Append($"{bug.Text.In(ClassroomWord.Rename)} *{bug.Reason.In(ClassroomWord.Rename)}*\n\n");
                 text.Append($"Missing idea: {bug.Idea.Statement.In(ClassroomWord.Rename)}\n\n");
-                text.Append($"Example: {Signs.Printed(example.Task.Text)} = {example.Answer}, right is {example.Task.RightAnswer}.\n");
+                text.Append($"Example: {Signs.Printed(example.Task.Text)} = {Signs.Printed(example.Answer)}, right is {Signs.Printed(example.Task.RightAnswer)}.\n");
             }
         }
 
