@@ -93,6 +93,30 @@ public sealed class LineTypingTests(Browser browser) : IClassFixture<Browser>
         browser.Stored().ShouldContain("\"answer\": \"475\"");
     }
 
+    [Fact]
+    public void The_x_a_box_and_the_squares_round_a_root_are_opened_by_a_key_and_filled_in_from_cell_to_cell()
+    {
+        browser.BeginPage("factor x^2 + x - 12\nsqrt(31)", "FromLeft");
+        Alt("x");
+        browser.Keys($"-12{K.Enter}1{K.Enter}4{K.Enter}-3{K.Enter}(x + 4)(x - 3)");
+        Alt("b");
+        browser.Keys($"x{K.Enter}4{K.Enter}x{K.Enter}x^2{K.Enter}4x{K.Enter}-3{K.Enter}-3x{K.Enter}-12{K.Enter}");
+        browser.Keys($"{K.End}{K.ArrowDown}");
+        Alt("s");
+        browser.Keys($"25{K.Enter}36{K.Enter}5.5");
+        Saved();
+        browser.Stored().ShouldContain("\"cross\": {\"sum\": \"1\", \"left\": \"4\", \"right\": \"-3\", \"product\": \"-12\"}");
+        browser.Stored().ShouldContain("\"box\": {\"top\": [\"x\", \"4\"], \"side\": [\"x\", \"-3\"], \"cells\": [[\"x^2\", \"4x\"], [\"-3x\", \"-12\"]]}");
+        browser.Stored().ShouldContain("\"answer\": \"(x + 4)(x - 3)\"");
+        browser.Stored().ShouldContain("\"between\": [\"25\", \"36\"]");
+        browser.Stored().ShouldContain("\"answer\": \"5.5\"");
+        browser.Driver.Navigate().Refresh();
+        browser.Until(b => b.Script<string>("return document.querySelector(\"[aria-label='Item 1, left end of the X']\")?.value ?? ''") == "4", "the X is there again");
+        browser.AccessibilityFaults().ShouldBeEmpty();
+
+        void Alt(string key) => new Actions(browser.Driver).KeyDown(K.Alt).SendKeys(key).KeyUp(K.Alt).Perform();
+    }
+
     [Theory]
     [InlineData(31)]
     [InlineData(32)]

@@ -1,5 +1,6 @@
 using System.Text.RegularExpressions;
 using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 
 namespace YellowPencil.Core.Asking;
@@ -24,10 +25,19 @@ internal static partial class StudentSize
         var asked = reading.Sheet.Items.Select(i => i.Task.Text).ToHashSet();
         foreach (var family in families)
         {
-            var made = ItemPool.Of(family, Made, seed).Where(t => t.Asked == default && !asked.Contains(t.Text)).ToList();
+            var letter = reading.Sheet.Items.Where(i => i.Task.Family == family).Select(i => Look.Of(i.Task).Letter).FirstOrDefault(' ');
+            var made = ItemPool.Of(family, Made, seed).Where(t => t.Asked == default).Select(t => Under(t, letter)).Where(t => !asked.Contains(t.Text)).DistinctBy(t => t.Text).ToList();
             foreach (var task in made.Where(fits).Take(count)) yield return task;
             foreach (var task in made.Where(t => !fits(t)).Take(count / 2)) yield return task;
         }
+    }
+
+    // The same task with the page's letter.
+    private static ItemTask Under(ItemTask task, char letter)
+    {
+        var own = Look.Of(task).Letter;
+        if (own == ' ' || letter == ' ' || own == letter || task.Text.IndexOf(' ') is not (> 0 and var word)) return task;
+        return TaskText.TryParse(task.Text[..word] + task.Text[word..].Replace(own, letter), task.Asked) is { Succeeded: true } read ? read.Value : task;
     }
 
     /// <summary>Says of a task whether it is no harder than what stands on the page.</summary>

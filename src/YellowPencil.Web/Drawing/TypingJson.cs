@@ -77,6 +77,32 @@ internal static class TypingJson
         json.WriteStartArray("texts");
         foreach (var line in LineLayout.Lines(item)) json.WriteStringValue(line);
         json.WriteEndArray();
+        json.WriteStartArray("beside");
+        foreach (var part in BesideLayout.Of(item))
+        {
+            json.WriteStartObject();
+            json.WriteString("name", part.Field.Name);
+            json.WriteString("title", part.Title);
+            json.WriteString("key", part.Key.ToString());
+            json.WriteStartArray("cells");
+            foreach (var cell in part.Cells)
+            {
+                json.WriteStartObject();
+                json.WriteString("id", cell.Id);
+                json.WriteString("label", cell.Label);
+                json.WriteNumber("row", cell.Row);
+                json.WriteNumber("column", cell.Column);
+                json.WriteEndObject();
+            }
+
+            json.WriteEndArray();
+            json.WriteEndObject();
+        }
+
+        json.WriteEndArray();
+        json.WriteStartObject("cells");
+        foreach (var (id, text) in BesideLayout.Written(item)) json.WriteString(id, text);
+        json.WriteEndObject();
         json.WriteString("letter", WrittenLine.Read(LinesPicture.Parts(item.Task).Expression).Leaves.FirstOrDefault(l => l.Kind == SignKind.Letter)?.Text);
     }
 

@@ -100,3 +100,66 @@ export class LineFields {
     field.dispatchEvent(new Event("input"));
   }
 }
+
+/** The cells beside the lines: each part has a key and a button that open it, and stays open where something stands in it. */
+export class BesideFields {
+  constructor(item, slot, tell) {
+    Object.assign(this, { item, tell, open: new Set() });
+    this.parts = new Map(item.beside.map((part) => [part.name, this.make(part, slot.querySelector("[data-beside]"))]));
+  }
+
+  make(part, place) {
+    const opener = document.createElement("button"), group = document.createElement("div"), fields = new Map();
+    Object.assign(opener, { type: "button", tabIndex: -1, className: "button plain", textContent: part.title, title: `Alt+${part.key.toUpperCase()}` });
+    opener.addEventListener("click", () => this.show(part.name));
+    group.className = `beside ${part.name}`;
+    group.setAttribute("role", "group");
+    group.setAttribute("aria-label", `Item ${this.item.id}: ${part.title}`);
+    for (const cell of part.cells) {
+      const field = document.createElement("input");
+      Object.assign(field, { type: "text", className: "hand", autocomplete: "off", spellcheck: false, maxLength: 60 });
+      field.setAttribute("aria-label", `Item ${this.item.id}, ${cell.label}`);
+      field.style.gridRow = cell.row;
+      field.style.gridColumn = cell.column;
+      field.addEventListener("input", () => this.tell.typed(cell.id, field.value));
+      field.addEventListener("focus", () => this.tell.focused());
+      field.addEventListener("keydown", (event) => { if (this.tell.key(event, field)) event.preventDefault(); });
+      fields.set(cell.id, field);
+      group.append(field);
+    }
+    place.append(opener, group);
+    return { part, opener, group, fields };
+  }
+
+  render() {
+    for (const [name, { opener, group, fields }] of this.parts) {
+      for (const [id, field] of fields) if (field.value !== (this.item.cells[id] ?? "")) field.value = this.item.cells[id] ?? "";
+      const isOpen = this.open.has(name) || [...fields.keys()].some((id) => this.item.cells[id]);
+      opener.hidden = isOpen;
+      group.hidden = !isOpen;
+    }
+  }
+
+  /** Opens a part and puts the hand into its first cell that is empty. */
+  show(name) {
+    this.open.add(name);
+    this.render();
+    const fields = [...this.parts.get(name).fields.values()];
+    (fields.find((field) => field.value === "") ?? fields[0]).focus();
+  }
+
+  /** The cell behind one, in the order in which they are written; whether there is one. */
+  next(field) {
+    const fields = [...this.parts.values()].flatMap((part) => (part.group.hidden ? [] : [...part.fields.values()]));
+    const behind = fields[fields.indexOf(field) + 1];
+    behind?.focus();
+    return behind !== undefined;
+  }
+
+  /** Opens the part of a key; whether there is one. */
+  byKey(key) {
+    const found = [...this.parts.values()].find(({ part }) => part.key === key.toLowerCase());
+    if (found) this.show(found.part.name);
+    return found !== undefined;
+  }
+}

@@ -50,7 +50,7 @@ function side(title, item, choose) {
   const shown = document.createElement("div");
   const picture = document.createElement("div");
   const button = element("button", title === "Typed here" ? "Keep what is typed here" : "Take what was saved elsewhere");
-  if (isLines(item)) picture.append(...item.texts.map((line) => element("p", line)));
+  if (isLines(item)) picture.append(...[...item.texts, ...Object.values(item.cells)].map((text) => element("p", text)));
   else picture.innerHTML = draw(item, null);
   button.type = "button";
   button.className = "button";

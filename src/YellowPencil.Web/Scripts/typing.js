@@ -1,7 +1,7 @@
 // Typing in a page on squared paper, in squares or in lines, by keyboard, mouse or touch. Each change is kept in the browser, drawn, and sent.
 import { draw, squareAt } from "./drawing.js";
 import { Hand } from "./hand.js";
-import { isLines, LineFields } from "./lines.js";
+import { BesideFields, isLines, LineFields } from "./lines.js";
 import { showConflicts, showMargin } from "./margin.js";
 import { Outbox } from "./outbox.js";
 import { answerOf, copy, isOfKind, isOpen, marksSpoken, open, restore, take, turnRound, written } from "./working.js";
@@ -31,6 +31,11 @@ export function startTyping(root) {
     key: (event, line, field) => lineKey(index, event, line, field),
     focused: (line) => lineFocused(index, line),
   }));
+  const beside = items.map((item, index) => isLines(item) && new BesideFields(item, slots[index], {
+    typed: (cell, text) => writeBeside(index, cell, text),
+    key: (event, field) => besideKey(index, event, field),
+    focused: () => lineFocused(index, onLine),
+  }));
   let onLine = 0;
 
   // What is done to the item under the hand.
@@ -47,7 +52,8 @@ export function startTyping(root) {
     outbox.changed(item);
     if (!isLines(item)) return hand.take(item, before.hand);
     fields[at].render();
-    fields[at].focus(before.hand);
+    beside[at].render();
+    if (!slots[at].querySelector("[data-beside]").contains(document.activeElement)) fields[at].focus(before.hand);
   }
 
   /** Does something to the item; what changes nothing is no step to be undone. */
@@ -95,6 +101,23 @@ export function startTyping(root) {
     render();
   }
 
+  function writeBeside(index, cell, text) {
+    at = index;
+    change((item) => { item.cells[cell] = text; });
+    render();
+  }
+
+  // Enter goes from cell to cell, and from the last one to the lines.
+  function besideKey(index, event, field) {
+    const meaning = meant(event);
+    if (meaning === "undo" || meaning === "redo") actions[meaning]();
+    else if (event.altKey && beside[index].byKey(event.key)) return true;
+    else if (event.key === "Enter") { if (!beside[index].next(field)) fields[index].focus(); }
+    else return false;
+    event.stopPropagation();
+    return true;
+  }
+
   const swap = (lines, one, other) => { if (one >= 0 && other >= 0 && one < lines.length && other < lines.length) [lines[one], lines[other]] = [lines[other], lines[one]]; };
 
   /** What a key does in a line; false where the field takes it. */
@@ -102,6 +125,7 @@ export function startTyping(root) {
     const meaning = meant(event), item = items[index], last = Math.max(0, item.texts.length - 1);
     const edit = (to, change) => { writeLine(index, change); fields[index].focus(to); };
     if (meaning === "undo" || meaning === "redo") actions[meaning]();
+    else if (event.altKey && beside[index].byKey(event.key)) return true;
     else if (event.altKey && event.key === "ArrowUp") edit(line - 1, (lines) => swap(lines, line, line - 1));
     else if (event.altKey && event.key === "ArrowDown") edit(Math.min(line + 1, last), (lines) => swap(lines, line, line + 1));
     else if (event.ctrlKey && event.key === "Enter") edit(line, (lines) => lines.splice(line, 0, ""));
@@ -258,8 +282,10 @@ export function startTyping(root) {
 
   function render() {
     items.forEach((item, index) => {
-      if (fields[index]) fields[index].render();
-      else slots[index].querySelector("[data-drawing]").innerHTML = draw(item, index === at ? hand.caret : null);
+      if (fields[index]) {
+        fields[index].render();
+        beside[index].render();
+      } else slots[index].querySelector("[data-drawing]").innerHTML = draw(item, index === at ? hand.caret : null);
       slots[index].classList.toggle("current", index === at);
     });
     const item = current(), reads = answerOf(item);

@@ -13,7 +13,9 @@ namespace YellowPencil.Web.Services;
 /// <param name="Work">The work, in the worked-sheet format, or null.</param>
 /// <param name="Squares">What stands in the squares of the item instead of answer and work, as <see cref="Drawing.TypingJson"/> reads it; or null.</param>
 /// <param name="Lines">The lines of an item that stands in lines, instead of answer and work; or null.</param>
-public sealed record TypedItem(string Id, int Version, string? Answer, JsonElement? Work, JsonElement? Squares, IReadOnlyList<string>? Lines = null)
+/// <param name="Cells">What stands in the cells beside the lines, by their ids; null where that was not said.</param>
+public sealed record TypedItem(string Id, int Version, string? Answer, JsonElement? Work, JsonElement? Squares, IReadOnlyList<string>? Lines = null,
+    IReadOnlyDictionary<string, string>? Cells = null)
 {
     /// <summary>The most items of one request.</summary>
     private const int Most = 500;
@@ -68,7 +70,9 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
             : Lines.Count > MostLines ? $"it has more than {MostLines} lines"
             : Lines.Any(l => l.Length > WorkedItem.LongestAnswer) ? $"one of its lines has more than {WorkedItem.LongestAnswer} characters"
             : null;
-        return fault is null ? LineLayout.Take(item, Lines!) : null;
+        if (fault is not null) return null;
+        var taken = LineLayout.Take(item, Lines!);
+        return Cells is null ? taken : BesideLayout.Take(taken, Cells);
     }
 
     private static async Task<string?> ParseAsync(Stream body, Func<JsonElement, string?> read, CancellationToken cancellation)
@@ -133,7 +137,15 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
             lines = [.. listed.EnumerateArray().Select(l => l.GetString()!)];
         }
 
-        item = new TypedItem(id.GetString()!, version, answer.ValueKind == JsonValueKind.String ? answer.GetString() : null, work, squares, lines);
+        Dictionary<string, string>? cells = null;
+        if (element.TryGetProperty("cells", out var filled))
+        {
+            if (filled.ValueKind != JsonValueKind.Object || filled.EnumerateObject().Any(c => c.Value.ValueKind != JsonValueKind.String)) return "its cells are no texts by their names";
+            cells = [];
+            foreach (var cell in filled.EnumerateObject()) cells[cell.Name] = cell.Value.GetString()!;
+        }
+
+        item = new TypedItem(id.GetString()!, version, answer.ValueKind == JsonValueKind.String ? answer.GetString() : null, work, squares, lines, cells);
         return HoldsNul(element) ? "it holds a NUL character, which cannot be kept" : null;
     }
 
