@@ -1,7 +1,8 @@
 // Typing in a page on squared paper, in squares or in lines, by keyboard, mouse or touch. Each change is kept in the browser, drawn, and sent.
 import { draw, squareAt } from "./drawing.js";
 import { Hand } from "./hand.js";
-import { BesideFields, isLines, LineFields } from "./lines.js";
+import { LineHand } from "./line-hand.js";
+import { isLines } from "./lines.js";
 import { showConflicts, showMargin } from "./margin.js";
 import { Outbox } from "./outbox.js";
 import { answerOf, copy, isOfKind, isOpen, marksSpoken, open, restore, take, turnRound, written } from "./working.js";
@@ -26,21 +27,27 @@ export function startTyping(root) {
     unpack: (reply) => [{ page: page.id, ...reply }],
   }, { changed: showState, heard: (reply) => takeMargin(reply.margin) });
   const current = () => items[at];
-  const fields = items.map((item, index) => isLines(item) && new LineFields(item, slots[index], {
-    typed: (line, text) => writeLine(index, (lines) => { lines[line] = text; }),
-    key: (event, line, field) => lineKey(index, event, line, field),
-    focused: (line) => lineFocused(index, line),
-  }));
-  const beside = items.map((item, index) => isLines(item) && new BesideFields(item, slots[index], {
-    typed: (cell, text) => writeBeside(index, cell, text),
-    key: (event, field) => besideKey(index, event, field),
-    focused: () => lineFocused(index, onLine),
-  }));
-  let onLine = 0;
+  const lineHand = new LineHand(items, slots, {
+    meant,
+    nextItem,
+    act: (name) => actions[name](),
+    goTo: (index) => goTo(index) && showHand(),
+    change: (index, edit) => {
+      at = index;
+      change(edit);
+      render();
+    },
+    arrive: (index) => {
+      if (at === index) return showSigns();
+      at = index;
+      outbox.refresh();
+      render();
+    },
+  });
 
   // What is done to the item under the hand.
 
-  const snapshot = (item) => ({ index: items.indexOf(item), state: copy(item), hand: isLines(item) ? onLine : hand.position });
+  const snapshot = (item) => ({ index: items.indexOf(item), state: copy(item), hand: isLines(item) ? lineHand.line : hand.position });
 
   function goBack(from, to) {
     if (from.length === 0) return;
@@ -51,9 +58,8 @@ export function startTyping(root) {
     at = before.index;
     outbox.changed(item);
     if (!isLines(item)) return hand.take(item, before.hand);
-    fields[at].render();
-    beside[at].render();
-    if (!slots[at].querySelector("[data-beside]").contains(document.activeElement)) fields[at].focus(before.hand);
+    lineHand.render(at);
+    lineHand.focus(at, before.hand);
   }
 
   /** Does something to the item; what changes nothing is no step to be undone. */
@@ -78,86 +84,20 @@ export function startTyping(root) {
 
   /** Puts the focus where the item under the hand is written. */
   function focusHand() {
-    if (fields[at]) fields[at].focus();
+    if (isLines(current())) lineHand.fields[at].focus();
     else paper.focus({ preventScroll: true });
   }
 
-  // Lines.
-
-  function writeLine(index, edit) {
-    at = index;
-    change((item) => {
-      if (item.texts.length === 0) item.texts.push("");
-      edit(item.texts);
-    });
+  function showHand() {
     render();
-  }
-
-  function lineFocused(index, line) {
-    onLine = line;
-    if (at === index) return showSigns();
-    at = index;
-    outbox.refresh();
-    render();
-  }
-
-  function writeBeside(index, cell, text) {
-    at = index;
-    change((item) => { item.cells[cell] = text; });
-    render();
-  }
-
-  // Enter goes from cell to cell, and from the last one to the lines.
-  function besideKey(index, event, field) {
-    const meaning = meant(event);
-    if (meaning === "undo" || meaning === "redo") actions[meaning]();
-    else if (event.altKey && beside[index].byKey(event.key)) return true;
-    else if (event.key === "Enter") { if (!beside[index].next(field)) fields[index].focus(); }
-    else return false;
-    event.stopPropagation();
-    return true;
-  }
-
-  const swap = (lines, one, other) => { if (one >= 0 && other >= 0 && one < lines.length && other < lines.length) [lines[one], lines[other]] = [lines[other], lines[one]]; };
-
-  /** What a key does in a line; false where the field takes it. */
-  function lineKey(index, event, line, field) {
-    const meaning = meant(event), item = items[index], last = Math.max(0, item.texts.length - 1);
-    const edit = (to, change) => { writeLine(index, change); fields[index].focus(to); };
-    if (meaning === "undo" || meaning === "redo") actions[meaning]();
-    else if (event.altKey && beside[index].byKey(event.key)) return true;
-    else if (event.altKey && event.key === "ArrowUp") edit(line - 1, (lines) => swap(lines, line, line - 1));
-    else if (event.altKey && event.key === "ArrowDown") edit(Math.min(line + 1, last), (lines) => swap(lines, line, line + 1));
-    else if (event.ctrlKey && event.key === "Enter") edit(line, (lines) => lines.splice(line, 0, ""));
-    else if (event.ctrlKey && event.key.toLowerCase() === "d") edit(line + 1, (lines) => lines.splice(line + 1, 0, lines[line]));
-    else if (event.key === "Enter" && event.shiftKey) { if (goTo(index - 1)) { render(); focusHand(); } }
-    else if (event.key === "Enter") enterLine(index, line, field);
-    else if (event.key === "ArrowUp") { if (line > 0) fields[index].focus(line - 1); else if (goTo(index - 1)) { render(); focusHand(); } }
-    else if (event.key === "ArrowDown") { if (line < last) fields[index].focus(line + 1); else nextItem(); }
-    else if (event.key === "Backspace" && field.value === "" && item.texts.length > 1) edit(Math.max(0, line - 1), (lines) => lines.splice(line, 1));
-    else return false;
-    event.stopPropagation();
-    return true;
-  }
-
-  // Enter goes to a new line below; from one that is still empty, to the next item.
-  function enterLine(index, line, field) {
-    if (field.value.trim() !== "") {
-      writeLine(index, (lines) => lines.splice(line + 1, 0, ""));
-      fields[index].focus(line + 1);
-      return;
-    }
-    if (items[index].texts.length > 1) writeLine(index, (lines) => lines.splice(line, 1));
-    nextItem();
+    focusHand();
   }
 
   /** The item after this one; behind the last one the first that is still open, and when none is, the way on. */
   function nextItem() {
     const left = items.findIndex(isOpen);
-    if (goTo(at + 1) || (left >= 0 && goTo(left))) {
-      render();
-      focusHand();
-    } else find("done").focus();
+    if (goTo(at + 1) || (left >= 0 && goTo(left))) showHand();
+    else find("done").focus();
   }
 
   function setDirection(isFromLeft, isFirst) {
@@ -202,25 +142,12 @@ export function startTyping(root) {
 
   /** Does what a key says; false where it says nothing. */
   function press(key) {
-    if (isLines(current())) return pressOnLines(key);
+    if (isLines(current())) return lineHand.press(at, key);
     const action = actions[key] ?? actions[key.toLowerCase()];
     if (isDigit(key) || isSign(key)) change((item) => hand.write(item, key.toLowerCase()));
     else if (action) action();
     else return false;
     render();
-    return true;
-  }
-
-  // Keys for mouse and touch; those of the keyboard go into the fields by themselves.
-  function pressOnLines(key) {
-    const field = fields[at];
-    if (key === "Enter") enterLine(at, onLine, field.list.children[onLine].querySelector("input"));
-    else if (key === "undo" || key === "redo" || key === "?" || key === "l") actions[key]();
-    else if (key === "ArrowUp" || key === "ArrowDown") field.focus(onLine + (key === "ArrowUp" ? -1 : 1));
-    else if (key === "Backspace") field.insert("");
-    else if (key === "letter") field.insert(current().letter);
-    else if (key === "u") writeLine(at, (lines) => lines.splice(lines.length - 1, 1, "?"));
-    else if (key.length === 1 || key === "sqrt(") field.insert(key);
     return true;
   }
 
@@ -267,8 +194,7 @@ export function startTyping(root) {
       if (event.target.closest("[data-lines]")) return;
       event.preventDefault();
       goTo(index);
-      render();
-      focusHand();
+      showHand();
       return;
     }
     const svg = slot.querySelector("svg"), box = svg.getBoundingClientRect();
@@ -282,10 +208,8 @@ export function startTyping(root) {
 
   function render() {
     items.forEach((item, index) => {
-      if (fields[index]) {
-        fields[index].render();
-        beside[index].render();
-      } else slots[index].querySelector("[data-drawing]").innerHTML = draw(item, index === at ? hand.caret : null);
+      if (isLines(item)) lineHand.render(index);
+      else slots[index].querySelector("[data-drawing]").innerHTML = draw(item, index === at ? hand.caret : null);
       slots[index].classList.toggle("current", index === at);
     });
     const item = current(), reads = answerOf(item);
@@ -366,8 +290,7 @@ export function startTyping(root) {
   for (const [name, isFromLeft] of [["from-left", true], ["from-right", false]])
     find(name).addEventListener("click", () => {
       setDirection(isFromLeft, true);
-      render();
-      focusHand();
+      showHand();
     });
   find("direction").addEventListener("click", () => { press("l"); focusHand(); });
 
