@@ -20,8 +20,8 @@ namespace YellowPencil.Web.Tests;
 /// <summary>A small form of an attack: every route with extreme values, requests that are none, saves that no page sends, the same thing from many at once.</summary>
 public sealed class AttackTests(PencilApp app) : PageTests(app), IClassFixture<PencilApp>
 {
-    private static readonly string[] Extremes =
-        ["2147483647", "-2147483648", "2147483600", "99999999999999999999", "0", "-1", "", "%00", "\u0663", "1e9", "NaN", "true", new string('9', 2_000), "%F0%9D%9F%8F", "..%2F..", "'; --"];
+    /// <summary>One of each kind; <c>bench/attack</c> tries more.</summary>
+    private static readonly string[] Extremes = ["2147483647", "-2147483648", "0", "", "%00", "\u0663", new string('9', 2_000), "..%2F.."];
 
     [Theory]
     [InlineData("/paper?Kind=lines&From=2147483600&To=2147483647")]

@@ -63,7 +63,7 @@ public sealed class DrawnTwiceTests
             ["item"] = JsonNode.Parse(TypingJson.Write(item, 1, School.Usual)),
             ["rows"] = JsonSerializer.SerializeToNode(pictures[i].Rows),
         });
-        var scripts = Path.Combine(StartTests.Root, "src", "YellowPencil.Web", "Scripts");
+        var scripts = Path.Combine(StartedTests.Root, "src", "YellowPencil.Web", "Scripts");
         using var node = Process.Start(new ProcessStartInfo("node", ["--input-type=module", "--eval", Draw, scripts]) { RedirectStandardInput = true, RedirectStandardOutput = true })!;
         await node.StandardInput.WriteAsync(new JsonArray([.. set]).ToJsonString());
         node.StandardInput.Close();

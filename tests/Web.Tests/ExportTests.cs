@@ -59,7 +59,7 @@ public sealed class ExportTests(PencilApp app) : PageTests(app), IClassFixture<P
     private static async Task<int> BackupAsync(PencilApp on, string what, string file)
     {
         var database = new NpgsqlConnectionStringBuilder(on.ConnectionString);
-        var info = new ProcessStartInfo(Path.Combine(StartTests.Root, "yellowpencil-backup"), [what, file]) { RedirectStandardOutput = true, RedirectStandardError = true };
+        var info = new ProcessStartInfo(Path.Combine(StartedTests.Root, "yellowpencil-backup"), [what, file]) { RedirectStandardOutput = true, RedirectStandardError = true };
         foreach (var (name, value) in new[] { ("PGHOST", database.Host), ("PGPORT", $"{database.Port}"), ("PGUSER", database.Username), ("PGPASSWORD", database.Password), ("PGDATABASE", database.Database) })
             info.Environment[name] = value;
         using var process = Process.Start(info)!;

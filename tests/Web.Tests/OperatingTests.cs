@@ -180,7 +180,7 @@ public sealed class OperatingTests(PencilApp app) : PageTests(app), IClassFixtur
                 port = ((IPEndPoint)free.LocalEndpoint).Port;
             }
 
-            var server = (await File.ReadAllTextAsync(Path.Combine(StartTests.Root, "docs", "nginx.conf")))
+            var server = (await File.ReadAllTextAsync(Path.Combine(StartedTests.Root, "docs", "nginx.conf")))
                 .Replace("listen 443", $"listen 127.0.0.1:{port}").Replace("127.0.0.1:5000", $"127.0.0.1:{application}").Replace("/etc/yellow-pencil", folder);
             await File.WriteAllTextAsync(Path.Combine(folder, "nginx.conf"), $$"""
                 daemon off; pid {{folder}}/pid; error_log {{folder}}/error.log; worker_processes 1;
