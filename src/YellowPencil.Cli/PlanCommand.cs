@@ -37,7 +37,7 @@ internal static class PlanCommand
                 return CommandLine.Done;
             }
 
-            var plan = PlanMaker.Make(sheet!.Student, reading.BestBug!.Hypothesis, [.. reading.Facts.Select(f => f.Fact)], new Classroom(said, School.Named(sheet.Methods)), PlanMaker.LevelOf(sheet, reading.BestBug!.Hypothesis), rivals: ReadingText.RivalsOf(reading));
+            var plan = PlanMaker.Make(sheet!.Student, reading.BestBug!.Hypothesis, [.. reading.Facts.Select(f => f.Fact)], new Classroom(said, School.Named(sheet.Methods)), StudentSize.Of(sheet.Items.Select(i => i.Task)), rivals: ReadingText.RivalsOf(reading));
             streams.Output.WriteLine(call.GetValue(json) ? PlanJson.Write(sheet.Student, plan, null) : CommandLine.Printable(Doubt(reading) + PlanText.Markdown(plan)));
             return CommandLine.Done;
         });

@@ -52,11 +52,11 @@ public static class NextItems
         var weights = explanations.Select(e => e.Probability / total).ToArray();
         var run = new MethodRun();
         var families = FamilyList.Of(reading.Sheet.Items.Select(i => i.Task));
-        var fits = StudentSize.Fitting(reading);
-        var open = StudentSize.New(reading, families, PoolSize, seed, fits).ToList();
+        var size = StudentSize.Of(reading.Sheet.Items.Select(i => i.Task));
+        var open = size.New(families, PoolSize, seed).ToList();
         var pool = open.Select(
             task =>
-                (Task: task, Fits: fits(task), Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.Consistency, run)).ToArray()))
+                (Task: task, Fits: size.Fits(task), Answers: explanations.Select(e => AnswerPrediction.Answers(task, e.Hypothesis, e.Consistency, run)).ToArray()))
             .ToList();
 
         var chosen = new List<NextItem>();

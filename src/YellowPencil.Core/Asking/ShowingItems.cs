@@ -21,9 +21,9 @@ public static class ShowingItems
     public static IReadOnlyList<ItemTask> For(Reading reading, int count = 3, int seed = 7)
     {
         var run = new MethodRun();
-        var fits = StudentSize.Fitting(reading);
-        var pool = StudentSize.New(reading, Families(reading), PoolSize, seed, fits).ToList();
-        if (pool.Count(fits) >= LeastLeft) pool.RemoveAll(t => !fits(t));
+        var size = StudentSize.Of(reading.Sheet.Items.Select(i => i.Task));
+        var pool = size.New(Families(reading), PoolSize, seed).ToList();
+        if (pool.Count(size.Fits) >= LeastLeft) pool.RemoveAll(t => !size.Fits(t));
         var rules = WithoutChance(reading) is { Count: > 0 } hidden ? hidden : [.. Families(reading).SelectMany(Catalogue.Of).Distinct()];
         var open = rules.Select(bug => (Set: bug.Alone, Weight: Priors.Weight(bug.Commonness))).ToList();
         var shows = pool.ToDictionary(task => task, task => open.Where(bug => Shows(bug.Set, task)).ToList());

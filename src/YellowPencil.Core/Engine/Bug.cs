@@ -54,7 +54,7 @@ public sealed class Bug
     private DeviationSet? alone;
 
     /// <summary>Whether it can show with a student of a school.</summary>
-    public bool CanShowIn(School school) => Pages.School.Questions.All(q => School.AnswerTo(q) == 0 || School.AnswerTo(q) == school.AnswerTo(q));
+    public bool CanShowIn(School school) => Pages.School.All.All(q => School.AnswerTo(q) == 0 || School.AnswerTo(q) == school.AnswerTo(q));
 
     /// <summary>The decision point of the first deviation.</summary>
     public Decision Decision => Deviations[0].Decision!;

@@ -111,8 +111,8 @@ public static class SheetReader
         var methods = new Dictionary<string, string>();
         foreach (var (name, value) in field.OptionalProperties())
         {
-            if (School.Questions.FirstOrDefault(q => q.Name == name)?.Values is not { } allowed)
-                throw value.Wrong($"no method has this name; there are {string.Join(", ", School.Questions.Select(q => q.Name))}");
+            if (School.All.FirstOrDefault(q => q.Name == name)?.Values is not { } allowed)
+                throw value.Wrong($"no method has this name; there are {string.Join(", ", School.All.Select(q => q.Name))}");
             var text = value.Text(60);
             methods[name] = allowed.Contains(text) ? text : throw value.Wrong($"must be one of {string.Join(", ", allowed)}");
         }

@@ -45,7 +45,7 @@ public static class SheetDiagnosis
     internal static Reading Read(WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf, CancellationToken cancellation = default)
     {
         var families = FamilyList.Of(sheet.Items.Select(i => i.Task));
-        var shown = sheet.Items.Where(i => i.IsAnswered || i.IsBrokenOff).Select(i => TaughtFamily.Of(i.Task.Family).SchoolShown(i)).OfType<(SchoolQuestion, int)>();
+        var shown = sheet.Items.Where(i => i.IsAnswered || i.IsBrokenOff).SelectMany(i => TaughtFamily.Of(i.Task.Family).SchoolsShown(i));
         var schools = School.Possible(sheet.Methods, families.SelectMany(f => TaughtFamily.Of(f).SchoolQuestions), shown);
         var evidence = new List<ItemEvidence>();
 

@@ -1,6 +1,6 @@
 namespace YellowPencil.Core.Knowledge;
 
-/// <summary>Which ideas come before which: the order of learning behind the number families.</summary>
+/// <summary>Which ideas come before which: the order of learning.</summary>
 public static class IdeaMap
 {
     /// <summary>Every idea with those that it needs, each behind all that it needs.</summary>
@@ -9,6 +9,9 @@ public static class IdeaMap
         ("numbers, places and signs",
         [
             (Ideas.ReadTheSign, []),
+            (Ideas.WorkWhatIsSet, []),
+            (Ideas.WriteWhatWasFound, []),
+            (Ideas.AnswerTheQuestion, []),
             (Ideas.CountingOn, []),
             (Ideas.CountingBack, [Ideas.CountingOn]),
             (Ideas.AddingNothing, [Ideas.CountingOn]),
@@ -78,9 +81,71 @@ public static class IdeaMap
         ("numbers with signs",
         [
             (Ideas.SignBelongsToNumber, [Ideas.ReadTheSign]),
+            (Ideas.SameSignsGoOn, [Ideas.SignBelongsToNumber]),
             (Ideas.OppositesCancel, [Ideas.SignBelongsToNumber, Ideas.TakeAwayInOrder]),
             (Ideas.TakingAwayDebt, [Ideas.OppositesCancel]),
             (Ideas.SameSignsPositive, [Ideas.SignBelongsToNumber, Ideas.ProductIsGroups]),
+        ]),
+        ("fractions and mixed numbers",
+        [
+            (Ideas.DenominatorNamesThePart, []),
+            (Ideas.PartsOfOneSize, [Ideas.DenominatorNamesThePart]),
+            (Ideas.BothPartsAlike, [Ideas.DenominatorNamesThePart, Ideas.ProductIsGroups]),
+            (Ideas.CommonDenominator, [Ideas.PartsOfOneSize, Ideas.BothPartsAlike]),
+            (Ideas.DividingBothParts, [Ideas.BothPartsAlike]),
+            (Ideas.WholesInAFraction, [Ideas.DenominatorNamesThePart]),
+            (Ideas.NoPartsIsZeroParts, [Ideas.DenominatorNamesThePart]),
+            (Ideas.MixedIsASum, [Ideas.WholesInAFraction]),
+            (Ideas.WholesCountToo, [Ideas.PartsOfOneSize]),
+            (Ideas.SecondFromFirst, [Ideas.ReadTheSign]),
+            (Ideas.FromTheFirstNumber, [Ideas.SecondFromFirst, Ideas.DenominatorNamesThePart]),
+            (Ideas.WholeIsAllParts, [Ideas.FromTheFirstNumber, Ideas.WholesInAFraction]),
+            (Ideas.OpenedWholeIsGone, [Ideas.WholeIsAllParts]),
+            (Ideas.FullPartsAreAWhole, [Ideas.WholesInAFraction]),
+        ]),
+        ("terms",
+        [
+            (Ideas.LetterIsOne, []),
+            (Ideas.OnlyLikeTerms, [Ideas.LetterIsOne]),
+            (Ideas.CountingKeepsThePower, [Ideas.OnlyLikeTerms]),
+            (Ideas.EveryTermIsKept, [Ideas.OnlyLikeTerms]),
+            (Ideas.MinusTurnsAll, [Ideas.OnlyLikeTerms, Ideas.SignBelongsToNumber]),
+            (Ideas.NoSignMeansTimes, [Ideas.ReadTheSign]),
+            (Ideas.FactorReachesAll, [Ideas.LetterIsOne, Ideas.ProductIsGroups]),
+            (Ideas.TermBringsItsSign, [Ideas.SignBelongsToNumber]),
+            (Ideas.NumbersTimesPowersPlus, [Ideas.LetterIsOne, Ideas.ProductIsGroups]),
+            (Ideas.EachTermByEach, [Ideas.FactorReachesAll, Ideas.NumbersTimesPowersPlus]),
+            (Ideas.SquareIsAProduct, [Ideas.EachTermByEach]),
+            (Ideas.OppositesVanish, [Ideas.EachTermByEach, Ideas.OppositesCancel]),
+        ]),
+        ("factors",
+        [
+            (Ideas.CommonToAll, [Ideas.FactorReachesAll]),
+            (Ideas.SumAndProduct, [Ideas.EachTermByEach]),
+            (Ideas.SignsOfTheTwo, [Ideas.SumAndProduct, Ideas.SameSignsPositive]),
+            (Ideas.FirstNumberIsShared, [Ideas.SumAndProduct]),
+            (Ideas.CellIsItsEdges, [Ideas.FirstNumberIsShared, Ideas.TermBringsItsSign]),
+            (Ideas.RootsOfBothSquares, [Ideas.OppositesVanish]),
+            (Ideas.HalfWayBetween, [Ideas.SumAndProduct]),
+            (Ideas.NoneIsAnAnswer, [Ideas.SumAndProduct]),
+        ]),
+        ("roots",
+        [
+            (Ideas.RootUndoesSquare, [Ideas.ProductIsGroups]),
+            (Ideas.BetweenNeighbours, [Ideas.RootUndoesSquare]),
+            (Ideas.PartOfTheWay, [Ideas.BetweenNeighbours, Ideas.PlacesAfterPoint]),
+            (Ideas.FromTheLowerRoot, [Ideas.PartOfTheWay]),
+            (Ideas.SquareTheGuess, [Ideas.BetweenNeighbours]),
+            (Ideas.RoundedOnce, [Ideas.PlacesAfterPoint]),
+        ]),
+        ("equations",
+        [
+            (Ideas.LettersAndNumbersApart, [Ideas.LetterIsOne]),
+            (Ideas.SameOnBothSides, [Ideas.LettersAndNumbersApart]),
+            (Ideas.LastDoneFirstUndone, [Ideas.SameOnBothSides]),
+            (Ideas.DividingUndoesTimes, [Ideas.SameOnBothSides, Ideas.HowOften]),
+            (Ideas.LettersFromBothSides, [Ideas.SameOnBothSides]),
+            (Ideas.FalseOrAlwaysTrue, [Ideas.LettersFromBothSides]),
         ]),
     ];
 

@@ -69,7 +69,7 @@ public static class Ideas
 
     /// <summary>The sign.</summary>
     public static readonly MissingIdea ReadTheSign = new("read-the-sign", "what the sign asks",
-        "The sign says what is asked; it is read before the work begins and holds for every column.");
+        "The sign says what is asked; it is read before the work begins, and all of the work follows it.");
 
     /// <summary>Carrying.</summary>
     public static readonly MissingIdea TenMovesOn = new("ten-moves-on", "ten moves on",
@@ -221,7 +221,7 @@ public static class Ideas
 
     /// <summary>Different signs.</summary>
     public static readonly MissingIdea OppositesCancel = new("opposites-cancel", "adding numbers of different signs",
-        "Positive and negative cancel one against one; what is left has the sign of the number that had more.");
+        "A positive and a negative cancel one against one; what is left has the sign of the number that had more.");
 
     /// <summary>Parts of one size.</summary>
     public static readonly MissingIdea PartsOfOneSize = new("parts-of-one-size", "parts of one size",
@@ -299,6 +299,10 @@ public static class Ideas
     public static readonly MissingIdea RootUndoesSquare = new("root-undoes-square", "a root undoes a square",
         "The root of a number is what, times itself, makes the number: it lies between the roots of two neighbouring squares.");
 
+    /// <summary>The squares on both sides.</summary>
+    public static readonly MissingIdea BetweenNeighbours = new("between-neighbours", "between two neighbouring squares",
+        "A number lies between the next square below it and the next one above it; squares further away are true and too wide.");
+
     /// <summary>Between two squares.</summary>
     public static readonly MissingIdea PartOfTheWay = new("part-of-the-way", "part of the way between two squares",
         "How far a number is between two squares is its distance from the lower one as a part of the distance of both.");
@@ -326,4 +330,96 @@ public static class Ideas
     /// <summary>Differences of squares.</summary>
     public static readonly MissingIdea RootsOfBothSquares = new("roots-of-both-squares", "the roots of both squares",
         "A difference of squares is the sum of the roots times their difference; numbers before letters are rooted as well.");
+
+    /// <summary>A denominator that both go into.</summary>
+    public static readonly MissingIdea CommonDenominator = new("common-denominator", "a denominator that both go into",
+        "Both denominators go into the common one. Their product always works; the least one keeps the numbers small.");
+
+    /// <summary>Parts go from the first number.</summary>
+    public static readonly MissingIdea FromTheFirstNumber = new("from-the-first-number", "parts go from the first number",
+        "What goes is taken from the first number. If its parts are not enough, one of its wholes is opened.");
+
+    /// <summary>No parts are 0 parts.</summary>
+    public static readonly MissingIdea NoPartsIsZeroParts = new("no-parts-is-zero-parts", "no parts are 0 parts",
+        "A whole number has 0 of every part: 7 is 7 and 0 quarters.");
+
+    /// <summary>An opened whole is gone.</summary>
+    public static readonly MissingIdea OpenedWholeIsGone = new("opened-whole-is-gone", "an opened whole is gone",
+        "A whole that was opened lies among the parts now and is no longer among the wholes.");
+
+    /// <summary>Parts that make a whole move on.</summary>
+    public static readonly MissingIdea FullPartsAreAWhole = new("full-parts-are-a-whole", "parts that make a whole move on",
+        "When the parts make a whole, that whole goes to the wholes, and what is left stays parts.");
+
+    /// <summary>What is taken from what.</summary>
+    public static readonly MissingIdea SecondFromFirst = new("second-from-first", "what is taken from what",
+        "What stands behind the minus is taken from what stands before it; the two cannot be turned round.");
+
+    /// <summary>Adding numbers of the same sign.</summary>
+    public static readonly MissingIdea SameSignsGoOn = new("same-signs-go-on", "adding numbers of the same sign",
+        "Two numbers of the same sign go on in the same direction: their sizes are added, and the sign stays.");
+
+    /// <summary>Counting keeps the power.</summary>
+    public static readonly MissingIdea CountingKeepsThePower = new("counting-keeps-the-power", "counting keeps the power",
+        "Three squares and four squares are seven squares: counting changes how many there are, not what they are.");
+
+    /// <summary>A term without a partner is kept.</summary>
+    public static readonly MissingIdea EveryTermIsKept = new("every-term-is-kept", "a term without a partner is kept",
+        "Every term of the first line is in the last one: with its partner, or alone as it stood.");
+
+    /// <summary>What stands between two brackets.</summary>
+    public static readonly MissingIdea NoSignMeansTimes = new("no-sign-means-times", "what stands between two brackets",
+        "A plus or minus between two brackets asks to count together; no sign between them asks to multiply.");
+
+    /// <summary>The factor reaches every term.</summary>
+    public static readonly MissingIdea FactorReachesAll = new("factor-reaches-all", "the factor reaches every term",
+        "A number before a bracket takes all of the bracket that many times: it meets every term.");
+
+    /// <summary>A term brings its sign along.</summary>
+    public static readonly MissingIdea TermBringsItsSign = new("term-brings-its-sign", "a term brings its sign along",
+        "The sign in front of a term belongs to it and goes wherever the term goes.");
+
+    /// <summary>Opposite middle terms vanish.</summary>
+    public static readonly MissingIdea OppositesVanish = new("opposites-vanish", "opposite middle terms vanish",
+        "Where the two middle products are opposite, one up and one down, nothing of them is left.");
+
+    /// <summary>The signs of the two numbers.</summary>
+    public static readonly MissingIdea SignsOfTheTwo = new("signs-of-the-two", "the signs of the two numbers",
+        "Where the last number is positive, both have the sign of the middle one; where it is negative, they differ and the larger has the sign of the middle one.");
+
+    /// <summary>Every cell is its edges.</summary>
+    public static readonly MissingIdea CellIsItsEdges = new("cell-is-its-edges", "every cell is its edges",
+        "Each cell of the box is the product of its two edges, with its sign.");
+
+    /// <summary>When nothing fits.</summary>
+    public static readonly MissingIdea NoneIsAnAnswer = new("none-is-an-answer", "when nothing fits",
+        "Only when every pair has been tried and none fits is it said that it cannot be done.");
+
+    /// <summary>From which end the way is counted.</summary>
+    public static readonly MissingIdea FromTheLowerRoot = new("from-the-lower-root", "from which end the way is counted",
+        "The way is counted from the lower square, and so its part is added to the lower root.");
+
+    /// <summary>A guess is squared and mended.</summary>
+    public static readonly MissingIdea SquareTheGuess = new("square-the-guess", "a guess is squared and mended",
+        "A guess is kept only when its square was compared with the number, and its neighbour’s square is further away.");
+
+    /// <summary>What was done last is undone first.</summary>
+    public static readonly MissingIdea LastDoneFirstUndone = new("last-done-first-undone", "what was done last is undone first",
+        "What was done to the letter last is undone first; if it is divided first, every term of both sides is divided.");
+
+    /// <summary>Letters on both sides.</summary>
+    public static readonly MissingIdea LettersFromBothSides = new("letters-from-both-sides", "letters on both sides",
+        "The same number of the letter is taken from both sides; what is left of it stands on one side.");
+
+    /// <summary>What was asked, and no more.</summary>
+    public static readonly MissingIdea AnswerTheQuestion = new("answer-the-question", "what was asked, and no more",
+        "What is asked says where the end is: what stands there then is the answer, and nothing is stopped before it or done beyond it.");
+
+    /// <summary>The numbers as they stand.</summary>
+    public static readonly MissingIdea WorkWhatIsSet = new("work-what-is-set", "the numbers as they stand",
+        "The numbers are worked as they stand in the task; they are read again, one by one, before the answer stays.");
+
+    /// <summary>Writing what was found.</summary>
+    public static readonly MissingIdea WriteWhatWasFound = new("write-what-was-found", "writing what was found",
+        "What was found is written as it is: every digit, in its order, nothing added and nothing left out.");
 }

@@ -115,17 +115,19 @@ public sealed class School
     public static readonly SchoolQuestion<FactSchool> Facts = new(
         "facts", 12, "Number facts are", ("recalled", "recalled", 0.6), ("counted", "counted, up or back in steps", 0.4));
 
-    /// <summary>Every question of the worked-sheet format.</summary>
-    public static readonly IReadOnlyList<SchoolQuestion> Questions = [
-        Fractions, MixedNumbers, Binomials, CarryMark, Factoring, Roots, ProductSign, DecimalPoint,
-    ];
+    /// <summary>Whether a cycle of a division whose digit is 0 has its product and difference on the page.</summary>
+    public static readonly SchoolQuestion<ZeroCycleSchool> ZeroCycle = new(
+        "zero-cycle", 13, "A 0 in a quotient is", ("written", "worked like any digit: its product and what is left are written", 0.5),
+        ("passed-over", "written, and the next digit brought down at once", 0.5));
 
-    /// <summary>Every question: those of the format, and those on which only teaching and replay depend.</summary>
-    public static readonly IReadOnlyList<SchoolQuestion> All = [.. Questions, Placeholder, QuotientDigit, DecimalReading, ProductCarry, Facts];
+    /// <summary>How something goes from one side of an equation to the other.</summary>
+    public static readonly SchoolQuestion<EquationMoveSchool> EquationMoves = new(
+        "equation-moves", 14, "In equations", ("both-sides", "the same is written on both sides", 0.5), ("across", "a term goes across with its other sign", 0.5));
 
-    /// <summary>The questions on families of numbers, in the order in which a specialist is asked.</summary>
-    public static readonly IReadOnlyList<SchoolQuestion> OfNumbers = [
-        Facts, CarryMark, ProductCarry, Placeholder, QuotientDigit, DecimalPoint, DecimalReading, ProductSign,
+    /// <summary>Every question of the worked-sheet format, in the order in which a specialist is asked.</summary>
+    public static readonly IReadOnlyList<SchoolQuestion> All = [
+        Facts, CarryMark, ProductCarry, Placeholder, QuotientDigit, ZeroCycle, DecimalPoint, DecimalReading, ProductSign, Fractions, MixedNumbers, Binomials,
+        Factoring, Roots, EquationMoves,
     ];
 
     /// <summary>The school of which nothing is known.</summary>
@@ -170,7 +172,7 @@ public sealed class School
     public static School Named(IReadOnlyDictionary<string, string> methods)
     {
         var school = Usual;
-        foreach (var question in Questions)
+        foreach (var question in All)
             if (methods.TryGetValue(question.Name, out var value)) school = school.With(question, question.Values.Index().First(v => v.Item == value).Index);
         return school;
     }

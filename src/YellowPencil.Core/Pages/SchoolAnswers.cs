@@ -141,3 +141,23 @@ public enum FactSchool
     /// <summary>Counted.</summary>
     Counted,
 }
+
+/// <summary>What is written in a cycle whose digit is 0.</summary>
+public enum ZeroCycleSchool
+{
+    /// <summary>Its product and difference too.</summary>
+    Written,
+
+    /// <summary>Nothing but the 0.</summary>
+    PassedOver,
+}
+
+/// <summary>How something goes from one side of an equation to the other.</summary>
+public enum EquationMoveSchool
+{
+    /// <summary>The operation is written on both sides.</summary>
+    BothSides,
+
+    /// <summary>The term goes across and turns its sign.</summary>
+    Across,
+}

@@ -98,8 +98,8 @@ public abstract class TaughtFamily(string name, string title) : Family(name, tit
     /// <param name="line">The line, without what stands before an equals sign.</param>
     public virtual ItemTask? Resume(ItemTask task, ItemTask from, string line) => null;
 
-    /// <summary>Which answer to a question on schools the working of an item shows; null where it shows none.</summary>
-    public virtual (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) => null;
+    /// <summary>Which answers to questions on schools the working of an item shows.</summary>
+    public virtual IEnumerable<(SchoolQuestion Question, int Answer)> SchoolsShown(WorkedItem item) => [];
 
     /// <summary>Whether two lines of a working say the same, in whatever order and spelling.</summary>
     public virtual bool IsSameLine(string one, string other) => one == other;

@@ -1,4 +1,7 @@
+using System.Text.RegularExpressions;
+using YellowPencil.Core.Asking;
 using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Knowledge;
 
 namespace YellowPencil.Core.Teaching;
@@ -7,7 +10,7 @@ namespace YellowPencil.Core.Teaching;
 /// The items that a plan can use, sorted by whether the old rule shows on them, easy ones first; each item is given out once. Items that need facts which the
 /// student does not have are left out, and as far as enough are left, those that need an idea which comes after the one that is taught.
 /// </summary>
-internal sealed class PlanItems
+internal sealed partial class PlanItems
 {
     /// <summary>So many items on which the rule shows are needed for a plan.</summary>
     private const int Needed = 22;
@@ -20,10 +23,18 @@ internal sealed class PlanItems
     /// <summary>Of the items that could take the place of another, one of so many nearest is taken.</summary>
     private const int Choice = 8;
 
+    /// <summary>A contrast is looked for beside so many of the easiest.</summary>
+    private const int Easy = 12;
+
     private readonly List<Weighed> showing;
     private readonly List<Weighed> guards;
     private readonly List<Weighed> others;
     private readonly Random random;
+    private DeviationSet rule = DeviationSet.Taught;
+    private HashSet<Decision> points = [];
+    private Dictionary<string, int> shapes = [];
+    private readonly Dictionary<string, int> used = [];
+    private StudentSize size = StudentSize.UpTo(LongestNumber);
 
     private PlanItems(List<Weighed> items, Random random)
     {
@@ -38,9 +49,10 @@ internal sealed class PlanItems
     /// <param name="rule">The rule.</param>
     /// <param name="idea">The idea that is taught.</param>
     /// <param name="avoided">Facts that the student does not have.</param>
-    /// <param name="level">The digits of the longest number that the student meets.</param>
+    /// <param name="size">How hard items are that the student meets.</param>
     /// <param name="seed">The seed by which items of like kind are chosen.</param>
-    public static PlanItems For(Family family, IReadOnlyList<Deviation> rule, MissingIdea idea, IReadOnlyCollection<NumberFact> avoided, int level, int seed)
+    public static PlanItems For(
+        Family family, IReadOnlyList<Deviation> rule, MissingIdea idea, IReadOnlyCollection<NumberFact> avoided, StudentSize size, int seed)
     {
         var run = new MethodRun();
         var set = new DeviationSet([rule]);
@@ -52,27 +64,53 @@ internal sealed class PlanItems
         }
 
         bool CanBeUsed(PooledItem item) => !avoided.Any(item.Facts.Contains);
-        var able = PlanPool.Of(family).Where(CanBeUsed).Select(Weigh).ToList();
-        if (able.Count(w => w.Item.Shows) < Needed) able.AddRange(PlanPool.Further(family, set, Needed).Where(CanBeUsed).Select(Weigh));
-        able = [.. able.OrderBy(w => w.Pooled.Steps).ThenBy(w => w.Item.Task.Text.Length).ThenBy(w => w.Item.Task.Text, StringComparer.Ordinal)];
+        var able = PlanPool.Of(family).Select(i => i with { Task = size.Lettered(i.Task) }).DistinctBy(i => i.Task.Text).Where(CanBeUsed).Select(Weigh).ToList();
+        var items = size.Knows(family) ? able.FindAll(w => size.FitsWithAnswer(w.Item.Task)) : [];
+        if (size.Knows(family))
+        {
+            var known = items.ConvertAll(w => w.Item.Task.Text);
+            items.AddRange(PlanPool.Like(family, size, seed).Where(i => CanBeUsed(i) && !known.Contains(i.Task.Text)).Select(Weigh));
+        }
+
+        var shapes = size.Page(family).Select(t => Weigh(PlanPool.Look(t))).Where(w => w.Item.Shows).GroupBy(w => ShapeOf(w.Pooled)).ToDictionary(g => g.Key, g => g.Count());
+        if (items.FindAll(w => !w.Item.Shows || shapes.ContainsKey(ShapeOf(w.Pooled))) is var alike && IsEnough(alike)) items = alike;
+        if (!IsEnough(items)) items = OfLevel(family, able, set, size.Level, CanBeUsed, Weigh);
+        items = [.. items.OrderBy(w => w.Pooled.Steps).ThenBy(w => w.Item.Task.Text.Length).ThenBy(w => w.Item.Task.Text, StringComparer.Ordinal)];
+        return new PlanItems(WithoutLaterIdeas(items, idea), new Random(seed)) { rule = set, points = points, size = size, shapes = shapes };
+    }
+
+    // Where the page gives no measure, or too little of it for a plan: by the length of the numbers alone.
+    private static List<Weighed> OfLevel(
+        Family family, List<Weighed> able, DeviationSet rule, int level, Func<PooledItem, bool> canBeUsed, Func<PooledItem, Weighed> weigh)
+    {
+        if (able.Count(w => w.Item.Shows) < Needed) able.AddRange(PlanPool.Further(family, rule, Needed).Where(canBeUsed).Select(weigh));
 
         // Another form of answer is asked for only where the rule needs it.
         if (able.Count(w => w.Item.Shows && w.Item.Task.Asked == default) >= Needed) able.RemoveAll(w => w.Item.Task.Asked != default);
-        var items = able;
         for (var digits = Math.Max(2, level); digits < LongestNumber; digits++)
         {
-            items = [.. able.Where(w => w.Pooled.Level <= digits)];
-            if (items.Count(i => i.Item.Shows) >= Needed) break;
+            var items = able.FindAll(w => w.Pooled.Level <= digits);
+            if (items.Count(i => i.Item.Shows) >= Needed) return items;
         }
 
-        if (items.Count(i => i.Item.Shows) < Needed) items = able;
-        return new PlanItems(WithoutLaterIdeas(items, idea), new Random(seed));
+        return able;
     }
+
+    // Which decisions come up, and where the answer has zeros: what makes an item wrong in the way of those on the page.
+    private static string ShapeOf(PooledItem item)
+    {
+        var (answer, isWhole) = (item.Task.RightAnswer, item.Task.RightAnswer.All(char.IsAsciiDigit));
+        var (inside, behind) = (isWhole && answer.TrimEnd('0').Contains('0'), isWhole ? Math.Min(2, answer.Length - answer.TrimEnd('0').Length) : 0);
+        return $"{string.Join(' ', item.Points.Select(p => p.Id).Order(StringComparer.Ordinal))} {inside} {behind}";
+    }
+
+    private static bool IsEnough(List<Weighed> items) => items.Count(w => w.Item.Shows) >= Needed;
 
     /// <summary>An item on which the old rule shows, whose work goes through the step that it gets wrong and writes what it comes to.</summary>
     public PlanItem TakeExample(double level)
     {
-        var clear = showing.Where(w => !w.Pooled.HasZeroInFront).ToList();
+        var commonest = shapes.Count == 0 ? null : shapes.MaxBy(x => x.Value).Key;
+        var clear = showing.Where(w => !w.Pooled.HasZeroInFront && (commonest is null || ShapeOf(w.Pooled) == commonest)).ToList();
         var found = (clear.Count > 0 ? clear : showing)[(int)(level * ((clear.Count > 0 ? clear : showing).Count - 1))];
         showing.Remove(found);
         return found.Item;
@@ -96,16 +134,55 @@ internal sealed class PlanItems
     }
 
     /// <summary>
-    /// An item on which the old rule happens to work, as the question has the other answer there, and that looks most like another one; null where there is
-    /// none.
+    /// Two items that differ in one thing, a digit or a sign: on one the old rule gives the right answer, because the question has the other answer there, on the
+    /// other it does not. The first is null where no easy item has such a neighbour.
     /// </summary>
-    public PlanItem? TakeLike(PlanItem other)
+    public (PlanItem? Works, PlanItem Fails) TakeContrast()
     {
-        var from = guards.Count > 0 ? guards : others;
-        var best = from.OrderByDescending(w => Alike(w.Item.Task.Text, other.Task.Text)).ThenBy(w => w.Pooled.Steps).FirstOrDefault();
-        if (best is null) return null;
-        from.Remove(best);
-        return best.Item;
+        var easy = showing.Take(Easy).Select(w => (Fails: w, Works: OneThingChanged(w.Item.Task))).ToList();
+        var (fails, works) = easy.Find(e => e.Works is { Asks: true }) is { Fails: not null } asked ? asked : easy.Find(e => e.Works is not null) is { Fails: not null } found ? found : easy[0];
+        showing.Remove(fails);
+        return (works?.Item, fails.Item);
+    }
+
+    // The neighbour in which the same question comes up with its other answer; else one in which it does not come up.
+    private (PlanItem Item, bool Asks)? OneThingChanged(ItemTask task)
+    {
+        var (run, taught) = (new MethodRun(), new MethodRun { Recording = true });
+        PlanItem? without = null;
+        foreach (var text in Neighbours(task.Text))
+        {
+            if (TaskText.TryParse(text, task.Asked) is not { Succeeded: true, Value: { } other } || other.Family != task.Family || !IsNatural(other)) continue;
+            if (size.Knows(task.Family) && !size.FitsWithAnswer(other)) continue;
+            Method.Run(other, run, rule);
+            if (!run.Page.Answer.SequenceEqual(other.RightAnswer) || run.Chances > 0) continue;
+            var item = new PlanItem(other, other.RightAnswer);
+            Method.Run(other, taught, DeviationSet.Taught);
+            if (taught.Steps.Any(s => s.Decision is { } decision && points.Contains(decision))) return (item, true);
+            without ??= item;
+        }
+
+        return without is null ? null : (without, false);
+    }
+
+    // Nothing that a teacher would not set: no 0 by itself, no answer that is nothing or a word.
+    private static bool IsNatural(ItemTask task) =>
+        !AloneZero().IsMatch(task.Text) && task.RightAnswer.Any(c => c is >= '1' and <= '9') && task.Numbers.All(n => n.Text.Trim('0', '.', '-').Length > 0);
+
+    [GeneratedRegex(@"(?<![\d.])0(?![\d.])")]
+    private static partial Regex AloneZero();
+
+    // Signs first, then points, then single digits.
+    private static IEnumerable<string> Neighbours(string text)
+    {
+        for (var i = 0; i < text.Length; i++)
+            if (text[i] is '+' or '-' && i + 1 < text.Length && text[i + 1] == ' ') yield return text[..i] + (text[i] == '+' ? '-' : '+') + text[(i + 1)..];
+        for (var i = 1; i < text.Length; i++)
+            if (text[i] == '.') yield return text[..(text[i - 1] == '0' ? i - 1 : i)] + text[(i + 1)..].TrimStart('0');
+        foreach (var by in new[] { 2, -2, 3, -3, 4, -4, 5, -5, 6, -6, 7, -7, 8, -8, 1, -1, 9, -9 })
+            for (var i = 0; i < text.Length; i++)
+                if (char.IsAsciiDigit(text[i]) && (i == 0 || text[i - 1] != '^') && text[i] - '0' + by is >= 0 and <= 9 and var digit)
+                    yield return text[..i] + digit + text[(i + 1)..];
     }
 
     /// <summary>Another item with the same claim, as hard as nearly as can be; null where there is none.</summary>
@@ -119,10 +196,6 @@ internal sealed class PlanItems
             .OrderBy(w => Math.Abs(w.Pooled.Steps - steps)).ThenBy(w => Math.Abs(w.Item.Task.Text.Length - old.Task.Text.Length)).Take(Choice)
             .OrderBy(_ => random.Next()).Select(w => w.Item).FirstOrDefault();
     }
-
-    private static int Alike(string one, string other) =>
-        (one.Length == other.Length ? 20 : 0) + one.Zip(other)
-            .Count(p => p.First == p.Second) + one.Zip(other).Count(p => char.IsAsciiDigit(p.First) == char.IsAsciiDigit(p.Second));
 
     /// <summary>Leaves out items that need a later idea, the latest ideas first, so long as enough items are left on which the rule shows.</summary>
     private static List<Weighed> WithoutLaterIdeas(List<Weighed> items, MissingIdea idea)
@@ -138,20 +211,26 @@ internal sealed class PlanItems
 
     private static bool IsGuard(Weighed weighed) => !weighed.Item.Shows && weighed is { Chances: 0, Asks: true };
 
+    // From the shape of which too few were given out yet, beside how often the page has it, an item of about that level of effort among its like.
     private List<Weighed> Take(List<Weighed> source, int count, double from, double to)
     {
         var taken = new List<Weighed>();
         for (var i = 0; i < count && source.Count > 0; i++)
         {
             var level = count == 1 ? from : from + (to - from) * i / (count - 1);
-            var near = Math.Max(1, source.Count / 20);
-            var item = source[Math.Clamp((int)(level * (source.Count - 1)) + random.Next(-near, near + 1), 0, source.Count - 1)];
+            var alike = source.GroupBy(w => ShapeOf(w.Pooled)).OrderBy(g => Share(g.Key)).ThenByDescending(g => shapes.GetValueOrDefault(g.Key)).ThenBy(g => g.First().Pooled.Steps).First().ToList();
+            var near = Math.Max(1, alike.Count / 20);
+            var item = alike[Math.Clamp((int)(level * (alike.Count - 1)) + random.Next(-near, near + 1), 0, alike.Count - 1)];
+            used[ShapeOf(item.Pooled)] = used.GetValueOrDefault(ShapeOf(item.Pooled)) + 1;
             source.Remove(item);
             taken.Add(item);
         }
 
-        return taken;
+        return [.. taken.OrderBy(w => w.Pooled.Steps).ThenBy(w => w.Item.Task.Text.Length)];
     }
+
+    // How often a shape was given out beside how often the page has it.
+    private double Share(string shape) => (double)used.GetValueOrDefault(shape) / Math.Max(1, shapes.GetValueOrDefault(shape));
 
     private sealed record Weighed(PooledItem Pooled, PlanItem Item, int Chances, bool Asks);
 }

@@ -1,7 +1,9 @@
+using YellowPencil.Core.Asking;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Parts;
+using YellowPencil.Core.Teaching.Examples;
 using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Core.Teaching;
@@ -18,6 +20,14 @@ public static class PlanMaker
         "Describe the procedure, never the child. Stop when the student is distressed; nothing here is timed.",
     ];
 
+    private static readonly string[] Afterwards =
+    [
+        "3 of 3 alone right, and the exit question without the old rule: the mixed practice on another day, then a check.",
+        "2 of 3 right: one more together (the one below), and the exit question again.",
+        "Fewer: back to the material with one thing smaller, and no new item today.",
+        "The old rule twice after a right answer: stop. Another model next time, not more of the same.",
+    ];
+
     /// <summary>Whether the explanation can be planned for: whether it has rules, and each of them points to an idea.</summary>
     public static bool CanPlan(Hypothesis hypothesis) =>
         hypothesis.RuleCount > 0
@@ -30,25 +40,28 @@ public static class PlanMaker
     /// <param name="hypothesis">The accepted explanation.</param>
     /// <param name="wrongFacts">Number facts that the student does not have; no item of the plan needs them.</param>
     /// <param name="classroom">How the classroom speaks and works.</param>
-    /// <param name="mostDigits">The digits of the longest number that the items may have, as on the student's pages; at least 2.</param>
+    /// <param name="size">How hard items are that the student meets; null for numbers of three digits.</param>
     /// <param name="seed">The seed of the items.</param>
     /// <param name="ownName">The specialist's own name for a rule, by its id; null, or null as an answer, for the catalogue's.</param>
     /// <param name="rivals">Names of rules that the page did not tell apart from these.</param>
     /// <exception cref="ArgumentException"><see cref="CanPlan"/> is false.</exception>
     public static RemediationPlan Make(
-        string student, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, Classroom classroom, int mostDigits = 3, int seed = 7,
+        string student, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, Classroom classroom, StudentSize? size = null, int seed = 7,
         Func<string, string?>? ownName = null, IReadOnlyList<string>? rivals = null)
     {
         if (!CanPlan(hypothesis)) throw new ArgumentException("only explanations whose rules point to an idea can be planned for", nameof(hypothesis));
-        var rules = InOrder([.. Rules(hypothesis, ownName)]);
+        var rules = InOrder([.. Rules(hypothesis, ownName, size)]);
         var first = rules[0];
         var script = TeachingScripts.For(first.Idea, first.Family);
-        var items = PlanItems.For(first.Family, first.Deviations, first.Idea, wrongFacts, mostDigits, seed);
-        var example = items.TakeExample(0.3);
-        var fails = items.TakeExample(0.2);
+        var items = PlanItems.For(first.Family, first.Deviations, first.Idea, wrongFacts, size ?? StudentSize.UpTo(3), seed);
+        var (works, fails) = items.TakeContrast();
+        var example = items.TakeExample(0.1);
 
         var taught = new MethodRun { Recording = true };
         Method.Run(example.Task, taught, new DeviationSet(classroom.School, []));
+        var worked = WorkedExamples.Of(example.Task, classroom.School);
+        var told = ToldSteps.InOrder(taught.Steps, first.Family, classroom.School);
+        var points = first.Deviations.Select(d => d.Decision!).ToHashSet();
         return new RemediationPlan
         {
             Student = student,
@@ -65,13 +78,18 @@ public static class PlanMaker
                 script.Aim.In(classroom), script.First.In(classroom), script.Why.In(classroom), script.Material.In(classroom), script.Say.In(classroom),
                 script.StopAt.In(classroom)),
             First = [.. script.FirstQuestions(new Random(seed))],
-            Works = items.TakeLike(fails),
+            Gate = Gate(first.Idea).In(classroom),
+            Works = works,
             Fails = fails,
             Differs = Differs(first, fails).In(classroom),
             Example = example,
-            ExampleSteps = [.. ToldSteps.InOrder(taught.Steps, first.Family, classroom.School).Select(s => ToldSteps.TextOf(s, classroom))],
+            ExampleSteps = worked is null ? [.. told.Select(s => ToldSteps.TextOf(s, classroom))] : [.. worked.Select(l => l.Words.In(classroom))],
+            ExampleLines = worked?.Any(l => l.Line.Length > 0) == true ? [.. worked.Select(l => l.Line)] : [],
+            DecidingStep = worked is null ? Deciding(told, s => points.Contains(s.Decision!)) : Deciding(worked, l => l.About.Any(points.Contains)),
             ExampleWork = Work.Of(taught.Page.Marks, [.. TaughtFamily.Of(example.Task.Family).Fields]),
             Together = items.TakeShowing(2, 0.1, 0.5),
+            OnceMore = items.TakeShowing(1, 0.2, 0.2)[0],
+            Afterwards = Afterwards,
             Alone = items.TakeShowing(3, 0.2, 0.7),
             Exit = items.TakeShowing(1, 0.6, 0.6)[0],
             PracticeFirst = items.TakeMixed(5, 1),
@@ -86,14 +104,14 @@ public static class PlanMaker
     /// <param name="hypothesis">The rules that it was made for.</param>
     /// <param name="wrongFacts">Number facts that the student does not have.</param>
     /// <param name="classroom">How the classroom speaks and works now.</param>
-    /// <param name="mostDigits">The digits of the longest number that the items may have.</param>
+    /// <param name="size">How hard items are that the student meets.</param>
     /// <param name="seed">The seed of the items.</param>
     /// <param name="ownName">The specialist's own name for a rule, by its id.</param>
     public static RemediationPlan Rewrite(
-        RemediationPlan plan, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, Classroom classroom, int mostDigits, int seed,
+        RemediationPlan plan, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, Classroom classroom, StudentSize size, int seed,
         Func<string, string?>? ownName = null)
     {
-        var made = Make(plan.Student, hypothesis, wrongFacts, classroom, mostDigits, seed, ownName, plan.Rivals);
+        var made = Make(plan.Student, hypothesis, wrongFacts, classroom, size, seed, ownName, plan.Rivals);
         var rewritten = plan with
         {
             Word = made.Word,
@@ -103,9 +121,12 @@ public static class PlanMaker
             Idea = made.Idea,
             WhyFirst = made.WhyFirst,
             Waiting = made.Waiting,
+            Gate = made.Gate,
             Script = made.Script,
             Differs = made.Differs,
             ExampleSteps = made.Example == plan.Example ? made.ExampleSteps : plan.ExampleSteps,
+            ExampleLines = made.Example == plan.Example ? made.ExampleLines : plan.ExampleLines,
+            DecidingStep = made.Example == plan.Example ? made.DecidingStep : plan.DecidingStep,
             Check = made.Check,
             Reworded = new Dictionary<string, string>(),
         };
@@ -117,25 +138,17 @@ public static class PlanMaker
     /// <param name="written">The item, as it is written.</param>
     /// <param name="hypothesis">The rules that the plan was made for.</param>
     /// <param name="wrongFacts">Number facts that the student does not have.</param>
-    /// <param name="mostDigits">The digits of the longest number that the items may have.</param>
+    /// <param name="size">How hard items are that the student meets.</param>
     /// <param name="seed">The seed by which items of like kind are chosen.</param>
     public static RemediationPlan? Swap(
-        RemediationPlan plan, string written, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, int mostDigits, int seed)
+        RemediationPlan plan, string written, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, StudentSize size, int seed)
     {
         if (!CanPlan(hypothesis) || plan.Changeable().FirstOrDefault(i => i.Written == written) is not { } old) return null;
-        if (Rules(hypothesis, null).FirstOrDefault(r => r.Idea.Id == plan.Idea.Id) is not { } rule) return null;
+        if (Rules(hypothesis, null, size).FirstOrDefault(r => r.Idea.Id == plan.Idea.Id) is not { } rule) return null;
         var used = plan.Changeable()
             .Concat(new[] { plan.Works, plan.Fails, plan.Example }.OfType<PlanItem>()).Select(i => i.Written).Append(written).ToHashSet();
-        var other = PlanItems.For(rule.Family, rule.Deviations, rule.Idea, wrongFacts, mostDigits, seed).Instead(old, used);
+        var other = PlanItems.For(rule.Family, rule.Deviations, rule.Idea, wrongFacts, size, seed).Instead(old, used);
         return other is null ? null : plan.With(old, other);
-    }
-
-    /// <summary>The size of the numbers that a student meets in the families of an explanation: the digits of the longest one on the sheet, 2 to 5.</summary>
-    public static int LevelOf(WorkedSheet sheet, Hypothesis hypothesis)
-    {
-        var families = hypothesis.Bugs.Select(b => b.Family).ToHashSet();
-        var tasks = sheet.Items.Select(i => i.Task).ToList();
-        return Math.Clamp(tasks.Where(t => families.Contains(t.Family)).Select(PlanPool.LevelOf).DefaultIfEmpty(3).Max(), 2, 5);
     }
 
     /// <summary>What comes first: a rule whose idea another one needs; of those that do not need each other, the one that makes more items wrong.</summary>
@@ -153,13 +166,13 @@ public static class PlanMaker
         return ordered;
     }
 
-    private static IEnumerable<Rule> Rules(Hypothesis hypothesis, Func<string, string?>? ownName)
+    private static IEnumerable<Rule> Rules(Hypothesis hypothesis, Func<string, string?>? ownName, StudentSize? size)
     {
         foreach (var bug in hypothesis.Bugs)
             yield return new Rule(bug.Family, bug.Name, ownName?.Invoke(bug.Id), bug.Text, bug.Reason, bug.Idea, bug.Deviations);
         foreach (var unlisted in hypothesis.Unlisted)
         {
-            var family = FamilyOf(unlisted.Deviation.Decision!)!;
+            var family = FamilyOf(unlisted.Deviation.Decision!, size)!;
             yield return new Rule(
                 family, "A rule that is not in the catalogue", ownName?.Invoke($"unlisted:{unlisted.Id}"), unlisted.Text
                     + ".", "The rule was found by search, so the reason is best asked: “Tell me how you did this one.”",
@@ -167,10 +180,22 @@ public static class PlanMaker
         }
     }
 
-    /// <summary>The family whose method a decision point belongs to; of points that several have, the first.</summary>
-    private static TaughtFamily? FamilyOf(Decision point) =>
-        FamilyList.All.FirstOrDefault(f => point.Id.StartsWith(f.Name + ".", StringComparison.Ordinal))
+    // What to do before it is taught: the idea that comes just before it, where there is one.
+    private static string Gate(MissingIdea idea)
+    {
+        var before = IdeaMap.Needs(idea).OrderByDescending(IdeaMap.OrderOf).FirstOrDefault();
+        return before is null
+            ? "3 of 3 right: begin. With fewer, do these with the material first, and begin another day."
+            : $"3 of 3 right: begin. With 2, ask the missed one once more with the material. With fewer, begin with “{before.Name}” instead: {before.Statement}";
+    }
+
+    /// <summary>The family whose method a decision point belongs to; of points that several have, one that is on the page, or the first.</summary>
+    private static TaughtFamily? FamilyOf(Decision point, StudentSize? size = null) =>
+        FamilyList.All.FirstOrDefault(f => size?.Knows(f) == true && f.Decisions.Contains(point))
+            ?? FamilyList.All.FirstOrDefault(f => point.Id.StartsWith(f.Name + ".", StringComparison.Ordinal))
             ?? FamilyList.All.FirstOrDefault(f => f.Decisions.Contains(point));
+
+    private static int? Deciding<T>(IEnumerable<T> steps, Func<T, bool> decides) => steps.Index().Where(s => decides(s.Item)).Select(s => (int?)s.Index).FirstOrDefault();
 
     /// <summary>The question at which the old rule goes another way, with the taught answer.</summary>
     private static string Differs(Rule rule, PlanItem fails)

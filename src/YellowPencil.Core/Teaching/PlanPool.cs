@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using YellowPencil.Core.Asking;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Knowledge;
 
@@ -20,15 +21,13 @@ internal static class PlanPool
 {
     private const int Size = 700;
     private const int FurtherSize = 5_000;
+    private const int LikeThePage = 300;
     private const int Seed = 7;
 
     private static readonly ConcurrentDictionary<Family, Lazy<IReadOnlyList<PooledItem>>> Pools = new();
 
     public static IReadOnlyList<PooledItem> Of(Family family) =>
         Pools.GetOrAdd(family, f => new Lazy<IReadOnlyList<PooledItem>>(() => LookThrough(f, ItemPool.Of(f, Size, Seed)))).Value;
-
-    /// <summary>The digits of the longest number of a task.</summary>
-    public static int LevelOf(ItemTask task) => task.Numbers.Max(n => n.Text.Count(char.IsAsciiDigit));
 
     /// <summary>Items beyond those on which a rule shows, for rules that show on few.</summary>
     /// <param name="family">The family.</param>
@@ -45,6 +44,12 @@ internal static class PlanPool
         return LookThrough(family, showing.Take(count));
     }
 
+    /// <summary>Items of the shape of those on a page, which fit it with their answers.</summary>
+    public static IReadOnlyList<PooledItem> Like(Family family, StudentSize size, int seed) => LookThrough(family, size.Redrawn(family, seed).Take(LikeThePage));
+
+    /// <summary>An item of a page, looked at in the same way.</summary>
+    public static PooledItem Look(ItemTask task) => LookThrough(task.Family, [task])[0];
+
     private static List<PooledItem> LookThrough(Family family, IEnumerable<ItemTask> tasks)
     {
         var taught = new MethodRun { Recording = true };
@@ -54,7 +59,7 @@ internal static class PlanPool
         {
             Method.Run(task, taught, DeviationSet.Taught);
             items.Add(new PooledItem(
-                task, taught.StepCount, LevelOf(task), taught.Steps.Select(s => s.Fact?.Ordered)
+                task, taught.StepCount, StudentSize.LevelOf(task), taught.Steps.Select(s => s.Fact?.Ordered)
                     .OfType<NumberFact>().ToHashSet(), taught.Steps.Select(s => s.Decision).OfType<Decision>().ToHashSet(), needs.Of(task),
                 taught.Page.Marks.Where(m => m.Field == WorkFields.Cells).OrderByDescending(m => m.At.Place).Select(m => m.Text).FirstOrDefault() == "0"));
         }

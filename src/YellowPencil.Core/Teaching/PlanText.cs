@@ -17,23 +17,30 @@ public static class PlanText
         if (plan.Waiting.Count > 0) Line($"**Waiting:** {string.Join("; ", plan.Waiting.Select(w => $"{w.Name} ({w.Idea})"))}");
         Line($"## What must come first: {plan.Script.First}");
         Lines(plan.First.Select(q => $"- {q.Question}  → {q.Answer}"));
+        if (plan.Gate.Length > 0) Line(plan.Gate);
         Line("## Contrast");
-        if (plan.Works is { } works) Line($"Here the old rule happens to work: {works.Written} = {works.RightWritten}.");
+        Line(plan.Works is { } works
+            ? $"Here the old rule happens to be right: {works.Written} → {works.RightWritten}."
+            : "There is no item like this on which the old rule is right.");
         Line($"Here it does not: {plan.Fails.Written} is {plan.Fails.RightWritten}; the old rule gives {plan.Fails.OldWritten}.");
         if (plan.Differs.Length > 0) Line(plan.Differs);
         Line("## Worked example");
-        Line($"{plan.Example.Written} = {plan.Example.RightWritten}");
-        Lines(plan.ExampleSteps.Select((s, i) => $"{i + 1}. {s}"));
+        Line($"{plan.Example.Written} → {plan.Example.RightWritten}");
+        Lines(plan.ExampleSteps.Select((s, i) => (Step: s, Line: Signs.Printed(plan.ExampleLines.ElementAtOrDefault(i) ?? ""), Decides: i == plan.DecidingStep)).Where(s => s.Step.Length > 0)
+            .Select((s, i) => $"{i + 1}. {(s.Line.Length > 0 ? $"`{s.Line}` " : "")}{(s.Decides ? $"**{s.Step}**" : s.Step)}"));
         Line($"**Why it works:** {plan.Script.Why}");
         Line($"**Material:** {plan.Script.Material}");
         Line("## Together");
-        Lines(plan.Together.Select(i => $"- {i.Written} = {i.RightWritten}"));
+        Lines(plan.Together.Select(i => $"- {i.Written} → {i.RightWritten}"));
         Line($"Say: {plan.Script.Say}");
         Line("## Alone");
-        Lines(plan.Alone.Select(i => $"- {i.Written} = {i.RightWritten}"));
+        Lines(plan.Alone.Select(i => $"- {i.Written} → {i.RightWritten}"));
         Line($"Stop before each answer is shown: “{plan.Script.StopAt}”");
         Line($"**Check:** {plan.Check}");
         Line($"**Exit question:** {plan.Exit.Written} → {plan.Exit.RightWritten}; the old rule gives {plan.Exit.OldWritten}.");
+        if (plan.Afterwards.Count > 0) Line("## At the end of the session");
+        if (plan.Afterwards.Count > 0) Lines(plan.Afterwards.Select(a => $"- {a}"));
+        if (plan.OnceMore is { } more) Line($"Once more together: {more.Written} → {more.RightWritten}; the old rule gives {more.OldWritten}.");
         Line("## Practice, with key");
         Line("| | item | right | old rule |\n|---|---|---|---|\n" + string.Join('\n', plan.PracticeFirst.Concat(plan.PracticeMixed)
             .Select((i, n) => $"| {n + 1} | {i.Written} | {i.RightWritten} | {(i.Shows ? i.OldWritten : "the same")} |")));

@@ -76,6 +76,9 @@ public sealed record RemediationPlan
     /// <summary>Quick questions on what must come first.</summary>
     public required IReadOnlyList<CheckQuestion> First { get; init; }
 
+    /// <summary>With how many of them right the session goes on, and where to go if it is fewer; empty in plans of before it was said.</summary>
+    public string Gate { get; init; } = "";
+
     /// <summary>An item where the old rule happens to work; null where it never does.</summary>
     public required PlanItem? Works { get; init; }
 
@@ -91,11 +94,23 @@ public sealed record RemediationPlan
     /// <summary>Its steps, each in a sentence.</summary>
     public required IReadOnlyList<string> ExampleSteps { get; init; }
 
+    /// <summary>The line that each step writes, as it is typed; empty where a step writes none, and no lines where the example stands in columns.</summary>
+    public IReadOnlyList<string> ExampleLines { get; init; } = [];
+
+    /// <summary>The step in which the old rule goes another way, counted from 0; null where it is not known.</summary>
+    public int? DecidingStep { get; init; }
+
     /// <summary>The marks that stand on it when it is done.</summary>
     public required Work ExampleWork { get; init; }
 
     /// <summary>Two items done together.</summary>
     public required IReadOnlyList<PlanItem> Together { get; init; }
+
+    /// <summary>One more, for once more together; null in plans of before there was one.</summary>
+    public PlanItem? OnceMore { get; init; }
+
+    /// <summary>What comes next, by what happened in the session.</summary>
+    public IReadOnlyList<string> Afterwards { get; init; } = [];
 
     /// <summary>Three items done alone.</summary>
     public required IReadOnlyList<PlanItem> Alone { get; init; }
@@ -116,7 +131,7 @@ public sealed record RemediationPlan
     public IReadOnlyDictionary<string, string> Reworded { get; init; } = new Dictionary<string, string>();
 
     /// <summary>Every item that can be changed for another one.</summary>
-    public IEnumerable<PlanItem> Changeable() => [.. Together, .. Alone, Exit, .. PracticeFirst, .. PracticeMixed];
+    public IEnumerable<PlanItem> Changeable() => [.. Together, .. OnceMore is null ? [] : new[] { OnceMore }, .. Alone, Exit, .. PracticeFirst, .. PracticeMixed];
 
     /// <summary>The plan with another item in the place of one.</summary>
     public RemediationPlan With(PlanItem old, PlanItem other)
@@ -125,6 +140,7 @@ public sealed record RemediationPlan
         return this with
         {
             Together = Put(Together),
+            OnceMore = OnceMore == old ? other : OnceMore,
             Alone = Put(Alone),
             Exit = Exit == old ? other : Exit,
             PracticeFirst = Put(PracticeFirst),

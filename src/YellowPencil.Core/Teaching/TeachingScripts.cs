@@ -3,7 +3,7 @@ using YellowPencil.Core.Knowledge;
 
 namespace YellowPencil.Core.Teaching;
 
-/// <summary>How every idea behind the number families is taught.</summary>
+/// <summary>How every idea is taught.</summary>
 public static class TeachingScripts
 {
     /// <summary>All scripts, in the order of learning.</summary>
@@ -11,6 +11,7 @@ public static class TeachingScripts
     [
         .. SumScripts.All.Concat(DifferenceScripts.All)
             .Concat(ProductScripts.All).Concat(QuotientScripts.All).Concat(DecimalScripts.All).Concat(IntegerScripts.All)
+            .Concat(FractionScripts.All).Concat(TermScripts.All).Concat(FactoringScripts.All).Concat(RootScripts.All).Concat(EquationScripts.All)
             .OrderBy(s => IdeaMap.OrderOf(s.Idea)).ThenBy(s => s.OnlyIn),
     ];
 

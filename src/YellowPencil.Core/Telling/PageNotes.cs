@@ -27,7 +27,7 @@ public static class PageNotes
     {
         IEnumerable<PageNote?> notes = [
             AnswersOfNeighbours(reading, 1), AnswersOfNeighbours(reading, -1), WrongCopies(reading), OneAnswer(reading), Blanks(reading), TurnedRound(reading),
-            SlipsOfOneKind(reading), MissingBrackets(reading),
+            SlipsOfOneKind(reading), MissingBrackets(reading), WrongMultiples(reading),
         ];
         return [.. notes.OfType<PageNote>()];
     }
@@ -109,6 +109,16 @@ public static class PageNotes
             ? null
             : new PageNote(
                 $"In {ItemsOf([.. guessed.Select(g => g.Item)])} a bracket is missing; read as {string.Join(", ", guessed.Select(g => g.Whole))}.", "");
+    }
+
+    /// <summary>Entries of lists of multiples that are not the multiple at their place.</summary>
+    private static PageNote? WrongMultiples(Reading reading)
+    {
+        var wrong = reading.Items.Select(i => (Item: i, Divisor: i.Item.Task.Numbers[^1].Unscaled, Listed: i.Item.Work.Get(WorkFields.Multiples)))
+            .Select(i => (i.Item, i.Divisor, Fault: i.Listed is null ? null : MultiplesField.FirstWrong(i.Listed, i.Divisor))).Where(i => i.Fault is not null).ToList();
+        if (wrong.Count == 0) return null;
+        var faults = wrong.Select(i => $"{i.Fault!.Value.Written} for {i.Fault.Value.Count} × {i.Divisor} = {i.Fault.Value.Due}").Distinct();
+        return new PageNote($"In {ItemsOf(wrong.ConvertAll(i => i.Item))} the list of multiples has {string.Join(", ", faults)}.", "A fact or a slip of counting on, no rule of dividing.");
     }
 
     private static string ItemsOf(List<ItemReading> items) => items.Count == 1

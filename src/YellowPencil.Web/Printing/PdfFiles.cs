@@ -1,6 +1,7 @@
 using System.Text;
 using PdfSharp.Fonts;
 using YellowPencil.Core.Layouts;
+using YellowPencil.Core.Notation;
 using YellowPencil.Core.Teaching;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Pages.Plans;
@@ -71,19 +72,28 @@ public sealed class PdfFiles
         paper.Say("Why this first:", plan.WhyFirst + (plan.Waiting.Count > 0 ? $" Waiting: {string.Join("; ", plan.Waiting.Select(w => w.Name))}." : ""));
         paper.Heading($"What must come first: {plan.Script.First}");
         foreach (var question in plan.First) paper.Say("", $"{question.Question}  ({question.Answer})", 10);
+        if (plan.Gate.Length > 0) paper.Say("", plan.Gate);
         paper.Heading("Contrast");
-        if (plan.Works is { } works) paper.Say("", $"Here the old rule happens to work: {works.Written} = {works.RightWritten}.");
-        paper.Say("", $"Here it does not: {plan.Fails.Written} = {plan.Fails.RightWritten}; the old rule gives {plan.Fails.OldWritten}.");
+        paper.Say("", plan.Works is { } works
+            ? $"Here the old rule happens to be right: {works.Written} → {works.RightWritten}." : "There is no item like this on which the old rule is right.");
+        paper.Say("", $"Here it does not: {plan.Fails.Written} → {plan.Fails.RightWritten}; the old rule gives {plan.Fails.OldWritten}.");
         if (plan.Differs.Length > 0) paper.Say("", plan.Differs);
         paper.Heading("Worked example, with the why", 150);
         paper.Items([(plan.Example.Written, ShowModel.Solved(plan).Sketch())]);
-        foreach (var (number, step) in plan.ExampleSteps.Where(s => s.Length > 0).Index()) paper.Say($"{number + 1}.", step, 10);
+        foreach (var (number, step) in plan.ExampleSteps.Index().Where(s => s.Item.Length > 0))
+        {
+            var line = Signs.Printed(plan.ExampleLines.ElementAtOrDefault(number) ?? "");
+            paper.Say($"{number + 1}.{(number == plan.DecidingStep ? " ►" : "")}", line.Length > 0 ? $"{line}   {step}" : step, 10);
+        }
         paper.Say("Why it works:", plan.Script.Why);
         paper.Say("With:", plan.Script.Material);
         Practised(paper, "Two together", plan.Script.Say, plan, plan.Together);
         Practised(paper, "Alone", $"Stop before each answer is shown: “{plan.Script.StopAt}”", plan, plan.Alone);
         paper.Say("Check:", plan.Check);
         paper.Say("Exit question:", $"{plan.Exit.Written}: {plan.Exit.RightWritten}; the old rule gives {plan.Exit.OldWritten}.");
+        if (plan.Afterwards.Count > 0) paper.Heading("At the end of the session", 80);
+        foreach (var next in plan.Afterwards) paper.Say("", next, 10);
+        if (plan.OnceMore is { } more) paper.Say("Once more together:", $"{more.Written}: {more.RightWritten}; the old rule gives {more.OldWritten}.");
         paper.Heading("Practice, with key", 60);
         paper.Table([0.1, 0.4, 0.25, 0.25], ["", "Item", "Right", "Old rule"], plan.PracticeFirst.Concat(plan.PracticeMixed).Select((item, i) => (IReadOnlyList<string>)[$"{i + 1}", item.Written, item.RightWritten, item.Shows ? item.OldWritten : "the same"]));
         paper.Say("", "An answer in the last column is the old rule come back.");

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
+using YellowPencil.Core.Asking;
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
@@ -28,7 +29,7 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
     public async Task MakeAsync(Plan plan, Hypothesis hypothesis, string code, IReadOnlyList<string>? rivals = null)
     {
         await names.LoadAsync();
-        plan.Content = PlanJson.Write(PlanMaker.Make(code, hypothesis, Facts(plan.AvoidedFacts), plan.Classroom, plan.MostDigits, plan.Seed, names.Own, rivals));
+        plan.Content = PlanJson.Write(PlanMaker.Make(code, hypothesis, Facts(plan.AvoidedFacts), plan.Classroom, await SizeAsync(plan), plan.Seed, names.Own, rivals));
         plan.EngineVersion = EngineVersion.Current;
     }
 
@@ -51,7 +52,7 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
     {
         if (await ReadAsync(plan) is not { } made || Hypothesis.Parse(plan.Rules) is not { } hypothesis) return "This version has no other item for this plan.";
         if (made.Changeable().All(i => i.Written != written)) return null; // done already, in another tab
-        if (PlanMaker.Swap(made, written, hypothesis, Facts(plan.AvoidedFacts), plan.MostDigits, plan.Seed + made.Changed.Count + 1) is not { } changed) return $"There is no other item like {written}.";
+        if (PlanMaker.Swap(made, written, hypothesis, Facts(plan.AvoidedFacts), await SizeAsync(plan), plan.Seed + made.Changed.Count + 1) is not { } changed) return $"There is no other item like {written}.";
         plan.Content = PlanJson.Write(changed);
         await data.SaveChangesAsync();
         return null;
@@ -173,7 +174,7 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
     {
         if (plan.Classroom == classroom || await ReadAsync(plan) is not { } made || Hypothesis.Parse(plan.Rules) is not { } hypothesis || !PlanMaker.CanPlan(hypothesis)) return;
         (plan.Word, plan.School) = (classroom.Word, classroom.School.Key);
-        plan.Content = PlanJson.Write(PlanMaker.Rewrite(made, hypothesis, Facts(plan.AvoidedFacts), classroom, plan.MostDigits, plan.Seed, names.Own));
+        plan.Content = PlanJson.Write(PlanMaker.Rewrite(made, hypothesis, Facts(plan.AvoidedFacts), classroom, await SizeAsync(plan), plan.Seed, names.Own));
     }
 
     /// <summary>Notes that a plan was printed, or that it was not after all.</summary>
@@ -182,6 +183,11 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
         plan.PrintedAt = isPrinted ? plan.PrintedAt ?? clock.GetUtcNow() : null;
         await data.SaveChangesAsync();
     }
+
+    // As hard as the page for which the plan is; where that cannot be read any more, as long as its numbers were.
+    private async Task<StudentSize> SizeAsync(Plan plan) =>
+        (plan.Page ?? await data.Pages.FindAsync(plan.PageId)) is { } page && PageDesk.TryStoredSheet(page, out _) is { } sheet
+            ? StudentSize.Of(sheet.Items.Select(i => i.Task)) : StudentSize.UpTo(plan.MostDigits);
 
     private static List<NumberFact> Facts(string text) => [.. text.Split('|', StringSplitOptions.RemoveEmptyEntries).Select(NumberFact.Parse)];
 }

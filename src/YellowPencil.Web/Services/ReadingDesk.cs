@@ -98,7 +98,7 @@ public sealed class ReadingDesk(PencilContext data, ReadingCache cache, PlanDesk
             AvoidedFacts = string.Join('|', reading.Facts.Select(f => f.Fact.ToString())),
             Word = page.Student!.Word,
             School = page.Student.School,
-            MostDigits = PlanMaker.LevelOf(reading.Sheet, explanation.Hypothesis),
+            MostDigits = StudentSize.Of(reading.Sheet.Items.Select(i => i.Task)).Level,
             Seed = BitConverter.ToUInt16(page.Id.ToByteArray(), 14),
             MadeAt = clock.GetUtcNow(),
         };

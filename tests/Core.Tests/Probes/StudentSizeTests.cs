@@ -13,7 +13,7 @@ public class StudentSizeTests
 {
     private static readonly string Sums = "-7 + 4 = -11\n-9 + 3 = -12\n6 + -8 = -14\n-5 + 2 = -7\n-4 + -3 = -7\n8 + 3 = 11";
 
-    private static Func<ItemTask, bool> Fitting(string page) => StudentSize.Fitting(Read(page));
+    private static Func<ItemTask, bool> Fitting(string page) => StudentSize.Of(Read(page).Sheet.Items.Select(i => i.Task)).Fits;
 
     private static Reading Read(string page) => SheetDiagnosis.Read(new WorkedSheet { Student = "K", Items = ItemList.TryParse(page, null, out _) });
 

@@ -77,8 +77,8 @@ public sealed class RootTests
     public void The_working_shows_the_school(string work, string? school)
     {
         var sheet = $$"""{"format":"yellow-pencil.worked-sheet","version":1,"student":"R","items":[{"id":"1","task":"sqrt(31)","answer":"5.6","work":{{work}}}]}""";
-        var shown = TaughtFamily.Of(FamilyList.Roots).SchoolShown(SheetReader.TryRead(sheet, out _)!.Items[0]);
-        (shown is { } answer ? School.Roots.Values[answer.Answer] : null).ShouldBe(school);
+        var shown = TaughtFamily.Of(FamilyList.Roots).SchoolsShown(SheetReader.TryRead(sheet, out _)!.Items[0]);
+        shown.Select(s => School.Roots.Values[s.Answer]).SingleOrDefault().ShouldBe(school);
     }
 
     [Fact]

@@ -27,13 +27,13 @@ public sealed class ClassroomTests
     public void Where_no_school_is_named_the_usual_wording_stands() => "{Rename} it, {placeholder?with a zero|shifted}.".In(ClassroomWord.Borrow).ShouldBe("Borrow it, with a zero.");
 
     [Fact]
-    public void Every_question_on_numbers_has_wordings_in_a_script_and_each_of_them_reads_as_a_sentence()
+    public void Every_question_on_schools_has_wordings_in_a_script_and_each_of_them_reads_as_a_sentence()
     {
         var sentences = TeachingScripts.All.SelectMany(s => new[] { s.Aim, s.Why, s.Material, s.Say, s.StopAt, s.First }).ToList();
         var asked = sentences.SelectMany(ClassroomSentences.QuestionsIn).ToList();
         foreach (var (name, wordings) in asked) wordings.ShouldBe(School.All.First(q => q.Name == name).Values.Count, name);
-        asked.Select(a => a.Question).Distinct().Order().ShouldBe(School.OfNumbers.Select(q => q.Name).Order());
-        foreach (var question in School.OfNumbers)
+        asked.Select(a => a.Question).Distinct().Order().ShouldBe(School.All.Select(q => q.Name).Order());
+        foreach (var question in School.All)
             for (var answer = 0; answer < question.Values.Count; answer++)
                 foreach (var sentence in sentences)
                 {

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Asking;
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
@@ -44,8 +45,8 @@ public sealed class PlanChangeTests
     [Fact]
     public void Written_anew_for_another_classroom_items_and_own_sentences_stay()
     {
-        var swapped = PlanMaker.Swap(Plan(), Plan().Exit.Written, Dropped, [], 3, 5)!.Reword("why", "Because ten ones are one ten.");
-        var anew = PlanMaker.Rewrite(swapped, Dropped, [], new Classroom(ClassroomWord.Exchange, School.Usual.With(School.CarryMark, 1)), 3, 7);
+        var swapped = PlanMaker.Swap(Plan(), Plan().Exit.Written, Dropped, [], StudentSize.UpTo(3), 5)!.Reword("why", "Because ten ones are one ten.");
+        var anew = PlanMaker.Rewrite(swapped, Dropped, [], new Classroom(ClassroomWord.Exchange, School.Usual.With(School.CarryMark, 1)), StudentSize.UpTo(3), 7);
         anew.Script.Say.ShouldContain("under the line");
         anew.Script.Why.ShouldBe("Because ten ones are one ten.");
         anew.Reworded.Keys.ShouldBe(["why"]);

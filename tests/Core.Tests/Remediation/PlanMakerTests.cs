@@ -1,6 +1,7 @@
 using System.Text.Json;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Asking;
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
@@ -107,7 +108,7 @@ public class PlanMakerTests
         var plan = PlanMaker.Make("K", rule, [], Classroom.Saying(ClassroomWord.Rename));
         foreach (var old in plan.Changeable())
         {
-            var changed = PlanMaker.Swap(plan, old.Written, rule, [], 3, 5)!;
+            var changed = PlanMaker.Swap(plan, old.Written, rule, [], StudentSize.UpTo(3), 5)!;
             var other = changed.Changeable().Single(i => plan.Changeable().All(p => p.Written != i.Written));
             other.Shows.ShouldBe(old.Shows);
             changed.Changed.ShouldBe([other.Written]);
@@ -116,7 +117,7 @@ public class PlanMakerTests
             PlanJson.Write(PlanJson.Read(PlanJson.Write(changed))).ShouldBe(PlanJson.Write(changed));
         }
 
-        PlanMaker.Swap(plan, "1 × 1", rule, [], 3, 5).ShouldBeNull();
+        PlanMaker.Swap(plan, "1 × 1", rule, [], StudentSize.UpTo(3), 5).ShouldBeNull();
     }
 
     [Fact]

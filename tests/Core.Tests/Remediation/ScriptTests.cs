@@ -1,5 +1,6 @@
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Asking;
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Families.Subtraction;
@@ -106,7 +107,7 @@ public class ScriptTests
     [InlineData(4)]
     public void Items_of_a_plan_are_of_the_students_size(int digits)
     {
-        var plan = PlanMaker.Make("K", Core.Inference.Hypothesis.Parse("subtraction.turns-column-round")!, [], Classroom.Saying(ClassroomWord.Rename), digits);
+        var plan = PlanMaker.Make("K", Core.Inference.Hypothesis.Parse("subtraction.turns-column-round")!, [], Classroom.Saying(ClassroomWord.Rename), StudentSize.UpTo(digits));
         plan.PracticeFirst.Concat(plan.PracticeMixed).Concat(plan.Together).Concat(plan.Alone)
             .ShouldAllBe(i => ((ColumnDifference)i.Task).Top.Length <= digits);
     }
@@ -114,7 +115,7 @@ public class ScriptTests
     [Fact]
     public void A_rule_that_needs_longer_numbers_gets_them()
     {
-        var plan = PlanMaker.Make("K", Core.Inference.Hypothesis.Parse("subtraction.second-zero-skipped")!, [], Classroom.Saying(ClassroomWord.Rename), 2);
+        var plan = PlanMaker.Make("K", Core.Inference.Hypothesis.Parse("subtraction.second-zero-skipped")!, [], Classroom.Saying(ClassroomWord.Rename), StudentSize.UpTo(2));
         plan.Exit.Shows.ShouldBeTrue();
         ((ColumnDifference)plan.Exit.Task).Top.Length.ShouldBeGreaterThanOrEqualTo(4);
     }

@@ -5,6 +5,8 @@ using YellowPencil.Core.Families;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Core.Tests.Working;
 
@@ -13,16 +15,23 @@ public class SchoolTests
 {
     [Fact]
     public void The_names_and_values_are_those_of_the_format() =>
-        School.Questions.Select(q => $"{q.Name}: {string.Join(" ", q.Values)}").ShouldBe(
+        School.All.Select(q => $"{q.Name}: {string.Join(" ", q.Values)}").ShouldBe(
         [
+            "facts: recalled counted",
+            "carry-mark: above below beside",
+            "product-carry: above beside remembered",
+            "placeholder: zero-written row-shifted",
+            "quotient-digit: facts skip-counting listed-multiples",
+            "zero-cycle: written passed-over",
+            "decimal-point: point-first point-last",
+            "decimal-reading: by-place digit-by-digit",
+            "product-sign: sign-first sign-last",
             "fractions: least-denominator product-of-denominators",
             "mixed-numbers: improper-first rename-a-whole",
             "binomials: box four-products",
-            "carry-mark: above below beside",
             "factoring: cross-and-box trial-pairs middle-and-gap",
             "roots: straight-line number-line",
-            "product-sign: sign-first sign-last",
-            "decimal-point: point-first point-last",
+            "equation-moves: both-sides across",
         ]);
 
     [Fact]
@@ -56,7 +65,7 @@ public class SchoolTests
     [Fact]
     public void Weights_sum_to_1_for_every_question()
     {
-        foreach (var question in School.Questions)
+        foreach (var question in School.All)
         {
             question.Weights.Count.ShouldBe(question.Values.Count, question.Name);
             question.Weights.Sum().ShouldBe(1, 1e-12, question.Name);
@@ -97,5 +106,54 @@ public class SchoolTests
         var student = Hypothesis.SoundIn(last).With(Catalogue.Find("integers.minus-minus-stays-minus")!);
         student.School.ShouldBe(last);
         student.Without(student.Bugs[0]).School.ShouldBe(last);
+    }
+
+    [Theory]
+    [InlineData("856 / 8", """{"multiples":["8","16","24"]}""", "quotient-digit=listed-multiples")]
+    [InlineData("856 / 8", """{"steps":[{"quotient":"1","product":"8","difference":"0","broughtDown":"5"},{"quotient":"0","product":"0","difference":"5","broughtDown":"6"}]}""", "zero-cycle=written")]
+    [InlineData("856 / 8", """{"steps":[{"quotient":"1","product":"8","difference":"0","broughtDown":"5"},{"quotient":"0","broughtDown":"6"}]}""", "zero-cycle=passed-over")]
+    [InlineData("856 / 8", """{"steps":[{"quotient":"1"},{"quotient":"0"}]}""", "")]
+    [InlineData("solve 2x + 7 = 15", """{"lines":["2x = 15 - 7","2x = 8"]}""", "equation-moves=across")]
+    [InlineData("solve 2x + 7 = 15", """{"lines":["2x + 7 - 7 = 15 - 7","2x = 8"]}""", "equation-moves=both-sides")]
+    [InlineData("solve 2x + 7 = 15", """{"lines":["2x = 8"]}""", "")]
+    public void The_working_shows_the_school(string task, string work, string schools)
+    {
+        var sheet = SheetReader.TryRead($$"""{"format":"yellow-pencil.worked-sheet","version":1,"student":"R","items":[{"id":"1","task":"{{task}}","answer":"5","work":{{work}}}]}""", out _)!;
+        var shown = TaughtFamily.Of(sheet.Items[0].Task.Family).SchoolsShown(sheet.Items[0]);
+        string.Join(',', shown.Select(s => $"{s.Question.Name}={s.Question.Values[s.Answer]}")).ShouldBe(schools);
+    }
+
+    [Theory]
+    [InlineData("solve 2x + 7 = 15", "equation-moves", 0, "2x + 7 - 7 = 15 - 7; 2x = 8")]
+    [InlineData("solve 2x + 7 = 15", "equation-moves", 1, "2x = 15 - 7; 2x = 8")]
+    [InlineData("solve 5x - 3 = 2x + 12", "equation-moves", 0, "5x - 2x - 3 = 2x - 2x + 12; 3x - 3 = 12; 3x - 3 + 3 = 12 + 3; 3x = 15")]
+    [InlineData("solve 5x - 3 = 2x + 12", "equation-moves", 1, "5x - 2x - 3 = 12; 3x - 3 = 12; 3x = 12 + 3; 3x = 15")]
+    public void An_equation_is_written_in_the_school_of_the_classroom(string task, string question, int answer, string lines)
+    {
+        var run = new MethodRun();
+        Method.Run(TaskText.TryParse(task).Value!, run, new DeviationSet(School.Usual.With(School.All.First(q => q.Name == question), answer), []));
+        string.Join("; ", run.Page.Marks.Where(m => m.Field == WorkFields.Lines).Select(m => m.Text)).ShouldBe(lines);
+    }
+
+    [Theory]
+    [InlineData(0, "1 8 0 5 0 0 5 6 7 56 0")]
+    [InlineData(1, "1 8 0 5 0 6 7 56 0")]
+    public void A_cycle_of_0_is_written_or_passed_over(int answer, string written)
+    {
+        var run = new MethodRun();
+        Method.Run(TaskText.TryParse("856 / 8").Value!, run, new DeviationSet(School.Usual.With(School.ZeroCycle, answer), []));
+        string.Join(' ', run.Page.Marks.Select(m => m.Text)).ShouldBe(written);
+    }
+
+    [Fact]
+    public void A_wrong_entry_in_a_list_of_multiples_is_told_by_itself()
+    {
+        var sheet = SheetReader.TryRead("""
+            {"format":"yellow-pencil.worked-sheet","version":1,"student":"R","methods":{"quotient-digit":"listed-multiples","facts":"counted"},
+            "items":[{"id":"1","task":"912 / 24","answer":"38","work":{"multiples":["24","48","74"]}}]}
+            """, out _)!;
+        var reading = SheetDiagnosis.Read(sheet);
+        PageNotes.For(reading).Select(n => n.Text).ShouldContain("In item 1 the list of multiples has 74 for 3 × 24 = 72.");
+        SheetWriter.Write(sheet).ShouldContain("\"multiples\":[\"24\",\"48\",\"74\"]");
     }
 }

@@ -80,6 +80,7 @@ internal static class DecimalDivisionDecisions
         [QuotientSplit.PointOnePlace] = new("point-one-place", "moves the point one place to the left, however many zeros the divisor has")
         { Needs = c => c.ZerosOfDivisor > 1 },
         Kinds = Kinds,
+        Idea = Ideas.PointIsNoWall,
     };
 
     private static readonly Property<DecimalQuotientContext>[] Numbers = [
@@ -92,6 +93,7 @@ internal static class DecimalDivisionDecisions
         Numbers = Numbers,
         Does = n => $"gives the quotient as many places as {n}",
         Kinds = Kinds,
+        Idea = Ideas.PointStraightUp,
     };
 
     public static readonly ValueDecision<DecimalQuotientContext> Moved = new("decimal-division.moved", "How far does the point of the dividend move?")
@@ -100,6 +102,7 @@ internal static class DecimalDivisionDecisions
         Does = n => $"moves the point of the dividend so many places: {n}",
         Kinds = Kinds,
         ShowsIn = WorkFields.Scaled.Dividend,
+        Idea = Ideas.BothPointsMove,
     };
 
     public static readonly Decision<DecimalQuotientContext, QuotientOrder> Order = new(

@@ -42,7 +42,9 @@ internal sealed class DecimalDivisionFamily() : TaughtFamily("decimal-division",
     protected override IReadOnlyList<Decision> OwnDecisions => DecimalDivisionDecisions.All;
 
     public override IReadOnlyList<WorkField> Fields { get; } =
-        [WorkFields.Cycles, WorkFields.Sign, WorkFields.Scaled];
+        [WorkFields.Cycles, WorkFields.Multiples, WorkFields.Sign, WorkFields.Scaled];
+
+    public override IEnumerable<(SchoolQuestion Question, int Answer)> SchoolsShown(WorkedItem item) => WrittenQuotient.SchoolsShown(item.Work);
 
     public override Func<ItemTask> Items(int seed) => new DecimalDivisionItems(seed).Next;
 

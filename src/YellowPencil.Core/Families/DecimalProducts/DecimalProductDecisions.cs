@@ -77,6 +77,7 @@ internal static class DecimalProductDecisions
         Does = n => $"gives the answer as many places as {n}",
         Kinds = Kinds,
         ShowsIn = WorkFields.Places,
+        Idea = Ideas.PlacesOfProduct,
     };
 
     public static readonly Decision<PlacesContext, ProductChoice> Procedure = new(

@@ -38,7 +38,9 @@ internal sealed class DivisionFamily() : TaughtFamily("division", "long division
 
     protected override IReadOnlyList<Decision> OwnDecisions => DivisionDecisions.All;
 
-    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cycles];
+    public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Cycles, WorkFields.Multiples];
+
+    public override IEnumerable<(SchoolQuestion Question, int Answer)> SchoolsShown(WorkedItem item) => WrittenQuotient.SchoolsShown(item.Work);
 
     public override IReadOnlyList<string> ConfusedWith { get; } = ["multiplication", "subtraction"];
 

@@ -148,7 +148,7 @@ internal static class EquationDecisions
         [BeforeBracket.LeftOut] = new("left-out", "leaves out the number before a bracket", c => Rational.Whole(c.Factor.Sign)),
         Kinds = InBrackets,
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.EachTermByEach,
+        Idea = Ideas.FactorReachesAll,
     };
 
     public static readonly Decision<InBracket, MeetsTerm, Rational> Meets = new(
@@ -165,7 +165,7 @@ internal static class EquationDecisions
             "added-to-numbers", "adds the number before the bracket to the plain number inside", c => c.HasLetter ? c.Term : c.Factor + c.Term),
         Kinds = InBrackets,
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.EachTermByEach,
+        Idea = Ideas.FactorReachesAll,
     };
 
     public static readonly Decision<EquationPair, SideOrder> Order = new(
@@ -175,7 +175,7 @@ internal static class EquationDecisions
         [SideOrder.NumbersExchanged] = new("numbers-exchanged", "turns the side round and leaves the minus in the middle"),
         Kinds = Pairs,
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.SignBelongsToNumber,
+        Idea = Ideas.TermBringsItsSign,
     };
 
     public static readonly Decision<EquationPair, SideSum, Rational> Sum = new(
@@ -217,7 +217,7 @@ internal static class EquationDecisions
         [LettersMoved.AsNumbersAdded] = new("as-numbers-added", "adds them to the plain number of the right", c => (c.One, c.Other)),
         Kinds = Pairs,
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.SameOnBothSides,
+        Idea = Ideas.LettersFromBothSides,
     };
 
     public static readonly Decision<EquationPair, NumberMoved, Rational> Number = new(

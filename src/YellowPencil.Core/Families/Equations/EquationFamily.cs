@@ -10,6 +10,8 @@ internal sealed class EquationFamily() : TaughtFamily("equations", "equations")
 {
     public static readonly EquationFamily Instance = new();
 
+    public override string Check => "Put the answer in for the letter on both sides of the first line: both must come to the same number.";
+
     public override IReadOnlyList<Bug> Bugs => EquationBugs.All;
 
     internal override TaskGrammar Grammar { get; } = new EquationGrammar();
@@ -19,6 +21,10 @@ internal sealed class EquationFamily() : TaughtFamily("equations", "equations")
     protected override IReadOnlyList<Decision> OwnDecisions => EquationDecisions.All;
 
     public override IReadOnlyList<WorkField> Fields { get; } = [WorkFields.Lines];
+
+    public override IEnumerable<(SchoolQuestion Question, int Answer)> SchoolsShown(WorkedItem item) =>
+        (item.Work.Get(WorkFields.Lines) ?? []).Select(line => EquationTask.TryReadLine(line, ((EquationTask)item.Task).Letter)).OfType<EquationTask>()
+            .Select(line => line.MoveShown()).OfType<EquationMoveSchool>().Take(1).Select(shown => ((SchoolQuestion)School.EquationMoves, (int)shown));
 
     public override IReadOnlyList<string> WorkedBeside => WholeNumbers.WorkedBeside;
 
@@ -93,6 +99,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
             if (way is LettersMoved.TakenFromLeft or LettersMoved.AddedToLeft)
                 sides.Add(([new(leftLetters, true), new(way == LettersMoved.AddedToLeft ? rightLetters : -rightLetters, true)], default));
             PassUnmoved(sides, leftNumbers, rightNumbers);
+            if (way == LettersMoved.TakenFromLeft) WriteMoved(Side(leftLetters, leftNumbers), Side(rightLetters, rightNumbers), new(rightLetters, true));
             var (letters, toRight) = way == LettersMoved.TakenFromLeft
                 ? (Combined(leftLetters, -rightLetters, isLeft: true, haveLetter: true), default)
                 : EquationDecisions.Letters.Result(way, pair, run.School);
@@ -129,6 +136,7 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
 
             sides.Add(([new(leftLetters, true)], default));
             foreach (var (letters, ofRight) in sides) PassMoved(letters, moved == NumberMoved.AddedToRight ? -leftNumbers : leftNumbers, rightNumbers, ofRight);
+            if (moved == NumberMoved.TakenFromRight) WriteMoved(Side(leftLetters, leftNumbers), Side(default, rightNumbers), new(leftNumbers, false));
             rightNumbers = moved == NumberMoved.TakenFromRight
                 ? Combined(rightNumbers, -leftNumbers, isLeft: false, haveLetter: false)
                 : EquationDecisions.Number.Result(moved, pair, run.School);
@@ -207,6 +215,22 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         PassAside(letters, [kept, new SideTerm(right, false), moved]);
         PassAside([.. letters, new(number, false), moved], [kept, new SideTerm(right, false), moved]);
         PassAside(letters, [kept, new SideTerm(right - number, false)]);
+    }
+
+    // The line on which it is written what is done: the same on both sides, or the term across with its other sign.
+    private void WriteMoved(List<SideTerm> left, List<SideTerm> right, SideTerm moved)
+    {
+        if (!run.Page.KeepsMarks) return;
+        var turned = moved with { Number = -moved.Number };
+        var isAcross = run.School.Of(School.EquationMoves) == EquationMoveSchool.Across;
+        run.Page.Pass($"{EquationTask.Write(After(left), task.Letter)} = {EquationTask.Write(After(right), task.Letter)}", isWritten: true);
+
+        List<SideTerm> After(List<SideTerm> side)
+        {
+            if (isAcross && side.Contains(moved)) return [.. side.Where(t => t != moved)];
+            var at = side.FindLastIndex(t => t.HasLetter == moved.HasLetter) + 1;
+            return at == 0 ? [.. side, turned] : [.. side[..at], turned, .. side[at..]];
+        }
     }
 
     private void PassAside(IEnumerable<SideTerm> left, IEnumerable<SideTerm> right)

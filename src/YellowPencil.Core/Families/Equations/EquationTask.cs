@@ -83,6 +83,15 @@ internal sealed partial class EquationTask : ItemTask
         return (letters, numbers);
     }
 
+    /// <summary>How somebody who writes this line takes a number to the other side; null where the line does not show it.</summary>
+    public EquationMoveSchool? MoveShown()
+    {
+        if (HasBrackets || !Left.Any(HasLetter)) return null;
+        var (left, right) = (Left.Where(t => !HasLetter(t)).ToList(), Right.Where(t => !HasLetter(t)).ToList());
+        if (left.Count == 0 && right.Count > 1) return EquationMoveSchool.Across;
+        return left.Count > 1 && Sum(left).Numbers.IsZero && right.Exists(t => t.Number == left[^1].Number) ? EquationMoveSchool.BothSides : null;
+    }
+
     /// <summary>A side as it is written.</summary>
     public static string Write(IReadOnlyList<SideTerm> side, char letter)
     {

@@ -156,7 +156,7 @@ internal static class ExpandingDecisions
         [BoxEdge.SignLeftOff] = new("sign-left-off", "leaves the minus off a term at the edge of the box") { Needs = c => c.First < 0, Slip = 0.3 },
         Kinds = [new("always", "always", _ => true), new("top", "on top", c => c.J == 0), new("side", "at the side", c => c.J == 1)],
         ShowsIn = WorkFields.Box.At(0, 1),
-        Idea = Ideas.SignBelongsToNumber,
+        Idea = Ideas.TermBringsItsSign,
     };
 
     public static readonly Decision<TermProduct, ProductMade, (long Number, int Power)> Made = new(
@@ -199,6 +199,7 @@ internal static class ExpandingDecisions
         Does = n => $"comes to {n} in the numbers",
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.NumbersTimesPowersPlus,
     };
 
     public static readonly Decision<TermProduct, TermSign, bool> Sign = new("expanding.sign", "Which sign does this product get?", TermSign.AsDue)
@@ -211,6 +212,7 @@ internal static class ExpandingDecisions
         [TermSign.Turned] = new("turned", "turns the sign", c => !c.IsNegative),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.TermBringsItsSign,
     };
 
     public static readonly Decision<TermProduct, LettersChoice, (int Power, int Times)> Letters = new(
@@ -225,7 +227,7 @@ internal static class ExpandingDecisions
             "two-of-the-letter", "makes two of the letter where it meets itself", c => c.HaveLetters ? (Math.Max(c.FirstPower, c.SecondPower), 2) : null),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.EachTermByEach,
+        Idea = Ideas.NumbersTimesPowersPlus,
     };
 
     /// <summary>All of them, in the order in which they come up.</summary>

@@ -11,6 +11,8 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
 {
     public static readonly ExpandingFamily Instance = new();
 
+    public override string Check => "Put 1 for the letter into the task and into the answer, then 2: both must come to the same.";
+
     public override IReadOnlyList<Bug> Bugs => ExpandingBugs.All;
 
     internal override TaskGrammar Grammar { get; } = new ExpandingGrammar();
@@ -27,10 +29,10 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
 
     public override Func<ItemTask> Items(int seed) => new ExpandingItems(seed).Next;
 
-    public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) =>
-        item.Work.Has(WorkFields.Box) ? (School.Binomials, (int)BinomialSchool.Box)
-        : item.Task is ExpandingTask { Before: null, IsLine: false } && item.Work.Has(WorkFields.Lines) ? (School.Binomials, (int)BinomialSchool.FourProducts)
-        : null;
+    public override IEnumerable<(SchoolQuestion Question, int Answer)> SchoolsShown(WorkedItem item) =>
+        item.Work.Has(WorkFields.Box) ? [(School.Binomials, (int)BinomialSchool.Box)]
+        : item.Task is ExpandingTask { Before: null, IsLine: false } && item.Work.Has(WorkFields.Lines) ? [(School.Binomials, (int)BinomialSchool.FourProducts)]
+        : [];
 
     public override ItemTask? Resume(ItemTask task, ItemTask from, string line) => ExpandingTask.TryReadLine(line, ((AlgebraTask)task).Letter);
 

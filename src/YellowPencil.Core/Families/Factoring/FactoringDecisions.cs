@@ -227,7 +227,7 @@ internal static class FactoringDecisions
             "both-of-last", "gives both the sign of the last number", q => new(Math.Abs(q.Pair.One) * Math.Sign(q.C), Math.Abs(q.Pair.Other) * Math.Sign(q.C))),
         ShowsIn = WorkFields.Cross.Part(3),
         Kinds = Kinds,
-        Idea = Ideas.SumAndProduct,
+        Idea = Ideas.SignsOfTheTwo,
     };
 
     public static readonly Decision<Quadratic, FirstNumber> First = new(
@@ -268,6 +268,7 @@ internal static class FactoringDecisions
         [FactorsEnd.NumbersOnly] = new("numbers-only", "writes the two numbers only"),
         [FactorsEnd.MultipliedOut] = new("multiplied-out", "multiplies the factors out again"),
         Kinds = Kinds,
+        Idea = Ideas.AnswerTheQuestion,
     };
 
     private static bool IsSumOfSquares(Quadratic q) => q.C > 0 && Quadratic.IsSquare(q.A) && Quadratic.IsSquare(q.C);

@@ -10,6 +10,8 @@ internal sealed class FactoringFamily() : TaughtFamily("factoring", "factoring")
 {
     public static readonly FactoringFamily Instance = new();
 
+    public override string Check => "Multiply the brackets out: the first line must stand there again, with its middle and its signs.";
+
     public override IReadOnlyList<Bug> Bugs => FactoringBugs.All;
 
     internal override TaskGrammar Grammar { get; } = new FactoringGrammar();
@@ -29,19 +31,19 @@ internal sealed class FactoringFamily() : TaughtFamily("factoring", "factoring")
     public override bool IsSameLine(string one, string other) =>
         FactoringLine.TryRead(one) is { } line ? line.Equals(FactoringLine.TryRead(other)) : Plain(one) == Plain(other);
 
-    public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item)
+    public override IEnumerable<(SchoolQuestion Question, int Answer)> SchoolsShown(WorkedItem item)
     {
         var work = item.Work;
-        if (work.Has(WorkFields.Cross) || work.Has(WorkFields.Box)) return (School.Factoring, (int)FactoringSchool.CrossAndBox);
-        if (work.Has(WorkFields.Tried)) return (School.Factoring, (int)FactoringSchool.TrialPairs);
+        if (work.Has(WorkFields.Cross) || work.Has(WorkFields.Box)) return [(School.Factoring, (int)FactoringSchool.CrossAndBox)];
+        if (work.Has(WorkFields.Tried)) return [(School.Factoring, (int)FactoringSchool.TrialPairs)];
         var lines = work.Get(WorkFields.Lines) ?? [];
         var letter = ((FactoringTask)item.Task).Letter;
         return work.Has(WorkFields.Gap)
             || lines.Any(l => FactoringLine.TryRead(l, letter) is FactoringLine.Middle or FactoringLine.Squared or FactoringLine.Gap)
-            ? (School.Factoring, (int)FactoringSchool.MiddleAndGap)
+            ? [(School.Factoring, (int)FactoringSchool.MiddleAndGap)]
             : lines.Any(l => FactoringLine.TryRead(l, letter) is FactoringLine.Split or FactoringLine.Numbers)
-            ? (School.Factoring, (int)FactoringSchool.CrossAndBox)
-            : null;
+            ? [(School.Factoring, (int)FactoringSchool.CrossAndBox)]
+            : [];
     }
 
     public override void Walk(ItemTask task, MethodRun run)

@@ -59,7 +59,7 @@ internal static class GapDecisions
         [GapSquared.LastOnly] = new("last-only", "takes the last number alone", q => q.Wanted.Product),
         ShowsIn = WorkFields.Gap.Part(1),
         Kinds = Kinds,
-        Idea = Ideas.SignBelongsToNumber,
+        Idea = Ideas.HalfWayBetween,
     };
 
     public static readonly Decision<Quadratic, GapRoot, Rational> Root = new("factoring.gap-root", "What is the gap, when its square is known?", GapRoot.Rooted)
@@ -68,7 +68,7 @@ internal static class GapDecisions
         [GapRoot.NotRooted] = new("not-rooted", "writes the square of the gap without rooting it", q => q.Squared) { Slip = 1 },
         [GapRoot.Halved] = new("halved", "halves the square of the gap", q => q.Squared * new Rational(1, 2)),
         Kinds = Kinds,
-        Idea = Ideas.RootUndoesSquare,
+        Idea = Ideas.HalfWayBetween,
     };
 
     public static readonly Decision<Quadratic, GapBelowZero> BelowZero = new(
@@ -78,6 +78,7 @@ internal static class GapDecisions
         [GapBelowZero.WithoutI] = new("without-i", "leaves the i out") { Slip = 2 },
         [GapBelowZero.IWithoutRoot] = new("i-without-root", "writes i and does not root the number"),
         Kinds = Kinds,
+        Idea = Ideas.HalfWayBetween,
     };
 
     public static readonly Decision<Quadratic, GapSides> Sides = new("factoring.gap-sides", "On which sides of the middle is the gap taken?", GapSides.Both)
@@ -98,6 +99,7 @@ internal static class GapDecisions
         [GapFront.InFront] = new("in-front", "writes the first number in front"),
         [GapFront.Lost] = new("lost", "divides by the first number and does not write it") { Needs = q => q.A != 1, SlipIn = q => q.A == 1 ? 0 : 2 },
         Kinds = Kinds,
+        Idea = Ideas.FirstNumberIsShared,
     };
 
     /// <summary>All of them, in the order in which they come up.</summary>

@@ -9,6 +9,8 @@ internal sealed class FractionFamily() : TaughtFamily("fractions", "fractions")
 {
     public static readonly FractionFamily Instance = new();
 
+    public override string Check => "Before and after: is it more than each of the two, or less than the first? Is it nearer to 0, to a half or to 1? What was taken away, added back, gives the first number.";
+
     public override IReadOnlyList<Bug> Bugs => FractionBugs.All;
 
     internal override TaskGrammar Grammar => grammar ??= new FractionGrammar(this, hasWholes: false);

@@ -113,6 +113,7 @@ internal static class MixedDecisions
         [MixedChoice.InColumns] = new("in-columns", "works wholes and fractions in columns"),
         TaughtIn = (_, school) => school.Of(School.MixedNumbers) == MixedNumberSchool.RenameAWhole ? MixedChoice.InColumns : MixedChoice.Improper,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.WholesCountToo,
     };
 
     public static readonly Decision<OneMixed, MadeImproper, long> Improper = new(
@@ -151,6 +152,7 @@ internal static class MixedDecisions
         Does = n => $"makes the numerator {n}",
         Kinds = Ones,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.MixedIsASum,
     };
 
     /// <summary>The denominator of the improper fraction as a number.</summary>
@@ -163,6 +165,7 @@ internal static class MixedDecisions
         Does = n => $"makes the denominator {n}",
         Kinds = Ones,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.MixedIsASum,
     };
 
     public static readonly Decision<OneMixed, LoneWhole, long> Lone = new(
@@ -175,7 +178,7 @@ internal static class MixedDecisions
         [LoneWhole.LeftOut] = new("left-out", "leaves the whole number out", _ => 0),
         Kinds = Ones,
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.MixedIsASum,
+        Idea = Ideas.NoPartsIsZeroParts,
     };
 
     public static readonly Decision<OneMixed, WholesMeanwhile> Meanwhile = new(
@@ -199,7 +202,7 @@ internal static class MixedDecisions
         [FractionTooSmall.AddInstead] = new("add-instead", "adds the fractions"),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.TakeAwayInOrder,
+        Idea = Ideas.FromTheFirstNumber,
     };
 
     public static readonly Decision<MixedContext, NeedlessRenaming> Needless = new(
@@ -210,7 +213,7 @@ internal static class MixedDecisions
         [NeedlessRenaming.OnlyWholeLess] = new("only-whole-less", "makes the whole one less all the same"),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.WholeIsAllParts,
+        Idea = Ideas.OpenedWholeIsGone,
     };
 
     public static readonly Decision<MixedContext, WholeLeft, (long First, long Second)> Left = new(
@@ -223,7 +226,7 @@ internal static class MixedDecisions
         [WholeLeft.OneMore] = new("one-more", "makes the whole one more", c => (c.Wholes.First + 1, c.Wholes.Second)),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.WholeIsAllParts,
+        Idea = Ideas.OpenedWholeIsGone,
     };
 
     public static readonly Decision<MixedContext, NumeratorFilled, long> Filled = new(
@@ -254,7 +257,7 @@ internal static class MixedDecisions
         [NoFraction.WriteOneLess] = new("write-one-less", "makes the whole one less and writes the other fraction"),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.WholeIsAllParts,
+        Idea = Ideas.NoPartsIsZeroParts,
     };
 
     public static readonly Decision<FractionResult, FractionOver, (long Wholes, long Numerator)> Over = new(
@@ -281,7 +284,7 @@ internal static class MixedDecisions
                 "whole", "when it is a whole number", r => r.IsWhole), new(
                 "not-whole", "when it is no whole number", r => !r.IsWhole),
         ],
-        Idea = Ideas.WholesInAFraction,
+        Idea = Ideas.FullPartsAreAWhole,
     };
 
     public static readonly Decision<MixedContext, WholesTogether, long> Wholes = new(

@@ -11,6 +11,8 @@ internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed
 {
     public static readonly MixedNumberFamily Instance = new();
 
+    public override string Check => "Round both to wholes: is the answer near that? Then add back what was taken away: the first number must come out.";
+
     public override IReadOnlyList<Bug> Bugs => MixedNumberBugs.All;
 
     internal override TaskGrammar Grammar => grammar ??= new FractionGrammar(this, hasWholes: true);

@@ -9,6 +9,8 @@ internal sealed class PolynomialFamily() : TaughtFamily("polynomials", "polynomi
 {
     public static readonly PolynomialFamily Instance = new();
 
+    public override string Check => "Put 1 for the letter into the first line and into the answer, then 2: both must come to the same.";
+
     public override IReadOnlyList<Bug> Bugs => PolynomialBugs.All;
 
     internal override TaskGrammar Grammar { get; } = new PolynomialGrammar();

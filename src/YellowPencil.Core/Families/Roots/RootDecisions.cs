@@ -19,7 +19,7 @@ internal enum RootChoice
 internal enum PerfectRoot { Known, Halved, OneHigher, Itself, Quartered }
 
 /// <summary>Between which whole roots the number is put.</summary>
-internal enum RootsAround { AsDue, OneTooLow, OneTooHigh, WholeTens }
+internal enum RootsAround { AsDue, OneTooLow, OneTooHigh, WholeTens, WiderBelow, WiderAbove, WiderOnBothSides }
 
 /// <summary>What is counted from the lower square.</summary>
 internal enum GapNumerator { FromLower, BothEndsCounted, ToUpper, WholeNumber }
@@ -134,7 +134,7 @@ internal static class RootDecisions
         [SquareKnown.Doubled] = new("doubled", "doubles instead of squaring"),
         Kinds = [new("always", "always", _ => true)],
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.SquareIsAProduct,
+        Idea = Ideas.BetweenNeighbours,
     };
 
     public static readonly Decision<RootContext, RootsAround> Around = new("roots.around", "Between which two squares does the number lie?", RootsAround.AsDue)
@@ -143,8 +143,12 @@ internal static class RootDecisions
         [RootsAround.OneTooLow] = new("one-too-low", "takes a lower square that is one too low") { Needs = c => c.Lower > 1 },
         [RootsAround.OneTooHigh] = new("one-too-high", "takes a lower square that is one too high"),
         [RootsAround.WholeTens] = new("whole-tens", "takes the squares of whole tens on both sides") { Needs = c => c.Lower > 9 },
+        [RootsAround.WiderBelow] = new("wider-below", "takes a lower square that is not the nearest one below") { Needs = c => c.Lower > 1 },
+        [RootsAround.WiderAbove] = new("wider-above", "takes an upper square that is not the nearest one above"),
+        [RootsAround.WiderOnBothSides] = new("wider-on-both-sides", "takes squares on both sides that are not the nearest ones") { Needs = c => c.Lower > 1 },
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.BetweenNeighbours,
     };
 
     public static readonly Decision<RootContext, RootChoice> Procedure = new("roots.way", "How is the root between two squares found?", RootChoice.StraightLine)
@@ -178,7 +182,7 @@ internal static class RootDecisions
         [GapNumerator.WholeNumber] = new("whole-number", "takes the number itself"),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.PartOfTheWay,
+        Idea = Ideas.FromTheLowerRoot,
     };
 
     /// <summary>The distance from the lower square as a number.</summary>
@@ -188,6 +192,7 @@ internal static class RootDecisions
         Does = n => $"writes {n} above",
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.PartOfTheWay,
     };
 
     /// <summary>What stands below, as a number.</summary>
@@ -197,6 +202,7 @@ internal static class RootDecisions
         Does = n => $"writes {n} below",
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.PartOfTheWay,
     };
 
     public static readonly Decision<RootContext, GapDenominator> Denominator = new(
@@ -222,7 +228,7 @@ internal static class RootDecisions
         [CountedFrom.UpperRootBack] = new("upper-root-back", "takes the fraction from the upper root"),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.PartOfTheWay,
+        Idea = Ideas.FromTheLowerRoot,
     };
 
     public static readonly Decision<RootContext, GapDivided, Rational> Divided = new(

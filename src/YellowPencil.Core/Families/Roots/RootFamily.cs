@@ -8,6 +8,8 @@ internal sealed class RootFamily() : TaughtFamily("roots", "roots")
 {
     public static readonly RootFamily Instance = new();
 
+    public override string Check => "Square the answer: it must come out near the number. A straight line lies a little low, so some of it may be missing: the square shows how much.";
+
     public override IReadOnlyList<Bug> Bugs => RootBugs.All;
 
     internal override TaskGrammar Grammar { get; } = new RootGrammar();
@@ -22,11 +24,11 @@ internal sealed class RootFamily() : TaughtFamily("roots", "roots")
 
     public override IEnumerable<string> StatementsOf(string line) => [line];
 
-    public override (SchoolQuestion Question, int Answer)? SchoolShown(WorkedItem item) =>
-        item.Work.Has(WorkFields.Tried) ? (School.Roots, (int)RootSchool.NumberLine)
+    public override IEnumerable<(SchoolQuestion Question, int Answer)> SchoolsShown(WorkedItem item) =>
+        item.Work.Has(WorkFields.Tried) ? [(School.Roots, (int)RootSchool.NumberLine)]
         : (item.Work.Get(WorkFields.Lines) ?? []).Any(line => Resume(item.Task, item.Task, line) is RootTask { Mixed: not null })
-        ? (School.Roots, (int)RootSchool.StraightLine)
-        : null;
+        ? [(School.Roots, (int)RootSchool.StraightLine)]
+        : [];
 
     public override ItemTask? Resume(ItemTask task, ItemTask from, string line)
     {
@@ -115,6 +117,12 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
         {
             lower -= lower % 10;
             (below, above) = (Rational.Whole(Square(lower, known)), Rational.Whole(Square(lower + 10, known)));
+        }
+        else if (around is RootsAround.WiderBelow or RootsAround.WiderAbove or RootsAround.WiderOnBothSides)
+        {
+            if (around != RootsAround.WiderAbove && lower > 1) below = Rational.Whole(Square(--lower, known));
+            var upper = lower + (around == RootsAround.WiderOnBothSides ? 3 : 2);
+            above = Rational.Whole(Square(upper, known));
         }
         else if (around != RootsAround.AsDue && (lower > 1 || around == RootsAround.OneTooHigh))
         {

@@ -132,6 +132,7 @@ internal static class DecimalSumDecisions
         Numbers = Numbers,
         Does = n => $"gives the answer as many places as {n}",
         Kinds = Kinds,
+        Idea = Ideas.PointComesDown,
     };
 
 

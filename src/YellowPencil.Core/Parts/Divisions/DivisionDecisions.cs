@@ -63,6 +63,7 @@ internal static class DivisionDecisions
         Does = n => $"writes {n} into the quotient",
         Kinds = FewKinds,
         ShowsIn = WorkFields.Cycles.Quotient,
+        Idea = Ideas.ProductFits,
     };
 
     public static readonly ValueDecision<CycleContext> RestIs = new("division.rest-is", "What is left?")
@@ -71,6 +72,7 @@ internal static class DivisionDecisions
         Does = n => $"goes on with {n}",
         Kinds = FewKinds,
         ShowsIn = WorkFields.Cycles.Difference,
+        Idea = Ideas.RestStays,
     };
 
     private static readonly Property<CycleContext>[] NextNumbers = [
@@ -84,6 +86,7 @@ internal static class DivisionDecisions
         Does = n => $"divides {n} next",
         Kinds = FewKinds,
         ShowsIn = WorkFields.Cycles.BroughtDown,
+        Idea = Ideas.EveryDigitBroughtDownCounts,
     };
 
     private static int Small(long value) => (int)Math.Min(value, 1_000_000);
@@ -270,6 +273,7 @@ internal static class DivisionDecisions
         ],
         Does = n => $"gives what is left as {n}",
         Kinds = [new("always", "always", _ => true)],
+        Idea = Ideas.RemainderBelongs,
     };
 
     public static readonly Decision<RestContext, RestWritten> Written = new("division.remainder", "How is what is left written?", RestWritten.AsRemainder)

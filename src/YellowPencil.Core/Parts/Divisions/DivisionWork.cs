@@ -150,6 +150,9 @@ internal ref struct DivisionWork
                 return true;
             default:
                 WriteDigit(0);
+                if (run.School.Of(School.ZeroCycle) == ZeroCycleSchool.PassedOver) return true;
+                WriteStep(WorkFields.Cycles.Product, 0);
+                WriteStep(WorkFields.Cycles.Difference, Left);
                 return true;
         }
     }

@@ -20,6 +20,16 @@ internal static class WrittenQuotient
         return chosen == 0 ? divisor : chosen;
     }
 
+    /// <summary>What the working of a division shows of the school: multiples listed, and what is written in a cycle whose digit is 0.</summary>
+    public static IEnumerable<(SchoolQuestion Question, int Answer)> SchoolsShown(Work work)
+    {
+        if (work.Get(WorkFields.Multiples) is { Count: > 0 }) yield return (School.QuotientDigit, (int)QuotientDigitSchool.ListedMultiples);
+        var cycles = work.Get(WorkFields.Cycles) ?? [];
+        var zeros = cycles.Where(c => c.Quotient == "0").ToList();
+        if (zeros.Count > 0 && cycles.Any(c => c.Product is not null))
+            yield return (School.ZeroCycle, (int)(zeros.Exists(c => c.Product is not null) ? ZeroCycleSchool.Written : ZeroCycleSchool.PassedOver));
+    }
+
     /// <summary>How many zeros a division to an exact decimal may need, with some to spare for those who are led astray.</summary>
     public static int MostAppended(string rightAnswer) => rightAnswer.IndexOf('.') is >= 0 and var point ? rightAnswer.Length - point + 1 : 3;
 

@@ -140,7 +140,7 @@ internal static class FractionDecisions
         TaughtIn = (_, school) => school.Of(School.Fractions) == FractionSchool.ProductOfDenominators ? CommonDenominator.Product : CommonDenominator.Least,
         Kinds = Pairs,
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.PartsOfOneSize,
+        Idea = Ideas.CommonDenominator,
     };
 
     public static readonly Decision<FractionChange, NumeratorChange, long> Change = new(
@@ -180,6 +180,7 @@ internal static class FractionDecisions
         Does = n => $"writes {n} as the numerator",
         Kinds = Changes,
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.BothPartsAlike,
     };
 
     public static readonly Decision<FractionPair, NumeratorsTogether, long> Numerators = new(
@@ -194,7 +195,7 @@ internal static class FractionDecisions
         [NumeratorsTogether.Multiply] = new("multiply", "multiplies the numerators", p => (long)p.FirstNumerator * p.SecondNumerator),
         [NumeratorsTogether.LargerStays] = new("larger-stays", "keeps the larger numerator", p => Math.Max(p.FirstNumerator, p.SecondNumerator)),
         Kinds = Pairs,
-        Idea = Ideas.PartsOfOneSize,
+        Idea = Ideas.DenominatorNamesThePart,
     };
 
     /// <summary>The numerator of the result as a number.</summary>
@@ -206,6 +207,7 @@ internal static class FractionDecisions
         ],
         Does = n => $"comes to {n} in the numerators",
         Kinds = Pairs,
+        Idea = Ideas.PartsOfOneSize,
     };
 
     public static readonly Decision<FractionPair, EqualDenominators, long> Denominators = new(
@@ -280,6 +282,7 @@ internal static class FractionDecisions
         ],
         Does = n => $"takes {n} wholes out",
         Kinds = Results,
+        Idea = Ideas.WholesInAFraction,
     };
 
     private static (int Denominator, int For)? Both(int denominator) => (denominator, denominator);

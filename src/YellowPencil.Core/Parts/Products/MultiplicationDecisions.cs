@@ -64,6 +64,7 @@ internal static class MultiplicationDecisions
         Does = n => $"comes to {n}",
         Kinds = FewKinds,
         ShowsIn = WorkFields.Rows,
+        Idea = Ideas.CarryAfterProduct,
     };
 
     public static readonly ValueDecision<ProductContext> Written = new("multiplication.written", "What is written?")
@@ -72,6 +73,7 @@ internal static class MultiplicationDecisions
         Does = n => $"writes {n}",
         Kinds = FewKinds,
         ShowsIn = WorkFields.Rows,
+        Idea = Ideas.TenMovesOn,
     };
 
     public static readonly ValueDecision<ProductContext> Carried = new("multiplication.carried", "How much is carried?")
@@ -80,6 +82,7 @@ internal static class MultiplicationDecisions
         Does = n => $"carries {n}",
         Kinds = FewKinds,
         ShowsIn = WorkFields.Rows.Carry,
+        Idea = Ideas.TenMovesOn,
     };
 
     private static readonly Kind<RowContext>[] RowKinds =

@@ -92,6 +92,7 @@ internal static class IntegerDecisions
         Numbers = Numbers,
         Does = n => $"comes to {n}",
         Kinds = Kinds,
+        Idea = Ideas.OppositesCancel,
     };
 
     public static readonly Decision<SignedContext, SignedChoice> Procedure = new("integers.way", "What is to be done with the two numbers?", SignedChoice.AsSet)

@@ -156,6 +156,7 @@ internal static class AdditionDecisions
             new("digit", "the digit", c => c.Digit, 2, 5, 6, 7, 8), new("before", "what is there already", c => c.Before, 2, 5, 6, 7, 8, 9, 10),
             new("place", "the number of columns to the right", c => c.Column, 1, 2, 3),
         ],
+        Idea = Ideas.EveryAddend,
     };
 
     public static readonly Decision<AddColumnContext, SumCount, int> Count = new("addition.count", "How many are there together?", SumCount.Exact)
@@ -261,6 +262,7 @@ internal static class AdditionDecisions
         Numbers = Numbers,
         Does = n => $"writes {n}",
         Kinds = FewKinds,
+        Idea = Ideas.TenMovesOn,
     };
 
     public static readonly ValueDecision<AddColumnContext> Carried = new("addition.carried", "How much is carried?")
@@ -269,6 +271,7 @@ internal static class AdditionDecisions
         Does = n => $"carries {n}",
         Kinds = FewKinds,
         ShowsIn = WorkFields.Carries,
+        Idea = Ideas.CarryOnlyTens,
     };
 
     /// <summary>Those that come up in the columns, also where the columns are part of another method.</summary>

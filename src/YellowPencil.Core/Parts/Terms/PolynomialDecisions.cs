@@ -118,7 +118,7 @@ internal static class PolynomialDecisions
         [BracketOrder.SecondFirst] = new("second-first", "takes the first bracket from the second"),
         Kinds = [new("always", "always", _ => true)],
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.TakeAwayInOrder,
+        Idea = Ideas.SecondFromFirst,
     };
 
     public static readonly Decision<BracketTerm, BracketSign> Sign = new(
@@ -230,6 +230,7 @@ internal static class PolynomialDecisions
             new("negative", "where it has a minus", c => c.Number < 0),
         ],
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.LetterIsOne,
     };
 
     public static readonly Decision<TermLeft, GoneTerm> Gone = new("polynomials.gone", "What is written where like terms come to nothing?", GoneTerm.Nothing)
@@ -242,6 +243,7 @@ internal static class PolynomialDecisions
             new("number", "in plain numbers", c => c.Power == 0), new("power", "in powers of the letter", c => c.Power > 1),
         ],
         ShowsIn = WorkFields.Lines,
+        Idea = Ideas.EveryTermIsKept,
     };
 
     public static readonly Decision<TermLeft, Unpaired> Alone = new("polynomials.unpaired", "What becomes of a term that has no like term?", Unpaired.Kept)
@@ -254,7 +256,7 @@ internal static class PolynomialDecisions
             new("power", "in powers of the letter", c => c.Power > 1), new("plain-letter", "in terms with the plain letter", c => c.Power == 1),
         ],
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.OnlyLikeTerms,
+        Idea = Ideas.EveryTermIsKept,
     };
 
     public static readonly Decision<TermLeft, OneLetter> One = new("polynomials.one-letter", "How is one of the letter written?", OneLetter.LetterAlone)
@@ -303,7 +305,7 @@ internal static class PolynomialDecisions
             new("bare", "where no number stands before it", c => Math.Abs(c.Number) == 1), new("with-like", "where there are like terms", c => c.Count > 1),
         ],
         ShowsIn = WorkFields.Lines,
-        Idea = Ideas.OnlyLikeTerms,
+        Idea = Ideas.CountingKeepsThePower,
     };
 
     // Nothing of a letter is nothing, whatever its power.

@@ -1,5 +1,8 @@
+using System.Text.Encodings.Web;
+using Microsoft.AspNetCore.Html;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Teaching;
 using YellowPencil.Web.Drawing;
@@ -78,6 +81,14 @@ public sealed class ShowModel(PlanDesk plans, RuleNaming names, Removals removal
         if (await plans.FindAsync(id) is not { } plan) return NotFound();
         TempData["Thrown"] = (await removals.ThrowAsync(plan)).ToString();
         return Redirect(Addresses.Student(plan.Student!.Code));
+    }
+
+    /// <summary>A task, an answer or a line, built up where it is one; words in front of it stay words.</summary>
+    public static IHtmlContent Math(string text)
+    {
+        var word = text.IndexOf(' ') is > 0 and var space && text[..space].Length > 1 && text[..space].All(char.IsAsciiLetter) ? text[..(space + 1)] : "";
+        var line = WrittenLine.Read(text[word.Length..]);
+        return new HtmlString(HtmlEncoder.Default.Encode(word) + (line.Root is null ? HtmlEncoder.Default.Encode(text[word.Length..]) : MathMarkup.Of(line)));
     }
 
     /// <summary>Items to be worked, with room for their marks, in one line.</summary>

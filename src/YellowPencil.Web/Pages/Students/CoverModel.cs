@@ -27,11 +27,11 @@ public abstract class CoverModel : PageModel
     /// <summary>How the classroom speaks and works, as chosen.</summary>
     protected Classroom Classroom
     {
-        get => new(Word, School.OfNumbers.Aggregate(kept, (school, q) => Answers.TryGetValue(q.Name, out var answer) && answer >= 0 && answer < q.Values.Count ? school.With(q, answer) : school));
+        get => new(Word, School.All.Aggregate(kept, (school, q) => Answers.TryGetValue(q.Name, out var answer) && answer >= 0 && answer < q.Values.Count ? school.With(q, answer) : school));
         set
         {
             (Word, kept) = (value.Word, value.School);
-            Answers = School.OfNumbers.ToDictionary(q => q.Name, value.School.AnswerTo);
+            Answers = School.All.ToDictionary(q => q.Name, value.School.AnswerTo);
         }
     }
 

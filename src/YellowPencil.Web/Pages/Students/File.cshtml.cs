@@ -41,7 +41,7 @@ public sealed class FileModel(StudentFiles files, PlanDesk plans, ReadingDesk re
 
     /// <summary>In what the classroom does not do what is usual.</summary>
     public IEnumerable<(string Question, string Says)> Ways =>
-        School.OfNumbers.Select(q => (Question: q, Answer: Student!.Classroom.School.AnswerTo(q))).Where(w => w.Answer > 0).Select(w => (w.Question.Asks, w.Question.Says[w.Answer]));
+        School.All.Select(q => (Question: q, Answer: Student!.Classroom.School.AnswerTo(q))).Where(w => w.Answer > 0).Select(w => (w.Question.Asks, w.Question.Says[w.Answer]));
 
     /// <summary>Shows the file.</summary>
     public async Task<IActionResult> OnGetAsync(string code)

@@ -1,0 +1,51 @@
+using System.Numerics;
+using System.Text.Json;
+
+namespace YellowPencil.Core.Pages;
+
+/// <summary>Multiples of a divisor listed beside a division, in order.</summary>
+public sealed class MultiplesField() : WorkField<IReadOnlyList<string>>("multiples")
+{
+    /// <summary>One entry of the list, counted from 0.</summary>
+    public MarkKind Entry(int at) => new(this, at);
+
+    /// <inheritdoc/>
+    public override string Say(Spot at, string text) => $"{text} as the multiple of {at.Part + 1}";
+
+    /// <summary>The first entry that is not the multiple at its place; null where all are.</summary>
+    /// <param name="listed">The entries.</param>
+    /// <param name="divisor">What they are multiples of.</param>
+    public static (int Count, string Written, BigInteger Due)? FirstWrong(IReadOnlyList<string> listed, BigInteger divisor)
+    {
+        for (var i = 0; i < listed.Count; i++)
+            if (Plain(listed[i]) != ((i + 1) * divisor).ToString()) return (i + 1, listed[i], (i + 1) * divisor);
+        return null;
+    }
+
+    private protected override IReadOnlyList<string> ReadValue(SheetField json) => [.. json.Elements(Limits.Entries).Select(entry => entry.Text(Limits.Entry))];
+
+    private protected override void WriteValue(Utf8JsonWriter json, IReadOnlyList<string> value)
+    {
+        json.WriteStartArray();
+        foreach (var entry in value) json.WriteStringValue(entry);
+        json.WriteEndArray();
+    }
+
+    private protected override IEnumerable<Mark> Marks(IReadOnlyList<string> value) => value.Select((text, at) => new Mark(this, new Spot(Part: at), text));
+
+    private protected override IReadOnlyList<string>? Value(IReadOnlyList<Mark> marks) =>
+        marks.Count == 0 ? null : [.. marks.OrderBy(m => m.At.Part).Select(m => m.Text)];
+
+    private protected override bool Tells(IReadOnlyList<string> value, Spot at) => at.Part < value.Count;
+
+    /// <summary>How far somebody lists them says nothing; an entry that is wrong is told by itself and says nothing of a rule either.</summary>
+    private protected override IEnumerable<FieldMatch> Match(ItemTask task, IReadOnlyList<string> seen, IReadOnlyList<Mark> due) => [];
+
+    private static string Plain(string entry) => WholeNumber.TryParse(Signs.Plain(entry).Trim()) is { Succeeded: true } number ? number.Value.Value.ToString() : entry;
+}
+
+public static partial class WorkFields
+{
+    /// <summary>Multiples of a divisor listed beside a division.</summary>
+    public static MultiplesField Multiples { get; } = new();
+}
