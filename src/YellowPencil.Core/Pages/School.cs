@@ -117,8 +117,8 @@ public sealed class School
 
     /// <summary>Whether a cycle of a division whose digit is 0 has its product and difference on the page.</summary>
     public static readonly SchoolQuestion<ZeroCycleSchool> ZeroCycle = new(
-        "zero-cycle", 13, "A 0 in a quotient is", ("written", "worked like any digit: its product and what is left are written", 0.5),
-        ("passed-over", "written, and the next digit brought down at once", 0.5));
+        "zero-cycle", 13, "A 0 in a quotient is", ("passed-over", "written, and the next digit brought down at once", 0.5),
+        ("written", "worked like any digit: its product and what is left are written", 0.5));
 
     /// <summary>How something goes from one side of an equation to the other.</summary>
     public static readonly SchoolQuestion<EquationMoveSchool> EquationMoves = new(

@@ -145,11 +145,11 @@ public enum FactSchool
 /// <summary>What is written in a cycle whose digit is 0.</summary>
 public enum ZeroCycleSchool
 {
-    /// <summary>Its product and difference too.</summary>
-    Written,
-
     /// <summary>Nothing but the 0.</summary>
     PassedOver,
+
+    /// <summary>Its product and difference too.</summary>
+    Written,
 }
 
 /// <summary>How something goes from one side of an equation to the other.</summary>

@@ -30,7 +30,7 @@ internal static class EquationScripts
                 ($"I think of a number, add {n % 9 + 1}, and have {n % 9 + 11}. Which was it?", "10"), n => ($"I think of a number, double it, and have {2 * n}. Which was it?", $"{n}")),
         Of(Ideas.DividingUndoesTimes, "The number before the letter multiplies it: I divide by it, with its sign.",
             "6x are six times the number; one of them is a sixth of what the six are.",
-            "A bar of six equal pieces over a bar of the number: how long is one piece?",
+            "A bar of six equal pieces over a bar of the number; one piece is measured on it.",
             "“6x = 3: is the number more or less than 1? What is divided by what?” If it is turned over or its sign is lost, put the answer in.", "What is divided by what?",
             "dividing", n => ($"{3 * (n % 8 + 2)} ÷ 3 = ?", $"{n % 8 + 2}"), n => ($"{4 * (n % 8 + 2)} ÷ −4 = ?", $"−{n % 8 + 2}"), n => ("Is 3 ÷ 6 more or less than 1?", "less")),
         Of(Ideas.LettersFromBothSides, "I take the same number of the letter from both sides.",
@@ -40,7 +40,7 @@ internal static class EquationScripts
             "counting the letter", n => ($"{n % 8 + 4}x − 2x = ?", $"{n % 8 + 2}x"), n => ("2x − 5x = ?", "−3x"), n => ($"{n % 8 + 2} bags here and 2 bags there, all alike: how many may go from both?", "2")),
         Of(Ideas.FalseOrAlwaysTrue, "No letter left: is what stands there true? Then every number; else none.",
             "What is left says the same as the first line: if it is false, no number makes it true, and if it is true, each one does.",
-            "The equation with three numbers put in, one after the other: what happens each time?",
+            "The equation with three numbers put in, one after the other, and what comes out written beside it.",
             "“No letter is left. Is what stands there true or false? Put in 1 and 5: what do you find?” If the letter becomes 0, put in 0 and look.", "Is what stands there true?",
             "true and false", n => ($"Is {n} = {n} + 2 true?", "no"), n => ($"Is {n} + 2 = {n} + 2 true?", "yes"), n => ($"For which x is x + {n % 9 + 1} = x + {n % 9 + 1}?", "every number")),
     ];

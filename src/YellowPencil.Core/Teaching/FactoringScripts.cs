@@ -16,7 +16,7 @@ internal static class FactoringScripts
                 ($"2(x + {n % 8 + 2}) = 2x + ?", $"{2 * (n % 8 + 2)}")),
         Of(Ideas.SumAndProduct, "Two conditions: the product and the sum.",
             "Multiplied out, the two numbers make the last one; put together they make the one in the middle. A pair that fits one of them gives another line.",
-            "A table pair | product | sum: every pair of the product is written, in order, before one is taken.",
+            "A table pair, product, sum: every pair of the product is written, in order, before one is taken.",
             "“{factoring?Which pairs make the number below the X? Write all of them. Which of them makes the one above?|Write all pairs. Try each: which middle comes out?|What is half of the middle "
                 + "number? How far from it do both lie?}” If the first pair is taken, multiply out and compare the middle.",
             "Do product and sum both fit?",
@@ -24,7 +24,7 @@ internal static class FactoringScripts
                 ($"{n % 8 + 2} × 3 = ?", $"{3 * (n % 8 + 2)}")),
         Of(Ideas.SignsOfTheTwo, "Last plus: both as the middle. Last minus: different, and the larger as the middle.",
             "Only same signs multiply to plus; of two different ones the larger decides what is left of the sum.",
-            "The table pair | product | sum with signs, every pair both ways round; a number line for the sums.",
+            "The table pair, product, sum with signs, every pair both ways round; a number line for the sums.",
             "“Which pair makes −15 and +2? Which −15 and −2?” If signs are copied from the line or turned round, put both pairs into the table and add.", "Which signs do the two have?",
             "products and sums with signs", n => ($"−{n % 7 + 3} × 2 = ?", $"−{2 * (n % 7 + 3)}"), n => ($"−{n % 7 + 3} + 2 = ?", $"−{n % 7 + 1}"), n => ($"−{n % 7 + 3} × −2 = ?", $"{2 * (n % 7 + 3)}")),
         Of(Ideas.FirstNumberIsShared, "The number before the square comes from the first terms of both brackets.",
@@ -53,7 +53,7 @@ internal static class FactoringScripts
                 ($"Which two numbers lie 3 away from {n % 8 + 5}?", $"{n % 8 + 2} and {n % 8 + 8}")),
         Of(Ideas.NoneIsAnAnswer, "I have all pairs, and none fits: only then it cannot be done.",
             "The list of pairs ends; when every one of them was tried, nobody can find another.",
-            "The whole table pair | product | sum, to the last row.",
+            "The whole table pair, product, sum, to the last row.",
             "“Show me the whole list. Is there one that you have not tried?” If it is said too early, write the next pair. If none fits, that is the answer.", "Is the list whole?",
             "lists of pairs", n => ("Which pairs of whole numbers make 8?", "1 · 8, 2 · 4"), n => ("Do any two whole numbers make 8 multiplied and 5 added?", "no"), n => ("Which two make 6 multiplied and 5 added?", "2 and 3")),
     ];

@@ -24,13 +24,14 @@ internal sealed partial class PlanItems
     private const int Choice = 8;
 
     /// <summary>A contrast is looked for beside so many of the easiest.</summary>
-    private const int Easy = 12;
+    private const int Easy = 8;
 
     private readonly List<Weighed> showing;
     private readonly List<Weighed> guards;
     private readonly List<Weighed> others;
     private readonly Random random;
     private DeviationSet rule = DeviationSet.Taught;
+    private DeviationSet worked = DeviationSet.Taught;
     private HashSet<Decision> points = [];
     private Dictionary<string, int> shapes = [];
     private readonly Dictionary<string, int> used = [];
@@ -46,16 +47,17 @@ internal sealed partial class PlanItems
 
     /// <summary>Sorts the items for a rule.</summary>
     /// <param name="family">The family that is practised.</param>
+    /// <param name="school">What the classroom teaches.</param>
     /// <param name="rule">The rule.</param>
     /// <param name="idea">The idea that is taught.</param>
     /// <param name="avoided">Facts that the student does not have.</param>
     /// <param name="size">How hard items are that the student meets.</param>
     /// <param name="seed">The seed by which items of like kind are chosen.</param>
     public static PlanItems For(
-        Family family, IReadOnlyList<Deviation> rule, MissingIdea idea, IReadOnlyCollection<NumberFact> avoided, StudentSize size, int seed)
+        Family family, School school, IReadOnlyList<Deviation> rule, MissingIdea idea, IReadOnlyCollection<NumberFact> avoided, StudentSize size, int seed)
     {
         var run = new MethodRun();
-        var set = new DeviationSet([rule]);
+        var set = new DeviationSet(school, [rule]);
         var points = rule.Select(d => d.Decision!).ToHashSet();
         Weighed Weigh(PooledItem item)
         {
@@ -64,26 +66,26 @@ internal sealed partial class PlanItems
         }
 
         bool CanBeUsed(PooledItem item) => !avoided.Any(item.Facts.Contains);
-        var able = PlanPool.Of(family).Select(i => i with { Task = size.Lettered(i.Task) }).DistinctBy(i => i.Task.Text).Where(CanBeUsed).Select(Weigh).ToList();
+        var able = PlanPool.Of(family, school).Select(i => i with { Task = size.Lettered(i.Task) }).DistinctBy(i => i.Task.Text).Where(CanBeUsed).Select(Weigh).ToList();
         var items = size.Knows(family) ? able.FindAll(w => size.FitsWithAnswer(w.Item.Task)) : [];
         if (size.Knows(family))
         {
             var known = items.ConvertAll(w => w.Item.Task.Text);
-            items.AddRange(PlanPool.Like(family, size, seed).Where(i => CanBeUsed(i) && !known.Contains(i.Task.Text)).Select(Weigh));
+            items.AddRange(PlanPool.Like(family, school, size, seed).Where(i => CanBeUsed(i) && !known.Contains(i.Task.Text)).Select(Weigh));
         }
 
-        var shapes = size.Page(family).Select(t => Weigh(PlanPool.Look(t))).Where(w => w.Item.Shows).GroupBy(w => ShapeOf(w.Pooled)).ToDictionary(g => g.Key, g => g.Count());
+        var shapes = size.Page(family).Select(t => Weigh(PlanPool.Look(t, school))).Where(w => w.Item.Shows).GroupBy(w => ShapeOf(w.Pooled)).ToDictionary(g => g.Key, g => g.Count());
         if (items.FindAll(w => !w.Item.Shows || shapes.ContainsKey(ShapeOf(w.Pooled))) is var alike && IsEnough(alike)) items = alike;
-        if (!IsEnough(items)) items = OfLevel(family, able, set, size.Level, CanBeUsed, Weigh);
+        if (!IsEnough(items)) items = OfLevel(family, school, able, set, size.Level, CanBeUsed, Weigh);
         items = [.. items.OrderBy(w => w.Pooled.Steps).ThenBy(w => w.Item.Task.Text.Length).ThenBy(w => w.Item.Task.Text, StringComparer.Ordinal)];
-        return new PlanItems(WithoutLaterIdeas(items, idea), new Random(seed)) { rule = set, points = points, size = size, shapes = shapes };
+        return new PlanItems(WithoutLaterIdeas(items, idea), new Random(seed)) { rule = set, worked = new DeviationSet(school, []), points = points, size = size, shapes = shapes };
     }
 
     // Where the page gives no measure, or too little of it for a plan: by the length of the numbers alone.
     private static List<Weighed> OfLevel(
-        Family family, List<Weighed> able, DeviationSet rule, int level, Func<PooledItem, bool> canBeUsed, Func<PooledItem, Weighed> weigh)
+        Family family, School school, List<Weighed> able, DeviationSet rule, int level, Func<PooledItem, bool> canBeUsed, Func<PooledItem, Weighed> weigh)
     {
-        if (able.Count(w => w.Item.Shows) < Needed) able.AddRange(PlanPool.Further(family, rule, Needed).Where(canBeUsed).Select(weigh));
+        if (able.Count(w => w.Item.Shows) < Needed) able.AddRange(PlanPool.Further(family, school, rule, Needed).Where(canBeUsed).Select(weigh));
 
         // Another form of answer is asked for only where the rule needs it.
         if (able.Count(w => w.Item.Shows && w.Item.Task.Asked == default) >= Needed) able.RemoveAll(w => w.Item.Task.Asked != default);
@@ -139,10 +141,16 @@ internal sealed partial class PlanItems
     /// </summary>
     public (PlanItem? Works, PlanItem Fails) TakeContrast()
     {
-        var easy = showing.Take(Easy).Select(w => (Fails: w, Works: OneThingChanged(w.Item.Task))).ToList();
-        var (fails, works) = easy.Find(e => e.Works is { Asks: true }) is { Fails: not null } asked ? asked : easy.Find(e => e.Works is not null) is { Fails: not null } found ? found : easy[0];
-        showing.Remove(fails);
-        return (works?.Item, fails.Item);
+        (Weighed Fails, (PlanItem Item, bool Asks)? Works) best = (showing[0], null);
+        foreach (var fails in showing.Take(Easy))
+        {
+            if (OneThingChanged(fails.Item.Task) is not { } works || (best.Works is not null && !works.Asks)) continue;
+            best = (fails, works);
+            if (works.Asks) break;
+        }
+
+        foreach (var list in new[] { showing, guards, others }) list.RemoveAll(w => w == best.Fails || w.Item.Task.Text == best.Works?.Item.Task.Text);
+        return (best.Works?.Item, best.Fails.Item);
     }
 
     // The neighbour in which the same question comes up with its other answer; else one in which it does not come up.
@@ -157,7 +165,7 @@ internal sealed partial class PlanItems
             Method.Run(other, run, rule);
             if (!run.Page.Answer.SequenceEqual(other.RightAnswer) || run.Chances > 0) continue;
             var item = new PlanItem(other, other.RightAnswer);
-            Method.Run(other, taught, DeviationSet.Taught);
+            Method.Run(other, taught, worked);
             if (taught.Steps.Any(s => s.Decision is { } decision && points.Contains(decision))) return (item, true);
             without ??= item;
         }

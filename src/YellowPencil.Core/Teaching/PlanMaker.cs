@@ -53,20 +53,21 @@ public static class PlanMaker
         var rules = InOrder([.. Rules(hypothesis, ownName, size)]);
         var first = rules[0];
         var script = TeachingScripts.For(first.Idea, first.Family);
-        var items = PlanItems.For(first.Family, first.Deviations, first.Idea, wrongFacts, size ?? StudentSize.UpTo(3), seed);
+        var school = first.SchoolIn(classroom.School);
+        var items = PlanItems.For(first.Family, school, first.Deviations, first.Idea, wrongFacts, size ?? StudentSize.UpTo(3), seed);
         var (works, fails) = items.TakeContrast();
         var example = items.TakeExample(0.1);
 
         var taught = new MethodRun { Recording = true };
-        Method.Run(example.Task, taught, new DeviationSet(classroom.School, []));
-        var worked = WorkedExamples.Of(example.Task, classroom.School);
-        var told = ToldSteps.InOrder(taught.Steps, first.Family, classroom.School);
+        Method.Run(example.Task, taught, new DeviationSet(school, []));
+        var worked = WorkedExamples.Of(example.Task, school);
+        var told = ToldSteps.InOrder(taught.Steps, first.Family, school);
         var points = first.Deviations.Select(d => d.Decision!).ToHashSet();
         return new RemediationPlan
         {
             Student = student,
             Word = classroom.Word,
-            School = classroom.School.Key,
+            School = school.Key,
             Family = first.Family,
             OldRule = (first.OwnName is null ? first.Text : $"“{first.OwnName}”: {first.Text}").In(classroom),
             Reason = first.Reason.In(classroom),
@@ -81,19 +82,19 @@ public static class PlanMaker
             Gate = Gate(first.Idea).In(classroom),
             Works = works,
             Fails = fails,
-            Differs = Differs(first, fails).In(classroom),
+            Differs = Differs(first, school, fails).In(classroom),
             Example = example,
             ExampleSteps = worked is null ? [.. told.Select(s => ToldSteps.TextOf(s, classroom))] : [.. worked.Select(l => l.Words.In(classroom))],
             ExampleLines = worked?.Any(l => l.Line.Length > 0) == true ? [.. worked.Select(l => l.Line)] : [],
             DecidingStep = worked is null ? Deciding(told, s => points.Contains(s.Decision!)) : Deciding(worked, l => l.About.Any(points.Contains)),
             ExampleWork = Work.Of(taught.Page.Marks, [.. TaughtFamily.Of(example.Task.Family).Fields]),
             Together = items.TakeShowing(2, 0.1, 0.5),
-            OnceMore = items.TakeShowing(1, 0.2, 0.2)[0],
             Afterwards = Afterwards,
             Alone = items.TakeShowing(3, 0.2, 0.7),
             Exit = items.TakeShowing(1, 0.6, 0.6)[0],
             PracticeFirst = items.TakeMixed(5, 1),
             PracticeMixed = items.TakeMixed(3, 3),
+            OnceMore = items.TakeShowing(1, 0.2, 0.2) is [var more, ..] ? more : null,
             Check = TaughtFamily.Of(first.Family).Check!,
             Cautions = Cautions,
         };
@@ -147,7 +148,7 @@ public static class PlanMaker
         if (Rules(hypothesis, null, size).FirstOrDefault(r => r.Idea.Id == plan.Idea.Id) is not { } rule) return null;
         var used = plan.Changeable()
             .Concat(new[] { plan.Works, plan.Fails, plan.Example }.OfType<PlanItem>()).Select(i => i.Written).Append(written).ToHashSet();
-        var other = PlanItems.For(rule.Family, rule.Deviations, rule.Idea, wrongFacts, size, seed).Instead(old, used);
+        var other = PlanItems.For(rule.Family, rule.SchoolIn(School.Parse(plan.School)), rule.Deviations, rule.Idea, wrongFacts, size, seed).Instead(old, used);
         return other is null ? null : plan.With(old, other);
     }
 
@@ -169,7 +170,7 @@ public static class PlanMaker
     private static IEnumerable<Rule> Rules(Hypothesis hypothesis, Func<string, string?>? ownName, StudentSize? size)
     {
         foreach (var bug in hypothesis.Bugs)
-            yield return new Rule(bug.Family, bug.Name, ownName?.Invoke(bug.Id), bug.Text, bug.Reason, bug.Idea, bug.Deviations);
+            yield return new Rule(bug.Family, bug.Name, ownName?.Invoke(bug.Id), bug.Text, bug.Reason, bug.Idea, bug.Deviations, bug);
         foreach (var unlisted in hypothesis.Unlisted)
         {
             var family = FamilyOf(unlisted.Deviation.Decision!, size)!;
@@ -198,10 +199,10 @@ public static class PlanMaker
     private static int? Deciding<T>(IEnumerable<T> steps, Func<T, bool> decides) => steps.Index().Where(s => decides(s.Item)).Select(s => (int?)s.Index).FirstOrDefault();
 
     /// <summary>The question at which the old rule goes another way, with the taught answer.</summary>
-    private static string Differs(Rule rule, PlanItem fails)
+    private static string Differs(Rule rule, School school, PlanItem fails)
     {
         var run = new MethodRun { Recording = true };
-        Method.Run(fails.Task, run, new DeviationSet([rule.Deviations]));
+        Method.Run(fails.Task, run, new DeviationSet(school, [rule.Deviations]));
         return run.Steps.FirstOrDefault(s => s.Cause == StepCause.Bug) is { } step
             ? $"It is decided by one question: {step.Decision!.Question} Here: {step.TaughtText}"
             : "";
@@ -227,7 +228,7 @@ public static class PlanMaker
     private static int WrongIn(Rule rule)
     {
         var run = new MethodRun();
-        var set = new DeviationSet([rule.Deviations]);
+        var set = new DeviationSet(rule.SchoolIn(Pages.School.Usual), [rule.Deviations]);
         return ItemPool.Of(rule.Family, Share, seed: 2).Count(task =>
         {
             Method.Run(task, run, set);
@@ -236,8 +237,11 @@ public static class PlanMaker
     }
 
     private sealed record Rule(
-        Family Family, string CatalogueName, string? OwnName, string Text, string Reason, MissingIdea Idea, IReadOnlyList<Deviation> Deviations)
+        Family Family, string CatalogueName, string? OwnName, string Text, string Reason, MissingIdea Idea, IReadOnlyList<Deviation> Deviations, Bug? Bug = null)
     {
         public string Name => OwnName ?? CatalogueName;
+
+        /// <summary>What the classroom teaches; where the rule cannot show in it, what is taught where it can.</summary>
+        public School SchoolIn(School classroom) => Bug is { School: { } own } && !Bug.CanShowIn(classroom) ? Pages.School.All.Aggregate(classroom, (all, q) => own.AnswerTo(q) > 0 ? all.With(q, own.AnswerTo(q)) : all) : classroom;
     }
 }

@@ -2,6 +2,7 @@ using System.Collections.Concurrent;
 using YellowPencil.Core.Asking;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Knowledge;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Teaching;
 
@@ -24,16 +25,21 @@ internal static class PlanPool
     private const int LikeThePage = 300;
     private const int Seed = 7;
 
-    private static readonly ConcurrentDictionary<Family, Lazy<IReadOnlyList<PooledItem>>> Pools = new();
+    private static readonly ConcurrentDictionary<(Family Family, string School), Lazy<IReadOnlyList<PooledItem>>> Pools = new();
 
-    public static IReadOnlyList<PooledItem> Of(Family family) =>
-        Pools.GetOrAdd(family, f => new Lazy<IReadOnlyList<PooledItem>>(() => LookThrough(f, ItemPool.Of(f, Size, Seed)))).Value;
+    /// <summary>The items of a family as a school works them; of its answers only those count on which what is written depends.</summary>
+    public static IReadOnlyList<PooledItem> Of(Family family, School school)
+    {
+        var own = TaughtFamily.Of(family).SchoolQuestions.Aggregate(School.Usual, (all, question) => all.With(question, school.AnswerTo(question)));
+        return Pools.GetOrAdd((family, own.Key), _ => new Lazy<IReadOnlyList<PooledItem>>(() => LookThrough(family, own, ItemPool.Of(family, Size, Seed)))).Value;
+    }
 
     /// <summary>Items beyond those on which a rule shows, for rules that show on few.</summary>
     /// <param name="family">The family.</param>
+    /// <param name="school">What the classroom teaches.</param>
     /// <param name="rule">The rule.</param>
     /// <param name="count">At most so many.</param>
-    public static IReadOnlyList<PooledItem> Further(Family family, DeviationSet rule, int count)
+    public static IReadOnlyList<PooledItem> Further(Family family, School school, DeviationSet rule, int count)
     {
         var run = new MethodRun();
         var showing = ItemPool.Of(family, FurtherSize, Seed).Skip(Size).Where(task =>
@@ -41,23 +47,24 @@ internal static class PlanPool
             Method.Run(task, run, rule);
             return !run.Page.Answer.SequenceEqual(task.RightAnswer);
         });
-        return LookThrough(family, showing.Take(count));
+        return LookThrough(family, school, showing.Take(count));
     }
 
     /// <summary>Items of the shape of those on a page, which fit it with their answers.</summary>
-    public static IReadOnlyList<PooledItem> Like(Family family, StudentSize size, int seed) => LookThrough(family, size.Redrawn(family, seed).Take(LikeThePage));
+    public static IReadOnlyList<PooledItem> Like(Family family, School school, StudentSize size, int seed) => LookThrough(family, school, size.Redrawn(family, seed).Take(LikeThePage));
 
     /// <summary>An item of a page, looked at in the same way.</summary>
-    public static PooledItem Look(ItemTask task) => LookThrough(task.Family, [task])[0];
+    public static PooledItem Look(ItemTask task, School school) => LookThrough(task.Family, school, [task])[0];
 
-    private static List<PooledItem> LookThrough(Family family, IEnumerable<ItemTask> tasks)
+    private static List<PooledItem> LookThrough(Family family, School school, IEnumerable<ItemTask> tasks)
     {
         var taught = new MethodRun { Recording = true };
+        var worked = new DeviationSet(school, []);
         var needs = new IdeaNeeds(family);
         var items = new List<PooledItem>();
         foreach (var task in tasks)
         {
-            Method.Run(task, taught, DeviationSet.Taught);
+            Method.Run(task, taught, worked);
             items.Add(new PooledItem(
                 task, taught.StepCount, StudentSize.LevelOf(task), taught.Steps.Select(s => s.Fact?.Ordered)
                     .OfType<NumberFact>().ToHashSet(), taught.Steps.Select(s => s.Decision).OfType<Decision>().ToHashSet(), needs.Of(task),

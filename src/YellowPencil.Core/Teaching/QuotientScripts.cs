@@ -70,7 +70,7 @@ internal static class QuotientScripts
         Of(Ideas.EveryDigitBroughtDownCounts, "Each digit I bring down gives a digit on top, also a 0.",
             "The 0 says that each one gets none of that place; without it the other digits slide.",
             "A place-value mat for the quotient, a square over each digit that is brought down.",
-            "“This digit came down. How often does it go? Not once: what do we write?” If nothing is written, read the places of the "
+            "“This digit came down. How often does it go? Not once: what do we write? {zero-cycle?Then the next digit comes down.|And times the divisor, and what is left?}” If nothing is written, read the places of the "
                 + "quotient.", "Which digit stands over this one?",
             "numbers with an empty place", n =>
                 ($"Write {Place.Counted(n / 10, 2)} and {Place.Counted(n % 10, 0)}.", $"{n / 10}0{n % 10}"), n =>

@@ -18,7 +18,7 @@ internal static class RootScripts
             "A line of squares, known a little further each week.",
             "“Which is the last square that is not more than it? Which comes next?” If they are not neighbours, ask which squares stand between. Do not give the squares.", "Which two squares are beside it?",
             "square numbers", n => ($"{n % 8 + 2} × {n % 8 + 2} = ?", $"{(n % 8 + 2) * (n % 8 + 2)}"), n => ("Which square comes after 49?", "64"), n => ($"{n % 5 + 11} × {n % 5 + 11} = ?", $"{(n % 5 + 11) * (n % 5 + 11)}")),
-        Of(Ideas.PartOfTheWay, "How many of how many steps?",
+        Of(Ideas.PartOfTheWay, "I count how many of how many steps.",
             "From 64 to 81 are 17 steps, and the root goes up by one on the way: 6 of the 17 are about a third of it, not six tenths.",
             "A number line with the squares written above it and the roots below.",
             "“From the lower square to the upper one: how many steps? How many of them to our number?” If the steps are put behind the point, ask whether there are ten of them.", "How many steps are there in all?",

@@ -1,6 +1,8 @@
 using System.Text.Json;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Teaching.Examples;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Asking;
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Families;
@@ -56,6 +58,84 @@ public class PlanMakerTests
         text.ShouldNotContain("{");
         text.ShouldNotContain("rename", Case.Insensitive);
         System.Text.RegularExpressions.Regex.IsMatch(text, @"\b1 (ones|tens|hundreds|thousands|tenths|hundredths)\b").ShouldBeFalse(text);
+    }
+
+    // Three pages of ten items, as an ordinary week has them.
+    public static TheoryData<string> EveryFamily => [.. FamilyList.All.Select(f => f.Name)];
+
+    [Theory]
+    [MemberData(nameof(EveryFamily))]
+    public void Items_are_of_the_measure_of_the_page_and_the_contrast_differs_in_one_thing(string name)
+    {
+        var family = FamilyList.All.Single(f => f.Name == name);
+        var kept = 0;
+        for (var seed = 1; seed <= 3; seed++)
+        {
+            var page = ItemPool.Of(family, 10, seed);
+            var size = StudentSize.Of(page);
+            foreach (var bug in Catalogue.DeclaredFor(family).Where((_, i) => i % 6 == seed))
+            {
+                var plan = PlanMaker.Make("K", Hypothesis.Of(bug), [], Classroom.Saying(ClassroomWord.Rename), size);
+                if (plan.Changeable().All(i => size.Fits(i.Task))) kept++;
+                if (plan.Works is not { } works) continue;
+                works.OldAnswer.ShouldBe(works.Right);
+                var (one, other) = (works.Task.Text, plan.Fails.Task.Text);
+                var same = one.Zip(other).TakeWhile(c => c.First == c.Second).Count();
+                var behind = one.Reverse().Zip(other.Reverse()).TakeWhile(c => c.First == c.Second).Count();
+                (Math.Max(one.Length, other.Length) - same - behind).ShouldBeLessThanOrEqualTo(2, $"{one} beside {other}");
+            }
+        }
+
+        kept.ShouldBeGreaterThan(0);
+    }
+
+    [Theory]
+    [InlineData("solve 2x + 7 = 15", "equation-moves", 0, "2x + 7 - 7 = 15 - 7", "2x = 8", "x = 4", "")]
+    [InlineData("solve 2x + 7 = 15", "equation-moves", 1, "2x = 15 - 7", "2x = 8", "x = 4", "")]
+    [InlineData("7 1/4 - 2 5/6", "mixed-numbers", 1, "", "1/4 = 3/12", "5/6 = 10/12", "7 3/12 - 2 10/12", "6 15/12 - 2 10/12", "4 5/12", "")]
+    [InlineData("simplify (3y^2 + 5) - (6y^2 - 5y - 8)", "facts", 0, "3y^2 + 5 - 6y^2 + 5y + 8", "3y^2 - 6y^2 + 5y + 5 + 8", "-3y^2 + 5y + 13", "")]
+    [InlineData("factor x^2 - 4x - 21", "factoring", 2, "m = -2", "g^2 = 25", "g = 5", "(x + 3)(x - 7)", "")]
+    public void An_example_is_written_in_the_school_of_the_classroom(string task, string question, int answer, params string[] lines) =>
+        WorkedExamples.Of(TaskText.TryParse(task).Value!, School.Usual.With(School.All.First(q => q.Name == question), answer))!.Select(l => l.Line).ShouldBe(lines);
+
+    // "17 − 9 = 8" in words, with the signs of print, whole numbers and decimals only.
+    [Theory]
+    [MemberData(nameof(EveryFamily))]
+    public void Every_sum_that_an_example_says_is_true(string name)
+    {
+        var family = FamilyList.All.Single(f => f.Name == name);
+        var said = 0;
+        foreach (var task in ItemPool.Of(family, 150, seed: 3))
+            foreach (var school in new[] { School.Usual, Other() })
+                foreach (var line in WorkedExamples.Of(task, school)!)
+                    foreach (System.Text.RegularExpressions.Match sum in System.Text.RegularExpressions.Regex.Matches(
+                        line.Words, @"(?<![\d.,·×÷−+/]|[·×÷−+] )(\d+(?:\.\d+)?) ([+−×÷]) (\d+(?:\.\d+)?) = (−?\d+(?:\.\d+)?)(?![\d./a-z]| [\d+−×÷·])"))
+                    {
+                        decimal Number(int at) => decimal.Parse(sum.Groups[at].Value.Replace('−', '-'), System.Globalization.CultureInfo.InvariantCulture);
+                        var (one, other) = (Number(1), Number(3));
+                        (sum.Groups[2].Value switch { "+" => one + other, "−" => one - other, "×" => one * other, _ => one / other }).ShouldBe(Number(4), 0.01m, $"{task.Text}: {line.Words}");
+                        said++;
+                    }
+
+        said.ShouldBeGreaterThan(50);
+
+        static School Other() => School.All.Aggregate(School.Usual, (all, q) => all.With(q, q.Values.Count - 1));
+    }
+
+    [Fact]
+    public void Items_with_the_letter_and_the_kinds_of_the_page()
+    {
+        var page = new[] { "solve 2n + 7 = 15", "solve 3n + 4 = 19", "solve 4n - 9 = 11", "solve 6n - 5 = 7", "solve 5n + 8 = 23" }.Select(t => TaskText.TryParse(t).Value!);
+        var plan = PlanMaker.Make("K", Hypothesis.Parse("equations.number-added")!, [], Classroom.Saying(ClassroomWord.Rename), StudentSize.Of(page));
+        foreach (var item in plan.Changeable().Append(plan.Example).Append(plan.Fails))
+        {
+            item.Task.Text.ShouldMatch(@"^solve \dn [+-] \d{1,2} = \d{1,2}$");
+            item.Right.ShouldMatch(@"^n = \d{1,2}$");
+        }
+
+        plan.Gate.ShouldStartWith("3 of 3 right: begin.");
+        plan.Afterwards.Count.ShouldBe(4);
+        plan.ExampleLines[plan.DecidingStep!.Value].ShouldMatch(@"^\dn [+-] (\d+) [+-] \1 = \d+ [+-] \1$");
     }
 
     [Fact]

@@ -98,7 +98,7 @@ public class ScriptTests
         IdeaMap.ComesBefore(Core.Knowledge.Ideas.NothingBelow, Core.Knowledge.Ideas.TenForOne).ShouldBeFalse();
         IdeaMap.OrderOf(Core.Knowledge.Ideas.NothingBelow).ShouldBeLessThan(IdeaMap.OrderOf(Core.Knowledge.Ideas.TenForOne));
         IdeaMap.OrderOf(Core.Knowledge.Ideas.TenForOne).ShouldBeLessThan(IdeaMap.OrderOf(Core.Knowledge.Ideas.ZeroIsANumber));
-        IdeaMap.All.Where(i => IdeaMap.Needs(i).Count == 0).Select(i => i.Id).ShouldBe(["read-the-sign", "counting-on", "same-place-under-same-place"]);
+        IdeaMap.All.Where(i => IdeaMap.Needs(i).Count == 0).Select(i => i.Id).ShouldBe(["read-the-sign", "work-what-is-set", "write-what-was-found", "answer-the-question", "counting-on", "same-place-under-same-place", "bottom-names-the-part", "letter-is-one"]);
     }
 
     [Theory]

@@ -22,7 +22,7 @@ public class SchoolTests
             "product-carry: above beside remembered",
             "placeholder: zero-written row-shifted",
             "quotient-digit: facts skip-counting listed-multiples",
-            "zero-cycle: written passed-over",
+            "zero-cycle: passed-over written",
             "decimal-point: point-first point-last",
             "decimal-reading: by-place digit-by-digit",
             "product-sign: sign-first sign-last",
@@ -124,23 +124,23 @@ public class SchoolTests
     }
 
     [Theory]
-    [InlineData("solve 2x + 7 = 15", "equation-moves", 0, "2x + 7 - 7 = 15 - 7; 2x = 8")]
+    [InlineData("solve 2x + 7 = 15", "equation-moves", 0, "2x = 8")]
     [InlineData("solve 2x + 7 = 15", "equation-moves", 1, "2x = 15 - 7; 2x = 8")]
-    [InlineData("solve 5x - 3 = 2x + 12", "equation-moves", 0, "5x - 2x - 3 = 2x - 2x + 12; 3x - 3 = 12; 3x - 3 + 3 = 12 + 3; 3x = 15")]
+    [InlineData("solve 5x - 3 = 2x + 12", "equation-moves", 0, "3x - 3 = 12; 3x = 15")]
     [InlineData("solve 5x - 3 = 2x + 12", "equation-moves", 1, "5x - 2x - 3 = 12; 3x - 3 = 12; 3x = 12 + 3; 3x = 15")]
     public void An_equation_is_written_in_the_school_of_the_classroom(string task, string question, int answer, string lines)
     {
-        var run = new MethodRun();
+        var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(TaskText.TryParse(task).Value!, run, new DeviationSet(School.Usual.With(School.All.First(q => q.Name == question), answer), []));
         string.Join("; ", run.Page.Marks.Where(m => m.Field == WorkFields.Lines).Select(m => m.Text)).ShouldBe(lines);
     }
 
     [Theory]
-    [InlineData(0, "1 8 0 5 0 0 5 6 7 56 0")]
-    [InlineData(1, "1 8 0 5 0 6 7 56 0")]
+    [InlineData(1, "1 8 0 5 0 0 5 6 7 56 0")]
+    [InlineData(0, "1 8 0 5 0 6 7 56 0")]
     public void A_cycle_of_0_is_written_or_passed_over(int answer, string written)
     {
-        var run = new MethodRun();
+        var run = new MethodRun { Page = { KeepsMarks = true } };
         Method.Run(TaskText.TryParse("856 / 8").Value!, run, new DeviationSet(School.Usual.With(School.ZeroCycle, answer), []));
         string.Join(' ', run.Page.Marks.Select(m => m.Text)).ShouldBe(written);
     }

@@ -217,13 +217,13 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
         PassAside(letters, [kept, new SideTerm(right - number, false)]);
     }
 
-    // The line on which it is written what is done: the same on both sides, or the term across with its other sign.
+    // The line on which it shows what is done: the term across with its other sign; or the same on both sides, which may stay in the head.
     private void WriteMoved(List<SideTerm> left, List<SideTerm> right, SideTerm moved)
     {
         if (!run.Page.KeepsMarks) return;
         var turned = moved with { Number = -moved.Number };
         var isAcross = run.School.Of(School.EquationMoves) == EquationMoveSchool.Across;
-        run.Page.Pass($"{EquationTask.Write(After(left), task.Letter)} = {EquationTask.Write(After(right), task.Letter)}", isWritten: true);
+        run.Page.Pass($"{EquationTask.Write(After(left), task.Letter)} = {EquationTask.Write(After(right), task.Letter)}", isWritten: isAcross);
 
         List<SideTerm> After(List<SideTerm> side)
         {
