@@ -79,7 +79,7 @@ public sealed class PlanTests(PencilApp app) : IClassFixture<PencilApp>
         evidence.GetAttribute("href").ShouldBe($"/pages/{page}/reading");
         map.QuerySelector("#read-the-sign li a")!.TextContent.ShouldBe("Stock: items 4, 5, 6 right");
         map.QuerySelector("#ten-for-one .needs")!.TextContent.ShouldContain("! which number is taken away");
-        map.QuerySelectorAll(".idea").Length.ShouldBe(55);
+        map.QuerySelectorAll(".idea").Length.ShouldBe(105);
     }
 
     [Fact]

@@ -10,7 +10,7 @@ public sealed class MultiplesField() : WorkField<IReadOnlyList<string>>("multipl
     public MarkKind Entry(int at) => new(this, at);
 
     /// <inheritdoc/>
-    public override string Say(Spot at, string text) => $"{text} as the multiple of {at.Part + 1}";
+    public override string Say(Spot at, string text) => $"{text} in place {at.Part + 1} of the list of multiples";
 
     /// <summary>The first entry that is not the multiple at its place; null where all are.</summary>
     /// <param name="listed">The entries.</param>

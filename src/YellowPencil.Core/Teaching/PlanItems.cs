@@ -87,6 +87,13 @@ internal sealed partial class PlanItems
     {
         if (able.Count(w => w.Item.Shows) < Needed) able.AddRange(PlanPool.Further(family, school, rule, Needed).Where(canBeUsed).Select(weigh));
 
+        // Where the family sets too few of its own: the same with other digits.
+        if (able.Count(w => w.Item.Shows) < Needed)
+        {
+            var known = able.Select(w => w.Item.Task.Text).ToHashSet();
+            able.AddRange(PlanPool.Like(family, school, StudentSize.Of(able.Select(w => w.Item.Task)), seed: 1).Where(i => canBeUsed(i) && !known.Contains(i.Task.Text)).Select(weigh));
+        }
+
         // Another form of answer is asked for only where the rule needs it.
         if (able.Count(w => w.Item.Shows && w.Item.Task.Asked == default) >= Needed) able.RemoveAll(w => w.Item.Task.Asked != default);
         for (var digits = Math.Max(2, level); digits < LongestNumber; digits++)
@@ -130,8 +137,10 @@ internal sealed partial class PlanItems
         var guarding = Take(guards, between, 0.1, 0.9);
         guarding.AddRange(Take(others, between - guarding.Count, 0.2, 0.9));
         var taken = Take(showing, shown + between - guarding.Count, 0, 0.9);
+        taken.AddRange(Take(guards, shown + between - guarding.Count - taken.Count, 0, 0.9));
+        taken.AddRange(Take(others, shown + between - guarding.Count - taken.Count, 0, 0.9));
         var step = taken.Count / (guarding.Count + 1);
-        for (var i = guarding.Count; i > 0; i--) taken.Insert(i * Math.Max(1, step), guarding[i - 1]);
+        for (var i = guarding.Count; i > 0; i--) taken.Insert(Math.Min(taken.Count, i * Math.Max(1, step)), guarding[i - 1]);
         return [.. taken.Select(w => w.Item)];
     }
 

@@ -82,7 +82,7 @@ public class PlanMakerTests
                 var (one, other) = (works.Task.Text, plan.Fails.Task.Text);
                 var same = one.Zip(other).TakeWhile(c => c.First == c.Second).Count();
                 var behind = one.Reverse().Zip(other.Reverse()).TakeWhile(c => c.First == c.Second).Count();
-                (Math.Max(one.Length, other.Length) - same - behind).ShouldBeLessThanOrEqualTo(2, $"{one} beside {other}");
+                (Math.Max(one.Length, other.Length) - same - behind).ShouldBeLessThanOrEqualTo(3, $"{one} beside {other}");
             }
         }
 
@@ -109,7 +109,7 @@ public class PlanMakerTests
             foreach (var school in new[] { School.Usual, Other() })
                 foreach (var line in WorkedExamples.Of(task, school)!)
                     foreach (System.Text.RegularExpressions.Match sum in System.Text.RegularExpressions.Regex.Matches(
-                        line.Words, @"(?<![\d.,·×÷−+/]|[·×÷−+] )(\d+(?:\.\d+)?) ([+−×÷]) (\d+(?:\.\d+)?) = (−?\d+(?:\.\d+)?)(?![\d./a-z]| [\d+−×÷·])"))
+                        line.Words, @"(?<![\d.,·×÷−+/]|[·×÷−+] )(\d+(?:\.\d+)?) ([+−×÷]) (\d+(?:\.\d+)?) = (−?\d+(?:\.\d+)?)(?!\.?\d|[/a-z]| [\d+−×÷·])"))
                     {
                         decimal Number(int at) => decimal.Parse(sum.Groups[at].Value.Replace('−', '-'), System.Globalization.CultureInfo.InvariantCulture);
                         var (one, other) = (Number(1), Number(3));
@@ -117,7 +117,7 @@ public class PlanMakerTests
                         said++;
                     }
 
-        said.ShouldBeGreaterThan(50);
+        said.ShouldBeGreaterThan(20);
 
         static School Other() => School.All.Aggregate(School.Usual, (all, q) => all.With(q, q.Values.Count - 1));
     }

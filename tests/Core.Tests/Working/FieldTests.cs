@@ -26,7 +26,7 @@ public class FieldTests
 
     [Fact]
     public void The_fields_are_those_of_the_format() => string.Join(' ', WorkFields.All).ShouldBe(
-        "between box carries cells cross gap lines operands order places rewritten rewrittenBelow rows scaled sign steps tried");
+        "between box carries cells cross gap lines multiples operands order places rewritten rewrittenBelow rows scaled sign steps tried");
 
     public static TheoryData<string, string, string> Values => new()
     {
@@ -36,6 +36,7 @@ public class FieldTests
         { "rewrittenBelow", """{"1":"2"}""", "2 over the bottom tens" },
         { "operands", """[{"text":"36.5","lastPlace":-1}]""", "36.5 with its last digit in the tenths" },
         { "order", "\"both\"", "worked from both ends" },
+        { "multiples", """["24","48"]""", "24 in place 1 of the list of multiples; 48 in place 2 of the list of multiples" },
         { "rows", """[{"text":"282","carries":{"1":"4"}},{"text":"141","lastPlace":1}]""", "4 carried to the tens in row 1; 282 in row 1; 141 in row 2, ending in the tens" },
         { "steps", """[{"quotient":"2","product":"8","difference":"1","broughtDown":"5","place":"2"}]""", "2 in the quotient in cycle 1; 8 taken away in cycle 1; 1 left in cycle 1; 5 brought down in cycle 1" },
         { "lines", """["-7 + 4"]""", "the line -7 + 4" },
