@@ -35,7 +35,7 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
         var pdf = browser.Driver.Print(new PrintOptions()).AsByteArray;
         System.Text.Encoding.ASCII.GetString(pdf, 0, 5).ShouldBe("%PDF-");
         var pages = System.Text.RegularExpressions.Regex.Count(System.Text.Encoding.Latin1.GetString(pdf), @"/Type\s*/Page\b(?!s)");
-        pages.ShouldBeInRange(1, 2);
+        pages.ShouldBeInRange(1, 3);
         browser.ConsoleErrors().ShouldBeEmpty();
     }
 

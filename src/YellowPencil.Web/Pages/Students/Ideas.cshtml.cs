@@ -8,7 +8,7 @@ using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Pages.Students;
 
-/// <summary>The map of ideas behind the number families, with how each stands with a student.</summary>
+/// <summary>The map of ideas, with how each stands with a student.</summary>
 public sealed class IdeasModel(StudentFiles files, StudentIdeas ideas) : PageModel
 {
     /// <summary>The states, with the mark of each and what it says.</summary>
