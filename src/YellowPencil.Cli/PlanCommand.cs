@@ -32,13 +32,25 @@ internal static class PlanCommand
             var isHeld = reading.Outcome is Outcome.Bug or Outcome.NotToldApart && reading.BestBug is not null;
             if (!isHeld || !PlanMaker.CanPlan(reading.BestBug!.Hypothesis))
             {
-                var why = NoPlan(reading);
-                streams.Output.WriteLine(call.GetValue(json) ? PlanJson.Write(sheet!.Student, null, why) : CommandLine.Printable($"# No plan yet for {sheet!.Student}\n\n{why}"));
+                Say(NoPlan(reading));
                 return CommandLine.Done;
             }
 
-            var plan = PlanMaker.Make(sheet!.Student, reading.BestBug!.Hypothesis, [.. reading.Facts.Select(f => f.Fact)], new Classroom(said, School.Named(sheet.Methods)), StudentSize.Of(sheet.Items.Select(i => i.Task)), rivals: ReadingText.RivalsOf(reading));
-            streams.Output.WriteLine(call.GetValue(json) ? PlanJson.Write(sheet.Student, plan, null) : CommandLine.Printable(Doubt(reading) + PlanText.Markdown(plan)));
+            void Say(string why) =>
+                streams.Output.WriteLine(call.GetValue(json) ? PlanJson.Write(sheet!.Student, null, why) : CommandLine.Printable($"# No plan yet for {sheet!.Student}\n\n{why}"));
+
+            try
+            {
+                var classroom = new Classroom(said, School.Named(sheet!.Methods));
+                var plan = PlanMaker.Make(
+                    sheet.Student, reading.BestBug!.Hypothesis, [.. reading.Facts.Select(f => f.Fact)], classroom, StudentSize.Of(sheet.Items.Select(i => i.Task)), rivals: ReadingText.RivalsOf(reading));
+                streams.Output.WriteLine(call.GetValue(json) ? PlanJson.Write(sheet.Student, plan, null) : CommandLine.Printable(Doubt(reading) + PlanText.Markdown(plan)));
+            }
+            catch (TooFewItemsException none)
+            {
+                Say(none.Message);
+            }
+
             return CommandLine.Done;
         });
         return command;

@@ -115,7 +115,7 @@ public sealed partial class StudentSize
             var numbers = task.SetOperation is null || char.IsAsciiLetter(task.Text[0]) ? [] : task.Numbers;
             var text = task.Text[(task.Text.IndexOf(' ') is > 0 and var word && char.IsAsciiLetter(task.Text[0]) ? word + 1 : 0)..];
             List<string> signs = [.. Rare.Where(text.Contains).Select(c => c.ToString()), .. Power().Matches(text).Select(m => m.Value)];
-            if (numbers.Count > 0 ? numbers.Any(n => n.IsNegative) : text.StartsWith('-') || text.Contains("(-")) signs.Add("-");
+            if (numbers.Count > 0 ? numbers.Any(n => n.IsNegative) : text.StartsWith('-') || text.Contains("(-") || text.Contains("= -")) signs.Add("-");
             if (text.Contains("- (") || text.Contains("-(")) signs.Add("- (");
             foreach (var fraction in PlainFraction().Matches(text).Select(m => (Over: long.Parse(m.Groups[1].Value), Under: long.Parse(m.Groups[2].Value))))
             {

@@ -1,24 +1,13 @@
-using System.Text.Json;
-
 namespace YellowPencil.Core.Pages;
 
 /// <summary>The lines of a working from the top.</summary>
-public sealed class LinesField() : WorkField<IReadOnlyList<string>>("lines")
+public sealed class LinesField() : TextsField("lines", Limits.Line)
 {
     /// <inheritdoc/>
     public override bool StandsInLines => true;
 
     /// <inheritdoc/>
     public override string Say(Spot at, string text) => $"the line {text}";
-
-    private protected override IReadOnlyList<string> ReadValue(SheetField json) => [.. json.Elements(Limits.Entries).Select(line => line.Text(Limits.Line))];
-
-    private protected override void WriteValue(Utf8JsonWriter json, IReadOnlyList<string> value)
-    {
-        json.WriteStartArray();
-        foreach (var line in value) json.WriteStringValue(line);
-        json.WriteEndArray();
-    }
 
     private protected override IEnumerable<Mark> Marks(IReadOnlyList<string> value) => value.Select((text, line) => new Mark(this, new Spot(line), text));
 

@@ -1,14 +1,10 @@
 using System.Numerics;
-using System.Text.Json;
 
 namespace YellowPencil.Core.Pages;
 
 /// <summary>Multiples of a divisor listed beside a division, in order.</summary>
-public sealed class MultiplesField() : WorkField<IReadOnlyList<string>>("multiples")
+public sealed class MultiplesField() : TextsField("multiples", Limits.Entry)
 {
-    /// <summary>One entry of the list, counted from 0.</summary>
-    public MarkKind Entry(int at) => new(this, at);
-
     /// <inheritdoc/>
     public override string Say(Spot at, string text) => $"{text} in place {at.Part + 1} of the list of multiples";
 
@@ -20,15 +16,6 @@ public sealed class MultiplesField() : WorkField<IReadOnlyList<string>>("multipl
         for (var i = 0; i < listed.Count; i++)
             if (Plain(listed[i]) != ((i + 1) * divisor).ToString()) return (i + 1, listed[i], (i + 1) * divisor);
         return null;
-    }
-
-    private protected override IReadOnlyList<string> ReadValue(SheetField json) => [.. json.Elements(Limits.Entries).Select(entry => entry.Text(Limits.Entry))];
-
-    private protected override void WriteValue(Utf8JsonWriter json, IReadOnlyList<string> value)
-    {
-        json.WriteStartArray();
-        foreach (var entry in value) json.WriteStringValue(entry);
-        json.WriteEndArray();
     }
 
     private protected override IEnumerable<Mark> Marks(IReadOnlyList<string> value) => value.Select((text, at) => new Mark(this, new Spot(Part: at), text));

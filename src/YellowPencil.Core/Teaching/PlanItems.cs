@@ -15,6 +15,9 @@ internal sealed partial class PlanItems
     /// <summary>So many items on which the rule shows are needed for a plan.</summary>
     private const int Needed = 22;
 
+    /// <summary>Contrast, example, two together, three alone and the exit question.</summary>
+    private const int ForASession = 8;
+
     /// <summary>So many on which it does not, where there are any.</summary>
     private const int GuardsNeeded = 6;
 
@@ -29,17 +32,22 @@ internal sealed partial class PlanItems
     private readonly List<Weighed> showing;
     private readonly List<Weighed> guards;
     private readonly List<Weighed> others;
+    private readonly DeviationSet rule;
+    private readonly DeviationSet worked;
+    private readonly HashSet<Decision> points;
+    private readonly StudentSize size;
     private readonly Random random;
-    private DeviationSet rule = DeviationSet.Taught;
-    private DeviationSet worked = DeviationSet.Taught;
-    private HashSet<Decision> points = [];
-    private Dictionary<string, int> shapes = [];
-    private readonly Dictionary<string, int> used = [];
-    private StudentSize size = StudentSize.UpTo(LongestNumber);
 
-    private PlanItems(List<Weighed> items, Random random)
+    // How often the page has each shape of those on which the rule shows, and how often it was given out.
+    private readonly Dictionary<string, int> shapes;
+    private readonly Dictionary<string, int> used = [];
+
+    // Those that were given out of those on which the rule shows.
+    private readonly List<Weighed> given = [];
+
+    private PlanItems(List<Weighed> items, DeviationSet rule, HashSet<Decision> points, StudentSize size, Dictionary<string, int> shapes, Random random)
     {
-        this.random = random;
+        (this.rule, worked, this.points, this.size, this.shapes, this.random) = (rule, new DeviationSet(rule.School, []), points, size, shapes, random);
         showing = [.. items.Where(i => i.Item.Shows)];
         guards = [.. items.Where(IsGuard)];
         others = [.. items.Where(i => !i.Item.Shows && i is { Chances: 0, Asks: false })];
@@ -77,8 +85,11 @@ internal sealed partial class PlanItems
         var shapes = size.Page(family).Select(t => Weigh(PlanPool.Look(t, school))).Where(w => w.Item.Shows).GroupBy(w => ShapeOf(w.Pooled)).ToDictionary(g => g.Key, g => g.Count());
         if (items.FindAll(w => !w.Item.Shows || shapes.ContainsKey(ShapeOf(w.Pooled))) is var alike && IsEnough(alike)) items = alike;
         if (!IsEnough(items)) items = OfLevel(family, school, able, set, size.Level, CanBeUsed, Weigh);
+
+        // Of a rule that hardly shows, those of the page itself.
+        if (!IsEnough(items)) items = [.. items.Concat(size.Page(family).Select(t => Weigh(PlanPool.Look(t, school)))).DistinctBy(w => (w.Item.Task.Text, w.Item.Task.Asked))];
         items = [.. items.OrderBy(w => w.Pooled.Steps).ThenBy(w => w.Item.Task.Text.Length).ThenBy(w => w.Item.Task.Text, StringComparer.Ordinal)];
-        return new PlanItems(WithoutLaterIdeas(items, idea), new Random(seed)) { rule = set, worked = new DeviationSet(school, []), points = points, size = size, shapes = shapes };
+        return new PlanItems(WithoutLaterIdeas(items, idea), set, points, size, shapes, new Random(seed));
     }
 
     // Where the page gives no measure, or too little of it for a plan: by the length of the numbers alone.
@@ -115,6 +126,9 @@ internal sealed partial class PlanItems
 
     private static bool IsEnough(List<Weighed> items) => items.Count(w => w.Item.Shows) >= Needed;
 
+    /// <summary>Whether the rule shows on so many that a session can be made of them; for practice on other days they may come again.</summary>
+    public bool AreEnough => showing.Count >= ForASession;
+
     /// <summary>An item on which the old rule shows, whose work goes through the step that it gets wrong and writes what it comes to.</summary>
     public PlanItem TakeExample(double level)
     {
@@ -122,6 +136,7 @@ internal sealed partial class PlanItems
         var clear = showing.Where(w => !w.Pooled.HasZeroInFront && (commonest is null || ShapeOf(w.Pooled) == commonest)).ToList();
         var found = (clear.Count > 0 ? clear : showing)[(int)(level * ((clear.Count > 0 ? clear : showing).Count - 1))];
         showing.Remove(found);
+        given.Add(found);
         return found.Item;
     }
 
@@ -139,6 +154,9 @@ internal sealed partial class PlanItems
         var taken = Take(showing, shown + between - guarding.Count, 0, 0.9);
         taken.AddRange(Take(guards, shown + between - guarding.Count - taken.Count, 0, 0.9));
         taken.AddRange(Take(others, shown + between - guarding.Count - taken.Count, 0, 0.9));
+
+        // There are too few of any kind: those that were given out come once more, for another day.
+        taken.AddRange(Take([.. given.Except(taken)], shown + between - guarding.Count - taken.Count, 0, 0.9));
         var step = taken.Count / (guarding.Count + 1);
         for (var i = guarding.Count; i > 0; i--) taken.Insert(Math.Min(taken.Count, i * Math.Max(1, step)), guarding[i - 1]);
         return [.. taken.Select(w => w.Item)];
@@ -158,6 +176,7 @@ internal sealed partial class PlanItems
             if (works.Asks) break;
         }
 
+        given.Add(best.Fails);
         foreach (var list in new[] { showing, guards, others }) list.RemoveAll(w => w == best.Fails || w.Item.Task.Text == best.Works?.Item.Task.Text);
         return (best.Works?.Item, best.Fails.Item);
     }
@@ -241,6 +260,7 @@ internal sealed partial class PlanItems
             used[ShapeOf(item.Pooled)] = used.GetValueOrDefault(ShapeOf(item.Pooled)) + 1;
             source.Remove(item);
             taken.Add(item);
+            if (source == showing) given.Add(item);
         }
 
         return [.. taken.OrderBy(w => w.Pooled.Steps).ThenBy(w => w.Item.Task.Text.Length)];

@@ -28,9 +28,9 @@ public static class PlanMaker
         "The old rule twice after a right answer: stop. Another model next time, not more of the same.",
     ];
 
-    /// <summary>Whether the explanation can be planned for: whether it has rules, and each of them points to an idea.</summary>
+    /// <summary>Whether the explanation can be planned for: whether it has rules, each of them points to an idea, and none of them is to be asked about first.</summary>
     public static bool CanPlan(Hypothesis hypothesis) =>
-        hypothesis.RuleCount > 0
+        hypothesis.RuleCount > 0 && !PageNotes.HasTurnedDigits(hypothesis)
             && hypothesis.Bugs.All(b => TeachingScripts.Families.Contains(b.Family))
             && hypothesis.Unlisted.All(
                 u => u.Deviation.Decision is { Idea: not null } decision && FamilyOf(decision) is { } family && TeachingScripts.Families.Contains(family));
@@ -45,16 +45,18 @@ public static class PlanMaker
     /// <param name="ownName">The specialist's own name for a rule, by its id; null, or null as an answer, for the catalogue's.</param>
     /// <param name="rivals">Names of rules that the page did not tell apart from these.</param>
     /// <exception cref="ArgumentException"><see cref="CanPlan"/> is false.</exception>
+    /// <exception cref="TooFewItemsException">No session can be made of the items on which the rules show.</exception>
     public static RemediationPlan Make(
         string student, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, Classroom classroom, StudentSize? size = null, int seed = 7,
         Func<string, string?>? ownName = null, IReadOnlyList<string>? rivals = null)
     {
         if (!CanPlan(hypothesis)) throw new ArgumentException("only explanations whose rules point to an idea can be planned for", nameof(hypothesis));
         var rules = InOrder([.. Rules(hypothesis, ownName, size)]);
-        var first = rules[0];
-        var script = TeachingScripts.For(first.Idea, first.Family);
-        var school = first.SchoolIn(classroom.School);
-        var items = PlanItems.For(first.Family, school, first.Deviations, first.Idea, wrongFacts, size ?? StudentSize.UpTo(3), seed);
+        var found = rules.Select(r => (Rule: r, Items: PlanItems.For(r.Family, r.SchoolIn(classroom.School), r.Deviations, r.Idea, wrongFacts, size ?? StudentSize.UpTo(3), seed)))
+            .FirstOrDefault(r => r.Items.AreEnough);
+        if (found.Rule is not { } first) throw new TooFewItemsException();
+        rules = [first, .. rules.Where(r => r != first)];
+        var (script, school, items) = (TeachingScripts.For(first.Idea, first.Family), first.SchoolIn(classroom.School), found.Items);
         var (works, fails) = items.TakeContrast();
         var example = items.TakeExample(0.1);
 
@@ -245,3 +247,6 @@ public static class PlanMaker
         public School SchoolIn(School classroom) => Bug is { School: { } own } && !Bug.CanShowIn(classroom) ? Pages.School.All.Aggregate(classroom, (all, q) => own.AnswerTo(q) > 0 ? all.With(q, own.AnswerTo(q)) : all) : classroom;
     }
 }
+
+/// <summary>A rule shows on so few items that no session can be made of them.</summary>
+public sealed class TooFewItemsException() : Exception("this rule shows on too few items to plan a session: talk it through on the items of the page");

@@ -1,4 +1,6 @@
+using System.Numerics;
 using YellowPencil.Core.Inference;
+using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Columns;
 using YellowPencil.Core.Parts.Copying;
 
@@ -77,12 +79,14 @@ public static class PageNotes
                 "What is left out is part of the evidence: have one of these worked with you beside.");
     }
 
-    private static PageNote? TurnedRound(Reading reading)
+    private static PageNote? TurnedRound(Reading reading) =>
+        HasTurnedDigits(reading.Best.Hypothesis) ? new PageNote("The answers are right but for the order of their digits.", SightFirst) : null;
+
+    /// <summary>Whether digits stand the other way round: then sight, motor control and paper come before any plan.</summary>
+    public static bool HasTurnedDigits(Hypothesis hypothesis)
     {
         string[] turned = ["/reversed", "/last-two-exchanged", "/reversed-first", "/reversed-second", "/reversed-each"];
-        return reading.Best.Hypothesis.Unlisted.Any(u => turned.Any(t => u.Id.EndsWith(t, StringComparison.Ordinal)))
-            ? new PageNote("The answers are right but for the order of their digits.", SightFirst)
-            : null;
+        return hypothesis.Unlisted.Any(u => turned.Any(t => u.Id.EndsWith(t, StringComparison.Ordinal)));
     }
 
     /// <summary>Slips of one kind on several items: a rule may be coming on, or going.</summary>
@@ -114,7 +118,8 @@ public static class PageNotes
     /// <summary>Entries of lists of multiples that are not the multiple at their place.</summary>
     private static PageNote? WrongMultiples(Reading reading)
     {
-        var wrong = reading.Items.Select(i => (Item: i, Divisor: i.Item.Task.Numbers[^1].Unscaled, Listed: i.Item.Work.Get(WorkFields.Multiples)))
+        var wrong = reading.Items.Where(i => TaughtFamily.Of(i.Item.Task.Family).Fields.Contains(WorkFields.Multiples))
+            .Select(i => (Item: i, Divisor: BigInteger.Abs(i.Item.Task.Numbers[^1].Unscaled), Listed: i.Item.Work.Get(WorkFields.Multiples)))
             .Select(i => (i.Item, i.Divisor, Fault: i.Listed is null ? null : MultiplesField.FirstWrong(i.Listed, i.Divisor))).Where(i => i.Fault is not null).ToList();
         if (wrong.Count == 0) return null;
         var faults = wrong.Select(i => $"{i.Fault!.Value.Written} for {i.Fault.Value.Count} × {i.Divisor} = {i.Fault.Value.Due}").Distinct();

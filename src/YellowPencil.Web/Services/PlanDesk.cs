@@ -39,7 +39,15 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
         if (plan.Content.Length == 0)
         {
             if (Hypothesis.Parse(plan.Rules) is not { } hypothesis || !PlanMaker.CanPlan(hypothesis)) return null;
-            await MakeAsync(plan, hypothesis, plan.Student!.Code);
+            try
+            {
+                await MakeAsync(plan, hypothesis, plan.Student!.Code);
+            }
+            catch (TooFewItemsException)
+            {
+                return null;
+            }
+
             await data.SaveChangesAsync();
         }
 
@@ -173,8 +181,15 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
     private async Task RewriteAsync(Plan plan, Classroom classroom)
     {
         if (plan.Classroom == classroom || await ReadAsync(plan) is not { } made || Hypothesis.Parse(plan.Rules) is not { } hypothesis || !PlanMaker.CanPlan(hypothesis)) return;
-        (plan.Word, plan.School) = (classroom.Word, classroom.School.Key);
-        plan.Content = PlanJson.Write(PlanMaker.Rewrite(made, hypothesis, Facts(plan.AvoidedFacts), classroom, await SizeAsync(plan), plan.Seed, names.Own));
+        try
+        {
+            plan.Content = PlanJson.Write(PlanMaker.Rewrite(made, hypothesis, Facts(plan.AvoidedFacts), classroom, await SizeAsync(plan), plan.Seed, names.Own));
+            (plan.Word, plan.School) = (classroom.Word, classroom.School.Key);
+        }
+        catch (TooFewItemsException)
+        {
+            // The page has changed since: the plan stays as it was made.
+        }
     }
 
     /// <summary>Notes that a plan was printed, or that it was not after all.</summary>

@@ -1,5 +1,6 @@
 using System.Buffers;
 using System.Numerics;
+using YellowPencil.Core.Knowledge;
 
 namespace YellowPencil.Core.Parts.Copying;
 
@@ -167,6 +168,7 @@ internal static class CopyingDecisions
             new("second-length", "the length of the second number", c => c.Last.Length, 2, 3),
             new("numbers", "the number of numbers", c => c.Task.Numbers.Count, 3, 4),
         ],
+        Idea = Ideas.WorkWhatIsSet,
     };
 
     public static readonly Decision<AnswerContext, AnswerWritten> Writing = new("answer.writing", "How is the answer written down?", AnswerWritten.AsWorked)
@@ -292,6 +294,7 @@ internal static class CopyingDecisions
             new("digits", "the length before the point of the answer", c => c.WholeDigits, 2, 3, 4),
             new("places", "the number of places of the answer", c => c.Places, 1, 2, 3),
         ],
+        Idea = Ideas.WriteWhatWasFound,
     };
 
     /// <summary>The task that is worked by a student who is given a task.</summary>

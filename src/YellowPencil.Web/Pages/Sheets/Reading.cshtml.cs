@@ -33,10 +33,22 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
         if (await HoldAsync(rules ?? "") is { } missing) return missing;
         if (Message is not null) return Page();
         var (page, chosen, rulesChosen) = (View!.Page, View.Chosen, View.ChosenRules);
-        if (!chosen.IsSound && !PlanMaker.CanPlan(chosen.Hypothesis)) Message = "There is no plan for this rule yet. Keep a note, or put the page aside.";
-        if (Message is not null) return Page();
+        if (!chosen.IsSound && !PlanMaker.CanPlan(chosen.Hypothesis))
+        {
+            Message = "Look first whether the student sees and sets the digits well; a plan comes after that. Keep a note, or put the page aside.";
+            return Page();
+        }
+
         if (View.Settled?.Rules != rulesChosen) await readings.DecideAsync(page, rulesChosen, DecisionKind.Accepted, "");
-        return Redirect(chosen.IsSound ? Addresses.Reading(Id) : Addresses.Plan((await readings.PlanAsync(page, View.Reading, chosen)).Id));
+        try
+        {
+            return Redirect(chosen.IsSound ? Addresses.Reading(Id) : Addresses.Plan((await readings.PlanAsync(page, View.Reading, chosen)).Id));
+        }
+        catch (TooFewItemsException)
+        {
+            Message = "Accepted. The rule shows on too few items to plan a session for it: talk it through on the items of the page, and keep a note.";
+            return Page();
+        }
     }
 
     /// <summary>Rejects an explanation; the page goes on waiting.</summary>

@@ -38,7 +38,7 @@ public sealed class ReadingView
         var next = NextStep.After(reading, NextItems.For(reading));
         Step = next.Kind != NextStepKind.Plan || Chosen.IsSound || PlanMaker.CanPlan(Chosen.Hypothesis)
             ? next
-            : NextStep.TalkThrough(reading, "There is no plan for this rule yet: what the student says about it is worth keeping.");
+            : NextStep.TalkThrough(reading, "Nothing is planned before this is talked about: what the student says is worth keeping.");
     }
 
     /// <summary>The page.</summary>
