@@ -39,6 +39,9 @@ public sealed class DecimalNumber
     /// <summary>The value times ten to the power of <see cref="Places"/>, with its sign.</summary>
     public BigInteger Unscaled { get; }
 
+    /// <summary>The same number, exactly.</summary>
+    public Rational Exactly => new(Unscaled, BigInteger.Pow(10, Places));
+
     /// <summary>The digit at a place, by its power of ten; -1 where the number has no digit.</summary>
     public int Digit(int place) => place + Places is var index && index >= 0 && index < digits.Length ? digits[index] : -1;
 

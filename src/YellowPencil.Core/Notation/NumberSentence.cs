@@ -1,4 +1,3 @@
-using System.Numerics;
 
 namespace YellowPencil.Core.Notation;
 
@@ -112,7 +111,7 @@ public static class NumberSentence
         var from = at;
         while (at < text.Length && (char.IsAsciiDigit(text[at]) || text[at] == '.')) at++;
         if (at == from || at - from > MostDigits || DecimalNumber.TryParse(text[from..at]) is not { Succeeded: true, Value: { } number }) return null;
-        return new Rational(number.Unscaled, BigInteger.Pow(10, number.Places));
+        return number.Exactly;
     }
 
     /// <summary>The root of a number, where it is exact; null where it is not.</summary>

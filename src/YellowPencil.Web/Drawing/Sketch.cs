@@ -25,6 +25,9 @@ public sealed record RectShape(string Style, double X, double Y, double Width, d
 /// <summary>An oval round a point, a little turned where it was drawn by hand.</summary>
 public sealed record OvalShape(string Style, double X, double Y, double RadiusX, double RadiusY, double Turned = 0) : Shape(Style);
 
+/// <summary>An arc between two points of one height, bent towards a third.</summary>
+public sealed record ArcShape(string Style, double X1, double Y, double BentX, double BentY, double X2) : Shape(Style);
+
 /// <summary>A sketch that can be drawn on a screen or on paper.</summary>
 /// <param name="Width">Its width, in its own units.</param>
 /// <param name="Height">Its height.</param>
@@ -50,6 +53,7 @@ public sealed record Sketch(double Width, double Height, string Label, IReadOnly
                 RectShape s => svg.Append(CultureInfo.InvariantCulture, $"<rect{css} x=\"{s.X:0.##}\" y=\"{s.Y:0.##}\" width=\"{s.Width:0.##}\" height=\"{s.Height:0.##}\"/>"),
                 OvalShape { Turned: 0 } s => svg.Append(CultureInfo.InvariantCulture, $"<ellipse{css} cx=\"{s.X:0.##}\" cy=\"{s.Y:0.##}\" rx=\"{s.RadiusX:0.##}\" ry=\"{s.RadiusY:0.##}\"/>"),
                 OvalShape s => svg.Append(CultureInfo.InvariantCulture, $"<ellipse{css} cx=\"{s.X:0.##}\" cy=\"{s.Y:0.##}\" rx=\"{s.RadiusX:0.##}\" ry=\"{s.RadiusY:0.##}\" transform=\"rotate({s.Turned} {s.X:0.##} {s.Y:0.##})\"/>"),
+                ArcShape s => svg.Append(CultureInfo.InvariantCulture, $"<path{css} d=\"M{s.X1:0.#} {s.Y:0.#} Q{s.BentX:0.#} {s.BentY:0.#} {s.X2:0.#} {s.Y:0.#}\"/>"),
                 TextShape s => svg.Append(CultureInfo.InvariantCulture, $"<text{css} x=\"{s.X:0.##}\" y=\"{s.Y:0.##}\"{(s.Size > 0 ? string.Create(CultureInfo.InvariantCulture, $" font-size=\"{s.Size:0.##}\"") : "")}>{WebUtility.HtmlEncode(s.Text)}</text>"),
                 _ => throw new InvalidOperationException($"no SVG of {shape.GetType().Name}"),
             };

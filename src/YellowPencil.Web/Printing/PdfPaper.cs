@@ -17,6 +17,7 @@ internal sealed class PdfPaper : IDisposable
     /// <summary>Pages are whole points wide: so much of a square can be missing.</summary>
     private const double Rounding = 0.05;
     private static readonly XPen Grid = new(XColor.FromArgb(0xd9, 0xde, 0xd6), 0.5);
+    private static readonly XPen Dashed = new(XColors.Black, 1.2) { DashStyle = XDashStyle.Dash };
     private readonly PdfDocument document = new();
     private readonly PaperSize size;
     private readonly double text;
@@ -183,12 +184,17 @@ internal sealed class PdfPaper : IDisposable
                     on.DrawLine(new XPen(line.Style.Length > 0 ? XColors.Black : XColors.Gray, line.Style.Length > 0 ? 1.1 : 0.5), left + line.X1 * unit, top + line.Y1 * unit, left + line.X2 * unit, top + line.Y2 * unit);
                     break;
                 case RectShape rect:
-                    on.DrawRectangle(XPens.Gray, left + rect.X * unit, top + rect.Y * unit, rect.Width * unit, rect.Height * unit);
+                    on.DrawRectangle(rect.Style == "against" ? Dashed : XPens.Gray, Fill(rect.Style), left + rect.X * unit, top + rect.Y * unit, rect.Width * unit, rect.Height * unit);
                     break;
                 case OvalShape oval:
                     var place = new XRect(left + (oval.X - oval.RadiusX) * unit, top + (oval.Y - oval.RadiusY) * unit, 2 * oval.RadiusX * unit, 2 * oval.RadiusY * unit);
-                    if (oval.Style.Length > 0) on.DrawEllipse(XPens.Black, place);
+                    if (oval.Style.Length > 0) on.DrawEllipse(XPens.Black, Fill(oval.Style), place);
                     else on.DrawEllipse(XBrushes.Black, place);
+                    break;
+                case ArcShape arc:
+                    var bent = new XPoint(left + arc.BentX * unit, top + arc.BentY * unit);
+                    var (from, to) = (new XPoint(left + arc.X1 * unit, top + arc.Y * unit), new XPoint(left + arc.X2 * unit, top + arc.Y * unit));
+                    on.DrawBezier(XPens.Black, from, new XPoint((from.X + 2 * bent.X) / 3, (from.Y + 2 * bent.Y) / 3), new XPoint((to.X + 2 * bent.X) / 3, (to.Y + 2 * bent.Y) / 3), to);
                     break;
                 case TextShape shown:
                     Sign(shown, left + shown.X * unit, top + shown.Y * unit, unit);
@@ -197,6 +203,9 @@ internal sealed class PdfPaper : IDisposable
                     throw new InvalidOperationException($"no PDF of {shape.GetType().Name}");
             }
     }
+
+    // What is filled on the screen is filled in greys that can be told apart.
+    private static XSolidBrush Fill(string style) => style switch { "piece" => XBrushes.Gainsboro, "counter" => XBrushes.DarkGray, _ => XBrushes.Transparent };
 
     private void Sign(TextShape sign, double x, double middle, double unit)
     {

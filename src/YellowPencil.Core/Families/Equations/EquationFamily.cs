@@ -1,4 +1,5 @@
 using System.Numerics;
+using YellowPencil.Core.Models;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Beside;
 using YellowPencil.Core.Parts.SignRules;
@@ -9,6 +10,17 @@ namespace YellowPencil.Core.Families.Equations;
 internal sealed class EquationFamily() : TaughtFamily("equations", "equations")
 {
     public static readonly EquationFamily Instance = new();
+
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer)
+    {
+        var set = (EquationTask)task;
+        return TwoSides.Of(
+            (Signs.Printed(EquationTask.Write(set.Left, set.Letter)), Signs.Printed(EquationTask.Write(set.Right, set.Letter))), set.HasBrackets ? null : (Pieces(set.Left), Pieces(set.Right)),
+            set.Letter, EquationTask.NumberOf(set.RightAnswer), answer is null ? null : EquationTask.NumberOf(set.Canonical(answer)),
+            number => (EquationTask.ValueOf(set.Left, number), EquationTask.ValueOf(set.Right, number)));
+
+        static List<(Rational Number, bool HasLetter)> Pieces(IEnumerable<SideTerm> side) => [.. side.Select(t => (t.Number, t.HasLetter))];
+    }
 
     public override string Check => "Put the answer in for the letter on both sides of the first line: both must come to the same number.";
 

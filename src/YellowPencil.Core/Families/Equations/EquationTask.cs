@@ -83,6 +83,23 @@ internal sealed partial class EquationTask : ItemTask
         return (letters, numbers);
     }
 
+    /// <summary>What a side comes to with a number for the letter.</summary>
+    public static Rational ValueOf(IReadOnlyList<SideTerm> side, Rational number)
+    {
+        var (letters, numbers) = Sum(side);
+        return letters * number + numbers;
+    }
+
+    /// <summary>The number of an answer in its canonical spelling; null where it names none.</summary>
+    public static Rational? NumberOf(string canonical)
+    {
+        var parts = canonical.Split('=')[^1].Trim().Split('/');
+        if (parts.Length > 2 || DecimalNumber.TryParse(parts[0]) is not { Succeeded: true, Value: { } over }) return null;
+        var number = over.Exactly;
+        if (parts.Length == 1) return number;
+        return BigInteger.TryParse(parts[1], NumberStyles.None, CultureInfo.InvariantCulture, out var under) && !under.IsZero ? number / Rational.Whole(under) : null;
+    }
+
     /// <summary>How somebody who writes this line takes a number to the other side; null where the line does not show it.</summary>
     public EquationMoveSchool? MoveShown()
     {

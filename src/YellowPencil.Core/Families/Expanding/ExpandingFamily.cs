@@ -1,4 +1,5 @@
 using System.Numerics;
+using YellowPencil.Core.Models;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Beside;
 using YellowPencil.Core.Parts.SignRules;
@@ -10,6 +11,13 @@ namespace YellowPencil.Core.Families.Expanding;
 internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
 {
     public static readonly ExpandingFamily Instance = new();
+
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => task switch
+    {
+        ExpandingTask { Second: { } second, Before: null } set => AreaBox.OfProduct(set.First, second, set.Letter, marks.Count > 0, answer),
+        ExpandingTask { Second: null, Before: { } before } set => AreaBox.OfProduct([before], set.First, set.Letter, marks.Count > 0, answer),
+        _ => null,
+    };
 
     public override string Check => "Put 1 for the letter into the task and into the answer, then 2: both must come to the same.";
 

@@ -1,3 +1,4 @@
+using YellowPencil.Core.Models;
 using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Families.Factoring;
@@ -9,6 +10,16 @@ namespace YellowPencil.Core.Families.Factoring;
 internal sealed class FactoringFamily() : TaughtFamily("factoring", "factoring")
 {
     public static readonly FactoringFamily Instance = new();
+
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer)
+    {
+        var set = (FactoringTask)task;
+        if (set.C == 0 || set.NeedsRoots) return null;
+        var written = answer is null ? null : BracketText.TryRead(Signs.Plain(answer));
+        return AreaBox.OfFactors(
+            [new PolyTerm(set.A, 2), new PolyTerm(set.B, 1), new PolyTerm(set.C, 0)], set.Letter, written?.Before ?? new PolyTerm(1, 0),
+            written is { Brackets: [var side, var top] } ? (side, top) : null);
+    }
 
     public override string Check => "Multiply the brackets out: the first line must stand there again, with its middle and its signs.";
 

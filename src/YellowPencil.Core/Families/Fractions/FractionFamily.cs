@@ -1,3 +1,4 @@
+using YellowPencil.Core.Models;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Beside;
 using YellowPencil.Core.Parts.Fractions;
@@ -8,6 +9,9 @@ namespace YellowPencil.Core.Families.Fractions;
 internal sealed class FractionFamily() : TaughtFamily("fractions", "fractions")
 {
     public static readonly FractionFamily Instance = new();
+
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) =>
+        task is FractionTask { Second: { } second } set ? FractionBars.Of(set.First, second, set.IsDifference, marks.Count > 0, answer) : null;
 
     public override string Check => "Before and after: is it more than each of the two, or less than the first? Is it nearer to 0, to a half or to 1? What was taken away, added back, gives the first number.";
 

@@ -1,3 +1,4 @@
+using YellowPencil.Core.Models;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Beside;
 using YellowPencil.Core.Parts.Fractions;
@@ -10,6 +11,9 @@ namespace YellowPencil.Core.Families.MixedNumbers;
 internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed numbers")
 {
     public static readonly MixedNumberFamily Instance = new();
+
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) =>
+        task is FractionTask { Second: { } second } set ? FractionBars.Of(set.First, second, set.IsDifference, marks.Count > 0, answer) : null;
 
     public override string Check => "Round both to wholes: is the answer near that? Then add back what was taken away: the first number must come out.";
 

@@ -1,3 +1,4 @@
+using YellowPencil.Core.Models;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Beside;
 using YellowPencil.Core.Parts.Terms;
@@ -8,6 +9,9 @@ namespace YellowPencil.Core.Families.Polynomials;
 internal sealed class PolynomialFamily() : TaughtFamily("polynomials", "polynomials")
 {
     public static readonly PolynomialFamily Instance = new();
+
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) =>
+        task is PolynomialTask { IsLine: false } set ? TermTiles.Of([.. set.Groups.Select(g => (g.IsTakenAway, g.Terms))], set.Letter, marks.Count > 0, answer) : null;
 
     public override string Check => "Put 1 for the letter into the first line and into the answer, then 2: both must come to the same.";
 

@@ -1,4 +1,5 @@
 using System.Numerics;
+using YellowPencil.Core.Models;
 using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Families.Roots;
@@ -7,6 +8,11 @@ namespace YellowPencil.Core.Families.Roots;
 internal sealed class RootFamily() : TaughtFamily("roots", "roots")
 {
     public static readonly RootFamily Instance = new();
+
+    public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) =>
+        task is RootTask { Mixed: null, Estimate: null } set
+            ? (ItemModel?)SquareArea.Of(set.Radicand, answer) ?? RootLine.Of(set.Radicand, set.Number.Text, task.Judge(answer) == Verdict.Right, answer)
+            : null;
 
     public override string Check => "Square the answer: it must come out near the number. A straight line lies a little low, so some of it may be missing: the square shows how much.";
 
@@ -38,7 +44,7 @@ internal sealed class RootFamily() : TaughtFamily("roots", "roots")
                 && long.TryParse(whole, out var lower) && MixedNumber.TryRead(part) is { IsNegative: false, Number: { Whole: 0, HasFraction: true } fraction })
             return new RootTask(root.Number, root.Places, fraction with { Whole = lower }, line: line.Trim());
         return DecimalNumber.TryParse(text) is { Succeeded: true, Value: { IsNegative: false } estimate }
-            ? new RootTask(root.Number, root.Places, null, new Rational(estimate.Unscaled, BigInteger.Pow(10, estimate.Places)), line.Trim())
+            ? new RootTask(root.Number, root.Places, null, estimate.Exactly, line.Trim())
             : null;
     }
 

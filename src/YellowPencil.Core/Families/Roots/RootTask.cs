@@ -17,7 +17,7 @@ internal sealed class RootTask : ItemTask
         : base($"sqrt({number.Text})", RootFamily.Instance, new Asked(To: places == UsualPlaces ? null : DecimalNumber.Written(BigInteger.One, places)))
     {
         (Number, Places, Mixed, Estimate, StandsThere) = (number, places, mixed, estimate, line ?? Text);
-        Radicand = new Rational(number.Unscaled, BigInteger.Pow(10, number.Places));
+        Radicand = number.Exactly;
         IsPerfect = Exact.Perfect(Radicand) is not null;
         RightAnswer = IsBegun
             ? Exact.Written(

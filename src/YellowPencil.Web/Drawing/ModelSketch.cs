@@ -1,6 +1,4 @@
 using System.Globalization;
-using System.Text;
-using System.Text.Encodings.Web;
 using Microsoft.AspNetCore.Html;
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Models;
@@ -9,26 +7,40 @@ using YellowPencil.Core.Notation;
 namespace YellowPencil.Web.Drawing;
 
 /// <summary>Draws models. What disagrees with the writing has a dashed frame in the reader's ink, so that it is seen without colours too.</summary>
-internal sealed class ModelSvg
+internal sealed partial class ModelSketch
 {
-    private readonly StringBuilder svg = new();
+    private readonly List<Shape> shapes = [];
     private double width;
     private double height;
 
     /// <summary>A model as a picture.</summary>
     public static IHtmlContent Draw(ItemModel model)
     {
-        var picture = new ModelSvg();
+        var sketch = Of(model);
+        return sketch.Svg("model", sketch.Width.ToString(CultureInfo.InvariantCulture), sketch.Height.ToString(CultureInfo.InvariantCulture));
+    }
+
+    /// <summary>A model as a sketch.</summary>
+    public static Sketch Of(ItemModel model)
+    {
+        var picture = new ModelSketch();
         switch (model)
         {
             case PlaceValueMat mat: picture.Mat(mat); break;
             case AreaModel area: picture.Area(area); break;
             case MultiplesLadder ladder: picture.Ladder(ladder); break;
             case NumberLine line: picture.Line(line); break;
+            case FractionBars bars: picture.Fractions(bars); break;
+            case TermTiles tiles: picture.Tiles(tiles); break;
+            case AreaBox box: picture.Box(box); break;
+            case SquareArea square: picture.Square(square); break;
+            case RootLine roots: picture.Roots(roots); break;
+            case TwoSides { AreBars: true } sides: picture.Bars(sides); break;
+            case TwoSides sides: picture.Balance(sides); break;
             default: throw new ArgumentOutOfRangeException(nameof(model), $"no picture of {model.GetType().Name}");
         }
 
-        return picture.Close($"{model.Name}: {model.Text} {model.Disagreement}");
+        return new Sketch(Math.Round(picture.width, 1), Math.Round(picture.height, 1), $"{model.Name}: {model.Text} {model.Disagreement}".Trim(), picture.shapes);
     }
 
     private void Mat(PlaceValueMat mat)
@@ -131,10 +143,11 @@ internal sealed class ModelSvg
         {
             var (from, to) = (X(jump.From), X(jump.To));
             var up = Math.Min(60, 14 + Math.Abs(to - from) / 3);
-            svg.Append(CultureInfo.InvariantCulture, $"<path class=\"jump\" d=\"M{from:0.#} {Base} Q{(from + to) / 2:0.#} {Base - 2 * up:0.#} {to:0.#} {Base}\"/>");
+            shapes.Add(new ArcShape("jump", from, Base, (from + to) / 2, Base - 2 * up, to));
             if (jump.From == jump.To) continue;
             var back = to > from ? -7 : 7;
-            svg.Append(CultureInfo.InvariantCulture, $"<path class=\"jump\" d=\"M{to + back:0.#} {Base - 11} L{to:0.#} {Base - 1} L{to + back / 7.0:0.#} {Base - 13}\"/>");
+            Stroke("jump", to + back, Base - 11, to, Base - 1);
+            Stroke("jump", to, Base - 1, to + back / 7.0, Base - 13);
         }
 
         Circle("counter", X(line.Start), Base, 5);
@@ -150,18 +163,11 @@ internal sealed class ModelSvg
 
     private void Grow(double toWidth, double toHeight) => (width, height) = (Math.Max(width, toWidth), Math.Max(height, toHeight));
 
-    private void Text(string css, double x, double y, string text) =>
-        svg.Append(CultureInfo.InvariantCulture, $"<text class=\"{css}\" x=\"{x:0.#}\" y=\"{y:0.#}\">{HtmlEncoder.Default.Encode(text)}</text>");
+    private void Text(string css, double x, double y, string text) => shapes.Add(new TextShape(css, x, y, text, css switch { "small" or "label" => 12, "hand" => 23, _ => 15 }));
 
-    private void Rect(string css, double x, double y, double wide, double high) =>
-        svg.Append(CultureInfo.InvariantCulture, $"<rect class=\"{css}\" x=\"{x:0.#}\" y=\"{y:0.#}\" width=\"{wide:0.#}\" height=\"{high:0.#}\"/>");
+    private void Rect(string css, double x, double y, double wide, double high) => shapes.Add(new RectShape(css, x, y, wide, high));
 
-    private void Circle(string css, double x, double y, double radius) =>
-        svg.Append(CultureInfo.InvariantCulture, $"<circle class=\"{css}\" cx=\"{x:0.#}\" cy=\"{y:0.#}\" r=\"{radius:0.#}\"/>");
+    private void Circle(string css, double x, double y, double radius) => shapes.Add(new OvalShape(css, x, y, radius, radius));
 
-    private void Stroke(string css, double x1, double y1, double x2, double y2) =>
-        svg.Append(CultureInfo.InvariantCulture, $"<line class=\"{css}\" x1=\"{x1:0.#}\" y1=\"{y1:0.#}\" x2=\"{x2:0.#}\" y2=\"{y2:0.#}\"/>");
-
-    private HtmlString Close(string label) => new HtmlString(string.Create(
-        CultureInfo.InvariantCulture, $"<svg class=\"model\" role=\"img\" aria-label=\"{HtmlEncoder.Default.Encode(label.Trim())}\" width=\"{width:0.#}\" height=\"{height:0.#}\" viewBox=\"0 0 {width:0.#} {height:0.#}\">{svg}</svg>"));
+    private void Stroke(string css, double x1, double y1, double x2, double y2) => shapes.Add(new LineShape(css, x1, y1, x2, y2));
 }
