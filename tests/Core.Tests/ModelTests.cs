@@ -160,4 +160,87 @@ public class ModelTests
             return mat.Columns.Sum(c => c.Counters * (int)Math.Pow(10, c.Place)) == top && mat.Columns.Sum(c => c.Left * (int)Math.Pow(10, c.Place)) == top - bottom;
         });
     }
+
+    [Fact]
+    public void Fractions_are_bars_cut_alike_and_a_wrong_sum_is_a_bar_of_another_length()
+    {
+        // 1/2 + 1/3: 3 and 2 of six parts; 2/5 is less than the half that is in it.
+        var bars = End<FractionBars>("1/2 + 1/3", "fractions.across");
+        bars.Bars.Select(b => (b.Label, b.Parts, b.Filled, b.Second)).ShouldBe([("1/2", 2, 1, 0), ("1/3", 3, 1, 0), ("together", 6, 5, 2), ("2/5", 5, 2, 0)]);
+        bars.Disagreement.ShouldBe("The bars do not match: they come to 5/6, and 2/5 is written.");
+        End<FractionBars>("1/2 + 1/3").Disagreement.ShouldBe("");
+        End("1/97 + 1/89").Model.ShouldBeNull(); // too fine to be seen
+    }
+
+    [Fact]
+    public void Of_mixed_numbers_what_goes_lies_crossed_out_on_the_bars_of_the_first()
+    {
+        var bars = End<FractionBars>("7 1/4 - 2 5/6");
+        bars.Bars.Select(b => (b.Label, b.Parts, b.Filled, b.Second)).ShouldBe([("7 1/4", 4, 29, 0), ("2 5/6", 6, 17, 0), ("what is left", 12, 87, 34), ("4 5/12", 12, 53, 0)]);
+        bars.Bars[0].Wholes.ShouldBe(8);
+    }
+
+    [Fact]
+    public void A_bracket_that_is_taken_away_has_all_its_tiles_turned()
+    {
+        var tiles = End<TermTiles>("simplify (4x^2 - 3x) - (x^2 - 5)", "polynomials.minus-first-term-only");
+        tiles.Rows.Select(r => r.Label).ShouldBe(["4x² − 3x", "taken away: x² − 5", "all turned over", "what lies there", "3x² − 3x − 5 is written"]);
+        tiles.Rows[2].Groups.ShouldBe([new TileGroup(2, 1, true), new TileGroup(0, 5, false)]);
+        tiles.Rows[3].Groups.ShouldBe([new TileGroup(2, 3, false), new TileGroup(1, 3, true), new TileGroup(0, 5, false)]);
+        tiles.Disagreement.ShouldBe("What lies there is 3x² − 3x + 5, and 3x² − 3x − 5 is written.");
+    }
+
+    [Fact]
+    public void A_product_is_a_box_to_scale_whose_pieces_are_all_there()
+    {
+        var box = End<AreaBox>("expand (x + 5)(x + 2)", "expanding.first-and-last-only");
+        box.Pieces.Select(row => string.Join(' ', row.Select(p => p.Text))).ShouldBe(["x² 2x", "5x 10"]);
+        box.Top.Concat(box.Side).Select(t => (int)t.AtTen!.Value).ShouldBe([10, 2, 10, 5]);
+        box.IsToScale.ShouldBeTrue();
+        box.Disagreement.ShouldBe("All pieces together are x² + 7x + 10, and x² + 10 is written.");
+        End<AreaBox>("expand (x - 3)(x + 4)").IsToScale.ShouldBeFalse();
+    }
+
+    [Fact]
+    public void Factors_that_are_written_are_the_edges_of_a_box_that_is_not_the_one_that_was_set()
+    {
+        var box = End<AreaBox>("factor x^2 + 2x - 15", "factoring.signs-exchanged");
+        box.Disagreement.ShouldBe("These edges fill the box with x² − 2x − 15, and x² + 2x − 15 was set.");
+        var task = TaskText.TryParse("factor x^2 + 2x - 15").Value!;
+        var open = TaughtFamily.Of(task.Family).ModelAt(task, [], null).ShouldBeOfType<AreaBox>();
+        open.Pieces.Select(row => string.Join('|', row.Select(p => p.Text))).ShouldBe(["x²|", "|−15"]);
+    }
+
+    [Fact]
+    public void A_root_lies_on_a_line_between_two_squares_or_is_the_side_of_one()
+    {
+        var line = End<RootLine>("sqrt(53)", "roots.cut-off");
+        (line.Lower, line.Written, line.Disagreement).ShouldBe((7, 7.2, "The square of 7.2 is 51.84, and 53 was set."));
+        line.Part.ShouldBe(4 / 15.0, 1e-9);
+        var task = TaskText.TryParse("sqrt(64)").Value!;
+        TaughtFamily.Of(task.Family).ModelAt(task, [], "32").ShouldBeOfType<SquareArea>().Disagreement.ShouldBe("A square with the side 32 has the area 1024, and 64 was set.");
+    }
+
+    [Fact]
+    public void An_equation_is_two_bars_or_a_balance_level_only_with_what_solves_it()
+    {
+        var bars = End<TwoSides>("solve 2x + 7 = 15");
+        bars.Left.Pieces.Select(p => (p.Text, p.Length)).ShouldBe([("x", 4), ("x", 4), ("7", 7)]);
+        (bars.AreBars, bars.Leans, bars.Text).ShouldBe((true, 0, "With 4 for x, the left side is 15 and the right side 15."));
+
+        // 2x = 15 + 7, x = 11: 2 · 11 + 7 = 29.
+        var wrong = End<TwoSides>("solve 2x + 7 = 15", "equations.number-added");
+        (wrong.Leans, wrong.Text, wrong.Disagreement).ShouldBe((-1, "With 11 for x, the left side is 29 and the right side 15.", "With 11 for x, the two sides are not the same."));
+        End<TwoSides>("solve 4x - 9 = 11").AreBars.ShouldBeFalse();
+        End<TwoSides>("solve 2x + 3 = 2x + 5").Text.ShouldBe("2x + 3 on the left and 2x + 5 on the right are the same.");
+    }
+
+    [Fact]
+    public void Every_item_of_a_family_in_lines_has_a_model_or_none_whatever_is_written()
+    {
+        foreach (var family in FamilyList.All.Where(LineLayout.Has))
+            foreach (var task in ItemPool.Of(family, 60, seed: 4))
+                foreach (var answer in new[] { task.RightAnswer, "", "0", "7", "-3/0", "x", "(x)(x)", "none", "1 2/3", "99999999999999999999" })
+                    if (TaughtFamily.Of(family).ModelAt(task, [], answer) is { } model) (model.Text + model.Disagreement).ShouldNotBeEmpty();
+    }
 }

@@ -60,6 +60,27 @@ public sealed class PlanPaperTests(PencilApp app) : IClassFixture<PencilApp>
         Read(await made.Visitor.GetFileAsync($"/pages/{made.Page}/sheet?as=pdf&kind=key&size=letter")).Text.ShouldContain("Answers that tell");
     }
 
+    [Theory]
+    [InlineData(Dropped)]
+    [InlineData(LongDivisions)]
+    [InlineData("7 1/4 - 2 5/6 = 5 5/12\n6 1/5 - 2 4/5 = 4 2/5\n5 2/3 - 1 1/2 = 4 1/6\n8 1/6 - 3 5/6 = 5 1/3\n9 3/8 - 4 7/8 = 5 1/2\n4 1/3 - 1 2/3 = 3 2/3")]
+    [InlineData("factor x^2 + 2x - 15 = (x - 5)(x + 3)\nfactor x^2 - 4x - 21 = (x + 7)(x - 3)\nfactor x^2 + 3x - 28 = (x - 7)(x + 4)\nfactor x^2 - 6x - 16 = (x + 8)(x - 2)\nfactor x^2 - 7x + 12 = (x - 3)(x - 4)")]
+    public async Task The_card_of_a_session_is_one_page_with_its_key(string items)
+    {
+        var made = await AcceptAsync(items);
+        foreach (var size in new[] { "a4", "letter" })
+        {
+            var file = Read(await made.Visitor.GetFileAsync($"{made.Plan}/card?as=pdf&size={size}"));
+            file.Pages.ShouldBe(1, size);
+            foreach (var part in new[] { "Ask first, 2 min:", "Show it, 4 min:", "Alone 3", "Exit", "When it goes wrong:", "At the end:" }) file.Text.ShouldContain(part);
+        }
+
+        var card = await made.Visitor.GetAsync($"{made.Plan}/card");
+        card.QuerySelectorAll("table.ticks tbody tr").Length.ShouldBeInRange(9, 11);
+        card.QuerySelectorAll("article.card svg").Length.ShouldBeGreaterThan(1);
+        made.Visitor.Last!.StatusCode.ShouldBe(HttpStatusCode.OK);
+    }
+
     [Fact]
     public async Task The_key_of_a_practice_sheet_is_a_paper_of_its_own()
     {
@@ -77,6 +98,14 @@ public sealed class PlanPaperTests(PencilApp app) : IClassFixture<PencilApp>
     [InlineData("squared&square=10", 1, "")]
     [InlineData("mat", 1, "hundreds")]
     [InlineData("multiples&of=24", 1, "240")]
+    [InlineData("strips", 1, "1/12")]
+    [InlineData("wholes-parts", 1, "parts")]
+    [InlineData("hundreds", 1, "")]
+    [InlineData("tiles", 1, "Cut them out")]
+    [InlineData("pairs", 1, "product")]
+    [InlineData("crosses", 1, "")]
+    [InlineData("both-sides", 1, "=")]
+    [InlineData("root-line", 1, "squares")]
     public async Task Paper_aids_are_files_of_one_page(string kind, int pages, string says)
     {
         var visitor = await new Visitor(app).SignInAsync();

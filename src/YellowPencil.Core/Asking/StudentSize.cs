@@ -18,10 +18,11 @@ public sealed partial class StudentSize
 
     private readonly IReadOnlyList<ItemTask> page;
     private readonly Dictionary<Family, List<Look>> looks;
+    private readonly bool isLoose;
 
-    private StudentSize(IReadOnlyList<ItemTask> page, int level)
+    private StudentSize(IReadOnlyList<ItemTask> page, int level, bool isLoose = false)
     {
-        (this.page, Level) = (page, level);
+        (this.page, Level, this.isLoose) = (page, level, isLoose);
         looks = page.GroupBy(t => t.Family).ToDictionary(g => g.Key, g => g.Select(Look.Of).ToList());
     }
 
@@ -40,6 +41,9 @@ public sealed partial class StudentSize
     /// <param name="digits">The digits of the longest number.</param>
     public static StudentSize UpTo(int digits) => new([], digits);
 
+    /// <summary>The same, but for how large the numbers of fractions and before letters are: only how long.</summary>
+    public StudentSize Loosened => new(page, Level, isLoose: true);
+
     /// <summary>The digits of the longest number of a task.</summary>
     public static int LevelOf(ItemTask task) => task.Numbers.Max(n => n.Text.Count(char.IsAsciiDigit));
 
@@ -50,7 +54,7 @@ public sealed partial class StudentSize
     public IEnumerable<ItemTask> Page(Family family) => page.Where(t => t.Family == family);
 
     /// <summary>Whether a task is no harder than what stands on the page.</summary>
-    public bool Fits(ItemTask task) => looks.TryGetValue(task.Family, out var alike) && Look.Of(task).IsWithin(alike);
+    public bool Fits(ItemTask task) => looks.TryGetValue(task.Family, out var alike) && Look.Of(task).IsWithin(alike, isLoose);
 
     /// <summary>Whether its answer too is of a kind that the page has: below zero, with a fraction, a point or a remainder, a word, as long.</summary>
     public bool FitsWithAnswer(ItemTask task)
@@ -106,7 +110,7 @@ public sealed partial class StudentSize
     private static partial Regex Digits();
 
     /// <summary>What makes a task easy or hard to the eye.</summary>
-    private sealed partial record Look(PairOperation? Operation, int[] Lengths, int[] Places, int Parts, int Brackets, string Signs, char Letter)
+    private sealed partial record Look(PairOperation? Operation, int[] Lengths, int[] Places, int Parts, int Brackets, string Signs, char Letter, long Largest)
     {
         private const string Rare = "/^.";
 
@@ -130,17 +134,17 @@ public sealed partial class StudentSize
                 numbers.Count > 0 ? [.. numbers.Select(n => n.Length - n.Places)] : [.. Number().Matches(text).Select(m => m.Length).DefaultIfEmpty(1)],
                 [.. numbers.Select(n => n.Places)],
                 text.Count(c => c == ' ') + 1, text.Count(c => c == '('), string.Join('|', signs.Distinct().Order(StringComparer.Ordinal)),
-                numbers.Count > 0 ? ' ' : text.FirstOrDefault(char.IsAsciiLetterLower, ' '));
+                numbers.Count > 0 ? ' ' : text.FirstOrDefault(char.IsAsciiLetterLower, ' '), Number().Matches(text).Select(m => m.Length < 10 ? long.Parse(m.Value) : long.MaxValue).DefaultIfEmpty(0).Max());
         }
 
-        public bool IsWithin(List<Look> page)
+        public bool IsWithin(List<Look> page, bool isLoose)
         {
             var alike = page.FindAll(p => p.Operation == Operation);
             if (alike.Count == 0 || Parts > alike.Max(p => p.Parts) || Brackets > alike.Max(p => p.Brackets) || !alike.Exists(p => p.Letter == Letter)) return false;
             var known = alike.SelectMany(p => p.Signs.Split('|')).ToHashSet();
             if (Signs.Length > 0 && !Signs.Split('|').All(known.Contains)) return false;
             return Places.Length == 0
-                ? Lengths.Max() <= alike.Max(p => p.Lengths.Max())
+                ? Lengths.Max() <= alike.Max(p => p.Lengths.Max()) && (isLoose || Largest <= alike.Max(p => p.Largest))
                 : Within(Lengths, alike, p => p.Lengths) && Within(Places, alike, p => p.Places);
         }
 
@@ -157,7 +161,7 @@ public sealed partial class StudentSize
         private static partial Regex PlainFraction();
 
         // "(3 + x)", "7 - 2x": a plain number before a letter.
-        [GeneratedRegex(@"(^|\(|= )\d+ [+-] \d*[a-z]")]
+        [GeneratedRegex(@"(^|\(|= )-?\d+ [+-] \d*[a-z]")]
         private static partial Regex NumberBeforeLetter();
 
         // "2x^2", "3(", where the first number is not 1.

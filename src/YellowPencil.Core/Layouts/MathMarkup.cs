@@ -21,7 +21,7 @@ public static class MathMarkup
         {
             case SignPart sign:
                 var name = sign.Kind switch { SignKind.Number => "mn", SignKind.Letter => "mi", SignKind.Word => "mtext", _ => "mo" };
-                markup.Append('<').Append(name).Append('>').Append(WebUtility.HtmlEncode(sign.Text)).Append("</").Append(name).Append('>');
+                markup.Append('<').Append(name).Append(sign.Kind == SignKind.Leading ? " form=\"prefix\">" : ">").Append(WebUtility.HtmlEncode(sign.Text)).Append("</").Append(name).Append('>');
                 break;
             case SidePart side:
                 markup.Append("<mrow>");

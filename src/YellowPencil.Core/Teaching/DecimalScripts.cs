@@ -17,14 +17,14 @@ internal static class DecimalScripts
                 ($"Which digit of 0.{n} is the tenths?", $"{n / 10}"), n =>
                     ($"Which digit of 3.{n} is the hundredths?", $"{n % 10}"), n => ($"0.{n / 10} is how many hundredths?", $"{n / 10}0")),
         Of(Ideas.HiddenPointOfWhole, "A whole number has its point at its right end.",
-            "6 is 6.0: its ones are ones, with or without a point.",
+            "A whole number has no tenths: its ones are ones, with or without a point.",
             "Place-value mat with a point line: a whole number is laid to the left of it.",
             "“Where are the ones of this number? Where is its point?” If it stands under the tenths, write the point.", "Where is the point of this number?",
             "whole numbers and points", n =>
                 ($"Write {n} with one zero after the point.", $"{n}.0"), n =>
                     ($"{n} and 5 tenths: write it.", $"{n}.5"), n => ($"Is {n % 9 + 1} the same as 0.{n % 9 + 1}?", "no")),
         Of(Ideas.GapIsZero, "A gap is a zero: I may fill it in.",
-            "3.7 has no hundredths; 3.70 says the same, and the other number keeps what it has.",
+            "Where no digit stands there is nothing: a zero behind says the same, and the other number keeps what it has.",
             "Place-value mat: the empty place gets a zero card.",
             "“What has this number of that place? Nothing. So what is left of the other?”", "What stands in the gap?",
             "zeros at the end", n =>
@@ -60,7 +60,7 @@ internal static class DecimalScripts
                 ($"8.{n % 10} shared by 2: is it about 4 or about 40?", "about 4"), n =>
                     ("6 tenths shared by 3 are how many tenths?", "2"), n => ($"Is {n}.5 ÷ 10 more or less than 1?", n >= 10 ? "more" : "less")),
         Of(Ideas.ZerosBehind, "Each place that the point passes is held by a zero.",
-            "Ten times 3 is 30: the 3 moves one place up, and the empty place must be held.",
+            "Ten times as much moves every digit one place up, and the place that gets empty must be held.",
             "A strip with digits that is pushed past a fixed point.",
             "“Which places does the point pass? What stands in each?”", "Which places must be held?",
             "ten times a number", n =>
@@ -74,7 +74,7 @@ internal static class DecimalScripts
                 ($"How many places after the point has {n / 10}.{n}?", "2"), n =>
                     ($"How many places after the point has 0.{n % 10}?", "1"), n => ("A tenth of a tenth is which part?", "a hundredth")),
         Of(Ideas.ZerosKeepThePoint, "If there are too few digits, I put zeros in front.",
-            "The zeros hold the places between the point and the digits: 0.06 is six hundredths, 0.6 is six tenths.",
+            "The zeros hold the places between the point and the digits: without one of them hundredths are read as tenths.",
             "A square of ten by ten: so many small squares are so many hundredths.",
             "“How many places must there be? How many digits are there? What fills the rest?”", "How many zeros are needed?",
             "hundredths", n =>

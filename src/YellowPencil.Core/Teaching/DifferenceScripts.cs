@@ -80,7 +80,7 @@ internal static class DifferenceScripts
                 ($"You have {Place.Counted(n / 10, 1)} and no single pegs. How many single pegs are there when one ten is opened?", "10"), n =>
                     ($"{n / 10}0 − {n % 10}: must a ten be opened?", "yes"), n => ($"{n / 10}0 − {n % 10} = ?", $"{n / 10 * 10 - n % 10}")),
         Of(Ideas.AcrossZeros, "A zero cannot lend. I go on to the first digit that can, and each zero on the way becomes 9.",
-            "One hundred is ten tens. One of those tens goes on as ten ones, so nine tens stay: 100 is 9 tens and 10 ones.",
+            "One hundred is ten tens. One of those tens goes on as ten ones, so nine tens stay.",
             "Base-ten blocks: one hundred into ten tens, one of the tens into ten ones; count what lies in each place.",
             "“Zero cannot lend. Who can? One from there makes ten here; one of the ten goes on, nine stay.” If the zero is passed over, open the hundred "
                 + "with the blocks.", "Who lends, and what does the zero become?",

@@ -17,7 +17,7 @@ internal static class FactoringScripts
         Of(Ideas.SumAndProduct, "Two conditions: the product and the sum.",
             "Multiplied out, the two numbers make the last one; put together they make the one in the middle. A pair that fits one of them gives another line.",
             "A table pair, product, sum: every pair of the product is written, in order, before one is taken.",
-            "“{factoring?Which pairs make the number below the X? Write all of them. Which of them makes the one above?|Write all pairs. Try each: which middle comes out?|What is half of the middle "
+            "“{factoring?Which pairs make the number above the X? Write all of them. Which of them makes the one below?|Write all pairs. Try each: which middle comes out?|What is half of the middle "
                 + "number? How far from it do both lie?}” If the first pair is taken, multiply out and compare the middle.",
             "Do product and sum both fit?",
             "pairs of factors", n => ("Which pairs of whole numbers make 12?", "1 · 12, 2 · 6, 3 · 4"), n => ("Which two numbers make 24 multiplied and 11 added?", "3 and 8"), n =>
@@ -26,9 +26,9 @@ internal static class FactoringScripts
             "Only same signs multiply to plus; of two different ones the larger decides what is left of the sum.",
             "The table pair, product, sum with signs, every pair both ways round; a number line for the sums.",
             "“Which pair makes −15 and +2? Which −15 and −2?” If signs are copied from the line or turned round, put both pairs into the table and add.", "Which signs do the two have?",
-            "products and sums with signs", n => ($"−{n % 7 + 3} × 2 = ?", $"−{2 * (n % 7 + 3)}"), n => ($"−{n % 7 + 3} + 2 = ?", $"−{n % 7 + 1}"), n => ($"−{n % 7 + 3} × −2 = ?", $"{2 * (n % 7 + 3)}")),
+            "products and sums with signs", n => ($"−{n % 7 + 3} × 2 = ?", $"−{2 * (n % 7 + 3)}"), n => ($"−{n % 7 + 3} + 2 = ?", $"−{n % 7 + 1}"), n => ($"−{n % 7 + 3} × (−2) = ?", $"{2 * (n % 7 + 3)}")),
         Of(Ideas.FirstNumberIsShared, "The number before the square comes from the first terms of both brackets.",
-            "2x² is made by the two first terms: without the 2 in one of them, only x² comes out.",
+            "The first term is made by the two first terms of the brackets: with no number before either, the bare square comes out.",
             "{factoring?A box with the first term in one corner and the last in the other, its edges found row by row|A list of where the factors can stand, not only of pairs|The number taken out "
                 + "first, and given back to the bracket that has the fraction}.",
             "“Multiply your brackets out. What is the first term? Where is the number?” If it is left out, or put into both, multiply the first terms only.", "What do the first terms make?",
@@ -37,7 +37,7 @@ internal static class FactoringScripts
             "The box is a product table: an edge with a wrong sign makes a wrong cell at once.",
             "The box, filled from the line; each edge is found from one cell and tried on the other.",
             "“Check all four cells: edge times edge. Which one is not right?” If a sign is missing, say the cell that would stand there.", "Do all four cells fit?",
-            "products with signs", n => ($"−{n % 8 + 2} × 3 = ?", $"−{3 * (n % 8 + 2)}"), n => ($"? × 3 = −{3 * (n % 8 + 2)}", $"−{n % 8 + 2}"), n => ($"x × −{n % 8 + 2} = ?", $"−{n % 8 + 2}x")),
+            "products with signs", n => ($"−{n % 8 + 2} × 3 = ?", $"−{3 * (n % 8 + 2)}"), n => ($"? × 3 = −{3 * (n % 8 + 2)}", $"−{n % 8 + 2}"), n => ($"x × (−{n % 8 + 2}) = ?", $"−{n % 8 + 2}x")),
         Of(Ideas.RootsOfBothSquares, "Root and root, once plus, once minus.",
             "Multiplied out the middle terms are opposite and vanish; the squares are left, one taken from the other.",
             "A square with a small square cut off at a corner, cut once and laid as a rectangle.",

@@ -9,7 +9,7 @@ internal static class IntegerScripts
     public static IReadOnlyList<TeachingScript> All { get; } =
     [
         Of(Ideas.SignBelongsToNumber, "A minus in front belongs to its number.",
-            "−7 lies on the other side of zero from 7; without its sign it is another number.",
+            "A number and its opposite lie on the two sides of zero; without its sign it is another number.",
             "A number line with zero in the middle; each number is shown before anything is done.",
             "“Show me this number. On which side of zero is it?” If the sign is passed over, start from both and compare.", "Where does this number lie?",
             "numbers below zero", n =>
@@ -24,7 +24,7 @@ internal static class IntegerScripts
                     ($"5 steps up and 3 steps down: where are you?", "2 up"), n =>
                         ($"2 steps up and {n % 9 + 4} steps down: where are you?", $"{n % 9 + 2} down, −{n % 9 + 2}")),
         Of(Ideas.TakingAwayDebt, "Taking a negative away is adding its opposite.",
-            "A debt that is taken away makes richer: from −7, taking −12 away goes 12 up.",
+            "A debt that is taken away makes richer: it goes up, by as much as the debt was.",
             "Counters of two kinds: to take negatives away that are not there, pairs are laid down first; or the number line, turned round.",
             "“What is taken away, a plus or a minus? So which way do we go?” If it goes down, lay pairs and take the negatives.", "Which way do we go?",
             "taking away on both sides of zero", n =>

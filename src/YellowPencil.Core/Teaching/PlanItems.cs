@@ -1,6 +1,7 @@
 using System.Text.RegularExpressions;
 using YellowPencil.Core.Asking;
 using YellowPencil.Core.Families;
+using YellowPencil.Core.Families.Roots;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Knowledge;
 
@@ -74,13 +75,17 @@ internal sealed partial class PlanItems
         }
 
         bool CanBeUsed(PooledItem item) => !avoided.Any(item.Facts.Contains);
-        var able = PlanPool.Of(family, school).Select(i => i with { Task = size.Lettered(i.Task) }).DistinctBy(i => i.Task.Text).Where(CanBeUsed).Select(Weigh).ToList();
-        var items = size.Knows(family) ? able.FindAll(w => size.FitsWithAnswer(w.Item.Task)) : [];
-        if (size.Knows(family))
+        var able = PlanPool.Of(family, school).Select(i => i with { Task = size.Lettered(i.Task) }).DistinctBy(i => i.Task.Text).Where(i => CanBeUsed(i) && !IsMisleading(i.Task)).Select(Weigh).ToList();
+        List<Weighed> Measured(StudentSize measure)
         {
-            var known = items.ConvertAll(w => w.Item.Task.Text);
-            items.AddRange(PlanPool.Like(family, school, size, seed).Where(i => CanBeUsed(i) && !known.Contains(i.Task.Text)).Select(Weigh));
+            var fitting = able.FindAll(w => measure.FitsWithAnswer(w.Item.Task));
+            var known = fitting.ConvertAll(w => w.Item.Task.Text);
+            fitting.AddRange(PlanPool.Like(family, school, measure, seed).Where(i => CanBeUsed(i) && !IsMisleading(i.Task) && !known.Contains(i.Task.Text)).Select(Weigh));
+            return fitting;
         }
+
+        var items = size.Knows(family) ? Measured(size) : [];
+        if (size.Knows(family) && !IsEnough(items)) items = Measured(size.Loosened);
 
         var shapes = size.Page(family).Select(t => Weigh(PlanPool.Look(t, school))).Where(w => w.Item.Shows).GroupBy(w => ShapeOf(w.Pooled)).ToDictionary(g => g.Key, g => g.Count());
         if (items.FindAll(w => !w.Item.Shows || shapes.ContainsKey(ShapeOf(w.Pooled))) is var alike && IsEnough(alike)) items = alike;
@@ -124,6 +129,9 @@ internal sealed partial class PlanItems
         return $"{string.Join(' ', item.Points.Select(p => p.Id).Order(StringComparer.Ordinal))} {inside} {behind}";
     }
 
+    // A root that lies higher than the straight line says is no item to learn another idea on, so long as there are others.
+    private static bool IsMisleading(ItemTask task) => task is RootTask root && root.TrueAnswer != root.RightAnswer;
+
     private static bool IsEnough(List<Weighed> items) => items.Count(w => w.Item.Shows) >= Needed;
 
     /// <summary>Whether the rule shows on so many that a session can be made of them; for practice on other days they may come again.</summary>
@@ -142,6 +150,9 @@ internal sealed partial class PlanItems
 
     /// <summary>Items that the old rule gets wrong, evenly spread between two levels of effort, 0 the easiest and 1 the hardest.</summary>
     public IReadOnlyList<PlanItem> TakeShowing(int count, double from, double to) => [.. Take(showing, count, from, to).Select(w => w.Item)];
+
+    /// <summary>An item in which the same question comes up and has the other answer, or one in which it does not come up; null where the rule shows everywhere.</summary>
+    public PlanItem? TakeGuard() => Take(guards.Count > 0 ? guards : others, 1, 0.4, 0.4) is [var guard] ? guard.Item : null;
 
     /// <summary>
     /// Items on which the old rule shows with others in between that guard the new habit: the same question comes up in them and has the other answer. A rule
@@ -188,7 +199,7 @@ internal sealed partial class PlanItems
         PlanItem? without = null;
         foreach (var text in Neighbours(task.Text))
         {
-            if (TaskText.TryParse(text, task.Asked) is not { Succeeded: true, Value: { } other } || other.Family != task.Family || !IsNatural(other)) continue;
+            if (TaskText.TryParse(text, task.Asked) is not { Succeeded: true, Value: { } other } || other.Family != task.Family || other.Text != text || !IsNatural(other)) continue;
             if (size.Knows(task.Family) && !size.FitsWithAnswer(other)) continue;
             Method.Run(other, run, rule);
             if (!run.Page.Answer.SequenceEqual(other.RightAnswer) || run.Chances > 0) continue;
@@ -203,7 +214,7 @@ internal sealed partial class PlanItems
 
     // Nothing that a teacher would not set: no 0 by itself, no answer that is nothing or a word.
     private static bool IsNatural(ItemTask task) =>
-        !AloneZero().IsMatch(task.Text) && task.RightAnswer.Any(c => c is >= '1' and <= '9') && task.Numbers.All(n => n.Text.Trim('0', '.', '-').Length > 0);
+        !IsMisleading(task) && !AloneZero().IsMatch(task.Text) && task.RightAnswer.Any(c => c is >= '1' and <= '9') && task.Numbers.All(n => n.Text.Trim('0', '.', '-').Length > 0);
 
     [GeneratedRegex(@"(?<![\d.])0(?![\d.])")]
     private static partial Regex AloneZero();

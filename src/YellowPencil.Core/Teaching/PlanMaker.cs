@@ -23,7 +23,7 @@ public static class PlanMaker
     private static readonly string[] Afterwards =
     [
         "3 of 3 alone right, and the exit question without the old rule: the mixed practice on another day, then a check.",
-        "2 of 3 right: one more together (the one below), and the exit question again.",
+        "2 of 3 right: “once more” together, and the exit question again.",
         "Fewer: back to the material with one thing smaller, and no new item today.",
         "The old rule twice after a right answer: stop. Another model next time, not more of the same.",
     ];
@@ -94,6 +94,8 @@ public static class PlanMaker
             Afterwards = Afterwards,
             Alone = items.TakeShowing(3, 0.2, 0.7),
             Exit = items.TakeShowing(1, 0.6, 0.6)[0],
+            Guard = items.TakeGuard(),
+            Facts = [.. wrongFacts.Select(FactPlan.Say)],
             PracticeFirst = items.TakeMixed(5, 1),
             PracticeMixed = items.TakeMixed(3, 3),
             OnceMore = items.TakeShowing(1, 0.2, 0.2) is [var more, ..] ? more : null,

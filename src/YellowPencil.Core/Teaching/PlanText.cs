@@ -30,6 +30,7 @@ public static class PlanText
             .Select((s, i) => $"{i + 1}. {(s.Line.Length > 0 ? $"`{s.Line}` " : "")}{(s.Decides ? $"**{s.Step}**" : s.Step)}"));
         Line($"**Why it works:** {plan.Script.Why}");
         Line($"**Material:** {plan.Script.Material}");
+        Line($"**To bring:** {Materials.Listed(Materials.In(plan.Script.Material))}");
         Line("## Together");
         Lines(plan.Together.Select(i => $"- {i.Written} → {i.RightWritten}"));
         Line($"Say: {plan.Script.Say}");
@@ -38,9 +39,11 @@ public static class PlanText
         Line($"Stop before each answer is shown: “{plan.Script.StopAt}”");
         Line($"**Check:** {plan.Check}");
         Line($"**Exit question:** {plan.Exit.Written} → {plan.Exit.RightWritten}; the old rule gives {plan.Exit.OldWritten}.");
+        if (plan.Guard is { } guard) Line($"**And one for the new habit:** {guard.Written} → {guard.RightWritten}; here the old way is right, and doing the new thing everywhere is not.");
         if (plan.Afterwards.Count > 0) Line("## At the end of the session");
         if (plan.Afterwards.Count > 0) Lines(plan.Afterwards.Select(a => $"- {a}"));
         if (plan.OnceMore is { } more) Line($"Once more together: {more.Written} → {more.RightWritten}; the old rule gives {more.OldWritten}.");
+        if (plan.Facts.Count > 0) Line($"**Facts by themselves:** {string.Join(", ", plan.Facts)}. Two minutes a session, asked and checked apart from this; no item here needs them.");
         Line("## Practice, with key");
         Line("| | item | right | old rule |\n|---|---|---|---|\n" + string.Join('\n', plan.PracticeFirst.Concat(plan.PracticeMixed)
             .Select((i, n) => $"| {n + 1} | {i.Written} | {i.RightWritten} | {(i.Shows ? i.OldWritten : "the same")} |")));

@@ -68,7 +68,7 @@ internal static class QuotientScripts
                 ($"{Place.Counted(n / 10, 1)} and {Place.Counted(n % 10, 0)} are how many ones?", $"{n}"), n =>
                     ($"2 hundreds are how many tens?", "20"), n => ($"2 tens are left and a {n % 10} comes down: which number is it?", $"2{n % 10}")),
         Of(Ideas.EveryDigitBroughtDownCounts, "Each digit I bring down gives a digit on top, also a 0.",
-            "The 0 says that each one gets none of that place; without it the other digits slide.",
+            "The zero says that each one gets none of that place; without it the other digits slide.",
             "A place-value mat for the quotient, a square over each digit that is brought down.",
             "“This digit came down. How often does it go? Not once: what do we write? {zero-cycle?Then the next digit comes down.|And times the divisor, and what is left?}” If nothing is written, read the places of the "
                 + "quotient.", "Which digit stands over this one?",
@@ -83,7 +83,7 @@ internal static class QuotientScripts
                 ($"{n} pegs in tens: how many are left over?", $"{n % 10}"), n =>
                     ($"{n} pegs in tens: how many tens?", $"{n / 10}"), n => ("13 shared by 4: how many are left over?", "1")),
         Of(Ideas.RemainderIsOfDivisor, "What is left is so many parts of the divisor.",
-            "One left over to be shared by four gives each a quarter: parts of 4, not of ten.",
+            "What is left over is shared too: each gets parts of the size that the divisor says, not tenths.",
             "Paper strips: what is left is cut into as many parts as share it.",
             "“How many are left? By how many are they shared? So which part does each get?” If the point and the remainder are put together, cut the "
                 + "strip.", "Parts of what?",
@@ -91,7 +91,7 @@ internal static class QuotientScripts
                 ("1 strip is shared by 4. Which part does each get?", "1/4"), n =>
                     ("2 strips are shared by 4. How much does each get?", "2/4, a half"), n => ($"Is 1/4 the same as 0.4?", "no")),
         Of(Ideas.LowestTerms, "My fraction is finished when no number but 1 divides both its parts.",
-            "2/4 and 1/2 are the same amount; with smaller numbers it is read more easily.",
+            "The amount stays the same; with smaller numbers it is read more easily.",
             "Paper strips laid beside each other: 2/4 and 1/2.",
             "“Which number divides both? Divide both. Is there another one?”", "Does a number divide both?",
             "numbers that divide two others", n =>

@@ -118,6 +118,12 @@ public sealed record RemediationPlan
     /// <summary>The question at the end, which the old rule gets wrong.</summary>
     public required PlanItem Exit { get; init; }
 
+    /// <summary>One more at the end, on which the old rule is right and a new habit that is used everywhere is not; null where there is none.</summary>
+    public PlanItem? Guard { get; init; }
+
+    /// <summary>Number facts that came out wrong beside the rule, as they are: they are learnt by themselves, two minutes a session.</summary>
+    public IReadOnlyList<string> Facts { get; init; } = [];
+
     /// <summary>Practice, first phase: mostly items on which the old rule shows.</summary>
     public required IReadOnlyList<PlanItem> PracticeFirst { get; init; }
 
@@ -131,7 +137,7 @@ public sealed record RemediationPlan
     public IReadOnlyDictionary<string, string> Reworded { get; init; } = new Dictionary<string, string>();
 
     /// <summary>Every item that can be changed for another one.</summary>
-    public IEnumerable<PlanItem> Changeable() => [.. Together, .. OnceMore is null ? [] : new[] { OnceMore }, .. Alone, Exit, .. PracticeFirst, .. PracticeMixed];
+    public IEnumerable<PlanItem> Changeable() => [.. Together, .. OnceMore is null ? [] : new[] { OnceMore }, .. Alone, Exit, .. Guard is null ? [] : new[] { Guard }, .. PracticeFirst, .. PracticeMixed];
 
     /// <summary>The plan with another item in the place of one.</summary>
     public RemediationPlan With(PlanItem old, PlanItem other)
@@ -143,6 +149,7 @@ public sealed record RemediationPlan
             OnceMore = OnceMore == old ? other : OnceMore,
             Alone = Put(Alone),
             Exit = Exit == old ? other : Exit,
+            Guard = Guard == old ? other : Guard,
             PracticeFirst = Put(PracticeFirst),
             PracticeMixed = Put(PracticeMixed),
             Changed = [.. Changed.Where(c => c != old.Written), other.Written],

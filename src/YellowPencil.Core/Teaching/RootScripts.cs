@@ -9,7 +9,7 @@ internal static class RootScripts
     public static IReadOnlyList<TeachingScript> All { get; } =
     [
         Of(Ideas.RootUndoesSquare, "The root is the side of a square with that area.",
-            "A square with the side 6 has the area 36: the root of 36 asks for the side, not for a half.",
+            "The area of a square is its side times itself: the root asks for the side, not for a half.",
             "Squares drawn on squared paper, their area counted; something square from the room with its area said.",
             "“Is 18 the side when the area is 36? How much is 18 times 18?” If it is halved, draw the square. No table before a square was drawn.", "Which square has this area?",
             "areas of squares", n => ($"A square has the side {n % 8 + 2}. How large is its area?", $"{(n % 8 + 2) * (n % 8 + 2)}"), n => ("7 × 7 = ?", "49"), n => ($"Is 8 × 8 the same as 8 + 8?", "no")),
@@ -19,7 +19,7 @@ internal static class RootScripts
             "“Which is the last square that is not more than it? Which comes next?” If they are not neighbours, ask which squares stand between. Do not give the squares.", "Which two squares are beside it?",
             "square numbers", n => ($"{n % 8 + 2} × {n % 8 + 2} = ?", $"{(n % 8 + 2) * (n % 8 + 2)}"), n => ("Which square comes after 49?", "64"), n => ($"{n % 5 + 11} × {n % 5 + 11} = ?", $"{(n % 5 + 11) * (n % 5 + 11)}")),
         Of(Ideas.PartOfTheWay, "I count how many of how many steps.",
-            "From 64 to 81 are 17 steps, and the root goes up by one on the way: 6 of the 17 are about a third of it, not six tenths.",
+            "On the way from one square to the next the root goes up by one: so many of all those steps are that part of one, and not so many tenths.",
             "A number line with the squares written above it and the roots below.",
             "“From the lower square to the upper one: how many steps? How many of them to our number?” If the steps are put behind the point, ask whether there are ten of them.", "How many steps are there in all?",
             "parts as decimals", n => ("3 of 10 steps are which decimal?", "0.3"), n => ($"From {(n % 7 + 2) * (n % 7 + 2)} to {(n % 7 + 3) * (n % 7 + 3)} are how many steps?", $"{2 * (n % 7 + 2) + 1}"), n =>

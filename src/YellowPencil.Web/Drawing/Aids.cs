@@ -20,7 +20,7 @@ public sealed record PaperSize(string Name, int Width, int Height)
 }
 
 /// <summary>Draws what is laid on the table beside the writing, in true millimetres.</summary>
-internal sealed class Aids
+internal sealed partial class Aids
 {
     private readonly List<Shape> shapes = [];
     private readonly PaperSize paper;

@@ -62,7 +62,7 @@ internal sealed class LinesPicture : PagePicture
     public static new LinesPicture WithStepsOpen(ItemTask task, int open, School? school)
     {
         var run = new MethodRun { Recording = true };
-        Method.Run(task, run, DeviationSet.Taught);
+        Method.Run(task, run, new DeviationSet(school ?? School.Usual, []));
         if (open == 0) return Of(task, run, null);
         var told = ToldSteps.InOrder(run.Steps, task.Family, school ?? School.Usual);
         var picture = Of(task, run, told.Count <= open ? 0 : told[^open].MarksBefore);

@@ -21,6 +21,8 @@ public sealed class AidsModel(PdfFiles pdf) : PageModel
     [
         ("squared", "squared paper"), ("mat", "place-value mat, thousands to ones"), ("decimal-mat", "place-value mat with a point"), ("lines", "number lines"),
         ("areas", "areas cut in two by two"), ("areas-3", "areas cut in three by three"), ("multiples", "list of multiples"), ("multiples-open", "list of multiples, to fill in"),
+        ("strips", "strips cut into parts"), ("wholes-parts", "mats of wholes and parts"), ("hundreds", "ten by ten squares"), ("tiles", "tiles to cut out"), ("pairs", "tables of pairs, products and sums"),
+        ("crosses", "crosses"), ("both-sides", "equations, both sides"), ("root-line", "lines, squares above and roots below"),
     ];
 
     /// <summary>The sides of squares, in mm.</summary>
@@ -64,6 +66,14 @@ public sealed class AidsModel(PdfFiles pdf) : PageModel
             "areas" => Drawing.Aids.Areas(Paper, 2),
             "areas-3" => Drawing.Aids.Areas(Paper, 3),
             "multiples" or "multiples-open" => Drawing.Aids.Multiples(Paper, Math.Clamp(wish.Of, 2, 99), wish.Kind == "multiples"),
+            "strips" => Drawing.Aids.Strips(Paper),
+            "wholes-parts" => Drawing.Aids.WholesAndParts(Paper),
+            "hundreds" => Drawing.Aids.Hundreds(Paper),
+            "tiles" => Drawing.Aids.Tiles(Paper),
+            "pairs" => Drawing.Aids.Pairs(Paper),
+            "crosses" => Drawing.Aids.Crosses(Paper),
+            "both-sides" => Drawing.Aids.BothSides(Paper),
+            "root-line" => Drawing.Aids.RootLines(Paper),
             _ => Drawing.Aids.Squared(Paper, square),
         };
         if (wish.As == "pdf") return File(pdf.Aid(Paper, wish.Code ?? "", sketch), "application/pdf", PdfFiles.Name(wish.Code ?? "", wish.Kind));

@@ -15,6 +15,10 @@ public sealed class PdfFiles
     /// <summary>In a plan squares are only looked at: their side in mm.</summary>
     private const double SquareInPlans = 5;
 
+    /// <summary>On a card all has to stand on one page: the side of its squares in mm, its text in points.</summary>
+    private const double SquareOnCards = 3.6;
+    private const double TextOnCards = 8.5;
+
     /// <summary>Makes ready to write files, with the fonts that the browser is served.</summary>
     public PdfFiles(IWebHostEnvironment host)
     {
@@ -87,10 +91,14 @@ public sealed class PdfFiles
         }
         paper.Say("Why it works:", plan.Script.Why);
         paper.Say("With:", plan.Script.Material);
+        paper.Say("To bring:", Materials.Listed(Materials.In(plan.Script.Material)));
+        if (SessionCard.Drawing(plan) is { } drawing) paper.Picture($"To draw: {drawing.Name.ToLowerInvariant()}", ModelSketch.Of(drawing));
         Practised(paper, "Two together", plan.Script.Say, plan, plan.Together);
         Practised(paper, "Alone", $"Stop before each answer is shown: “{plan.Script.StopAt}”", plan, plan.Alone);
         paper.Say("Check:", plan.Check);
         paper.Say("Exit question:", $"{plan.Exit.Written}: {plan.Exit.RightWritten}; the old rule gives {plan.Exit.OldWritten}.");
+        if (plan.Guard is { } guard) paper.Say("And one for the new habit:", $"{guard.Written}: {guard.RightWritten}; here the old way is right, and doing the new thing everywhere is not.");
+        if (plan.Facts.Count > 0) paper.Say("Facts by themselves:", $"{string.Join(", ", plan.Facts)}. Two minutes a session, asked and checked apart from this; no item here needs them.");
         if (plan.Afterwards.Count > 0) paper.Heading("At the end of the session", 80);
         foreach (var next in plan.Afterwards) paper.Say("", next, 10);
         if (plan.OnceMore is { } more) paper.Say("Once more together:", $"{more.Written}: {more.RightWritten}; the old rule gives {more.OldWritten}.");
@@ -99,6 +107,31 @@ public sealed class PdfFiles
         paper.Say("", "An answer in the last column is the old rule come back.");
         paper.Heading("To keep in mind");
         foreach (var caution in plan.Cautions) paper.Say("", caution, 10);
+        return paper.Finish();
+    }
+
+    /// <summary>The card of a session, for the specialist's hand.</summary>
+    public byte[] Card(SessionCard card, PaperSize size, string headed)
+    {
+        var plan = card.Plan;
+        using var paper = new PdfPaper($"{plan.Student}: session card", size, square: SquareOnCards) { TextSize = TextOnCards };
+        paper.Begin(headed);
+        paper.Heading($"{plan.Student} · {plan.Idea.Name} · {SessionCard.AllMinutes} minutes");
+        paper.Say("Aim:", plan.Script.Aim);
+        paper.Say("To bring:", Materials.Listed(card.Bring));
+        paper.Say($"Ask first, {SessionCard.Minutes(SessionPart.First)} min:", plan.Gate);
+        var works = plan.Works is { } right ? $"{right.Written} = {right.RightWritten}: the old rule is right here. " : "";
+        paper.Say($"Two that look alike, {SessionCard.Minutes(SessionPart.Contrast)} min:", $"{works}{plan.Fails.Written} = {plan.Fails.RightWritten}, not {plan.Fails.OldWritten}. {plan.Differs}");
+        paper.Say($"Show it, {SessionCard.Minutes(SessionPart.Example)} min:", $"{plan.Example.Written}. " + string.Join(' ', plan.ExampleSteps.Where(s => s.Length > 0).Select((s, i) => $"{(i == plan.DecidingStep ? "► " : "")}{s}")));
+        paper.Say($"Together, {SessionCard.Minutes(SessionPart.Together)} min:", plan.Script.Say);
+        paper.Items([.. ShowModel.Worked(plan, [plan.Example, .. plan.Together]).Select((p, i) => (i == 0 ? "shown" : $"together {i}", p.Sketch()))]);
+        paper.Say($"Alone, {SessionCard.Minutes(SessionPart.Alone)} min:", $"Stop before each answer: “{plan.Script.StopAt}” The student checks: {plan.Check}");
+        paper.Table(
+            [0.12, 0.36, 0.17, 0.17, 0.06, 0.06, 0.06], ["", "", "Right", "Old rule", "Other", "Help", "Check"],
+            card.Items.Select(i => (IReadOnlyList<string>)[i.Name, i.Written, $"[  ] {i.Right}", i.Old.Length > 0 ? $"[  ] {i.Old}" : "", "[  ]", "[  ]", i.Part == SessionPart.Alone ? "[  ]" : ""]));
+        paper.Say("When it goes wrong:", $"{SessionCard.IfOldRule} {SessionCard.IfOther} {SessionCard.IfStuck}");
+        paper.Say("At the end:", string.Join(' ', plan.Afterwards));
+        if (plan.Facts.Count > 0) paper.Say("Facts, two minutes apart:", string.Join(", ", plan.Facts));
         return paper.Finish();
     }
 

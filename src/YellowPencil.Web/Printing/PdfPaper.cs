@@ -20,7 +20,6 @@ internal sealed class PdfPaper : IDisposable
     private static readonly XPen Dashed = new(XColors.Black, 1.2) { DashStyle = XDashStyle.Dash };
     private readonly PdfDocument document = new();
     private readonly PaperSize size;
-    private readonly double text;
     private readonly List<(PdfPage Page, string Head)> pages = [];
     private XGraphics on = null!;
     private string head = "";
@@ -35,9 +34,12 @@ internal sealed class PdfPaper : IDisposable
     {
         document.Info.Title = title;
         this.size = size;
-        text = isLarge ? 16 : 10.5;
+        TextSize = isLarge ? 16 : 10.5;
         Square = (square ?? (isLarge ? ItemBands.LargeSide : ItemBands.Sides[0])) * Mm;
     }
+
+    /// <summary>The size of the text, in points.</summary>
+    public double TextSize { get; init; }
 
     /// <summary>The side of a square, in points.</summary>
     public double Square { get; private set; }
@@ -57,25 +59,25 @@ internal sealed class PdfPaper : IDisposable
     /// <summary>A line with the code, and lines to write name and date on.</summary>
     public void Heads(string code, bool hasName)
     {
-        Write(code, Bold(text + 2), Margin, y);
+        Write(code, Bold(TextSize + 2), Margin, y);
         var from = Margin + Width * (hasName ? 0.3 : 0.65);
         foreach (var word in hasName ? new[] { "Name", "Date" } : ["Date"])
         {
-            Write(word, Plain(text), from, y);
-            on.DrawLine(XPens.Black, from + 14 * Mm, y + text + 3, from + Width * 0.33, y + text + 3);
+            Write(word, Plain(TextSize), from, y);
+            on.DrawLine(XPens.Black, from + 14 * Mm, y + TextSize + 3, from + Width * 0.33, y + TextSize + 3);
             from += Width * 0.36;
         }
 
-        y += 2 * text + 4;
+        y += 2 * TextSize + 4;
     }
 
     /// <summary>A heading, kept with so much below it.</summary>
     public void Heading(string title, double with = 40)
     {
-        Need(2.5 * text + with);
-        y += 0.5 * text;
-        Write(title, Bold(text + 2), Margin, y);
-        y += text + 5;
+        Need(2.5 * TextSize + with);
+        y += 0.5 * TextSize;
+        Write(title, Bold(TextSize + 2), Margin, y);
+        y += TextSize + 5;
         on.DrawLine(XPens.Black, Margin, y, Margin + Width, y);
         y += 5;
     }
@@ -83,32 +85,32 @@ internal sealed class PdfPaper : IDisposable
     /// <summary>A sentence, its first words in bold.</summary>
     public void Say(string lead, string sentence, double indent = 0, double with = 0)
     {
-        List<(string Word, XFont Font)> words = [.. Words(lead, Bold(text)), .. Words(sentence, Plain(text))];
+        List<(string Word, XFont Font)> words = [.. Words(lead, Bold(TextSize)), .. Words(sentence, Plain(TextSize))];
         var lines = Lines(words, Width - indent);
-        Need(lines.Count * 1.35 * text + with);
+        Need(lines.Count * 1.35 * TextSize + with);
         foreach (var line in lines)
         {
-            Need(1.35 * text);
+            Need(1.35 * TextSize);
             WriteLine(line, Margin + indent, y);
-            y += 1.35 * text;
+            y += 1.35 * TextSize;
         }
 
-        y += 0.35 * text;
+        y += 0.35 * TextSize;
     }
 
     /// <summary>A table whose columns have these shares of the width.</summary>
     public void Table(IReadOnlyList<double> shares, IReadOnlyList<string> heads, IEnumerable<IReadOnlyList<string>> rows)
     {
-        Row(shares, heads, Bold(text), isHead: true);
+        Row(shares, heads, Bold(TextSize), isHead: true);
         foreach (var row in rows)
-            if (Row(shares, row, Plain(text), isHead: false) is false)
+            if (Row(shares, row, Plain(TextSize), isHead: false) is false)
             {
                 NewPage();
-                Row(shares, heads, Bold(text), isHead: true);
-                Row(shares, row, Plain(text), isHead: false);
+                Row(shares, heads, Bold(TextSize), isHead: true);
+                Row(shares, row, Plain(TextSize), isHead: false);
             }
 
-        y += 0.5 * text;
+        y += 0.5 * TextSize;
     }
 
     /// <summary>Items on squared paper, as many beside each other as there is room for.</summary>
@@ -118,7 +120,16 @@ internal sealed class PdfPaper : IDisposable
         var widest = items.Max(i => ItemBands.Squares(i.Sketch.Width));
         if (widest + 1 > columns) columns = (int)(Width / (Square *= (columns - 1) / widest));
         foreach (var band in ItemBands.Of(items, i => i.Sketch, columns)) Band(band, columns);
-        y += text;
+        y += TextSize;
+    }
+
+    /// <summary>A picture under its name, at most as wide as the page.</summary>
+    public void Picture(string name, Sketch sketch)
+    {
+        var unit = Math.Min(0.6, Width / sketch.Width);
+        Say(name, "", with: sketch.Height * unit);
+        Place(sketch, Margin, y, unit);
+        y += sketch.Height * unit + 0.5 * TextSize;
     }
 
     /// <summary>Something drawn in true millimetres.</summary>
@@ -167,7 +178,7 @@ internal sealed class PdfPaper : IDisposable
         var left = Margin + Square;
         foreach (var (name, sketch) in band)
         {
-            Write(name, Plain(0.8 * text), left, y + 0.15 * Square);
+            Write(name, Plain(0.8 * TextSize), left, y + 0.15 * Square);
             Place(sketch, left, y + Square, Square / SquarePaper.Square);
             left += (ItemBands.Squares(sketch.Width) + 1) * Square;
         }
@@ -220,12 +231,12 @@ internal sealed class PdfPaper : IDisposable
     {
         const double Gap = 6;
         var lines = cells.Zip(shares, (cell, share) => Lines([.. Words(cell, font)], share * Width - Gap)).ToList();
-        var high = lines.Max(l => l.Count) * 1.3 * text + 4;
+        var high = lines.Max(l => l.Count) * 1.3 * TextSize + 4;
         if (y + high > Bottom && !isHead) return false;
-        Need(isHead ? high + 3 * text : high);
+        Need(isHead ? high + 3 * TextSize : high);
         var left = Margin;
         for (var column = 0; column < cells.Count; left += shares[column] * Width, column++)
-            for (var line = 0; line < lines[column].Count; line++) WriteLine(lines[column][line], left, y + 2 + line * 1.3 * text);
+            for (var line = 0; line < lines[column].Count; line++) WriteLine(lines[column][line], left, y + 2 + line * 1.3 * TextSize);
         y += high;
         on.DrawLine(isHead ? XPens.Black : Grid, Margin, y, Margin + Width, y);
         return true;

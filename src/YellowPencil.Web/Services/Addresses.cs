@@ -97,6 +97,12 @@ public static class Addresses
     /// <summary>The faded examples of a plan on paper.</summary>
     public static string Faded(Guid id) => $"/plans/{id}/faded";
 
+    /// <summary>The card of a session: a plan on one page.</summary>
+    public static string Card(Guid id) => $"/plans/{id}/card";
+
+    /// <summary>Paper of a kind for a student.</summary>
+    public static string Aid(string kind, string code) => $"{Aids}?kind={kind}&code={Uri.EscapeDataString(code)}";
+
     /// <summary>The practice items of a plan on paper.</summary>
     public static string Practice(Guid id) => $"/plans/{id}/practice";
 

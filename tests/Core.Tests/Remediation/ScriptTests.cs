@@ -30,6 +30,7 @@ public class ScriptTests
         script.StopAt.In(ClassroomWord.Rename).ShouldEndWith("?");
         script.Say.In(ClassroomWord.Rename).ShouldContain("?");
         script.Why.In(ClassroomWord.Rename).ShouldEndWith(".");
+        script.Why.Any(char.IsAsciiDigit).ShouldBeFalse("numbers of another item than the example");
         script.Material.In(ClassroomWord.Rename).ShouldEndWith(".");
         script.Aim.In(ClassroomWord.Rename).ShouldEndWith(".");
         script.First.ShouldNotEndWith(".");

@@ -40,7 +40,7 @@ internal static class FactoringBugs
             "Takes the letter out and leaves it in the second term as well.",
             "The second term is divided by the number only.",
             At.Letter.Instead(CommonLetter.LeftInSecond)),
-        Declare("squares-prime", "Two squares are said to be prime", Common, Ideas.NoneIsAnAnswer,
+        Declare("squares-prime", "Two squares are said to be prime", Common, Ideas.RootsOfBothSquares,
             "Says prime where there is no term in the middle.",
             "There is no sum to look for.",
             At.Squares.Instead(TwoSquares.SaysPrime)),

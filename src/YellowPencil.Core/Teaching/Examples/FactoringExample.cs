@@ -68,7 +68,7 @@ internal sealed class FactoringExample(FactoringTask task, School school)
     {
         var (one, other) = Factors.Pair(a, b, c)!.Value;
         yield return new(
-            "", $"X: above stands {N(b)}, below {(a == 1 ? N(c) : $"{N(a)} · {P(c)} = {N(a * c)}")}. {Listed(a * c, b)} {N(one)} and {N(other)}: {N(one)} · {P(other)} = {N(a * c)} and {N(one)} + {P(other)} = {N(b)}.",
+            "", $"In the X the product stands above, {(a == 1 ? N(c) : $"{N(a)} · {P(c)} = {N(a * c)}")}, and the sum below, {N(b)}. {Listed(a * c, b)} {N(one)} and {N(other)}: {N(one)} · {P(other)} = {N(a * c)} and {N(one)} + {P(other)} = {N(b)}.",
             FactoringDecisions.Numbers, FactoringDecisions.Signs);
         if (a == 1)
         {

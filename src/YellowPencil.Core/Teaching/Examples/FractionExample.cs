@@ -69,11 +69,11 @@ internal sealed class FractionExample(FractionTask task, School school)
 
         if (task.IsDifference && top < bottom)
         {
-            var there = first.HasFraction ? $"{top} {Parts(denominator)} are not enough for {bottom}" : $"{wholes} has 0 {Parts(denominator)}, and {bottom} are to go";
+            var there = first.HasFraction ? $"Of {Parts(denominator)} there {Are(top)} {top}, and {bottom} {Are(bottom)} to go" : $"{wholes} has 0 {Parts(denominator)}, and {bottom} {Are(bottom)} to go";
             var with = first.HasFraction ? $", with the {top} that {Are(top)} there {top + denominator}" : "";
             yield return new(
                 $"{Mixed(wholes - 1, top + denominator, denominator)} {sign} {Mixed(others, bottom, denominator)}",
-                $"{there}. One of the {wholes} wholes is opened: it is {denominator} {Parts(denominator)}{with}. {wholes - 1} {Wholes(wholes - 1)} {Are(wholes - 1)} left.",
+                $"{there}. {(wholes == 1 ? "The whole" : $"One of the {wholes} wholes")} is opened: it is {denominator} {Parts(denominator)}{with}. {wholes - 1} {Wholes(wholes - 1)} {Are(wholes - 1)} left.",
                 MixedDecisions.Small, MixedDecisions.Left, MixedDecisions.Filled, MixedDecisions.Missing);
             (wholes, top) = (wholes - 1, top + denominator);
         }

@@ -94,6 +94,9 @@ public sealed class ShowModel(PlanDesk plans, RuleNaming names, Removals removal
     /// <summary>Items to be worked, with room for their marks, in one line.</summary>
     public static IReadOnlyList<PagePicture> Blanks(RemediationPlan plan, IReadOnlyList<PlanItem> items) => [.. items.Select(i => PagePicture.WithRoom(i.Task, School.Parse(plan.School)))];
 
+    /// <summary>Items as they stand when they are done.</summary>
+    public static IReadOnlyList<PagePicture> Worked(RemediationPlan plan, IReadOnlyList<PlanItem> items) => [.. items.Select(i => PagePicture.WithStepsOpen(i.Task, 0, School.Parse(plan.School)))];
+
     /// <summary>The worked example, with every mark.</summary>
     public static PagePicture Solved(RemediationPlan plan) => PagePicture.WithStepsOpen(plan.Example.Task, 0, School.Parse(plan.School));
 
