@@ -132,6 +132,13 @@ public class ModelTests
     [InlineData("decimal-products")]
     [InlineData("decimal-division")]
     [InlineData("integers")]
+    [InlineData("fractions")]
+    [InlineData("mixed-numbers")]
+    [InlineData("polynomials")]
+    [InlineData("expanding")]
+    [InlineData("factoring")]
+    [InlineData("roots")]
+    [InlineData("equations")]
     public void The_taught_method_never_disagrees_with_the_amounts(string family)
     {
         var run = new MethodRun { Recording = true };

@@ -15,7 +15,7 @@ public class WrittenLineTests
     [InlineData("29/4 - 17/6", "<math><mrow><mfrac><mn>29</mn><mn>4</mn></mfrac><mo>−</mo><mfrac><mn>17</mn><mn>6</mn></mfrac></mrow></math>")]
     [InlineData("2 3/4", "<math><mrow><mn>2</mn><mfrac><mn>3</mn><mn>4</mn></mfrac></mrow></math>")]
     [InlineData("3x^2 - 5x", "<math><mrow><mn>3</mn><msup><mi>x</mi><mn>2</mn></msup><mo>−</mo><mn>5</mn><mi>x</mi></mrow></math>")]
-    [InlineData("x = -7/2", "<math><mrow><mi>x</mi><mo>=</mo><mo>−</mo><mfrac><mn>7</mn><mn>2</mn></mfrac></mrow></math>")]
+    [InlineData("x = -7/2", "<math><mrow><mi>x</mi><mo>=</mo><mo form=\"prefix\">−</mo><mfrac><mn>7</mn><mn>2</mn></mfrac></mrow></math>")]
     [InlineData("(x + 1)/3", "<math><mfrac><mrow><mi>x</mi><mo>+</mo><mn>1</mn></mrow><mn>3</mn></mfrac></math>")]
     [InlineData("2sqrt(3)", "<math><mrow><mn>2</mn><msqrt><mn>3</mn></msqrt></mrow></math>")]
     [InlineData("(x + 5)^2", "<math><mrow><msup><mrow><mo>(</mo><mrow><mi>x</mi><mo>+</mo><mn>5</mn></mrow><mo>)</mo></mrow><mn>2</mn></msup></mrow></math>")]

@@ -16,13 +16,18 @@ public sealed partial class StudentSize
 
     private const int MostRedrawn = 4_000;
 
+    private const long AnySize = 1_000_000_000;
+
+    // What a number of more than nine digits counts as.
+    private const long BeyondAll = 1_000_000_000;
+
     private readonly IReadOnlyList<ItemTask> page;
     private readonly Dictionary<Family, List<Look>> looks;
-    private readonly bool isLoose;
+    private readonly long room;
 
-    private StudentSize(IReadOnlyList<ItemTask> page, int level, bool isLoose = false)
+    private StudentSize(IReadOnlyList<ItemTask> page, int level, long room = 1)
     {
-        (this.page, Level, this.isLoose) = (page, level, isLoose);
+        (this.page, Level, this.room) = (page, level, room);
         looks = page.GroupBy(t => t.Family).ToDictionary(g => g.Key, g => g.Select(Look.Of).ToList());
     }
 
@@ -41,8 +46,8 @@ public sealed partial class StudentSize
     /// <param name="digits">The digits of the longest number.</param>
     public static StudentSize UpTo(int digits) => new([], digits);
 
-    /// <summary>The same, but for how large the numbers of fractions and before letters are: only how long.</summary>
-    public StudentSize Loosened => new(page, Level, isLoose: true);
+    /// <summary>The same with more room for how large the numbers of fractions and before letters are: twice as large, and then only as long.</summary>
+    public StudentSize Loosened => new(page, Level, room == 1 ? 2 : AnySize);
 
     /// <summary>The digits of the longest number of a task.</summary>
     public static int LevelOf(ItemTask task) => task.Numbers.Max(n => n.Text.Count(char.IsAsciiDigit));
@@ -54,7 +59,7 @@ public sealed partial class StudentSize
     public IEnumerable<ItemTask> Page(Family family) => page.Where(t => t.Family == family);
 
     /// <summary>Whether a task is no harder than what stands on the page.</summary>
-    public bool Fits(ItemTask task) => looks.TryGetValue(task.Family, out var alike) && Look.Of(task).IsWithin(alike, isLoose);
+    public bool Fits(ItemTask task) => looks.TryGetValue(task.Family, out var alike) && Look.Of(task).IsWithin(alike, room);
 
     /// <summary>Whether its answer too is of a kind that the page has: below zero, with a fraction, a point or a remainder, a word, as long.</summary>
     public bool FitsWithAnswer(ItemTask task)
@@ -134,17 +139,17 @@ public sealed partial class StudentSize
                 numbers.Count > 0 ? [.. numbers.Select(n => n.Length - n.Places)] : [.. Number().Matches(text).Select(m => m.Length).DefaultIfEmpty(1)],
                 [.. numbers.Select(n => n.Places)],
                 text.Count(c => c == ' ') + 1, text.Count(c => c == '('), string.Join('|', signs.Distinct().Order(StringComparer.Ordinal)),
-                numbers.Count > 0 ? ' ' : text.FirstOrDefault(char.IsAsciiLetterLower, ' '), Number().Matches(text).Select(m => m.Length < 10 ? long.Parse(m.Value) : long.MaxValue).DefaultIfEmpty(0).Max());
+                numbers.Count > 0 ? ' ' : text.FirstOrDefault(char.IsAsciiLetterLower, ' '), Number().Matches(text).Select(m => m.Length < 10 ? long.Parse(m.Value) : BeyondAll).DefaultIfEmpty(0).Max());
         }
 
-        public bool IsWithin(List<Look> page, bool isLoose)
+        public bool IsWithin(List<Look> page, long room)
         {
             var alike = page.FindAll(p => p.Operation == Operation);
             if (alike.Count == 0 || Parts > alike.Max(p => p.Parts) || Brackets > alike.Max(p => p.Brackets) || !alike.Exists(p => p.Letter == Letter)) return false;
             var known = alike.SelectMany(p => p.Signs.Split('|')).ToHashSet();
             if (Signs.Length > 0 && !Signs.Split('|').All(known.Contains)) return false;
             return Places.Length == 0
-                ? Lengths.Max() <= alike.Max(p => p.Lengths.Max()) && (isLoose || Largest <= alike.Max(p => p.Largest))
+                ? Lengths.Max() <= alike.Max(p => p.Lengths.Max()) && Largest <= room * alike.Max(p => p.Largest)
                 : Within(Lengths, alike, p => p.Lengths) && Within(Places, alike, p => p.Places);
         }
 

@@ -33,7 +33,7 @@ internal static class FactoringScripts
                 + "first, and given back to the bracket that has the fraction}.",
             "“Multiply your brackets out. What is the first term? Where is the number?” If it is left out, or put into both, multiply the first terms only.", "What do the first terms make?",
             "multiplying first terms", n => ($"{n % 8 + 2}x · x = ?", $"{n % 8 + 2}x²"), n => ("2x · 3x = ?", "6x²"), n => ("Which pairs of whole numbers make 6?", "1 · 6, 2 · 3")),
-        Of(Ideas.CellIsItsEdges, "Each cell is its row’s edge times its column’s edge, with the sign.",
+        Of(Ideas.CellIsItsEdges, "Each cell is its edge at the side times its edge at the top, with the sign.",
             "The box is a product table: an edge with a wrong sign makes a wrong cell at once.",
             "The box, filled from the line; each edge is found from one cell and tried on the other.",
             "“Check all four cells: edge times edge. Which one is not right?” If a sign is missing, say the cell that would stand there.", "Do all four cells fit?",

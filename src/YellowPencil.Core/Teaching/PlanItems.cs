@@ -75,7 +75,8 @@ internal sealed partial class PlanItems
         }
 
         bool CanBeUsed(PooledItem item) => !avoided.Any(item.Facts.Contains);
-        var able = PlanPool.Of(family, school).Select(i => i with { Task = size.Lettered(i.Task) }).DistinctBy(i => i.Task.Text).Where(i => CanBeUsed(i) && !IsMisleading(i.Task)).Select(Weigh).ToList();
+        var able = PlanPool.Of(family, school).Select(i => i with { Task = size.Lettered(i.Task) }).DistinctBy(i => i.Task.Text).Where(CanBeUsed).Select(Weigh).ToList();
+        if (able.FindAll(w => !IsMisleading(w.Item.Task)) is var honest && IsEnough(honest)) able = honest;
         List<Weighed> Measured(StudentSize measure)
         {
             var fitting = able.FindAll(w => measure.FitsWithAnswer(w.Item.Task));
@@ -86,6 +87,7 @@ internal sealed partial class PlanItems
 
         var items = size.Knows(family) ? Measured(size) : [];
         if (size.Knows(family) && !IsEnough(items)) items = Measured(size.Loosened);
+        if (size.Knows(family) && !IsEnough(items)) items = Measured(size.Loosened.Loosened);
 
         var shapes = size.Page(family).Select(t => Weigh(PlanPool.Look(t, school))).Where(w => w.Item.Shows).GroupBy(w => ShapeOf(w.Pooled)).ToDictionary(g => g.Key, g => g.Count());
         if (items.FindAll(w => !w.Item.Shows || shapes.ContainsKey(ShapeOf(w.Pooled))) is var alike && IsEnough(alike)) items = alike;

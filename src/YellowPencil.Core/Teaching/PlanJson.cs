@@ -33,6 +33,14 @@ public static class PlanJson
     public static RemediationPlan Read(string json) =>
         JsonSerializer.Deserialize<RemediationPlan>(json, Options) ?? throw new JsonException("there is no plan in it");
 
+    /// <summary>The names of the rules that wait in a plan that was kept, without reading the rest of it.</summary>
+    public static IReadOnlyList<string> WaitingIn(string json)
+    {
+        if (json.Length == 0) return [];
+        using var plan = JsonDocument.Parse(json);
+        return plan.RootElement.TryGetProperty("waiting", out var waiting) ? [.. waiting.EnumerateArray().Select(w => w.GetProperty("name").GetString()!)] : [];
+    }
+
     /// <summary>The plan of a file that <c>plan --json</c> wrote.</summary>
     /// <exception cref="JsonException">There is no plan in it; the message says why and where.</exception>
     public static async Task<RemediationPlan> ReadFileAsync(Stream file, CancellationToken cancellation = default)

@@ -58,6 +58,9 @@ public static class Addresses
     /// <summary>Paper aids: squared paper, mats, number lines, multiples.</summary>
     public const string Aids = "/paper";
 
+    /// <summary>What has to be brought this week.</summary>
+    public const string Materials = "/materials";
+
     /// <summary>The reading of a page, with one of its explanations chosen.</summary>
     public static string Reading(Guid id, string? rules = null) => $"/pages/{id}/reading{Chosen(rules)}";
 

@@ -42,14 +42,14 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
             p.Id, p.StudentId, p.State, p.Title, p.Student!.Code, p.Student.CallName, p.ClassSheet == null ? null : p.ClassSheetId, p.ClassSheet!.Class!.Name, p.WrittenOn, p.CreatedAt, p.ItemCount, p.Version,
             p.Readings.OrderByDescending(r => r.MadeAt).Select(r => (int?)r.PageVersion).FirstOrDefault(),
             p.Decisions.Where(d => d.Kind == DecisionKind.Accepted || d.Kind == DecisionKind.PutAside).OrderByDescending(d => d.At).Select(d => (int?)d.PageVersion).FirstOrDefault(),
-            p.Plans.Where(q => q.PrintedAt == null && q.PageVersion == p.Version).OrderByDescending(q => q.MadeAt).Select(q => (Guid?)q.Id).FirstOrDefault())).ToListAsync();
+            p.Plans.Where(q => q.PrintedAt == null && q.PageVersion == p.Version).OrderByDescending(q => q.MadeAt).Select(q => new WaitingPlan(q.Id, q.Content)).FirstOrDefault())).ToListAsync();
         var lying = pages.ToLookup(StageOf);
         return
         [
             Pile(Stage.TypeIn, "To type in", "Nothing to type in.", p => Addresses.Page(p.Id), p => p.ReadAt is null ? "" : "items were added"),
             Pile(Stage.Read, "To read", "Nothing waits to be read.", p => Addresses.Reading(p.Id), p => p.ReadAt is null ? "" : "changed since it was read"),
             Pile(Stage.Decide, "To decide", "No explanation waits for you.", p => Addresses.Reading(p.Id), p => p.DecidedAt is null ? "" : "changed since you decided"),
-            Pile(Stage.Print, "To print", "No plan waits to be printed.", p => Addresses.Plan(p.Plan!.Value), _ => "plan"),
+            Pile(Stage.Print, "To print", "No plan waits to be printed.", p => Addresses.Plan(p.Plan!.Id), p => "plan" + PlanDesk.Waits(p.Plan!.Content)),
         ];
 
         // The pages of a class lie together as one sheet; only plans are each student's own.
@@ -81,5 +81,7 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
 
     private sealed record WaitingPage(
         Guid Id, Guid Student, PageState State, string Title, string Code, string CallName, Guid? ClassSheet, string? Class, DateOnly? WrittenOn, DateTimeOffset CreatedAt, int Items, int Version,
-        int? ReadAt, int? DecidedAt, Guid? Plan);
+        int? ReadAt, int? DecidedAt, WaitingPlan? Plan);
+
+    private sealed record WaitingPlan(Guid Id, string Content);
 }

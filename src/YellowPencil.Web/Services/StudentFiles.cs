@@ -48,7 +48,7 @@ public sealed partial class StudentFiles(PencilContext data, TimeProvider clock)
         p.Id, p.Title, p.State, p.CreatedAt, p.WrittenOn, p.ItemCount, p.Version,
         p.Readings.Where(r => !r.IsPassing).Select(r => new FileReading(r.MadeAt, r.Outcome, r.Rules, r.PageVersion)).ToList(),
         p.Decisions.ToList(),
-        p.Plans.Select(q => new FilePlan(q.Id, q.MadeAt, q.Rules, q.PrintedAt, q.PageVersion)).ToList())).ToListAsync();
+        p.Plans.Select(q => new FilePlan(q.Id, q.MadeAt, q.Rules, q.PrintedAt, q.PageVersion, q.Content)).ToList())).ToListAsync();
 
     /// <summary>What became of the rules of a student over the newest pages that were read, and when these were written, the oldest first.</summary>
     public async Task<(IReadOnlyList<RuleLine> Rules, IReadOnlyList<HistoryPage> Pages)> HistoryAsync(Student student)
@@ -110,4 +110,4 @@ public sealed record FilePage(
 public sealed record FileReading(DateTimeOffset MadeAt, string Outcome, string Rules, int PageVersion);
 
 /// <summary>A plan as a file lists it.</summary>
-public sealed record FilePlan(Guid Id, DateTimeOffset MadeAt, string Rules, DateTimeOffset? PrintedAt, int PageVersion);
+public sealed record FilePlan(Guid Id, DateTimeOffset MadeAt, string Rules, DateTimeOffset? PrintedAt, int PageVersion, string Content);

@@ -34,7 +34,9 @@ public class PlanMakerTests
 
         // The old rule gives another answer here, and what stands in the key is what it gives.
         foreach (var item in new[] { plan.Fails, plan.Example, plan.Exit }.Concat(plan.Together).Concat(plan.Alone)) item.Shows.ShouldBeTrue(item.Task.Text);
-        plan.PracticeFirst.Count(i => i.Shows).ShouldBeGreaterThanOrEqualTo(5);
+
+        // Rounding twice shows on one root in four hundred.
+        plan.PracticeFirst.Count(i => i.Shows).ShouldBeGreaterThanOrEqualTo(id == "roots.rounded-twice" ? 3 : 5);
         var items = new[] { plan.Fails, plan.Example, plan.Exit, plan.Works }.OfType<PlanItem>().Concat(plan.Together).Concat(plan.Alone).Concat(plan.PracticeFirst).Concat(plan.PracticeMixed).ToList();
         var run = new MethodRun { Recording = true };
         foreach (var item in items)

@@ -149,4 +149,27 @@ public class ScriptTests
             return [.. run.Steps.Select(s => s.ChosenText)];
         }
     }
+
+    [Fact]
+    public void The_published_scripts_are_those_of_the_program() =>
+        File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "scripts.md")).ShouldBe(ScriptsText.Markdown(), "dotnet run --project bench/YellowPencil.Bench -c Release scripts");
+
+    // Words for things that the other families have.
+    [Theory]
+    [InlineData("column,carry,letter,bracket", "fractions", "mixed-numbers")]
+    [InlineData("column,carry,denominator,digit", "polynomials", "expanding", "factoring", "equations")]
+    [InlineData("column,carry,letter,bracket,denominator", "roots")]
+    [InlineData("denominator,letter,bracket,root", "addition", "subtraction", "multiplication", "decimal-sums", "decimal-products", "integers")]
+    public void No_sentence_names_what_another_family_has(string words, params string[] families)
+    {
+        foreach (var family in families.Select(name => FamilyList.All.Single(f => f.Name == name)))
+            foreach (var idea in Catalogue.DeclaredFor(family).Select(b => b.Idea).Distinct())
+            {
+                var script = TeachingScripts.For(idea, family);
+                foreach (var sentence in new[] { idea.Name, idea.Statement, script.Aim, script.Why, script.Material, script.Say, script.StopAt, script.First, TaughtFamily.Of(family).Check! })
+                    foreach (var word in words.Split(','))
+                        System.Text.RegularExpressions.Regex.IsMatch(sentence, $@"\b{word}(s|es)?\b", System.Text.RegularExpressions.RegexOptions.IgnoreCase)
+                            .ShouldBeFalse($"{family.Name}, {idea.Id}: “{word}” in “{sentence}”");
+            }
+    }
 }

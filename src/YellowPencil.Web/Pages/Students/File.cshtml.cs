@@ -113,6 +113,6 @@ public sealed class FileModel(StudentFiles files, PlanDesk plans, ReadingDesk re
         foreach (var decision in page.Decisions)
             yield return new FileLine(decision.At, $"{DecisionText.Did(decision.Kind)} by {decision.ByName}: {names.Of(decision.Rules, word)}", Addresses.Reading(page.Id), decision.Text, decision.PageVersion != page.Version);
         foreach (var plan in page.Plans)
-            yield return new FileLine(plan.MadeAt, $"Plan: {PlanDesk.NameOf(plan.Rules, word, names)}", Addresses.Plan(plan.Id), plan.PrintedAt is { } at ? $"printed {time.Date(at)}" : "to be printed", plan.PageVersion != page.Version);
+            yield return new FileLine(plan.MadeAt, $"Plan: {PlanDesk.NameOf(plan.Rules, word, names)}", Addresses.Plan(plan.Id), (plan.PrintedAt is { } at ? $"printed {time.Date(at)}" : "to be printed") + PlanDesk.Waits(plan.Content), plan.PageVersion != page.Version);
     }
 }
