@@ -82,6 +82,16 @@ public sealed class PlanPaperTests(PencilApp app) : IClassFixture<PencilApp>
     }
 
     [Fact]
+    public async Task The_list_of_the_week_names_what_to_bring_and_for_whom()
+    {
+        var made = await AcceptAsync(Dropped);
+        var list = await made.Visitor.GetAsync("/materials");
+        var row = list.QuerySelectorAll("tbody tr").Single(r => r.QuerySelectorAll("td")[1].TextContent == "place-value mat");
+        row.TextContent.ShouldContain(made.Code);
+        row.QuerySelector("a[href*='kind=mat']").ShouldNotBeNull();
+    }
+
+    [Fact]
     public async Task The_key_of_a_practice_sheet_is_a_paper_of_its_own()
     {
         var made = await AcceptAsync(Dropped);
