@@ -23,7 +23,7 @@ public static class Materials
         new("place-value mat", "mat", "place-value mat"),
         new("mat of wholes and parts", "wholes-parts", "mat with two fields"),
         new("ten by ten squares", "hundreds", "square of ten by ten"),
-        new("squares drawn on squared paper", "squared", "on squared paper", "squared paper", "a rectangle"),
+        new("squared paper", "squared", "on squared paper", "squared paper", "a rectangle"),
         new("number line, squares above and roots below", "root-line", "number line with the squares written above", "number line with squares above", "line of squares", "number line with the two tenths"),
         new("number line", "lines", "number line"),
         new("area cut by places", "areas", "area cut by places"),

@@ -16,6 +16,9 @@ internal sealed partial class PlanItems
     /// <summary>So many items on which the rule shows are needed for a plan.</summary>
     private const int Needed = 22;
 
+    /// <summary>So many leave a choice among them.</summary>
+    private const int Plenty = 50;
+
     /// <summary>Contrast, example, two together, three alone and the exit question.</summary>
     private const int ForASession = 8;
 
@@ -77,19 +80,29 @@ internal sealed partial class PlanItems
         bool CanBeUsed(PooledItem item) => !avoided.Any(item.Facts.Contains);
         var able = PlanPool.Of(family, school).Select(i => i with { Task = size.Lettered(i.Task) }).DistinctBy(i => i.Task.Text).Where(CanBeUsed).Select(Weigh).ToList();
         if (able.FindAll(w => !IsMisleading(w.Item.Task)) is var honest && IsEnough(honest)) able = honest;
+        var shapes = size.Page(family).Select(t => Weigh(PlanPool.Look(t, school))).Where(w => w.Item.Shows).GroupBy(w => ShapeOf(w.Pooled)).ToDictionary(g => g.Key, g => g.Count());
         List<Weighed> Measured(StudentSize measure)
         {
             var fitting = able.FindAll(w => measure.FitsWithAnswer(w.Item.Task));
-            var known = fitting.ConvertAll(w => w.Item.Task.Text);
-            fitting.AddRange(PlanPool.Like(family, school, measure, seed).Where(i => CanBeUsed(i) && !IsMisleading(i.Task) && !known.Contains(i.Task.Text)).Select(Weigh));
+            var known = fitting.Select(w => w.Item.Task.Text).ToHashSet();
+            var (alike, guarding) = (fitting.Count(IsAlike), fitting.Count(IsGuard));
+            foreach (var item in PlanPool.Like(family, school, measure, seed).Where(i => CanBeUsed(i) && !IsMisleading(i.Task) && known.Add(i.Task.Text)).Select(Weigh))
+            {
+                // So many leave a choice; of a rule that shows everywhere there are no guards to wait for.
+                if (alike >= Plenty && (guarding >= GuardsNeeded || alike >= 2 * Plenty)) break;
+                fitting.Add(item);
+                if (IsAlike(item)) alike++;
+                if (IsGuard(item)) guarding++;
+            }
+
             return fitting;
         }
+
+        bool IsAlike(Weighed item) => item.Item.Shows && shapes.ContainsKey(ShapeOf(item.Pooled));
 
         var items = size.Knows(family) ? Measured(size) : [];
         if (size.Knows(family) && !IsEnough(items)) items = Measured(size.Loosened);
         if (size.Knows(family) && !IsEnough(items)) items = Measured(size.Loosened.Loosened);
-
-        var shapes = size.Page(family).Select(t => Weigh(PlanPool.Look(t, school))).Where(w => w.Item.Shows).GroupBy(w => ShapeOf(w.Pooled)).ToDictionary(g => g.Key, g => g.Count());
         if (items.FindAll(w => !w.Item.Shows || shapes.ContainsKey(ShapeOf(w.Pooled))) is var alike && IsEnough(alike)) items = alike;
         if (!IsEnough(items)) items = OfLevel(family, school, able, set, size.Level, CanBeUsed, Weigh);
 

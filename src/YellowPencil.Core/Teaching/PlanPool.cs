@@ -31,7 +31,7 @@ internal static class PlanPool
     public static IReadOnlyList<PooledItem> Of(Family family, School school)
     {
         var own = TaughtFamily.Of(family).SchoolQuestions.Aggregate(School.Usual, (all, question) => all.With(question, school.AnswerTo(question)));
-        return Pools.GetOrAdd((family, own.Key), _ => new Lazy<IReadOnlyList<PooledItem>>(() => LookThrough(family, own, ItemPool.Of(family, Size, Seed)))).Value;
+        return Pools.GetOrAdd((family, own.Key), _ => new Lazy<IReadOnlyList<PooledItem>>(() => [.. LookThrough(family, own, ItemPool.Of(family, Size, Seed))])).Value;
     }
 
     /// <summary>Items beyond those on which a rule shows, for rules that show on few.</summary>
@@ -47,30 +47,27 @@ internal static class PlanPool
             Method.Run(task, run, rule);
             return !run.Page.Answer.SequenceEqual(task.RightAnswer);
         });
-        return LookThrough(family, school, showing.Take(count));
+        return [.. LookThrough(family, school, showing.Take(count))];
     }
 
-    /// <summary>Items of the shape of those on a page, which fit it with their answers.</summary>
-    public static IReadOnlyList<PooledItem> Like(Family family, School school, StudentSize size, int seed) => LookThrough(family, school, size.Redrawn(family, seed).Take(LikeThePage));
+    /// <summary>Items of the shape of those on a page, which fit it with their answers; each is looked at when it is taken.</summary>
+    public static IEnumerable<PooledItem> Like(Family family, School school, StudentSize size, int seed) => LookThrough(family, school, size.Redrawn(family, seed).Take(LikeThePage));
 
     /// <summary>An item of a page, looked at in the same way.</summary>
-    public static PooledItem Look(ItemTask task, School school) => LookThrough(task.Family, school, [task])[0];
+    public static PooledItem Look(ItemTask task, School school) => LookThrough(task.Family, school, [task]).Single();
 
-    private static List<PooledItem> LookThrough(Family family, School school, IEnumerable<ItemTask> tasks)
+    private static IEnumerable<PooledItem> LookThrough(Family family, School school, IEnumerable<ItemTask> tasks)
     {
         var taught = new MethodRun { Recording = true };
         var worked = new DeviationSet(school, []);
         var needs = new IdeaNeeds(family);
-        var items = new List<PooledItem>();
         foreach (var task in tasks)
         {
             Method.Run(task, taught, worked);
-            items.Add(new PooledItem(
+            yield return new PooledItem(
                 task, taught.StepCount, StudentSize.LevelOf(task), taught.Steps.Select(s => s.Fact?.Ordered)
                     .OfType<NumberFact>().ToHashSet(), taught.Steps.Select(s => s.Decision).OfType<Decision>().ToHashSet(), needs.Of(task),
-                taught.Page.Marks.Where(m => m.Field == WorkFields.Cells).OrderByDescending(m => m.At.Place).Select(m => m.Text).FirstOrDefault() == "0"));
+                taught.Page.Marks.Where(m => m.Field == WorkFields.Cells).OrderByDescending(m => m.At.Place).Select(m => m.Text).FirstOrDefault() == "0");
         }
-
-        return items;
     }
 }
