@@ -206,6 +206,7 @@ public class ModelTests
         box.IsToScale.ShouldBeTrue();
         box.Disagreement.ShouldBe("All pieces together are x² + 7x + 10, and x² + 10 is written.");
         End<AreaBox>("expand (x - 3)(x + 4)").IsToScale.ShouldBeFalse();
+        End<AreaBox>("expand (x + 1)(x + 4)").IsToScale.ShouldBeFalse(); // an eleventh of the edge is too short to be written on
     }
 
     [Fact]

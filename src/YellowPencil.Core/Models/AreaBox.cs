@@ -11,11 +11,13 @@ public sealed record BoxTerm(string Text, BigInteger? AtTen)
     public static readonly BoxTerm Open = new("", null);
 }
 
-/// <summary>A box whose pieces are the products of its edges: to scale with 10 for the letter, where no edge is below zero.</summary>
+/// <summary>A box whose pieces are the products of its edges: to scale with 10 for the letter, where no edge is below zero or too short to be written on.</summary>
 public sealed record AreaBox : ItemModel
 {
     private const int MostOnEdge = 4;
-    private const int LongestEdge = 200;
+
+    // So many times a term the whole edge may be, for its piece to hold what is written in it.
+    private const int LongestOfShortest = 10;
 
     /// <summary>The edge along the top.</summary>
     public required IReadOnlyList<BoxTerm> Top { get; init; }
@@ -27,7 +29,10 @@ public sealed record AreaBox : ItemModel
     public required IReadOnlyList<IReadOnlyList<BoxTerm>> Pieces { get; init; }
 
     /// <summary>Whether it is drawn to scale.</summary>
-    public bool IsToScale => Top.Concat(Side).All(t => t.AtTen is { Sign: > 0 } size && size <= LongestEdge);
+    public bool IsToScale => Top.Concat(Side).All(t => t.AtTen is { Sign: > 0 }) && LongerEdge <= LongestOfShortest * Top.Concat(Side).Min(t => t.AtTen!.Value);
+
+    /// <summary>How long the longer edge is with 10 for the letter; what is not known yet has no length.</summary>
+    public BigInteger LongerEdge => BigInteger.Max(Length(Top), Length(Side));
 
     /// <inheritdoc/>
     public override string Name => "A box of products";
@@ -86,6 +91,8 @@ public sealed record AreaBox : ItemModel
         var times = front is { Number.IsOne: true, Power: 0 } ? "" : $", {Printed([front], letter)} of it";
         return box with { Note = isOff ? $"These edges fill the box{times} with {Printed(filled, letter)}, and {Printed(set, letter)} was set." : "" };
     }
+
+    private static BigInteger Length(IEnumerable<BoxTerm> edge) => edge.Aggregate(BigInteger.Zero, (sum, term) => sum + (term.AtTen ?? 0));
 
     private static PolyTerm Times(PolyTerm one, PolyTerm other) => new(one.Number * other.Number, one.Power + other.Power);
 

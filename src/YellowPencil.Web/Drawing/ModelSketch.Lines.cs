@@ -63,9 +63,10 @@ internal sealed partial class ModelSketch
 
     private void Box(AreaBox box)
     {
-        const double Head = 74, Equal = 110, EqualRow = 46, Longest = 330, Smallest = 46, SmallestRow = 34;
-        double Wide(BoxTerm term) => box.IsToScale ? Math.Max(Smallest, Scale(box.Top, Longest) * (double)term.AtTen!.Value) : Equal;
-        double High(BoxTerm term) => box.IsToScale ? Math.Max(SmallestRow, Scale(box.Top, Longest) * (double)term.AtTen!.Value) : EqualRow;
+        const double Head = 74, Equal = 110, EqualRow = 46, Longest = 330, MostForOne = 16;
+        var scale = box.IsToScale ? Math.Min(MostForOne, Longest / (double)box.LongerEdge) : 0;
+        double Wide(BoxTerm term) => box.IsToScale ? scale * (double)term.AtTen!.Value : Equal;
+        double High(BoxTerm term) => box.IsToScale ? scale * (double)term.AtTen!.Value : EqualRow;
         var (widths, heights) = (box.Top.Select(Wide).ToList(), box.Side.Select(High).ToList());
         for (var (at, x) = (0, Head); at < widths.Count; x += widths[at++]) Text("bold", x + widths[at] / 2, 14, box.Top[at].Text);
         for (var (row, y) = (0, 30.0); row < heights.Count; y += heights[row++])
@@ -81,8 +82,6 @@ internal sealed partial class ModelSketch
 
         if (box.Disagreement.Length > 0) Rect("against", Head - 6, 24, widths.Sum() + 12, heights.Sum() + 12);
         Grow(Head + widths.Sum() + 10, 44 + heights.Sum());
-
-        static double Scale(IEnumerable<BoxTerm> edge, double longest) => Math.Min(9, longest / edge.Sum(t => (double)t.AtTen!.Value));
     }
 
     private void Square(SquareArea square)
