@@ -47,7 +47,9 @@ public sealed partial class StudentSize
     public static StudentSize UpTo(int digits) => new([], digits);
 
     /// <summary>The same with more room for how large the numbers of fractions and before letters are: twice as large, and then only as long.</summary>
-    public StudentSize Loosened => new(page, Level, room == 1 ? 2 : AnySize);
+    public StudentSize Loosened => loosened ??= new(page, Level, room == 1 ? 2 : AnySize);
+
+    private StudentSize? loosened;
 
     /// <summary>The digits of the longest number of a task.</summary>
     public static int LevelOf(ItemTask task) => task.Numbers.Max(n => n.Text.Count(char.IsAsciiDigit));
@@ -60,6 +62,9 @@ public sealed partial class StudentSize
 
     /// <summary>Whether a task is no harder than what stands on the page.</summary>
     public bool Fits(ItemTask task) => looks.TryGetValue(task.Family, out var alike) && Look.Of(task).IsWithin(alike, room);
+
+    /// <summary>Whether none of its numbers is shorter than all that the page has in that position, in columns.</summary>
+    public bool IsAsLong(ItemTask task) => looks.TryGetValue(task.Family, out var alike) && Look.Of(task).IsAsLong(alike);
 
     /// <summary>Whether its answer too is of a kind that the page has: below zero, with a fraction, a point or a remainder, a word, as long.</summary>
     public bool FitsWithAnswer(ItemTask task)
@@ -132,6 +137,7 @@ public sealed partial class StudentSize
                 if (BigInteger.GreatestCommonDivisor(fraction.Over, fraction.Under) > 1) signs.Add("not in lowest terms");
             }
 
+            if (ZeroAtEnd().IsMatch(text)) signs.Add("zero at the end of decimals");
             if (FirstNumber().IsMatch(text)) signs.Add("number first");
             if (NumberBeforeLetter().IsMatch(text)) signs.Add("number before letter");
             return new(
@@ -153,6 +159,12 @@ public sealed partial class StudentSize
                 : Within(Lengths, alike, p => p.Lengths) && Within(Places, alike, p => p.Places);
         }
 
+        public bool IsAsLong(List<Look> page)
+        {
+            var alike = page.FindAll(p => p.Operation == Operation && p.Places.Length == Places.Length);
+            return alike.Count > 0 && Places.Index().All(p => Lengths[p.Index] + p.Item >= alike.Min(a => a.Lengths[p.Index] + a.Places[p.Index]));
+        }
+
         private static bool Within(int[] own, List<Look> page, Func<Look, int[]> of) =>
             own.Index().All(o => o.Item <= page.Select(of).Where(p => p.Length > o.Index).Select(p => p[o.Index]).DefaultIfEmpty(-1).Max());
 
@@ -164,6 +176,9 @@ public sealed partial class StudentSize
 
         [GeneratedRegex(@"(\d{1,9})/(\d{1,9})")]
         private static partial Regex PlainFraction();
+
+        [GeneratedRegex(@"\.\d*0(?!\d)")]
+        private static partial Regex ZeroAtEnd();
 
         // "(3 + x)", "7 - 2x": a plain number before a letter.
         [GeneratedRegex(@"(^|\(|= )-?\d+ [+-] \d*[a-z]")]

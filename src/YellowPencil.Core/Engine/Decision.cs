@@ -35,6 +35,9 @@ public abstract class Decision
     /// </summary>
     public MissingIdea? Idea { get; init; }
 
+    /// <summary>The same deviation in contexts of each idea by itself, where two ideas stand behind one decision; empty where it has one.</summary>
+    public virtual IReadOnlyList<(MissingIdea Idea, Deviation Part)> ByIdea(Deviation deviation) => [];
+
     /// <summary>Whether somebody who works an item for others says it aloud, also where it goes as taught.</summary>
     public bool IsTold { get; init; }
 
@@ -87,6 +90,16 @@ public abstract class Decision<TContext> : Decision
 
     /// <summary>Numbers that a student can see here and make a difference by; kinds of context are learnt from them.</summary>
     public IReadOnlyList<Property<TContext>> Properties { get; init; } = [];
+
+    /// <summary>Where another idea than <see cref="Decision.Idea"/> is missing, and which; null where it is one idea everywhere.</summary>
+    public (Func<TContext, bool> Where, MissingIdea Idea)? OtherIdea { get; init; }
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<(MissingIdea Idea, Deviation Part)> ByIdea(Deviation deviation)
+    {
+        if (OtherIdea is not { } other || deviation is not ContextDeviation<TContext> whole) return [];
+        return [(other.Idea, whole.Where(other.Where)), (Idea!, whole.Where(c => !other.Where(c)))];
+    }
 
     /// <summary>What can be done here, by number or by value, the taught choices included.</summary>
     internal abstract IReadOnlyList<ChoiceOrValue<TContext>> Options { get; }

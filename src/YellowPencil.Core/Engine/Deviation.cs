@@ -21,6 +21,9 @@ internal sealed class ContextDeviation<TContext>(Decision<TContext> decision, Fu
 
     public ChoiceResult<TContext> Result => make;
 
+    /// <summary>The same in fewer contexts.</summary>
+    public ContextDeviation<TContext> Where(Func<TContext, bool> also) => new(decision, c => when(c) && also(c), make);
+
     /// <summary>Whether something else comes of it in a context than of what is taught.</summary>
     public bool Applies(in TContext context, int taught, out int made)
     {

@@ -34,7 +34,7 @@ public sealed record SquareArea : ItemModel
         if (answer is null || DecimalNumber.TryParse(answer) is not { Succeeded: true, Value: { } number }) return square;
         var written = number.Exactly;
         square = square with { Written = answer };
-        return written == side ? square : square with { Note = $"A square with the side {answer} has the area {RootLine.Decimal(written * written)}, and {radicand.Text} was set." };
+        return written == side ? square : square with { Note = $"A square with the side {answer} has the area {RootLine.InPlaces(written * written)}, and {radicand.Text} was set." };
     }
 }
 
@@ -87,11 +87,11 @@ public sealed record RootLine : ItemModel
             Lower = (int)lower,
             Part = (double)on.Numerator / (double)(on.Denominator * (above - below)),
             Number = number,
-            Way = $"{number} lies between {below} and {above}, {Decimal(on)} of {above - below} steps on; its root lies between {lower} and {lower + 1}.",
+            Way = $"{number} lies between {below} and {above}, {InPlaces(on)} of {above - below} steps on; its root lies between {lower} and {lower + 1}.",
         };
         if (answer is null || DecimalNumber.TryParse(answer) is not { Succeeded: true, Value: { } read }) return line;
         var written = read.Exactly;
-        var square = Decimal(written * written);
+        var square = InPlaces(written * written);
         var at = (double)written.Numerator / (double)written.Denominator;
         return line with
         {
@@ -103,10 +103,46 @@ public sealed record RootLine : ItemModel
     }
 
     /// <summary>A number with all its places, at most four.</summary>
-    internal static string Decimal(Rational number)
+    public static string InPlaces(Rational number)
     {
         for (var places = 0; places < 4; places++)
             if ((number * Rational.Whole(BigInteger.Pow(10, places))).IsWhole) return Exact.Written(number, places);
         return Exact.Written(Exact.Rounded(number, 4), 4);
     }
+}
+
+/// <summary>The curve of the roots between two squares that follow each other, and the straight line that is gone along when a root is worked by parts of the way.</summary>
+public sealed record CurveAndChord : ItemModel
+{
+    private const int MostLower = 12;
+
+    /// <summary>The lower root.</summary>
+    public required int Lower { get; init; }
+
+    /// <summary>The number under the root.</summary>
+    public required Rational Number { get; init; }
+
+    /// <summary>Where the straight line lies over the number, to two places.</summary>
+    public string OnChord => Rounded(Rational.Whole(Lower) + ((Number - Rational.Whole(Lower * Lower)) / Rational.Whole((2 * Lower) + 1)));
+
+    /// <summary>Where the curve lies over it, to two places: the root.</summary>
+    public string OnCurve => Rounded(new Rational(Exact.Root(Number.Numerator * Number.Denominator * 100_000_000), Number.Denominator * 10_000));
+
+    /// <inheritdoc/>
+    public override string Name => "Curve and straight line";
+
+    /// <inheritdoc/>
+    public override string Text =>
+        $"Over {RootLine.InPlaces(Number)}, the straight line from {Lower} to {Lower + 1} is at {OnChord}, and the curve of the roots at {OnCurve}: the line lies a little low, and most in the middle.";
+
+    /// <inheritdoc/>
+    public override string Disagreement => "";
+
+    /// <summary>The curve over a number; null where its root is whole, or so large that curve and line cannot be told apart.</summary>
+    public static CurveAndChord? Of(Rational number) =>
+        number.Sign > 0 && Exact.Perfect(number) is null && Exact.Root(number.Numerator / number.Denominator) is var lower && lower > 0 && lower <= MostLower
+            ? new CurveAndChord { Lower = (int)lower, Number = number }
+            : null;
+
+    private static string Rounded(Rational value) => Exact.Written(Exact.Rounded(value, 2), 2);
 }

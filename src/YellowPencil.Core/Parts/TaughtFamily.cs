@@ -1,4 +1,5 @@
 using YellowPencil.Core.Layouts;
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Models;
 using YellowPencil.Core.Parts.Copying;
 
@@ -75,6 +76,11 @@ public abstract class TaughtFamily(string name, string title) : Family(name, tit
     /// <param name="marks">The marks on the page so far.</param>
     /// <param name="answer">The answer, once it stands as a whole; null before.</param>
     public virtual ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => null;
+
+    /// <summary>What is drawn beside an item when an idea is taught on it; null where it is the model of the family.</summary>
+    /// <param name="idea">The idea.</param>
+    /// <param name="task">A task of this family.</param>
+    public virtual ItemModel? ModelFor(MissingIdea idea, ItemTask task) => null;
 
     /// <summary>How an answer is checked, in sentences for the student; null where nothing can be planned for the family yet.</summary>
     public virtual string? Check => null;

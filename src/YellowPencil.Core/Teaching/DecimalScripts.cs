@@ -1,3 +1,4 @@
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Knowledge;
 using static YellowPencil.Core.Teaching.TeachingScript;
 
@@ -16,6 +17,14 @@ internal static class DecimalScripts
             "naming places after the point", n =>
                 ($"Which digit of 0.{n} is the tenths?", $"{n / 10}"), n =>
                     ($"Which digit of 3.{n} is the hundredths?", $"{n % 10}"), n => ($"0.{n / 10} is how many hundredths?", $"{n / 10}0")),
+        Of(Ideas.SamePlaceUnderSamePlace, "Point under point: ones under ones, tenths under tenths.",
+            "A digit is worth what its place says, on both sides of the point; digits of different places cannot be counted together.",
+            "Squared paper with the names of the places above the columns and a line drawn down for the points.",
+            "“Where is the point of this number? Where does it stand here? Which digit is the tenths?” If the ends are lined up, name the place of each digit, and set it again.",
+            "Where do the points stand?",
+            "naming places on both sides of the point", n =>
+                ($"Which digit of {n / 10}.{n % 10} is the ones?", $"{n / 10}"), n =>
+                    ($"Which digit of 0.{n} is the tenths?", $"{n / 10}"), n => ($"Which is more, 0.{n % 8 + 2} or 0.{n % 8 + 1}5?", $"0.{n % 8 + 2}")) with { OnlyIn = FamilyList.DecimalSums },
         Of(Ideas.HiddenPointOfWhole, "A whole number has its point at its right end.",
             "A whole number has no tenths: its ones are ones, with or without a point.",
             "Place-value mat with a point line: a whole number is laid to the left of it.",

@@ -30,6 +30,9 @@ internal sealed partial class PlanItems
     /// <summary>Of the items that could take the place of another, one of so many nearest is taken.</summary>
     private const int Choice = 8;
 
+    /// <summary>An idea that an item needs beside the one that is taught makes an example as hard as so many steps more.</summary>
+    private const int StepsAnIdea = 3;
+
     /// <summary>A contrast is looked for beside so many of the easiest.</summary>
     private const int Easy = 8;
 
@@ -61,12 +64,14 @@ internal sealed partial class PlanItems
     /// <param name="family">The family that is practised.</param>
     /// <param name="school">What the classroom teaches.</param>
     /// <param name="rule">The rule.</param>
+    /// <param name="part">What of it belongs to the idea; on items where the rest shows, nothing is taught.</param>
     /// <param name="idea">The idea that is taught.</param>
     /// <param name="avoided">Facts that the student does not have.</param>
     /// <param name="size">How hard items are that the student meets.</param>
     /// <param name="seed">The seed by which items of like kind are chosen.</param>
     public static PlanItems For(
-        Family family, School school, IReadOnlyList<Deviation> rule, MissingIdea idea, IReadOnlyCollection<NumberFact> avoided, StudentSize size, int seed)
+        Family family, School school, IReadOnlyList<Deviation> rule, IReadOnlyList<Deviation> part, MissingIdea idea, IReadOnlyCollection<NumberFact> avoided, StudentSize size,
+        int seed)
     {
         var run = new MethodRun();
         var set = new DeviationSet(school, [rule]);
@@ -77,13 +82,23 @@ internal sealed partial class PlanItems
             return new Weighed(item, new PlanItem(item.Task, run.Page.Answer.ToString()), run.Chances, item.Points.Overlaps(points));
         }
 
-        bool CanBeUsed(PooledItem item) => !avoided.Any(item.Facts.Contains);
+        var (partRun, ofIdea) = (new MethodRun(), new DeviationSet(school, [part]));
+        bool IsOfIdea(ItemTask task)
+        {
+            if (ReferenceEquals(part, rule)) return true;
+            Method.Run(task, run, set);
+            Method.Run(task, partRun, ofIdea);
+            return run.Page.Answer.SequenceEqual(partRun.Page.Answer);
+        }
+
+        bool CanBeUsed(PooledItem item) => !avoided.Any(item.Facts.Contains) && IsOfIdea(item.Task);
         var able = PlanPool.Of(family, school).Select(i => i with { Task = size.Lettered(i.Task) }).DistinctBy(i => i.Task.Text).Where(CanBeUsed).Select(Weigh).ToList();
         if (able.FindAll(w => !IsMisleading(w.Item.Task)) is var honest && IsEnough(honest)) able = honest;
-        var shapes = size.Page(family).Select(t => Weigh(PlanPool.Look(t, school))).Where(w => w.Item.Shows).GroupBy(w => ShapeOf(w.Pooled)).ToDictionary(g => g.Key, g => g.Count());
+        List<Weighed> ofPage = [.. size.Page(family).Where(IsOfIdea).Select(t => Weigh(PlanPool.Look(t, school)))];
+        var shapes = ofPage.Where(w => w.Item.Shows).GroupBy(w => ShapeOf(w.Pooled)).ToDictionary(g => g.Key, g => g.Count());
         List<Weighed> Measured(StudentSize measure)
         {
-            var fitting = able.FindAll(w => measure.FitsWithAnswer(w.Item.Task));
+            var fitting = able.FindAll(w => measure.FitsWithAnswer(w.Item.Task) && (measure != size || !w.Item.Shows || measure.IsAsLong(w.Item.Task)));
             var known = fitting.Select(w => w.Item.Task.Text).ToHashSet();
             var (alike, guarding) = (fitting.Count(IsAlike), fitting.Count(IsGuard));
             foreach (var item in PlanPool.Like(family, school, measure, seed).Where(i => CanBeUsed(i) && !IsMisleading(i.Task) && known.Add(i.Task.Text)).Select(Weigh))
@@ -107,7 +122,7 @@ internal sealed partial class PlanItems
         if (!IsEnough(items)) items = OfLevel(family, school, able, set, size.Level, CanBeUsed, Weigh);
 
         // Of a rule that hardly shows, those of the page itself.
-        if (!IsEnough(items)) items = [.. items.Concat(size.Page(family).Select(t => Weigh(PlanPool.Look(t, school)))).DistinctBy(w => (w.Item.Task.Text, w.Item.Task.Asked))];
+        if (!IsEnough(items)) items = [.. items.Concat(ofPage).DistinctBy(w => (w.Item.Task.Text, w.Item.Task.Asked))];
         items = [.. items.OrderBy(w => w.Pooled.Steps).ThenBy(w => w.Item.Task.Text.Length).ThenBy(w => w.Item.Task.Text, StringComparer.Ordinal)];
         return new PlanItems(WithoutLaterIdeas(items, idea), set, points, size, shapes, new Random(seed));
     }
@@ -144,20 +159,26 @@ internal sealed partial class PlanItems
         return $"{string.Join(' ', item.Points.Select(p => p.Id).Order(StringComparer.Ordinal))} {inside} {behind}";
     }
 
-    // A root that lies higher than the straight line says is no item to learn another idea on, so long as there are others.
-    private static bool IsMisleading(ItemTask task) => task is RootTask root && root.TrueAnswer != root.RightAnswer;
+    // A root that lies higher than the straight line says, and a double such as 67 + 67, is no item to learn another idea on, so long as there are others.
+    private static bool IsMisleading(ItemTask task) =>
+        (task is RootTask root && root.TrueAnswer != root.RightAnswer) || (task.SetOperation is not null && task.Numbers is [var one, var other] && one.Text == other.Text);
 
     private static bool IsEnough(List<Weighed> items) => items.Count(w => w.Item.Shows) >= Needed;
 
     /// <summary>Whether the rule shows on so many that a session can be made of them; for practice on other days they may come again.</summary>
     public bool AreEnough => showing.Count >= ForASession;
 
-    /// <summary>An item on which the old rule shows, whose work goes through the step that it gets wrong and writes what it comes to.</summary>
+    /// <summary>
+    /// An item on which the old rule shows, whose work goes through the step that it gets wrong and writes what it comes to: of a shape that the page has, with few
+    /// steps and few ideas beside the one that is taught, and no digit twice in a number.
+    /// </summary>
     public PlanItem TakeExample(double level)
     {
-        var commonest = shapes.Count == 0 ? null : shapes.MaxBy(x => x.Value).Key;
-        var clear = showing.Where(w => !w.Pooled.HasZeroInFront && (commonest is null || ShapeOf(w.Pooled) == commonest)).ToList();
-        var found = (clear.Count > 0 ? clear : showing)[(int)(level * ((clear.Count > 0 ? clear : showing).Count - 1))];
+        var clear = showing.FindAll(w => !w.Pooled.HasZeroInFront && (shapes.Count == 0 || shapes.ContainsKey(ShapeOf(w.Pooled))));
+        if (clear.Count == 0) clear = showing;
+        if (clear.FindAll(w => !RepeatedDigit().IsMatch(w.Item.Task.Text)) is { Count: > 0 } distinct) clear = distinct;
+        var simple = clear.OrderBy(w => w.Pooled.Steps + StepsAnIdea * w.Pooled.Ideas.Count).ToList();
+        var found = simple[(int)(level * (simple.Count - 1))];
         showing.Remove(found);
         given.Add(found);
         return found.Item;
@@ -167,7 +188,18 @@ internal sealed partial class PlanItems
     public IReadOnlyList<PlanItem> TakeShowing(int count, double from, double to) => [.. Take(showing, count, from, to).Select(w => w.Item)];
 
     /// <summary>An item in which the same question comes up and has the other answer, or one in which it does not come up; null where the rule shows everywhere.</summary>
-    public PlanItem? TakeGuard() => Take(guards.Count > 0 ? guards : others, 1, 0.4, 0.4) is [var guard] ? guard.Item : null;
+    public PlanItem? TakeGuard()
+    {
+        if (guards.Count > 0) return Take(guards, 1, 0.4, 0.4)[0].Item;
+
+        // What looks most like the items on which the rule shows: most of their questions come up.
+        var asked = given.SelectMany(w => w.Pooled.Points).ToHashSet();
+        var like = others.GroupBy(w => w.Pooled.Points.Count(asked.Contains)).MaxBy(g => g.Key)?.ToList();
+        if (like is null) return null;
+        var taken = like[(int)(0.4 * (like.Count - 1))];
+        others.Remove(taken);
+        return taken.Item;
+    }
 
     /// <summary>
     /// Items on which the old rule shows with others in between that guard the new habit: the same question comes up in them and has the other answer. A rule
@@ -227,14 +259,18 @@ internal sealed partial class PlanItems
         return without is null ? null : (without, false);
     }
 
-    // Nothing that a teacher would not set: no 0 by itself, no answer that is nothing or a word.
+    [GeneratedRegex(@"(?<![\d/^])\d*(\d)\d*\1")]
+    private static partial Regex RepeatedDigit();
+
+    // Nothing that a teacher would not set: no 0 where none is needed, no answer that is nothing or a word.
     private static bool IsNatural(ItemTask task) =>
-        !IsMisleading(task) && !AloneZero().IsMatch(task.Text) && task.RightAnswer.Any(c => c is >= '1' and <= '9') && task.Numbers.All(n => n.Text.Trim('0', '.', '-').Length > 0);
+        !IsMisleading(task) && !OddZero().IsMatch(task.Text) && task.RightAnswer.Any(c => c is >= '1' and <= '9') && task.Numbers.All(n => n.Text.Trim('0', '.', '-').Length > 0);
 
-    [GeneratedRegex(@"(?<![\d.])0(?![\d.])")]
-    private static partial Regex AloneZero();
+    // A 0 by itself, in front of a number, or behind the last decimal.
+    [GeneratedRegex(@"(?<![\d.])0(?!\.)|\.\d*0(?!\d)")]
+    private static partial Regex OddZero();
 
-    // Signs first, then points, then single digits.
+    // Signs first, then points, then single digits, and last a digit, the sign of a number or a term more or less.
     private static IEnumerable<string> Neighbours(string text)
     {
         for (var i = 0; i < text.Length; i++)
@@ -245,7 +281,24 @@ internal sealed partial class PlanItems
             for (var i = 0; i < text.Length; i++)
                 if (char.IsAsciiDigit(text[i]) && (i == 0 || text[i - 1] != '^') && text[i] - '0' + by is >= 0 and <= 9 and var digit)
                     yield return text[..i] + digit + text[(i + 1)..];
+        foreach (Match number in SignedNumber().Matches(text))
+        {
+            yield return text[..number.Index] + (number.Value[0] == '-' ? number.Value[1..] : $"-{number.Value}") + text[(number.Index + number.Length)..];
+            var digits = number.Index + (number.Value[0] == '-' ? 1 : 0);
+            for (var i = digits; i < number.Index + number.Length; i++) yield return text.Remove(i, 1);
+            for (var first = '1'; first <= '9'; first++) yield return text.Insert(digits, first.ToString());
+        }
+
+        foreach (Match term in LaterTerm().Matches(text)) yield return text.Remove(term.Index, term.Length);
     }
+
+    // A term behind another, with its sign.
+    [GeneratedRegex(@" [+-] \d*[a-z]?(\^\d)?(?=[ )]|$)")]
+    private static partial Regex LaterTerm();
+
+    // A number that stands by itself between spaces, with its sign.
+    [GeneratedRegex(@"(?<![^ ])-?\d+(\.\d+)?(?![^ ])")]
+    private static partial Regex SignedNumber();
 
     /// <summary>Another item with the same claim, as hard as nearly as can be; null where there is none.</summary>
     /// <param name="old">The item whose place it takes.</param>
@@ -259,13 +312,18 @@ internal sealed partial class PlanItems
             .OrderBy(_ => random.Next()).Select(w => w.Item).FirstOrDefault();
     }
 
-    /// <summary>Leaves out items that need a later idea, the latest ideas first, so long as enough items are left on which the rule shows.</summary>
+    /// <summary>
+    /// Leaves out items that need a later idea, the latest ideas first, so long as enough items are left on which the rule shows; of the others only where enough are
+    /// left too.
+    /// </summary>
     private static List<Weighed> WithoutLaterIdeas(List<Weighed> items, MissingIdea idea)
     {
         foreach (var later in items.SelectMany(w => w.Pooled.Ideas).Distinct().Where(i => IdeaMap.ComesBefore(idea, i)).OrderByDescending(IdeaMap.OrderOf))
         {
-            var left = items.Where(w => !w.Pooled.Ideas.Contains(later)).ToList();
-            if (left.Count(w => w.Item.Shows) >= Needed && left.Count(IsGuard) >= Math.Min(GuardsNeeded, items.Count(IsGuard))) items = left;
+            var left = items.FindAll(w => !w.Pooled.Ideas.Contains(later));
+            if (left.Count(w => w.Item.Shows) < Needed) continue;
+            bool AreLeft(Func<Weighed, bool> of) => left.Count(of) >= Math.Min(GuardsNeeded, items.Count(of));
+            items = AreLeft(IsGuard) && AreLeft(w => !w.Item.Shows) ? left : items.FindAll(w => !w.Item.Shows || !w.Pooled.Ideas.Contains(later));
         }
 
         return items;

@@ -51,8 +51,8 @@ public static class PlanMaker
         Func<string, string?>? ownName = null, IReadOnlyList<string>? rivals = null)
     {
         if (!CanPlan(hypothesis)) throw new ArgumentException("only explanations whose rules point to an idea can be planned for", nameof(hypothesis));
-        var rules = InOrder([.. Rules(hypothesis, ownName, size)]);
-        var found = rules.Select(r => (Rule: r, Items: PlanItems.For(r.Family, r.SchoolIn(classroom.School), r.Deviations, r.Idea, wrongFacts, size ?? StudentSize.UpTo(3), seed)))
+        var rules = InOrder([.. Rules(hypothesis, ownName, size).SelectMany(r => ByIdea(r, size))]);
+        var found = rules.Select(r => (Rule: r, Items: PlanItems.For(r.Family, r.SchoolIn(classroom.School), r.Deviations, r.Taught, r.Idea, wrongFacts, size ?? StudentSize.UpTo(3), seed)))
             .FirstOrDefault(r => r.Items.AreEnough);
         if (found.Rule is not { } first) throw new TooFewItemsException();
         rules = [first, .. rules.Where(r => r != first)];
@@ -63,8 +63,8 @@ public static class PlanMaker
         var taught = new MethodRun { Recording = true };
         Method.Run(example.Task, taught, new DeviationSet(school, []));
         var worked = WorkedExamples.Of(example.Task, school);
+        if (first.Idea == Ideas.ReadTheSign && WorkedExamples.SaysWhatIsAsked(example.Task) is { } asked) worked = [new("", asked, [.. first.Deviations.Select(d => d.Decision!)]), .. worked ?? []];
         var told = ToldSteps.InOrder(taught.Steps, first.Family, school);
-        var points = first.Deviations.Select(d => d.Decision!).ToHashSet();
         return new RemediationPlan
         {
             Student = student,
@@ -88,7 +88,7 @@ public static class PlanMaker
             Example = example,
             ExampleSteps = worked is null ? [.. told.Select(s => ToldSteps.TextOf(s, classroom))] : [.. worked.Select(l => l.Words.In(classroom))],
             ExampleLines = worked?.Any(l => l.Line.Length > 0) == true ? [.. worked.Select(l => l.Line)] : [],
-            DecidingStep = worked is null ? Deciding(told, s => points.Contains(s.Decision!)) : Deciding(worked, l => l.About.Any(points.Contains)),
+            DecidingStep = Deciding(first, school, example.Task, taught, worked is null ? [.. told.Select(s => new[] { s.Decision! })] : [.. worked.Select(l => l.About)]),
             ExampleWork = Work.Of(taught.Page.Marks, [.. TaughtFamily.Of(example.Task.Family).Fields]),
             Together = items.TakeShowing(2, 0.1, 0.5),
             Afterwards = Afterwards,
@@ -149,10 +149,10 @@ public static class PlanMaker
         RemediationPlan plan, string written, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, StudentSize size, int seed)
     {
         if (!CanPlan(hypothesis) || plan.Changeable().FirstOrDefault(i => i.Written == written) is not { } old) return null;
-        if (Rules(hypothesis, null, size).FirstOrDefault(r => r.Idea.Id == plan.Idea.Id) is not { } rule) return null;
+        if (Rules(hypothesis, null, size).SelectMany(r => ByIdea(r, size)).FirstOrDefault(r => r.Idea.Id == plan.Idea.Id) is not { } rule) return null;
         var used = plan.Changeable()
             .Concat(new[] { plan.Works, plan.Fails, plan.Example }.OfType<PlanItem>()).Select(i => i.Written).Append(written).ToHashSet();
-        var other = PlanItems.For(rule.Family, rule.SchoolIn(School.Parse(plan.School)), rule.Deviations, rule.Idea, wrongFacts, size, seed).Instead(old, used);
+        var other = PlanItems.For(rule.Family, rule.SchoolIn(School.Parse(plan.School)), rule.Deviations, rule.Taught, rule.Idea, wrongFacts, size, seed).Instead(old, used);
         return other is null ? null : plan.With(old, other);
     }
 
@@ -185,6 +185,20 @@ public static class PlanMaker
         }
     }
 
+    // One idea, one plan: a rule behind which two are missing is taught by each of them that shows on the page, or on ordinary items.
+    private static List<Rule> ByIdea(Rule rule, StudentSize? size)
+    {
+        var ideas = rule.Deviations.Where(d => d.Decision is not null).SelectMany(d => d.Decision!.ByIdea(d)).Select(p => p.Idea).Distinct().ToList();
+        if (!ideas.Contains(rule.Idea)) return [rule];
+        var parts = ideas.ConvertAll(idea => rule with
+        {
+            Idea = idea,
+            Part = [.. rule.Deviations.Select(d => d.Decision?.ByIdea(d).FirstOrDefault(p => p.Idea == idea).Part ?? d)],
+        });
+        var page = size?.Page(rule.Family).ToList() ?? [];
+        return parts.FindAll(p => WrongIn(p, page) > 0) is { Count: > 0 } shown ? shown : parts.FindAll(p => WrongIn(p) > 0) is { Count: > 0 } ordinary ? ordinary : [rule];
+    }
+
     // What to do before it is taught: the idea that comes just before it, where there is one.
     private static string Gate(MissingIdea idea)
     {
@@ -200,7 +214,30 @@ public static class PlanMaker
             ?? FamilyList.All.FirstOrDefault(f => point.Id.StartsWith(f.Name + ".", StringComparison.Ordinal))
             ?? FamilyList.All.FirstOrDefault(f => f.Decisions.Contains(point));
 
-    private static int? Deciding<T>(IEnumerable<T> steps, Func<T, bool> decides) => steps.Index().Where(s => decides(s.Item)).Select(s => (int?)s.Index).FirstOrDefault();
+    /// <summary>
+    /// The line in which the old rule goes another way first: where a decision comes up again and again, that of the time at which it does; where no line is about it,
+    /// that of the next decision which one is about.
+    /// </summary>
+    private static int? Deciding(Rule rule, School school, ItemTask task, MethodRun taught, IReadOnlyList<Decision[]> about)
+    {
+        var run = new MethodRun { Recording = true };
+        Method.Run(task, run, new DeviationSet(school, [rule.Deviations]));
+        List<Decision?> followed = [.. run.Steps.Select(s => s.Decision)], right = [.. taught.Steps.Select(s => s.Decision)];
+        var at = Math.Max(0, run.Steps.ToList().FindIndex(s => s.Cause == StepCause.Bug));
+        var (decision, before) = (followed[at], followed.Take(at).Count(d => d == followed[at]));
+        if (!about.Any(l => l.Contains(decision)))
+        {
+            // Up to here both runs are the same.
+            var next = right.FindIndex(Math.Min(at, right.Count), d => about.Any(l => l.Contains(d)));
+            if (next < 0) next = right.FindLastIndex(d => about.Any(l => l.Contains(d)));
+            if (next < 0) return null;
+            (decision, before) = (right[next], right.Take(next).Count(d => d == right[next]));
+        }
+
+        List<int> lines = [.. about.Index().Where(l => l.Item.Contains(decision)).Select(l => l.Index)];
+        var all = Math.Max(1, right.Count(d => d == decision));
+        return lines[Math.Min(lines.Count == all ? before : (int)((before + 0.5) * lines.Count / all), lines.Count - 1)];
+    }
 
     /// <summary>The question at which the old rule goes another way, with the taught answer.</summary>
     private static string Differs(Rule rule, School school, PlanItem fails)
@@ -217,7 +254,9 @@ public static class PlanMaker
         var wrong = $"{WrongIn(rules[0])} of {Share} ordinary items come out wrong by it";
         if (rules.Count > 1)
         {
-            var others = string.Join(", ", rules.Skip(1).Select(r => $"{WrongIn(r)} by “{r.Name}”"));
+            var others = string.Join(", ", rules.Skip(1).Select(r => r.Name == rules[0].Name ? $"{WrongIn(r)} where “{r.Idea.Name}” is missing" : $"{WrongIn(r)} by “{r.Name}”"));
+            if (rules.TrueForAll(r => r.Name == rules[0].Name))
+                return $"One rule, and two ideas behind it, each with a plan of its own. “{rules[0].Idea.Name}” comes first: {wrong}, {others}.";
             return IdeaMap.ComesBefore(rules[0].Idea, rules[1].Idea)
                 ? $"“{rules[0].Idea.Name}” is needed for “{rules[1].Idea.Name}”; {wrong}, {others}."
                 : $"Neither idea is needed for the other, and this rule does more damage: {wrong}, {others}.";
@@ -229,11 +268,13 @@ public static class PlanMaker
                 + $"before teaching. {char.ToUpperInvariant(wrong[0])}{wrong[1..]}.";
     }
 
-    private static int WrongIn(Rule rule)
+    private static int WrongIn(Rule rule) => WrongIn(rule, ItemPool.Of(rule.Family, Share, seed: 2));
+
+    private static int WrongIn(Rule rule, IReadOnlyList<ItemTask> tasks)
     {
         var run = new MethodRun();
-        var set = new DeviationSet(rule.SchoolIn(Pages.School.Usual), [rule.Deviations]);
-        return ItemPool.Of(rule.Family, Share, seed: 2).Count(task =>
+        var set = new DeviationSet(rule.SchoolIn(Pages.School.Usual), [rule.Taught]);
+        return tasks.Count(task =>
         {
             Method.Run(task, run, set);
             return !run.Page.Answer.SequenceEqual(task.RightAnswer);
@@ -244,6 +285,12 @@ public static class PlanMaker
         Family Family, string CatalogueName, string? OwnName, string Text, string Reason, MissingIdea Idea, IReadOnlyList<Deviation> Deviations, Bug? Bug = null)
     {
         public string Name => OwnName ?? CatalogueName;
+
+        /// <summary>What of it belongs to another idea is left out; null where all of it belongs to one.</summary>
+        public IReadOnlyList<Deviation>? Part { get; init; }
+
+        /// <summary>What is taught against: the part that belongs to the idea.</summary>
+        public IReadOnlyList<Deviation> Taught => Part ?? Deviations;
 
         /// <summary>What the classroom teaches; where the rule cannot show in it, what is taught where it can.</summary>
         public School SchoolIn(School classroom) => Bug is { School: { } own } && !Bug.CanShowIn(classroom) ? Pages.School.All.Aggregate(classroom, (all, q) => own.AnswerTo(q) > 0 ? all.With(q, own.AnswerTo(q)) : all) : classroom;

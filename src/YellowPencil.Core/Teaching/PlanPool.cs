@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using System.Runtime.CompilerServices;
 using YellowPencil.Core.Asking;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Knowledge;
@@ -50,8 +51,12 @@ internal static class PlanPool
         return [.. LookThrough(family, school, showing.Take(count))];
     }
 
-    /// <summary>Items of the shape of those on a page, which fit it with their answers; each is looked at when it is taken.</summary>
-    public static IEnumerable<PooledItem> Like(Family family, School school, StudentSize size, int seed) => LookThrough(family, school, size.Redrawn(family, seed).Take(LikeThePage));
+    // What was looked at for a page, as long as its size is in use: each rule on it has a plan from the same items.
+    private static readonly ConditionalWeakTable<StudentSize, ConcurrentDictionary<(Family Family, string School, int Seed), Drawn>> Pages = [];
+
+    /// <summary>Items of the shape of those on a page, which fit it with their answers; each is looked at when it is taken, and once.</summary>
+    public static IEnumerable<PooledItem> Like(Family family, School school, StudentSize size, int seed) =>
+        Pages.GetOrCreateValue(size).GetOrAdd((family, school.Key, seed), _ => new Drawn(LookThrough(family, school, size.Redrawn(family, seed).Take(LikeThePage)))).Items();
 
     /// <summary>An item of a page, looked at in the same way.</summary>
     public static PooledItem Look(ItemTask task, School school) => LookThrough(task.Family, school, [task]).Single();
@@ -68,6 +73,27 @@ internal static class PlanPool
                 task, taught.StepCount, StudentSize.LevelOf(task), taught.Steps.Select(s => s.Fact?.Ordered)
                     .OfType<NumberFact>().ToHashSet(), taught.Steps.Select(s => s.Decision).OfType<Decision>().ToHashSet(), needs.Of(task),
                 taught.Page.Marks.Where(m => m.Field == WorkFields.Cells).OrderByDescending(m => m.At.Place).Select(m => m.Text).FirstOrDefault() == "0");
+        }
+    }
+
+    /// <summary>Items that are looked at one by one, and kept.</summary>
+    private sealed class Drawn(IEnumerable<PooledItem> source)
+    {
+        private readonly IEnumerator<PooledItem> rest = source.GetEnumerator();
+        private readonly List<PooledItem> kept = [];
+
+        public IEnumerable<PooledItem> Items()
+        {
+            for (var at = 0; At(at) is { } item; at++) yield return item;
+        }
+
+        private PooledItem? At(int at)
+        {
+            lock (kept)
+            {
+                if (at == kept.Count && rest.MoveNext()) kept.Add(rest.Current);
+                return kept.ElementAtOrDefault(at);
+            }
         }
     }
 }

@@ -83,6 +83,7 @@ public sealed class SessionCard(RemediationPlan plan)
     /// <summary>What is drawn beside the example; null where its family has no model, or its numbers are too long for one.</summary>
     public static ItemModel? Drawing(RemediationPlan plan)
     {
+        if (TaughtFamily.Of(plan.Family).ModelFor(plan.Idea, plan.Example.Task) is { } ofIdea) return ofIdea;
         var run = new MethodRun { Recording = true };
         Method.Run(plan.Example.Task, run, new DeviationSet(School.Parse(plan.School), []));
         return TaughtFamily.Of(plan.Family).ModelAt(plan.Example.Task, run.Page.Marks, plan.Example.Right);

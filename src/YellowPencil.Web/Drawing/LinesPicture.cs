@@ -81,6 +81,14 @@ internal sealed class LinesPicture : PagePicture
         return new LinesPicture(task, lines, NotedPart.Of(task, Work.Of(marks, WorkFields.Cross, WorkFields.Box, WorkFields.Gap, WorkFields.Between, WorkFields.Tried)));
     }
 
+    /// <summary>An item with the lines of its worked example, and beside them what the taught method fills in.</summary>
+    public static LinesPicture Worked(ItemTask task, IEnumerable<string> lines, Work work)
+    {
+        var written = lines.Where(l => l.Length > 0).ToList();
+        if (written.Count == 0 || task.Canonical(written[^1]) != task.Canonical(task.RightAnswer)) written.Add(task.RightAnswer);
+        return new LinesPicture(task, written, NotedPart.Of(task, work));
+    }
+
     public override PagePicture WithCircle(WrongStep? step)
     {
         if (step is null) return this;

@@ -35,6 +35,8 @@ internal sealed partial class ModelSketch
             case AreaBox box: picture.Box(box); break;
             case SquareArea square: picture.Square(square); break;
             case RootLine roots: picture.Roots(roots); break;
+            case HalfLine half: picture.Half(half); break;
+            case CurveAndChord curve: picture.Curve(curve); break;
             case TwoSides { AreBars: true } sides: picture.Bars(sides); break;
             case TwoSides sides: picture.Balance(sides); break;
             default: throw new ArgumentOutOfRangeException(nameof(model), $"no picture of {model.GetType().Name}");

@@ -124,7 +124,7 @@ public sealed class PdfFiles
         paper.Say($"Two that look alike, {SessionCard.Minutes(SessionPart.Contrast)} min:", $"{works}{plan.Fails.Written} = {plan.Fails.RightWritten}, not {plan.Fails.OldWritten}. {plan.Differs}");
         paper.Say($"Show it, {SessionCard.Minutes(SessionPart.Example)} min:", $"{plan.Example.Written}. " + string.Join(' ', plan.ExampleSteps.Index().Where(s => s.Item.Length > 0).Select(s => $"{(s.Index == plan.DecidingStep ? "► " : "")}{s.Item}")));
         paper.Say($"Together, {SessionCard.Minutes(SessionPart.Together)} min:", plan.Script.Say);
-        paper.Items([.. ShowModel.Worked(plan, [plan.Example, .. plan.Together]).Select((p, i) => (i == 0 ? "shown" : $"together {i}", p.Sketch()))]);
+        paper.Items([.. ShowModel.Worked(plan, plan.Together).Prepend(ShowModel.Solved(plan)).Select((p, i) => (i == 0 ? "shown" : $"together {i}", p.Sketch()))]);
         paper.Say($"Alone, {SessionCard.Minutes(SessionPart.Alone)} min:", $"Stop before each answer: “{plan.Script.StopAt}” The student checks: {plan.Check}");
         paper.Table(
             [0.12, 0.36, 0.17, 0.17, 0.06, 0.06, 0.06], ["", "", "Right", "Old rule", "Other", "Help", "Check"],

@@ -191,6 +191,7 @@ internal static class EquationDecisions
         Kinds = Pairs,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.OppositesCancel,
+        OtherIdea = (c => c.One.Sign < 0 == c.Other.Sign < 0, Ideas.SameSignsGoOn),
     };
 
     public static readonly Decision<EquationPair, OneSide> Join = new(

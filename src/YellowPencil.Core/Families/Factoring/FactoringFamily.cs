@@ -1,3 +1,4 @@
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Models;
 using YellowPencil.Core.Parts;
 
@@ -20,6 +21,9 @@ internal sealed class FactoringFamily() : TaughtFamily("factoring", "factoring")
             [new PolyTerm(set.A, 2), new PolyTerm(set.B, 1), new PolyTerm(set.C, 0)], set.Letter, written?.Before ?? new PolyTerm(1, 0),
             written is { Brackets: [var side, var top] } ? (side, top) : null);
     }
+
+    public override ItemModel? ModelFor(MissingIdea idea, ItemTask task) =>
+        idea == Ideas.HalfWayBetween && task is FactoringTask { A: not 0 } set ? HalfLine.Of(new Rational(set.B, set.A), new Rational(set.C, set.A)) : null;
 
     public override string Check => "Multiply the brackets out: the first line must stand there again, with its middle and its signs.";
 

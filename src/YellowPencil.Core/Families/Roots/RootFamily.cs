@@ -1,4 +1,5 @@
 using System.Numerics;
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Models;
 using YellowPencil.Core.Parts;
 
@@ -13,6 +14,10 @@ internal sealed class RootFamily() : TaughtFamily("roots", "roots")
         task is RootTask { Mixed: null, Estimate: null } set
             ? (ItemModel?)SquareArea.Of(set.Radicand, answer) ?? RootLine.Of(set.Radicand, set.Number.Text, task.Judge(answer) == Verdict.Right, answer)
             : null;
+
+    // The straight line is looked at beside the truth where guesses are squared, and where it goes astray.
+    public override ItemModel? ModelFor(MissingIdea idea, ItemTask task) =>
+        task is RootTask { Mixed: null, Estimate: null } set && (idea == Ideas.SquareTheGuess || set.TrueAnswer != set.RightAnswer) ? CurveAndChord.Of(set.Radicand) : null;
 
     public override string Check => "Square the answer: it must come out near the number. A straight line lies a little low, so some of it may be missing: the square shows how much.";
 

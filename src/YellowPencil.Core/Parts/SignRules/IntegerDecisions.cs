@@ -93,6 +93,7 @@ internal static class IntegerDecisions
         Does = n => $"comes to {n}",
         Kinds = Kinds,
         Idea = Ideas.OppositesCancel,
+        OtherIdea = (c => c.HaveSameSign, Ideas.SameSignsGoOn),
     };
 
     public static readonly Decision<SignedContext, SignedChoice> Procedure = new("integers.way", "What is to be done with the two numbers?", SignedChoice.AsSet)
@@ -147,6 +148,7 @@ internal static class IntegerDecisions
         { SlipIn = c => c.HaveSameSign ? 0.7 : 0, Needs = c => c.FirstSize > 0 && c.SecondSize > 0 },
         Kinds = Kinds,
         Idea = Ideas.OppositesCancel,
+        OtherIdea = (c => c.HaveSameSign, Ideas.SameSignsGoOn),
         IsTold = true,
     };
 
@@ -164,6 +166,7 @@ internal static class IntegerDecisions
             "negative-if-any", "writes a minus sign if there is any", c => Signed(c, c.FirstCountsNegative || c.SecondCountsNegative)),
         Kinds = Kinds,
         Idea = Ideas.OppositesCancel,
+        OtherIdea = (c => c.HaveSameSign, Ideas.SameSignsGoOn),
         IsTold = true,
     };
 

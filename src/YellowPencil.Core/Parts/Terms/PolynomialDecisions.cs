@@ -216,6 +216,7 @@ internal static class PolynomialDecisions
         ],
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.OppositesCancel,
+        OtherIdea = (c => c.HaveSameSign, Ideas.SameSignsGoOn),
     };
 
     public static readonly Decision<TermLeft, BareLetter> Bare = new(

@@ -29,6 +29,20 @@ internal static class WorkedExamples
         _ => new NumberExample(task, school).Lines()?.ToList(),
     };
 
+    /// <summary>What the sign of an item asks, with its numbers; null where it is not set by one sign between numbers.</summary>
+    public static string? SaysWhatIsAsked(ItemTask task)
+    {
+        if (task.SetOperation is not { } operation) return null;
+        string all = string.Join(", ", task.Numbers.Select(n => Signs.Printed(n.Text))), first = Signs.Printed(task.Numbers[0].Text), second = Signs.Printed(task.Numbers[^1].Text);
+        return operation switch
+        {
+            PairOperation.Plus => $"The sign is +: {all} are put together.",
+            PairOperation.Minus => $"The sign is −: {second} is taken away from {first}.",
+            PairOperation.Times => $"The sign is ×: {first} times {second}.",
+            _ => $"The sign is ÷: {first} is divided by {second}.",
+        };
+    }
+
     /// <summary>A number with a printed minus.</summary>
     internal static string N(BigInteger number) => number.Sign < 0 ? $"−{-number}" : number.ToString();
 

@@ -97,8 +97,10 @@ public sealed class ShowModel(PlanDesk plans, RuleNaming names, Removals removal
     /// <summary>Items as they stand when they are done.</summary>
     public static IReadOnlyList<PagePicture> Worked(RemediationPlan plan, IReadOnlyList<PlanItem> items) => [.. items.Select(i => PagePicture.WithStepsOpen(i.Task, 0, School.Parse(plan.School)))];
 
-    /// <summary>The worked example, with every mark.</summary>
-    public static PagePicture Solved(RemediationPlan plan) => PagePicture.WithStepsOpen(plan.Example.Task, 0, School.Parse(plan.School));
+    /// <summary>The worked example, with every mark; where it stands in lines, with those that its steps write.</summary>
+    public static PagePicture Solved(RemediationPlan plan) => plan.ExampleLines.Count > 0
+        ? LinesPicture.Worked(plan.Example.Task, plan.ExampleLines, plan.ExampleWork)
+        : PagePicture.WithStepsOpen(plan.Example.Task, 0, School.Parse(plan.School));
 
     private async Task LoadAsync(Data.Plan plan)
     {
