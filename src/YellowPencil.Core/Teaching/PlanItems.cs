@@ -123,6 +123,7 @@ internal sealed partial class PlanItems
 
         // Of a rule that hardly shows, those of the page itself.
         if (!IsEnough(items)) items = [.. items.Concat(ofPage).DistinctBy(w => (w.Item.Task.Text, w.Item.Task.Asked))];
+        if (items.FindAll(w => !HasOddOldAnswer(w.Item)) is var plain && IsEnough(plain)) items = plain;
         items = [.. items.OrderBy(w => w.Pooled.Steps).ThenBy(w => w.Item.Task.Text.Length).ThenBy(w => w.Item.Task.Text, StringComparer.Ordinal)];
         return new PlanItems(WithoutLaterIdeas(items, idea), set, points, size, shapes, new Random(seed));
     }
@@ -162,6 +163,9 @@ internal sealed partial class PlanItems
     // A root that lies higher than the straight line says, and a double such as 67 + 67, is no item to learn another idea on, so long as there are others.
     private static bool IsMisleading(ItemTask task) =>
         (task is RootTask root && root.TrueAnswer != root.RightAnswer) || (task.SetOperation is not null && task.Numbers is [var one, var other] && one.Text == other.Text);
+
+    // A fraction that nobody expects gives the old rule away before it is thought about, and is no key to compare with.
+    private static bool HasOddOldAnswer(PlanItem item) => item.OldAnswer.Contains('/') && !item.Right.Contains('/');
 
     private static bool IsEnough(List<Weighed> items) => items.Count(w => w.Item.Shows) >= Needed;
 

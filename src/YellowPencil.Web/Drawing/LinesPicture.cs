@@ -78,15 +78,19 @@ internal sealed class LinesPicture : PagePicture
         List<string> lines = [.. marks.Where(m => m.Field == WorkFields.Lines).Select(m => m.Text)];
         var answer = run.Page.Answer.ToString();
         if (count is null && answer.Length > 0 && (lines.Count == 0 || task.Canonical(lines[^1]) != task.Canonical(answer))) lines.Add(answer);
-        return new LinesPicture(task, lines, NotedPart.Of(task, Work.Of(marks, WorkFields.Cross, WorkFields.Box, WorkFields.Gap, WorkFields.Between, WorkFields.Tried)));
+        return new LinesPicture(task, lines, Beside(task, lines, Work.Of(marks, WorkFields.Cross, WorkFields.Box, WorkFields.Gap, WorkFields.Between, WorkFields.Tried)));
     }
+
+    // Middle and gap that stand in lines of their own are not drawn once more.
+    private static IReadOnlyList<NotedPart> Beside(ItemTask task, List<string> lines, Work work) =>
+        NotedPart.Of(task, lines.Exists(l => l.StartsWith("m =", StringComparison.Ordinal)) ? work.Without(WorkFields.Gap) : work);
 
     /// <summary>An item with the lines of its worked example, and beside them what the taught method fills in.</summary>
     public static LinesPicture Worked(ItemTask task, IEnumerable<string> lines, Work work)
     {
         var written = lines.Where(l => l.Length > 0).ToList();
         if (written.Count == 0 || task.Canonical(written[^1]) != task.Canonical(task.RightAnswer)) written.Add(task.RightAnswer);
-        return new LinesPicture(task, written, NotedPart.Of(task, work));
+        return new LinesPicture(task, written, Beside(task, written, work));
     }
 
     public override PagePicture WithCircle(WrongStep? step)

@@ -79,15 +79,15 @@ public sealed class PdfFiles
         if (plan.Gate.Length > 0) paper.Say("", plan.Gate);
         paper.Heading("Contrast");
         paper.Say("", plan.Works is { } works
-            ? $"Here the old rule happens to be right: {works.Written} → {works.RightWritten}." : "There is no item like this on which the old rule is right.");
-        paper.Say("", $"Here it does not: {plan.Fails.Written} → {plan.Fails.RightWritten}; the old rule gives {plan.Fails.OldWritten}.");
+            ? $"Here the old rule happens to be right: {works.Written}: {works.RightWritten}." : "There is no item like this on which the old rule is right.");
+        paper.Say("", $"Here it does not: {plan.Fails.Written}: {plan.Fails.RightWritten}; the old rule gives {plan.Fails.OldWritten}.");
         if (plan.Differs.Length > 0) paper.Say("", plan.Differs);
         paper.Heading("Worked example, with the why", 150);
         paper.Items([(plan.Example.Written, ShowModel.Solved(plan).Sketch())]);
         foreach (var (number, step) in plan.ExampleSteps.Index().Where(s => s.Item.Length > 0))
         {
             var line = Signs.Printed(plan.ExampleLines.ElementAtOrDefault(number) ?? "");
-            paper.Say($"{number + 1}.{(number == plan.DecidingStep ? " ►" : "")}", line.Length > 0 ? $"{line}   {step}" : step, 10);
+            paper.Say([($"{number + 1}.", true), (line.Length > 0 ? $"{line}   {step}" : step, number == plan.DecidingStep)], 10);
         }
         paper.Say("Why it works:", plan.Script.Why);
         paper.Say("With:", plan.Script.Material);
@@ -120,9 +120,10 @@ public sealed class PdfFiles
         paper.Say("Aim:", plan.Script.Aim);
         paper.Say("To bring:", Materials.Listed(card.Bring));
         paper.Say($"Ask first, {SessionCard.Minutes(SessionPart.First)} min:", plan.Gate);
-        var works = plan.Works is { } right ? $"{right.Written} = {right.RightWritten}: the old rule is right here. " : "";
-        paper.Say($"Two that look alike, {SessionCard.Minutes(SessionPart.Contrast)} min:", $"{works}{plan.Fails.Written} = {plan.Fails.RightWritten}, not {plan.Fails.OldWritten}. {plan.Differs}");
-        paper.Say($"Show it, {SessionCard.Minutes(SessionPart.Example)} min:", $"{plan.Example.Written}. " + string.Join(' ', plan.ExampleSteps.Index().Where(s => s.Item.Length > 0).Select(s => $"{(s.Index == plan.DecidingStep ? "► " : "")}{s.Item}")));
+        var works = plan.Works is { } right ? $"{right.Written}: {right.RightWritten}, and the old rule is right here. " : "";
+        paper.Say($"Two that look alike, {SessionCard.Minutes(SessionPart.Contrast)} min:", $"{works}{plan.Fails.Written}: {plan.Fails.RightWritten}, not {plan.Fails.OldWritten}. {plan.Differs}");
+        var steps = plan.ExampleSteps.Index().Where(s => s.Item.Length > 0).Select(s => ($"({s.Index + 1}) {s.Item}", s.Index == plan.DecidingStep));
+        paper.Say([($"Show it, {SessionCard.Minutes(SessionPart.Example)} min:", true), ($"{plan.Example.Written}.", false), .. steps]);
         paper.Say($"Together, {SessionCard.Minutes(SessionPart.Together)} min:", plan.Script.Say);
         paper.Items([.. ShowModel.Worked(plan, plan.Together).Prepend(ShowModel.Solved(plan)).Select((p, i) => (i == 0 ? "shown" : $"together {i}", p.Sketch()))]);
         paper.Say($"Alone, {SessionCard.Minutes(SessionPart.Alone)} min:", $"Stop before each answer: “{plan.Script.StopAt}” The student checks: {plan.Check}");
@@ -132,6 +133,8 @@ public sealed class PdfFiles
         paper.Say("When it goes wrong:", $"{SessionCard.IfOldRule} {SessionCard.IfOther} {SessionCard.IfStuck}");
         paper.Say("At the end:", string.Join(' ', plan.Afterwards));
         if (plan.Facts.Count > 0) paper.Say("Facts, two minutes apart:", string.Join(", ", plan.Facts));
+        paper.Say("Said:", "________________________________________   [  ] taught as planned   changed: ________________________");
+        if (SessionCard.Drawing(plan) is { } drawing) paper.PictureWhereItFits($"To draw: {drawing.Name.ToLowerInvariant()}", ModelSketch.Of(drawing));
         return paper.Finish();
     }
 

@@ -20,6 +20,9 @@ internal sealed class PdfFonts(string folder) : IFontResolver
     /// <inheritdoc/>
     public byte[] GetFont(string faceName) => Unpacked(File.ReadAllBytes(Path.Combine(folder, $"{faceName}.woff")));
 
+    /// <summary>A text with what the print has no glyph for in signs that it has: words of a specialist's own may hold anything.</summary>
+    public static string Readable(string text) => string.Concat(text.Select(c => c switch { '→' => ">", '√' => "root ", '≤' => "<=", '≥' => ">=", '…' => "...", _ => c.ToString() }));
+
     /// <summary>
     /// The TrueType font inside a WOFF 1.0 file, whose tables are packed one by one with zlib (W3C Recommendation "WOFF File Format 1.0").
     /// </summary>
@@ -59,5 +62,31 @@ internal sealed class PdfFonts(string folder) : IFontResolver
         }
 
         return font;
+    }
+
+    /// <summary>Which characters a TrueType font has a glyph for, from its table of characters of the basic plane (format 4).</summary>
+    internal static HashSet<char> CharactersOf(ReadOnlySpan<byte> font)
+    {
+        var characters = new HashSet<char>();
+        var map = TableOf(font, "cmap"u8);
+        for (var table = 0; table < BinaryPrimitives.ReadUInt16BigEndian(map[2..]); table++)
+        {
+            var format = map[BinaryPrimitives.ReadInt32BigEndian(map[(4 + 8 * table + 4)..])..];
+            if (BinaryPrimitives.ReadUInt16BigEndian(format) != 4) continue;
+            int twice = BinaryPrimitives.ReadUInt16BigEndian(format[6..]);
+            for (var segment = 0; segment < twice; segment += 2)
+            {
+                int end = BinaryPrimitives.ReadUInt16BigEndian(format[(14 + segment)..]), start = BinaryPrimitives.ReadUInt16BigEndian(format[(16 + twice + segment)..]);
+                for (var c = start; c <= end && c < char.MaxValue; c++) characters.Add((char)c);
+            }
+        }
+
+        return characters;
+    }
+
+    private static ReadOnlySpan<byte> TableOf(ReadOnlySpan<byte> font, ReadOnlySpan<byte> tag)
+    {
+        for (var entry = font[12..]; ; entry = entry[16..])
+            if (entry[..4].SequenceEqual(tag)) return font[BinaryPrimitives.ReadInt32BigEndian(entry[8..])..];
     }
 }

@@ -83,9 +83,12 @@ internal sealed class PdfPaper : IDisposable
     }
 
     /// <summary>A sentence, its first words in bold.</summary>
-    public void Say(string lead, string sentence, double indent = 0, double with = 0)
+    public void Say(string lead, string sentence, double indent = 0, double with = 0) => Say([(lead, true), (sentence, false)], indent, with);
+
+    /// <summary>A sentence of parts, some of them in bold.</summary>
+    public void Say(IEnumerable<(string Text, bool IsBold)> parts, double indent = 0, double with = 0)
     {
-        List<(string Word, XFont Font)> words = [.. Words(lead, Bold(TextSize)), .. Words(sentence, Plain(TextSize))];
+        List<(string Word, XFont Font)> words = [.. parts.SelectMany(p => Words(p.Text, p.IsBold ? Bold(TextSize) : Plain(TextSize)))];
         var lines = Lines(words, Width - indent);
         Need(lines.Count * 1.35 * TextSize + with);
         foreach (var line in lines)
@@ -123,10 +126,18 @@ internal sealed class PdfPaper : IDisposable
         y += TextSize;
     }
 
+    /// <summary>A picture as <see cref="Picture"/> draws it, where this page still has room for it.</summary>
+    public void PictureWhereItFits(string name, Sketch sketch)
+    {
+        if (y + 2 * 1.35 * TextSize + sketch.Height * UnitOf(sketch) <= Bottom) Picture(name, sketch);
+    }
+
+    private double UnitOf(Sketch sketch) => Math.Min(0.6, Width / sketch.Width);
+
     /// <summary>A picture under its name, at most as wide as the page.</summary>
     public void Picture(string name, Sketch sketch)
     {
-        var unit = Math.Min(0.6, Width / sketch.Width);
+        var unit = UnitOf(sketch);
         Say(name, "", with: sketch.Height * unit);
         Place(sketch, Margin, y, unit);
         y += sketch.Height * unit + 0.5 * TextSize;
@@ -275,7 +286,7 @@ internal sealed class PdfPaper : IDisposable
         }
     }
 
-    private void Write(string written, XFont font, double left, double top) => on.DrawString(written, font, XBrushes.Black, left, top, XStringFormats.TopLeft);
+    private void Write(string written, XFont font, double left, double top) => on.DrawString(PdfFonts.Readable(written), font, XBrushes.Black, left, top, XStringFormats.TopLeft);
 
     private void Need(double height)
     {
