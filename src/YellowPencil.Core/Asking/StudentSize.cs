@@ -63,6 +63,9 @@ public sealed partial class StudentSize
     /// <summary>Whether a task is no harder than what stands on the page.</summary>
     public bool Fits(ItemTask task) => looks.TryGetValue(task.Family, out var alike) && Look.Of(task).IsWithin(alike, room);
 
+    /// <summary>Whether it has an operation, signs and kinds of number that the page has too, whatever their length.</summary>
+    public bool KnowsSignsOf(ItemTask task) => looks.TryGetValue(task.Family, out var alike) && Look.Of(task).HasNoNewSigns(alike.FindAll(p => p.Operation == Look.Of(task).Operation));
+
     /// <summary>Whether none of its numbers is shorter than all that the page has in that position, in columns.</summary>
     public bool IsAsLong(ItemTask task) => looks.TryGetValue(task.Family, out var alike) && Look.Of(task).IsAsLong(alike);
 
@@ -152,11 +155,16 @@ public sealed partial class StudentSize
         {
             var alike = page.FindAll(p => p.Operation == Operation);
             if (alike.Count == 0 || Parts > alike.Max(p => p.Parts) || Brackets > alike.Max(p => p.Brackets) || !alike.Exists(p => p.Letter == Letter)) return false;
-            var known = alike.SelectMany(p => p.Signs.Split('|')).ToHashSet();
-            if (Signs.Length > 0 && !Signs.Split('|').All(known.Contains)) return false;
+            if (!HasNoNewSigns(alike)) return false;
             return Places.Length == 0
                 ? Lengths.Max() <= alike.Max(p => p.Lengths.Max()) && Largest <= room * alike.Max(p => p.Largest)
                 : Within(Lengths, alike, p => p.Lengths) && Within(Places, alike, p => p.Places);
+        }
+
+        public bool HasNoNewSigns(List<Look> alike)
+        {
+            var known = alike.SelectMany(p => p.Signs.Split('|')).ToHashSet();
+            return alike.Count > 0 && (Signs.Length == 0 || Signs.Split('|').All(known.Contains));
         }
 
         public bool IsAsLong(List<Look> page)

@@ -119,6 +119,7 @@ internal sealed partial class PlanItems
         if (size.Knows(family) && !IsEnough(items)) items = Measured(size.Loosened);
         if (size.Knows(family) && !IsEnough(items)) items = Measured(size.Loosened.Loosened);
         if (items.FindAll(w => !w.Item.Shows || shapes.ContainsKey(ShapeOf(w.Pooled))) is var alike && IsEnough(alike)) items = alike;
+        if (!IsEnough(items) && able.FindAll(w => size.KnowsSignsOf(w.Item.Task)) is var known && IsEnough(known)) able = known;
         if (!IsEnough(items)) items = OfLevel(family, school, able, set, size.Level, CanBeUsed, Weigh);
 
         // Of a rule that hardly shows, those of the page itself.
