@@ -8,6 +8,7 @@ using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
+using YellowPencil.Core.Progress;
 using YellowPencil.Core.Teaching;
 
 // Usage: report [folder of students] (writes docs/recovery.md) | speed [family] | benchmark | memory [sheets] | distinct | catalogue (writes docs/bugs.md; run it at the root of the project)
@@ -31,11 +32,14 @@ switch (args.FirstOrDefault())
     case "catalogue":
         File.WriteAllText("docs/bugs.md", CatalogueText.Markdown());
         return 0;
+    case "progress":
+        File.WriteAllText("docs/progress.md", ProgressTrial.Markdown());
+        return 0;
     case "scripts":
         File.WriteAllText("docs/scripts.md", ScriptsText.Markdown());
         return 0;
     default:
-        Console.Error.WriteLine("usage: report [folder of students] (writes docs/recovery.md) | speed [family] | benchmark | memory [sheets] | distinct | catalogue (writes docs/bugs.md) | scripts (writes docs/scripts.md)");
+        Console.Error.WriteLine("usage: report [folder of students] (writes docs/recovery.md) | speed [family] | benchmark | memory [sheets] | distinct | catalogue (writes docs/bugs.md) | scripts (writes docs/scripts.md) | progress (writes docs/progress.md)");
         return 2;
 }
 

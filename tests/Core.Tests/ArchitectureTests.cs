@@ -16,7 +16,7 @@ public class ArchitectureTests
     private const string Root = "YellowPencil.Core.";
 
     private static readonly string[] Folders =
-        ["Notation", "Pages", "Layouts", "Models", "Knowledge", "Engine", "Parts", "Families", "Format", "Inference", "Asking", "Telling", "Teaching"];
+        ["Notation", "Pages", "Layouts", "Models", "Knowledge", "Engine", "Parts", "Families", "Format", "Inference", "Asking", "Telling", "Teaching", "Progress"];
 
     private static readonly string[] PartsOfMethods =
         ["Columns", "Sums", "Differences", "Products", "Divisions", "Beside", "SignRules", "Fractions", "Terms", "DecimalColumns", "Copying"];

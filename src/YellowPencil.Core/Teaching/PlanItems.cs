@@ -206,6 +206,24 @@ internal sealed partial class PlanItems
         return taken.Item;
     }
 
+    /// <summary>Leaves items out that were used before, of each kind only so long as there are enough others.</summary>
+    public void PutAside(IReadOnlySet<string> used)
+    {
+        foreach (var list in new[] { showing, guards, others })
+            if (list.FindAll(w => !used.Contains(w.Item.Written)) is var fresh && fresh.Count >= Math.Min(list.Count, ForASession))
+            {
+                list.Clear();
+                list.AddRange(fresh);
+            }
+    }
+
+    /// <summary>Items on which the old rule is right, those first in which the same question comes up; fewer where there are not so many.</summary>
+    public IReadOnlyList<PlanItem> TakeNotShowing(int count)
+    {
+        var taken = Take(guards, count, 0.2, 0.7);
+        return [.. taken.Concat(Take(others, count - taken.Count, 0.3, 0.8)).Select(w => w.Item)];
+    }
+
     /// <summary>
     /// Items on which the old rule shows with others in between that guard the new habit: the same question comes up in them and has the other answer. A rule
     /// that shows everywhere gets items on which it shows instead.

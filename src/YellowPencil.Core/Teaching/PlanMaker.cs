@@ -148,13 +148,18 @@ public static class PlanMaker
     public static RemediationPlan? Swap(
         RemediationPlan plan, string written, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, StudentSize size, int seed)
     {
-        if (!CanPlan(hypothesis) || plan.Changeable().FirstOrDefault(i => i.Written == written) is not { } old) return null;
-        if (Rules(hypothesis, null, size).SelectMany(r => ByIdea(r, size)).FirstOrDefault(r => r.Idea.Id == plan.Idea.Id) is not { } rule) return null;
+        if (plan.Changeable().FirstOrDefault(i => i.Written == written) is not { } old) return null;
         var used = plan.Changeable()
             .Concat(new[] { plan.Works, plan.Fails, plan.Example }.OfType<PlanItem>()).Select(i => i.Written).Append(written).ToHashSet();
-        var other = PlanItems.For(rule.Family, rule.SchoolIn(School.Parse(plan.School)), rule.Deviations, rule.Taught, rule.Idea, wrongFacts, size, seed).Instead(old, used);
+        var other = ItemsOf(plan, hypothesis, wrongFacts, size, seed)?.Instead(old, used);
         return other is null ? null : plan.With(old, other);
     }
+
+    /// <summary>The items from which a plan chooses, sorted anew; null where its rules are not known to this version.</summary>
+    internal static PlanItems? ItemsOf(RemediationPlan plan, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, StudentSize size, int seed) =>
+        CanPlan(hypothesis) && Rules(hypothesis, null, size).SelectMany(r => ByIdea(r, size)).FirstOrDefault(r => r.Idea.Id == plan.Idea.Id) is { } rule
+            ? PlanItems.For(rule.Family, rule.SchoolIn(School.Parse(plan.School)), rule.Deviations, rule.Taught, rule.Idea, wrongFacts, size, seed)
+            : null;
 
     /// <summary>What comes first: a rule whose idea another one needs; of those that do not need each other, the one that makes more items wrong.</summary>
     private static List<Rule> InOrder(List<Rule> rules)
