@@ -39,6 +39,12 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
     /// <summary>Plans.</summary>
     public DbSet<Plan> Plans => Set<Plan>();
 
+    /// <summary>Sessions.</summary>
+    public DbSet<Session> Sessions => Set<Session>();
+
+    /// <summary>Checks.</summary>
+    public DbSet<Check> Checks => Set<Check>();
+
     /// <summary>Who looked.</summary>
     public DbSet<Look> Looks => Set<Look>();
 
@@ -159,6 +165,23 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
             plan.Ignore(p => p.Classroom);
             plan.HasOne(p => p.Student).WithMany(s => s.Plans).HasForeignKey(p => p.StudentId);
             plan.HasOne(p => p.Page).WithMany(p => p.Plans).HasForeignKey(p => p.PageId);
+        });
+        builder.Entity<Session>(session =>
+        {
+            Own(session);
+            session.Property(s => s.Ticks).HasColumnType("jsonb");
+            session.Property(s => s.Said).HasMaxLength(1_000);
+            session.Property(s => s.Changed).HasMaxLength(1_000);
+            session.Property(s => s.Overruled).HasConversion<string>().HasMaxLength(20);
+            session.HasOne(s => s.Plan).WithMany(p => p.Sessions).HasForeignKey(s => s.PlanId);
+        });
+        builder.Entity<Check>(check =>
+        {
+            Own(check);
+            check.HasIndex(c => new { c.PlanId, c.Number }).IsUnique();
+            check.Property(c => c.Content).HasColumnType("jsonb");
+            check.HasOne(c => c.Plan).WithMany(p => p.Checks).HasForeignKey(c => c.PlanId);
+            check.HasOne(c => c.Page).WithOne(p => p.Check).HasForeignKey<Check>(c => c.PageId);
         });
         builder.Entity<Look>(look =>
         {

@@ -139,6 +139,9 @@ public sealed class StudentPage : IOwned, IRemovable
 
     /// <summary>What the specialist decided about its explanations.</summary>
     public List<Decision> Decisions { get; } = [];
+
+    /// <summary>The check that it is; null for any other page.</summary>
+    public Check? Check { get; set; }
 }
 
 /// <summary>A reading of a page, kept with what made it.</summary>
@@ -290,6 +293,15 @@ public sealed class Plan : IOwned, IRemovable
 
     /// <summary>When it was first printed, or null.</summary>
     public DateTimeOffset? PrintedAt { get; set; }
+
+    /// <summary>When the specialist closed it, or null.</summary>
+    public DateTimeOffset? ClosedAt { get; set; }
+
+    /// <summary>The sessions in which it was taught.</summary>
+    public List<Session> Sessions { get; } = [];
+
+    /// <summary>The checks that were set for it.</summary>
+    public List<Check> Checks { get; } = [];
 }
 
 /// <summary>Who looked at which student's file, and when.</summary>

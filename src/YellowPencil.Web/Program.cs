@@ -48,6 +48,7 @@ try
     app.MapHealthChecks("/readyz").AllowAnonymous();
     app.MapRazorPages();
     TypingApi.Map(app);
+    SessionApi.Map(app);
     ClassApi.Map(app);
     SheetApi.Map(app);
 

@@ -1,19 +1,26 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
 using YellowPencil.Core.Asking;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Teaching;
 
 namespace YellowPencil.Core.Progress;
 
 /// <summary>What an item of a check is for.</summary>
+[JsonConverter(typeof(JsonStringEnumConverter<CheckPart>))]
 public enum CheckPart
 {
     /// <summary>The old rule gives another answer here: a chance for it to show.</summary>
+    [JsonStringEnumMemberName("shows")]
     Shows,
 
     /// <summary>The old rule gives the right answer here too.</summary>
+    [JsonStringEnumMemberName("right-by-luck")]
     RightByLuck,
 
     /// <summary>The old rule is right here, and doing the new thing everywhere is not.</summary>
+    [JsonStringEnumMemberName("new-habit")]
     NewHabit,
 }
 
@@ -61,6 +68,34 @@ public sealed record CheckForm(IReadOnlyList<CheckItem> Items)
 
         return new CheckForm(ordered);
     }
+
+    /// <summary>A page as a form: what each of its items tells of the rules.</summary>
+    /// <param name="tasks">The items of the page.</param>
+    /// <param name="hypothesis">The rules.</param>
+    public static CheckForm OfPage(IEnumerable<ItemTask> tasks, Hypothesis hypothesis)
+    {
+        var run = new MethodRun();
+        return new CheckForm([.. tasks.Select(task =>
+        {
+            Method.Run(task, run, hypothesis.Deviations);
+            var item = new PlanItem(task, run.Page.Answer.ToString());
+            return new CheckItem(item.Shows ? CheckPart.Shows : CheckPart.RightByLuck, item);
+        })]);
+    }
+
+    /// <summary>The form as it is kept: for each item, as it is written, what it is for and what the old rule gives.</summary>
+    public string Write() => JsonSerializer.Serialize(Items.Select(i => new KeptItem(i.Item.Task.Text, i.Part, i.Item.OldAnswer)));
+
+    /// <summary>The form as it was kept, of those items that are still on the page, in its order.</summary>
+    /// <param name="kept">What <see cref="Write"/> wrote.</param>
+    /// <param name="tasks">The items of the page.</param>
+    public static CheckForm Read(string kept, IEnumerable<ItemTask> tasks)
+    {
+        var items = JsonSerializer.Deserialize<List<KeptItem>>(kept)!.ToDictionary(i => i.Task);
+        return new CheckForm([.. tasks.Where(t => items.ContainsKey(t.Text)).Select(t => new CheckItem(items[t.Text].Part, new PlanItem(t, items[t.Text].Old)))]);
+    }
+
+    private sealed record KeptItem([property: JsonPropertyName("task")] string Task, [property: JsonPropertyName("part")] CheckPart Part, [property: JsonPropertyName("old")] string Old);
 
     /// <summary>What came of it.</summary>
     /// <param name="on">When it was written.</param>

@@ -5,6 +5,7 @@ using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 using Npgsql.EntityFrameworkCore.PostgreSQL.Metadata;
+using YellowPencil.Core.Progress;
 using YellowPencil.Data;
 
 #nullable disable
@@ -228,6 +229,55 @@ namespace YellowPencil.Data.Migrations
                     b.ToTable("attempts", (string)null);
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.Check", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<string>("Content")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("content");
+
+                    b.Property<DateTimeOffset>("MadeAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("made_at");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("integer")
+                        .HasColumnName("number");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<Guid>("PageId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("page_id");
+
+                    b.Property<Guid>("PlanId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("plan_id");
+
+                    b.HasKey("Id")
+                        .HasName("pk_checks");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_checks_owner_id");
+
+                    b.HasIndex("PageId")
+                        .IsUnique()
+                        .HasDatabaseName("ix_checks_page_id");
+
+                    b.HasIndex("PlanId", "Number")
+                        .IsUnique()
+                        .HasDatabaseName("ix_checks_plan_id_number");
+
+                    b.ToTable("checks", (string)null);
+                });
+
             modelBuilder.Entity("YellowPencil.Data.ClassSheet", b =>
                 {
                     b.Property<Guid>("Id")
@@ -396,6 +446,10 @@ namespace YellowPencil.Data.Migrations
                         .IsRequired()
                         .HasColumnType("text")
                         .HasColumnName("avoided_facts");
+
+                    b.Property<DateTimeOffset?>("ClosedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("closed_at");
 
                     b.Property<string>("Content")
                         .IsRequired()
@@ -640,6 +694,72 @@ namespace YellowPencil.Data.Migrations
                         .HasDatabaseName("ix_sent_forms_owner_id");
 
                     b.ToTable("sent_forms", (string)null);
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.Session", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("at");
+
+                    b.Property<string>("ByName")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("by_name");
+
+                    b.Property<string>("Changed")
+                        .IsRequired()
+                        .HasMaxLength(1000)
+                        .HasColumnType("character varying(1000)")
+                        .HasColumnName("changed");
+
+                    b.Property<DateOnly>("HeldOn")
+                        .HasColumnType("date")
+                        .HasColumnName("held_on");
+
+                    b.Property<string>("Overruled")
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("overruled");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<Guid>("PlanId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("plan_id");
+
+                    b.Property<string>("Said")
+                        .IsRequired()
+                        .HasMaxLength(1000)
+                        .HasColumnType("character varying(1000)")
+                        .HasColumnName("said");
+
+                    b.Property<Dictionary<string, Ticked>>("Ticks")
+                        .IsRequired()
+                        .HasColumnType("jsonb")
+                        .HasColumnName("ticks");
+
+                    b.Property<int>("Version")
+                        .HasColumnType("integer")
+                        .HasColumnName("version");
+
+                    b.HasKey("Id")
+                        .HasName("pk_sessions");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_sessions_owner_id");
+
+                    b.HasIndex("PlanId")
+                        .HasDatabaseName("ix_sessions_plan_id");
+
+                    b.ToTable("sessions", (string)null);
                 });
 
             modelBuilder.Entity("YellowPencil.Data.SignedInBrowser", b =>
@@ -1065,6 +1185,34 @@ namespace YellowPencil.Data.Migrations
                         .HasConstraintName("fk_asp_net_user_tokens_asp_net_users_user_id");
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.Check", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_checks_asp_net_users_owner_id");
+
+                    b.HasOne("YellowPencil.Data.StudentPage", "Page")
+                        .WithOne("Check")
+                        .HasForeignKey("YellowPencil.Data.Check", "PageId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_checks_pages_page_id");
+
+                    b.HasOne("YellowPencil.Data.Plan", "Plan")
+                        .WithMany("Checks")
+                        .HasForeignKey("PlanId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_checks_plans_plan_id");
+
+                    b.Navigation("Page");
+
+                    b.Navigation("Plan");
+                });
+
             modelBuilder.Entity("YellowPencil.Data.ClassSheet", b =>
                 {
                     b.HasOne("YellowPencil.Data.SchoolClass", "Class")
@@ -1204,6 +1352,25 @@ namespace YellowPencil.Data.Migrations
                         .HasConstraintName("fk_sent_forms_asp_net_users_owner_id");
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.Session", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_sessions_asp_net_users_owner_id");
+
+                    b.HasOne("YellowPencil.Data.Plan", "Plan")
+                        .WithMany("Sessions")
+                        .HasForeignKey("PlanId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_sessions_plans_plan_id");
+
+                    b.Navigation("Plan");
+                });
+
             modelBuilder.Entity("YellowPencil.Data.SignedInBrowser", b =>
                 {
                     b.HasOne("YellowPencil.Data.Specialist", null)
@@ -1302,6 +1469,13 @@ namespace YellowPencil.Data.Migrations
                     b.Navigation("Pages");
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.Plan", b =>
+                {
+                    b.Navigation("Checks");
+
+                    b.Navigation("Sessions");
+                });
+
             modelBuilder.Entity("YellowPencil.Data.SchoolClass", b =>
                 {
                     b.Navigation("Sheets");
@@ -1316,6 +1490,8 @@ namespace YellowPencil.Data.Migrations
 
             modelBuilder.Entity("YellowPencil.Data.StudentPage", b =>
                 {
+                    b.Navigation("Check");
+
                     b.Navigation("Decisions");
 
                     b.Navigation("Plans");

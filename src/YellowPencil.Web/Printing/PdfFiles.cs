@@ -2,10 +2,12 @@ using System.Text;
 using PdfSharp.Fonts;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
+using YellowPencil.Core.Progress;
 using YellowPencil.Core.Teaching;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Pages.Plans;
 using YellowPencil.Web.Pages.Sheets;
+using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Printing;
 
@@ -135,6 +137,22 @@ public sealed class PdfFiles
         if (plan.Facts.Count > 0) paper.Say("Facts, two minutes apart:", string.Join(", ", plan.Facts));
         paper.Say("Said:", "________________________________________   [  ] taught as planned   changed: ________________________");
         if (SessionCard.Drawing(plan) is { } drawing) paper.PictureWhereItFits($"To draw: {drawing.Name.ToLowerInvariant()}", ModelSketch.Of(drawing));
+        return paper.Finish();
+    }
+
+    /// <summary>The progress of a plan: how it stands, the chart, and the same in numbers.</summary>
+    public byte[] Progress(PlanWeeks weeks, RemediationPlan plan, PaperSize size, string headed)
+    {
+        var (series, decision) = (weeks.Series, weeks.Series.Decision);
+        using var paper = new PdfPaper($"{plan.Student}: progress", size);
+        paper.Begin(headed);
+        paper.Heading($"{plan.Student}: {plan.Idea.Name}");
+        paper.Say("How it stands:", $"{ProgressRules.NameOf(decision.State)}. {decision.Because}");
+        paper.Say("Next:", decision.Next + (weeks.Due is { } due ? $" The next check is on {SchoolTime.Date(due)}." : ""));
+        paper.Picture(ProgressChart.Says(series), ProgressChart.Of(series));
+        paper.Table([0.2, 0.2, 0.2, 0.2, 0.2], ["When", "What", "Old rule, of chances", "Right, of answered", "Digits and signs"], series.Checks.Prepend(series.Beginning).Select((check, i) => (IReadOnlyList<string>)[
+            SchoolTime.Date(check.On), i == 0 ? "where it began" : $"check {i}", $"{check.Followed} of {check.Chances}", $"{check.Right} of {check.Answered}", $"{check.SignsRight} of {check.Signs}"]));
+        paper.Say("", "A check shows what was written on a day. It decides no grade, label or placement.");
         return paper.Finish();
     }
 

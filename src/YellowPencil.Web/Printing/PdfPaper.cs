@@ -203,7 +203,7 @@ internal sealed class PdfPaper : IDisposable
             switch (shape)
             {
                 case LineShape line:
-                    on.DrawLine(new XPen(line.Style.Length > 0 ? XColors.Black : XColors.Gray, line.Style.Length > 0 ? 1.1 : 0.5), left + line.X1 * unit, top + line.Y1 * unit, left + line.X2 * unit, top + line.Y2 * unit);
+                    on.DrawLine(line.Style is "aim" or "phase" ? Dashed : new XPen(line.Style.Length > 0 ? XColors.Black : XColors.Gray, line.Style.Length > 0 ? 1.1 : 0.5), left + line.X1 * unit, top + line.Y1 * unit, left + line.X2 * unit, top + line.Y2 * unit);
                     break;
                 case RectShape rect:
                     on.DrawRectangle(rect.Style == "against" ? Dashed : XPens.Gray, Fill(rect.Style), left + rect.X * unit, top + rect.Y * unit, rect.Width * unit, rect.Height * unit);

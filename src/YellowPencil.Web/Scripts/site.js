@@ -4,6 +4,7 @@ import { startBoard } from "./board.js";
 import { followReading } from "./class-reading.js";
 import { startCoverage } from "./coverage.js";
 import { replay } from "./replay.js";
+import { startSession } from "./session.js";
 import { startTyping } from "./typing.js";
 import { showUnsent } from "./unsent.js";
 import { forgetAll, forgetForm, keepField, unsentPages } from "./keeping.js";
@@ -16,6 +17,9 @@ if (typing) startTyping(typing);
 
 const board = document.querySelector("[data-board]");
 if (board) startBoard(board);
+
+const session = document.querySelector("[data-session]");
+if (session) startSession(session);
 
 const classReading = document.querySelector("[data-class-reading]");
 if (classReading) followReading(classReading);

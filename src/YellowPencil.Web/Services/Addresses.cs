@@ -103,6 +103,12 @@ public static class Addresses
     /// <summary>The card of a session: a plan on one page.</summary>
     public static string Card(Guid id) => $"/plans/{id}/card";
 
+    /// <summary>The weeks of a plan: sessions, checks and how it stands.</summary>
+    public static string Progress(Guid id) => $"/plans/{id}/progress";
+
+    /// <summary>A session, ticked while it is taught.</summary>
+    public static string Session(Guid id) => $"/sessions/{id}";
+
     /// <summary>Paper of a kind for a student.</summary>
     public static string Aid(string kind, string code) => $"{Aids}?kind={kind}&code={Uri.EscapeDataString(code)}";
 

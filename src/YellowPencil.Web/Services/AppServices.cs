@@ -47,6 +47,7 @@ internal static class AppServices
         services.AddSingleton<ReadingCache>();
         services.AddScoped<ReadingDesk>();
         services.AddScoped<PlanDesk>();
+        services.AddScoped<WeeksDesk>();
         services.AddMemoryCache(options => options.SizeLimit = 20_000);
         services.AddScoped<StudentIdeas>();
         services.AddScoped<ClassDesk>();

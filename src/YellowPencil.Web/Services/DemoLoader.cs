@@ -31,6 +31,7 @@ public sealed class DemoLoader(PencilContext data, UserManager<Specialist> users
         var made = await users.CreateAsync(specialist, Password);
         if (!made.Succeeded) throw new InvalidOperationException(string.Join(" ", made.Errors.Select(e => e.Description)));
         foreach (var student in DemoStudents.All.Concat(DemoLines.All)) Add(student, specialist.Id);
+        DemoWeeks.Add(data, specialist.Id, specialist.DisplayName, clock.GetUtcNow());
         DemoClass.Add(data, specialist.Id, clock.GetUtcNow());
         await data.SaveChangesAsync();
     }

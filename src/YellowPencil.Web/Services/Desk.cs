@@ -42,7 +42,7 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
             p.Id, p.StudentId, p.State, p.Title, p.Student!.Code, p.Student.CallName, p.ClassSheet == null ? null : p.ClassSheetId, p.ClassSheet!.Class!.Name, p.WrittenOn, p.CreatedAt, p.ItemCount, p.Version,
             p.Readings.OrderByDescending(r => r.MadeAt).Select(r => (int?)r.PageVersion).FirstOrDefault(),
             p.Decisions.Where(d => d.Kind == DecisionKind.Accepted || d.Kind == DecisionKind.PutAside).OrderByDescending(d => d.At).Select(d => (int?)d.PageVersion).FirstOrDefault(),
-            p.Plans.Where(q => q.PrintedAt == null && q.PageVersion == p.Version).OrderByDescending(q => q.MadeAt).Select(q => new WaitingPlan(q.Id, q.Content)).FirstOrDefault())).ToListAsync();
+            p.Plans.Where(q => q.PrintedAt == null && q.PageVersion == p.Version).OrderByDescending(q => q.MadeAt).Select(q => new WaitingPlan(q.Id, q.Content)).FirstOrDefault(), p.Check != null)).ToListAsync();
         var lying = pages.ToLookup(StageOf);
         return
         [
@@ -65,6 +65,7 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
 
     private static Stage StageOf(WaitingPage page) =>
         page.State == PageState.Typing ? Stage.TypeIn
+        : page.IsCheck ? Stage.Finished // it is read with its plan
         : page.ReadAt != page.Version ? Stage.Read
         : page.DecidedAt != page.Version ? Stage.Decide
         : page.Plan is not null ? Stage.Print
@@ -81,7 +82,7 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
 
     private sealed record WaitingPage(
         Guid Id, Guid Student, PageState State, string Title, string Code, string CallName, Guid? ClassSheet, string? Class, DateOnly? WrittenOn, DateTimeOffset CreatedAt, int Items, int Version,
-        int? ReadAt, int? DecidedAt, WaitingPlan? Plan);
+        int? ReadAt, int? DecidedAt, WaitingPlan? Plan, bool IsCheck);
 
     private sealed record WaitingPlan(Guid Id, string Content);
 }

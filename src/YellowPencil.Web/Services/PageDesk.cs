@@ -38,7 +38,7 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
 
     /// <summary>A page with its student, decisions and plans; null when there is none of this owner.</summary>
     public Task<StudentPage?> FindAsync(Guid id) =>
-        data.Pages.Include(p => p.Student).Include(p => p.ClassSheet).Include(p => p.Decisions.OrderBy(d => d.At)).Include(p => p.Plans).FirstOrDefaultAsync(p => p.Id == id);
+        data.Pages.Include(p => p.Student).Include(p => p.ClassSheet).Include(p => p.Check).Include(p => p.Decisions.OrderBy(d => d.At)).Include(p => p.Plans).FirstOrDefaultAsync(p => p.Id == id);
 
     /// <summary>The same page, held until the transaction of the request ends, so that no autosave comes in between.</summary>
     public async Task<StudentPage?> HoldAsync(Guid id)

@@ -213,9 +213,9 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
     }
 
     // As hard as the page for which the plan is; where that cannot be read any more, as long as its numbers were.
-    private async Task<StudentSize> SizeAsync(Plan plan) =>
+    internal async Task<StudentSize> SizeAsync(Plan plan) =>
         (plan.Page ?? await data.Pages.FindAsync(plan.PageId)) is { } page && PageDesk.TryStoredSheet(page, out _) is { } sheet
             ? StudentSize.Of(sheet.Items.Select(i => i.Task)) : StudentSize.UpTo(plan.MostDigits);
 
-    private static List<NumberFact> Facts(string text) => [.. text.Split('|', StringSplitOptions.RemoveEmptyEntries).Select(NumberFact.Parse)];
+    internal static List<NumberFact> Facts(string text) => [.. text.Split('|', StringSplitOptions.RemoveEmptyEntries).Select(NumberFact.Parse)];
 }

@@ -17,10 +17,13 @@ public sealed class SchoolTime(CurrentSpecialist who, TimeProvider clock)
     private DateTimeZone Zone => DateTimeZoneProviders.Tzdb.GetZoneOrNull(who.Account?.TimeZone ?? "") ?? DateTimeZone.Utc;
 
     /// <summary>Today.</summary>
-    public DateOnly Today => Local(clock.GetUtcNow()).Date.ToDateOnly();
+    public DateOnly Today => DayOf(clock.GetUtcNow());
+
+    /// <summary>The day of a moment.</summary>
+    public DateOnly DayOf(DateTimeOffset at) => Local(at).Date.ToDateOnly();
 
     /// <summary>The date, such as "9 Mar 2026".</summary>
-    public string Date(DateTimeOffset at) => Date(Local(at).Date.ToDateOnly());
+    public string Date(DateTimeOffset at) => Date(DayOf(at));
 
     /// <summary>The date, such as "9 Mar 2026".</summary>
     public static string Date(DateOnly day) => day.ToString("d MMM yyyy", CultureInfo.InvariantCulture);

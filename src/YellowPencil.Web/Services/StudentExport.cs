@@ -1,9 +1,11 @@
 using System.Globalization;
 using System.IO.Compression;
 using System.Text;
+using System.Text.Json;
 using CsvHelper;
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Engine;
+using YellowPencil.Core.Progress;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Services;
@@ -17,6 +19,8 @@ public sealed class StudentExport(PencilContext data, ReadingDesk readings, Rule
         readings.ndjson  the readings, one a line (yellow-pencil.reading)
         plans/           the plans, a file each, as plan --json writes them
         decisions.csv    what was decided and noted
+        sessions.csv     how each plan was taught: day, ticks as JSON, the learner's words, what was changed
+        checks.csv       which pages are checks of which plan
         looks.csv        who looked, at what and when
         """;
 
@@ -26,6 +30,8 @@ public sealed class StudentExport(PencilContext data, ReadingDesk readings, Rule
         await names.LoadAsync();
         var pages = await data.Pages.AsNoTracking().Where(p => p.StudentId == student.Id).Include(p => p.Readings).Include(p => p.Decisions).OrderBy(p => p.CreatedAt).ToListAsync();
         var plans = await data.Plans.AsNoTracking().Where(p => p.StudentId == student.Id).OrderBy(p => p.MadeAt).ToListAsync();
+        var sessions = await data.Sessions.AsNoTracking().Include(x => x.Plan).Where(x => x.Plan!.StudentId == student.Id).OrderBy(x => x.HeldOn).ThenBy(x => x.At).ToListAsync();
+        var checks = await data.Checks.AsNoTracking().Include(x => x.Plan).Include(x => x.Page).Where(x => x.Plan!.StudentId == student.Id && x.Page != null).OrderBy(x => x.MadeAt).ToListAsync();
         var looks = await data.Looks.AsNoTracking().Where(l => l.StudentId == student.Id).OrderBy(l => l.At).ToListAsync();
         using var file = new MemoryStream();
         using (var zip = new ZipArchive(file, ZipArchiveMode.Create, leaveOpen: true))
@@ -36,6 +42,8 @@ public sealed class StudentExport(PencilContext data, ReadingDesk readings, Rule
             Put(zip, "readings.ndjson", Lines(pages.SelectMany(p => p.Readings.Where(r => !r.IsPassing).OrderBy(r => r.MadeAt)).Select(r => r.Content)));
             foreach (var (at, plan) in plans.Index().Where(p => p.Item.Content.Length > 0)) Put(zip, $"plans/{at + 1}.json", plan.Content);
             Put(zip, "decisions.csv", Table(["page", "when", "who", "what", "rules", "text"], pages.SelectMany(p => p.Decisions.OrderBy(d => d.At).Select(d => new[] { Name(p), When(d.At), d.ByName, d.Kind.ToString(), d.Rules, d.Text }))));
+            Put(zip, "sessions.csv", Table(["plan", "day", "who", "ticks", "said", "changed", "decided otherwise"], sessions.Select(x => new[] { PlanDesk.NameOf(x.Plan!, names), x.HeldOn.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), x.ByName, JsonSerializer.Serialize(x.Ticks), x.Said, x.Changed, x.Overruled is { } next ? SessionEnd.TextOf(next) : "" })));
+            Put(zip, "checks.csv", Table(["plan", "number", "set", "page", "items"], checks.Select(x => new[] { PlanDesk.NameOf(x.Plan!, names), x.Number.ToString(CultureInfo.InvariantCulture), When(x.MadeAt), Name(x.Page!), x.Content })));
             Put(zip, "looks.csv", Table(["when", "who", "what"], looks.Select(l => new[] { When(l.At), l.ByName, l.What })));
         }
 

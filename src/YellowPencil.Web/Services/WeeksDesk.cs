@@ -1,0 +1,138 @@
+using Microsoft.EntityFrameworkCore;
+using YellowPencil.Core.Asking;
+using YellowPencil.Core.Engine;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Pages;
+using YellowPencil.Core.Progress;
+using YellowPencil.Core.Teaching;
+using YellowPencil.Data;
+using YellowPencil.Web.Accounts;
+
+namespace YellowPencil.Web.Services;
+
+/// <summary>How it stands with a plan that is taught.</summary>
+/// <param name="Plan">The plan as kept.</param>
+/// <param name="Series">Its checks.</param>
+/// <param name="Sessions">Its sessions, the first one first.</param>
+/// <param name="Open">The check that is set and not typed in yet; null for none.</param>
+/// <param name="Due">When the next check is due; null where none is.</param>
+public sealed record PlanWeeks(Plan Plan, ProgressSeries Series, IReadOnlyList<Session> Sessions, Check? Open, DateOnly? Due);
+
+/// <summary>The weeks after a plan was made: sessions, checks, and what is decided by them.</summary>
+public sealed class WeeksDesk(PencilContext data, PageDesk pages, PlanDesk plans, ReadingCache cache, RuleNaming names, CurrentSpecialist who, SchoolTime time, TimeProvider clock)
+{
+    /// <summary>Fewer answers than these, wrong in another way, are no rule.</summary>
+    private const int FewestForARule = 3;
+
+    /// <summary>Begins the row of a session of today.</summary>
+    public async Task<Session> BeginSessionAsync(Plan plan)
+    {
+        var session = new Session { Id = Guid.CreateVersion7(clock.GetUtcNow()), PlanId = plan.Id, HeldOn = time.Today, ByName = who.Name, At = clock.GetUtcNow() };
+        data.Sessions.Add(session);
+        await data.SaveChangesAsync();
+        return session;
+    }
+
+    /// <summary>A session with its plan and student; null when there is none of this owner.</summary>
+    public async Task<Session?> FindSessionAsync(Guid id) =>
+        await data.Sessions.Include(s => s.Plan).ThenInclude(p => p!.Student).FirstOrDefaultAsync(s => s.Id == id) is { Plan: not null } session ? session : null;
+
+    /// <summary>Keeps how a session went, if it is still as it was when that was typed.</summary>
+    /// <returns>Whether it was kept; if not, somebody else has changed it.</returns>
+    public async Task<bool> SaveAsync(Session session, int version, Action<Session> change)
+    {
+        await data.Database.ExecuteSqlAsync($"select 1 from sessions where id = {session.Id} for update");
+        await data.Entry(session).ReloadAsync();
+        if (session.Version != version) return false;
+        change(session);
+        session.Version++;
+        await data.SaveChangesAsync();
+        return true;
+    }
+
+    /// <summary>Takes a session out that was not held.</summary>
+    public async Task RemoveAsync(Session session)
+    {
+        data.Sessions.Remove(session);
+        await data.SaveChangesAsync();
+    }
+
+    /// <summary>Sets the next check of a plan as a page; the one that is open, where there is one.</summary>
+    /// <returns>The page; null where this version knows no items for the plan's rule.</returns>
+    public async Task<Guid?> SetCheckAsync(Plan plan)
+    {
+        // One at a time, so that two tabs set one check.
+        await data.Database.ExecuteSqlAsync($"select 1 from plans where id = {plan.Id} for update");
+        var earlier = await data.Checks.Include(c => c.Page).Where(c => c.PlanId == plan.Id && c.Page != null).OrderBy(c => c.Number).ToListAsync();
+        if (earlier.Find(c => c.Page!.State == PageState.Typing) is { } open) return open.PageId;
+        if (await plans.ReadAsync(plan) is not { } made || Hypothesis.Parse(plan.Rules) is not { } hypothesis) return null;
+        var used = earlier.SelectMany(c => CheckForm.Read(c.Content, TasksOf(c.Page!)).Items).Select(i => i.Item.Written).ToHashSet();
+        var number = 1 + (await data.Checks.Where(c => c.PlanId == plan.Id).MaxAsync(c => (int?)c.Number) ?? 0);
+        if (CheckForm.Make(made, hypothesis, PlanDesk.Facts(plan.AvoidedFacts), await plans.SizeAsync(plan), number, plan.Seed, used) is not { } form) return null;
+        var page = await pages.BeginAsync(plan.Student!, $"Check {number}", null, [.. form.Items.Select((item, at) => WorkedItem.Of($"{at + 1}", item.Item.Task))]);
+        data.Checks.Add(new Check { Id = Guid.CreateVersion7(clock.GetUtcNow()), PlanId = plan.Id, Number = number, PageId = page.Id, Content = form.Write(), MadeAt = clock.GetUtcNow() });
+        await data.SaveChangesAsync();
+        return page.Id;
+    }
+
+    /// <summary>How it stands with a plan.</summary>
+    public async Task<PlanWeeks> OfAsync(Plan plan)
+    {
+        await names.LoadAsync();
+        var loaded = await Loaded().FirstAsync(p => p.Id == plan.Id);
+        return Of(loaded);
+    }
+
+    /// <summary>All plans that are being taught or looked at again, those first whose check is due first.</summary>
+    public async Task<IReadOnlyList<PlanWeeks>> AllAsync()
+    {
+        await names.LoadAsync();
+        var taught = await Loaded().Where(p => p.ClosedAt == null && (p.Sessions.Count > 0 || p.Checks.Count > 0)).ToListAsync();
+        return [.. taught.Select(Of).OrderBy(w => w.Due ?? DateOnly.MaxValue).ThenBy(w => w.Plan.Student!.CodeKey)];
+    }
+
+    /// <summary>Closes a plan, or takes it up again.</summary>
+    public async Task CloseAsync(Plan plan, bool isClosed)
+    {
+        plan.ClosedAt = isClosed ? plan.ClosedAt ?? clock.GetUtcNow() : null;
+        await data.SaveChangesAsync();
+    }
+
+    private IQueryable<Plan> Loaded() =>
+        data.Plans.Include(p => p.Student).Include(p => p.Page).Include(p => p.Sessions).Include(p => p.Checks).ThenInclude(c => c.Page);
+
+    private PlanWeeks Of(Plan plan)
+    {
+        var sessions = plan.Sessions.OrderBy(s => s.HeldOn).ThenBy(s => s.At).ToList();
+        var hypothesis = Hypothesis.Parse(plan.Rules) ?? Hypothesis.Sound;
+        var began = plan.Page is { } page && PageDesk.TryStoredSheet(page, out _) is { } sheet
+            ? CheckForm.OfPage(sheet.Items.Select(i => i.Task), hypothesis).Judge(page.WrittenOn ?? time.DayOf(page.CreatedAt), [.. sheet.Items.Select(i => i.Answer)])
+            : new CheckResult(time.DayOf(plan.MadeAt), []);
+        var typed = plan.Checks.Where(c => c.Page is { State: PageState.Typed }).OrderBy(c => c.Number).ToList();
+        List<CheckResult> results = [.. typed.Select(ResultOf).OfType<CheckResult>()];
+        if (results.Count > 0 && OtherRule(plan, typed, results) is { Length: > 0 } other) results[^1] = results[^1] with { OtherRule = other };
+        var series = new ProgressSeries(began, results, sessions.Count > 0 ? sessions[0].HeldOn : null);
+        var last = series.Checks.Count > 0 ? series.Checks[^1].On : sessions.Count > 0 ? sessions[0].HeldOn : time.DayOf(plan.MadeAt);
+        var due = plan.ClosedAt is null && series.Decision.DaysToNextCheck is { } days ? last.AddDays(days) : (DateOnly?)null;
+        return new PlanWeeks(plan, series, sessions, plan.Checks.FirstOrDefault(c => c.Page is { State: PageState.Typing }), due);
+    }
+
+    private CheckResult? ResultOf(Check check)
+    {
+        if (PageDesk.TryStoredSheet(check.Page!, out _) is not { } sheet) return null;
+        var form = CheckForm.Read(check.Content, sheet.Items.Select(i => i.Task));
+        var answers = sheet.Items.Where(i => form.Items.Any(c => c.Item.Task.Equals(i.Task))).Select(i => i.Answer).ToList();
+        return form.Judge(check.Page!.WrittenOn ?? time.DayOf(check.MadeAt), answers);
+    }
+
+    // One check is too short to find a rule in: the last two are read as one page, where the old rule is not what is wrong in them.
+    private string OtherRule(Plan plan, IReadOnlyList<Check> typed, IReadOnlyList<CheckResult> results)
+    {
+        if (results.TakeLast(2).Sum(r => r.Items.Count(i => i.Outcome == CheckOutcome.Other)) < FewestForARule) return "";
+        var items = typed.TakeLast(2).SelectMany(c => PageDesk.TryStoredSheet(c.Page!, out _)?.Items ?? []).Select((item, at) => item with { Id = $"{at + 1}" });
+        var reading = cache.Read(new WorkedSheet { Student = plan.Student!.Code, Items = [.. items] }, CancellationToken.None);
+        return reading is { Outcome: Outcome.Bug or Outcome.NotToldApart, BestBug: { } best } && best.Hypothesis.RuleIds.Except(plan.Rules.Split('+')).Any() ? names.Of(ReadingDesk.RulesOf(best), plan.Word) : "";
+    }
+
+    private static IEnumerable<ItemTask> TasksOf(StudentPage page) => PageDesk.TryStoredSheet(page, out _)?.Items.Select(i => i.Task) ?? [];
+}

@@ -1,0 +1,152 @@
+using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json;
+using Shouldly;
+using UglyToad.PdfPig;
+using Xunit;
+using YellowPencil.Tests.Shared;
+
+namespace YellowPencil.Web.Tests;
+
+/// <summary>Sessions, checks and how it stands with a plan, from its first day until the rule is gone and was looked at again.</summary>
+public sealed class WeeksTests(PencilApp app) : IClassFixture<PencilApp>
+{
+    // Turned round in every column: worked by hand.
+    private const string Turned = "604 - 278 = 474\n523 - 168 = 445\n80 - 36 = 56\n415 - 203 = 212\n703 - 245 = 542\n952 - 367 = 615\n867 - 452 = 415";
+
+    private async Task<(Visitor Visitor, string Code, string Plan)> PlanAsync()
+    {
+        var visitor = await new Visitor(app).SignInAsync();
+        var code = "W-" + Guid.NewGuid().ToString("N")[..8];
+        await visitor.GetAsync("/add-student");
+        await visitor.PostAsync("/add-student", ("code", code), ("callName", ""), ("word", "Regroup"));
+        await visitor.GetAsync($"/students/{code}/pages/new");
+        await visitor.PostAsync($"/students/{code}/pages/new", ("items", Turned), ("title", "Spars"), ("writtenOn", "2026-03-02"));
+        var page = visitor.Address["/pages/".Length..];
+        var reading = await visitor.GetAsync($"/pages/{page}/reading");
+        var rules = reading.QuerySelectorAll("form").First(f => f.TextContent.Contains("Accept and plan")).QuerySelector("input[name=rules]")!.GetAttribute("value")!;
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", rules));
+        return (visitor, code, visitor.Address);
+    }
+
+    private static object Ticks(int version, params (string Item, string Answer)[] ticks) =>
+        new { version, ticks = ticks.ToDictionary(t => t.Item, t => new { answer = t.Answer, helped = false, @checked = false }), said = "the bottom from the top", changed = "" };
+
+    [Fact]
+    public async Task A_session_is_ticked_kept_and_says_what_comes_next()
+    {
+        var (visitor, _, plan) = await PlanAsync();
+        await visitor.GetAsync($"{plan}/progress");
+        await visitor.PostAsync($"{plan}/progress?handler=Session");
+        var session = visitor.Address;
+        session.ShouldStartWith("/sessions/");
+        var api = "/api" + session;
+        var saved = await visitor.PutAsync(api, Ticks(1, ("Together 1", "right"), ("Alone 1", "right"), ("Alone 2", "other"), ("Alone 3", "right"), ("Exit", "right"), ("No such item", "right")));
+        var reply = (await saved.Content.ReadFromJsonAsync<JsonElement>()).GetProperty("session");
+        reply.GetProperty("next").GetString().ShouldBe("Once more together, and the exit question again.");
+        reply.GetProperty("because").GetString().ShouldBe("2 of 3 alone right, the exit question right.");
+        reply.GetProperty("ticks").EnumerateObject().Select(t => t.Name).ShouldNotContain("No such item");
+
+        // What another tab typed on the old version is not lost and not laid over: it comes back as a conflict.
+        var late = await (await visitor.PutAsync(api, Ticks(1, ("Exit", "old")))).Content.ReadFromJsonAsync<JsonElement>();
+        late.GetProperty("versions").EnumerateObject().ShouldBeEmpty();
+        late.GetProperty("conflicts")[0].GetProperty("ticks").GetProperty("Exit").GetProperty("answer").GetString().ShouldBe("right");
+
+        var progress = await visitor.GetAsync($"{plan}/progress");
+        progress.Body!.TextContent.ShouldContain("the bottom from the top");
+        progress.Body.TextContent.ShouldContain("Once more together");
+        (await visitor.PutAsync(api, new { version = 2 })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await visitor.PutAsync(api, new { version = 2, ticks = new Dictionary<string, object> { ["Exit"] = new { answer = "sideways" } } })).StatusCode.ShouldBe(HttpStatusCode.BadRequest);
+        (await visitor.PutAsync("/api/sessions/" + Guid.NewGuid(), Ticks(1))).StatusCode.ShouldBe(HttpStatusCode.NotFound);
+
+        await visitor.GetAsync(session);
+        await visitor.PostAsync(session + "?handler=Day", ("day", "2026-03-09"));
+        (await visitor.GetAsync($"{plan}/progress")).Body!.TextContent.ShouldContain("9 Mar 2026");
+        await visitor.GetAsync(session);
+        await visitor.PostAsync(session + "?handler=Remove");
+        visitor.Address.ShouldBe($"{plan}/progress");
+        await visitor.GetAsync(session);
+        visitor.Last!.StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task A_student_is_followed_until_the_rule_is_gone_and_was_looked_at_again()
+    {
+        var (visitor, code, plan) = await PlanAsync();
+        await visitor.GetAsync($"{plan}/progress");
+        await visitor.PostAsync($"{plan}/progress?handler=Session");
+        var session = visitor.Address;
+        await visitor.PostAsync(session + "?handler=Day", ("day", "2026-03-03"));
+
+        async Task<string> CheckAsync(string day, bool isOld)
+        {
+            await visitor.GetAsync($"{plan}/progress");
+            await visitor.PostAsync($"{plan}/progress?handler=Check");
+            var page = visitor.Address.Split('/')[2];
+
+            // The button pressed twice sets one check.
+            await visitor.GetAsync($"{plan}/progress");
+            await visitor.PostAsync($"{plan}/progress?handler=Check");
+            visitor.Address.Split('/')[2].ShouldBe(page);
+            var content = JsonSerializer.Deserialize<JsonElement>((string)(await app.SqlAsync($"select content::text from checks where page_id = '{page}'"))!);
+            var items = content.EnumerateArray().Select((item, at) => new
+            {
+                id = $"{at + 1}",
+                version = 1,
+                answer = isOld ? item.GetProperty("old").GetString()! : Difference(item.GetProperty("task").GetString()!),
+            }).ToList();
+            items.Count.ShouldBe(6);
+            await visitor.GetAsync($"/pages/{page}");
+            (await visitor.PutAsync($"/api/pages/{page}/items", items)).StatusCode.ShouldBe(HttpStatusCode.OK);
+            await app.SqlAsync($"update pages set state = 'Typed', written_on = '{day}' where id = '{page}'");
+            var progress = await visitor.GetAsync($"{plan}/progress");
+            return progress.QuerySelector("#stands")!.TextContent + " " + progress.QuerySelector(".nextstep")!.TextContent;
+        }
+
+        (await CheckAsync("2026-03-09", isOld: true)).ShouldContain("How it stands: too few checks to say");
+        (await CheckAsync("2026-03-16", isOld: false)).ShouldContain("How it stands: goes on");
+        var gone = await CheckAsync("2026-03-23", isOld: false);
+        gone.ShouldContain("How it stands: gone");
+        gone.ShouldContain("Old rule at 0 of 6 chances in the last two checks (0 of 3, 0 of 3), 5 of 5 where it began.");
+        gone.ShouldContain("6 Apr 2026"); // two weeks on
+        (await CheckAsync("2026-04-06", isOld: false)).ShouldContain("4 May 2026"); // six weeks after it was gone
+        (await CheckAsync("2026-05-04", isOld: false)).ShouldContain("How it stands: gone, looked at again after six weeks");
+
+        var desk = await visitor.GetAsync("/");
+        var row = desk.QuerySelectorAll("tr").First(r => r.TextContent.Contains(code) && r.TextContent.Contains("gone, looked at again"));
+        row.QuerySelector("a")!.GetAttribute("href").ShouldBe($"{plan}/progress");
+        desk.QuerySelectorAll(".pile li").ShouldNotContain(li => li.TextContent.Contains(code) && li.TextContent.Contains("Check"));
+
+        using (var pdf = PdfDocument.Open(await visitor.GetFileAsync($"{plan}/progress?as=pdf")))
+        {
+            pdf.NumberOfPages.ShouldBe(1);
+            pdf.GetPage(1).Text.ShouldContain("looked at again after six weeks");
+            pdf.GetPage(1).Text.ShouldContain("check 5");
+        }
+
+        // Closed, it leaves the desk; it can be taken up again.
+        await visitor.GetAsync($"{plan}/progress");
+        await visitor.PostAsync($"{plan}/progress?handler=Close", ("closed", "true"));
+        (await visitor.GetAsync("/")).QuerySelectorAll("tr").ShouldNotContain(r => r.TextContent.Contains(code) && r.TextContent.Contains("looked at again"));
+        await visitor.GetAsync($"{plan}/progress");
+        await visitor.PostAsync($"{plan}/progress?handler=Close", ("closed", "false"));
+        (await visitor.GetAsync("/")).QuerySelectorAll("tr").ShouldContain(r => r.TextContent.Contains(code) && r.TextContent.Contains("looked at again"));
+    }
+
+    [Fact]
+    public async Task Somebody_elses_weeks_are_not_to_be_seen()
+    {
+        var (visitor, _, plan) = await PlanAsync();
+        await visitor.GetAsync($"{plan}/progress");
+        await visitor.PostAsync($"{plan}/progress?handler=Session");
+        var session = visitor.Address;
+        var nobody = new Visitor(app);
+        foreach (var address in new[] { $"{plan}/progress", session })
+        {
+            await nobody.GetAsync(address);
+            nobody.Address.ShouldStartWith("/sign-in");
+        }
+    }
+
+    private static string Difference(string task) => task.Split(" - ") is [var top, var bottom] ? $"{int.Parse(top) - int.Parse(bottom)}" : throw new ArgumentException(task);
+}
