@@ -45,6 +45,9 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
     /// <summary>Checks.</summary>
     public DbSet<Check> Checks => Set<Check>();
 
+    /// <summary>Reports that were given out.</summary>
+    public DbSet<SentReport> Reports => Set<SentReport>();
+
     /// <summary>Who looked.</summary>
     public DbSet<Look> Looks => Set<Look>();
 
@@ -182,6 +185,14 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
             check.Property(c => c.Content).HasColumnType("jsonb");
             check.HasOne(c => c.Plan).WithMany(p => p.Checks).HasForeignKey(c => c.PlanId);
             check.HasOne(c => c.Page).WithOne(p => p.Check).HasForeignKey<Check>(c => c.PageId);
+        });
+        builder.Entity<SentReport>(report =>
+        {
+            Own(report);
+            report.ToTable("reports");
+            report.Property(r => r.Kind).HasConversion<string>().HasMaxLength(20);
+            report.Property(r => r.Text).HasMaxLength(4_000);
+            report.HasOne(r => r.Plan).WithMany().HasForeignKey(r => r.PlanId);
         });
         builder.Entity<Look>(look =>
         {

@@ -72,3 +72,31 @@ public sealed class Check : IOwned
     /// <summary>When it was set.</summary>
     public DateTimeOffset MadeAt { get; set; }
 }
+
+/// <summary>A report as it was given out.</summary>
+public sealed class SentReport : IOwned
+{
+    /// <summary>The key.</summary>
+    public Guid Id { get; set; }
+
+    /// <inheritdoc/>
+    public Guid OwnerId { get; set; }
+
+    /// <summary>The plan that it is about.</summary>
+    public Guid PlanId { get; set; }
+
+    /// <summary>The plan that it is about.</summary>
+    public Plan? Plan { get; set; }
+
+    /// <summary>To whom it went.</summary>
+    public ReportKind Kind { get; set; }
+
+    /// <summary>What it says, a line a paragraph.</summary>
+    public required string Text { get; set; }
+
+    /// <summary>Who gave it out.</summary>
+    public required string ByName { get; set; }
+
+    /// <summary>When.</summary>
+    public DateTimeOffset At { get; set; }
+}

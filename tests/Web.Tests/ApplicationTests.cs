@@ -68,7 +68,13 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         using var visitor = await DemoAsync();
         var desk = await visitor.GetAsync("/");
         desk.QuerySelectorAll(".pile h2").Select(h => h.TextContent.Trim().Split(' ')[1]).ShouldBe(["type", "read", "decide", "print"]);
-        desk.QuerySelectorAll("table.ledger a").Select(a => a.TextContent).Where(c => c.StartsWith("K-")).ShouldBe(Enumerable.Range(1, 27).Select(n => $"K-{n:00}"));
+        var tables = desk.QuerySelectorAll("table.ledger");
+        tables[^1].QuerySelectorAll("a").Select(a => a.TextContent).Where(c => c.StartsWith("K-")).ShouldBe(Enumerable.Range(1, 33).Select(n => $"K-{n:00}"));
+
+        // The weeks, as ten of them were made up: what is due first.
+        tables[0].QuerySelectorAll("tbody tr").Select(r => $"{r.QuerySelector("a")!.TextContent} {r.Children[4].TextContent.Trim()}").Order().ShouldBe([
+            "K-28 gone", "K-29 loosening", "K-30 gone, another rule has come", "K-31 four checks under the aim", "K-32 back", "K-33 too few checks to say",
+        ]);
     }
 
     [Fact]
@@ -82,7 +88,7 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
         plan.ShouldStartWith("/plans/");
 
         using var other = await SomebodyElseAsync();
-        foreach (var address in new[] { "/students/K-01", $"/pages/{page}", $"/pages/{page}/reading", $"/pages/{page}/items/1", plan, plan + "/practice" })
+        foreach (var address in new[] { "/students/K-01", $"/pages/{page}", $"/pages/{page}/reading", $"/pages/{page}/items/1", plan, plan + "/practice", plan + "/progress", plan + "/reports" })
         {
             var answer = await other.GetAsync(address);
             other.Last!.StatusCode.ShouldBe(HttpStatusCode.NotFound, address);

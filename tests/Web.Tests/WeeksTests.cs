@@ -134,6 +134,26 @@ public sealed class WeeksTests(PencilApp app) : IClassFixture<PencilApp>
     }
 
     [Fact]
+    public async Task A_report_is_proposed_changed_and_kept_as_it_was_given_out()
+    {
+        var (visitor, code, plan) = await PlanAsync();
+        var proposed = await visitor.GetAsync($"{plan}/reports?kind=Family");
+        proposed.QuerySelector("textarea")!.TextContent.ShouldContain("Two minutes at the table");
+        (await visitor.PostAsync($"{plan}/reports", ("kind", "Family"), ("text", "She is weak in sums."))).QuerySelector("[role=alert]")!.TextContent.ShouldContain("“weak…” may not stand in a report");
+        var kept = await visitor.PostAsync($"{plan}/reports", ("kind", "Family"), ("text", "We work on one thing.\n\nThank you."));
+        kept.QuerySelector("textarea")!.TextContent.ShouldBe("We work on one thing.\n\nThank you.");
+        kept.QuerySelectorAll("ul a").ShouldContain(a => a.TextContent == "For the family");
+        using (var pdf = PdfDocument.Open(await visitor.GetFileAsync(visitor.Address + "&as=pdf")))
+            pdf.GetPage(1).Text.ShouldContain("Thank you.");
+
+        // What is proposed changes with the weeks; what was given out does not.
+        (await visitor.GetAsync($"{plan}/reports?kind=Learner")).QuerySelector("textarea")!.TextContent.ShouldContain("I check it myself");
+        using var file = new System.IO.Compression.ZipArchive(new MemoryStream(await visitor.GetFileAsync($"/students/{code}?handler=Export")));
+        using var reports = new StreamReader(file.GetEntry("reports.csv")!.Open());
+        (await reports.ReadToEndAsync()).ShouldContain("We work on one thing.");
+    }
+
+    [Fact]
     public async Task Somebody_elses_weeks_are_not_to_be_seen()
     {
         var (visitor, _, plan) = await PlanAsync();

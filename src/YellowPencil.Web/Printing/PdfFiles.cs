@@ -156,6 +156,16 @@ public sealed class PdfFiles
         return paper.Finish();
     }
 
+    /// <summary>A report, a line a paragraph.</summary>
+    public byte[] Report(string name, string code, string text, PaperSize size, string headed)
+    {
+        using var paper = new PdfPaper($"{code}: {name}", size);
+        paper.Begin(headed);
+        paper.Heading($"{name}: {code}");
+        foreach (var line in text.Split('\n', StringSplitOptions.RemoveEmptyEntries)) paper.Say("", line);
+        return paper.Finish();
+    }
+
     /// <summary>The name of a file, of signs that every system takes.</summary>
     public static string Name(params IEnumerable<string> parts)
     {

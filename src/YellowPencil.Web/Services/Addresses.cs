@@ -106,6 +106,9 @@ public static class Addresses
     /// <summary>The weeks of a plan: sessions, checks and how it stands.</summary>
     public static string Progress(Guid id) => $"/plans/{id}/progress";
 
+    /// <summary>Reports about a plan.</summary>
+    public static string Reports(Guid id) => $"/plans/{id}/reports";
+
     /// <summary>A session, ticked while it is taught.</summary>
     public static string Session(Guid id) => $"/sessions/{id}";
 

@@ -41,7 +41,7 @@ internal static class DemoWeeks
     [
         new("K-28", "Piran", "Spars cut in March", "subtraction.turns-column-round", 10, Differences, [1, 2, 3], [(2, 1), (3, 0.7), (4, 0), (5, 0), (7, 0)]),
         new("K-29", "Elowen", "Beads on four lines", "addition.carry-dropped", 5, Sums, [1, 2, 3, 4], [(2, 1), (3, 0.4), (4, 0.3)]),
-        new("K-30", "Cador", "Tide marks", "integers.minus-minus-stays-minus", 8, Signed, [1, 2, 3, 4], [(2, 0.7), (3, 0.3), (4, 0), (5, 0)], "integers.keeps-first-sign"),
+        new("K-30", "Cador", "Tide marks", "integers.minus-minus-stays-minus", 8, Signed, [1, 2, 3, 4], [(2, 0.7), (3, 0.3), (4, 0), (5, 0)], "integers.first-sign-changed-too"),
         new("K-31", "Sidwell", "Cloth by the piece", "decimal-products.places-of-first-only", 6, Decimals, [1, 2, 3, 4, 5], [(2, 1), (3, 1), (4, 0.7), (5, 1)]),
         new("K-32", "Rosen", "Ribbon shared out", "fractions.across", 10, Fractions, [1, 2], [(2, 0.3), (3, 0), (4, 0), (6, 0), (10, 1)]),
         new("K-33", "Talan", "Reels on the shelf", "subtraction.zeros-skipped", 1, Differences, [1], []),

@@ -21,6 +21,7 @@ public sealed class StudentExport(PencilContext data, ReadingDesk readings, Rule
         decisions.csv    what was decided and noted
         sessions.csv     how each plan was taught: day, ticks as JSON, the learner's words, what was changed
         checks.csv       which pages are checks of which plan
+        reports.csv      reports as they were given out
         looks.csv        who looked, at what and when
         """;
 
@@ -32,6 +33,7 @@ public sealed class StudentExport(PencilContext data, ReadingDesk readings, Rule
         var plans = await data.Plans.AsNoTracking().Where(p => p.StudentId == student.Id).OrderBy(p => p.MadeAt).ToListAsync();
         var sessions = await data.Sessions.AsNoTracking().Include(x => x.Plan).Where(x => x.Plan!.StudentId == student.Id).OrderBy(x => x.HeldOn).ThenBy(x => x.At).ToListAsync();
         var checks = await data.Checks.AsNoTracking().Include(x => x.Plan).Include(x => x.Page).Where(x => x.Plan!.StudentId == student.Id && x.Page != null).OrderBy(x => x.MadeAt).ToListAsync();
+        var reports = await data.Reports.AsNoTracking().Include(x => x.Plan).Where(x => x.Plan!.StudentId == student.Id).OrderBy(x => x.At).ToListAsync();
         var looks = await data.Looks.AsNoTracking().Where(l => l.StudentId == student.Id).OrderBy(l => l.At).ToListAsync();
         using var file = new MemoryStream();
         using (var zip = new ZipArchive(file, ZipArchiveMode.Create, leaveOpen: true))
@@ -44,6 +46,7 @@ public sealed class StudentExport(PencilContext data, ReadingDesk readings, Rule
             Put(zip, "decisions.csv", Table(["page", "when", "who", "what", "rules", "text"], pages.SelectMany(p => p.Decisions.OrderBy(d => d.At).Select(d => new[] { Name(p), When(d.At), d.ByName, d.Kind.ToString(), d.Rules, d.Text }))));
             Put(zip, "sessions.csv", Table(["plan", "day", "who", "ticks", "said", "changed", "decided otherwise"], sessions.Select(x => new[] { PlanDesk.NameOf(x.Plan!, names), x.HeldOn.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), x.ByName, JsonSerializer.Serialize(x.Ticks), x.Said, x.Changed, x.Overruled is { } next ? SessionEnd.TextOf(next) : "" })));
             Put(zip, "checks.csv", Table(["plan", "number", "set", "page", "items"], checks.Select(x => new[] { PlanDesk.NameOf(x.Plan!, names), x.Number.ToString(CultureInfo.InvariantCulture), When(x.MadeAt), Name(x.Page!), x.Content })));
+            Put(zip, "reports.csv", Table(["plan", "when", "who", "report", "text"], reports.Select(x => new[] { PlanDesk.NameOf(x.Plan!, names), When(x.At), x.ByName, Reports.NameOf(x.Kind), x.Text })));
             Put(zip, "looks.csv", Table(["when", "who", "what"], looks.Select(l => new[] { When(l.At), l.ByName, l.What })));
         }
 

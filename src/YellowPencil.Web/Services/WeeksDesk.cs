@@ -91,6 +91,18 @@ public sealed class WeeksDesk(PencilContext data, PageDesk pages, PlanDesk plans
         return [.. taught.Select(Of).OrderBy(w => w.Due ?? DateOnly.MaxValue).ThenBy(w => w.Plan.Student!.CodeKey)];
     }
 
+    /// <summary>Keeps a report as it is given out.</summary>
+    public async Task<SentReport> GiveAsync(Plan plan, ReportKind kind, string text)
+    {
+        var report = new SentReport { Id = Guid.CreateVersion7(clock.GetUtcNow()), PlanId = plan.Id, Kind = kind, Text = text, ByName = who.Name, At = clock.GetUtcNow() };
+        data.Reports.Add(report);
+        await data.SaveChangesAsync();
+        return report;
+    }
+
+    /// <summary>The reports that were given out about a plan, newest first.</summary>
+    public async Task<IReadOnlyList<SentReport>> GivenAsync(Plan plan) => await data.Reports.Where(r => r.PlanId == plan.Id).OrderByDescending(r => r.At).ToListAsync();
+
     /// <summary>Closes a plan, or takes it up again.</summary>
     public async Task CloseAsync(Plan plan, bool isClosed)
     {

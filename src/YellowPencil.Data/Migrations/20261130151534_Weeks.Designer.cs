@@ -14,7 +14,7 @@ using YellowPencil.Data;
 namespace YellowPencil.Data.Migrations
 {
     [DbContext(typeof(PencilContext))]
-    [Migration("20261130144927_Weeks")]
+    [Migration("20261130151534_Weeks")]
     partial class Weeks
     {
         /// <inheritdoc />
@@ -699,6 +699,54 @@ namespace YellowPencil.Data.Migrations
                     b.ToTable("sent_forms", (string)null);
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.SentReport", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("at");
+
+                    b.Property<string>("ByName")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("by_name");
+
+                    b.Property<string>("Kind")
+                        .IsRequired()
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("kind");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<Guid>("PlanId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("plan_id");
+
+                    b.Property<string>("Text")
+                        .IsRequired()
+                        .HasMaxLength(4000)
+                        .HasColumnType("character varying(4000)")
+                        .HasColumnName("text");
+
+                    b.HasKey("Id")
+                        .HasName("pk_reports");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_reports_owner_id");
+
+                    b.HasIndex("PlanId")
+                        .HasDatabaseName("ix_reports_plan_id");
+
+                    b.ToTable("reports", (string)null);
+                });
+
             modelBuilder.Entity("YellowPencil.Data.Session", b =>
                 {
                     b.Property<Guid>("Id")
@@ -1353,6 +1401,25 @@ namespace YellowPencil.Data.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_sent_forms_asp_net_users_owner_id");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.SentReport", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_reports_asp_net_users_owner_id");
+
+                    b.HasOne("YellowPencil.Data.Plan", "Plan")
+                        .WithMany()
+                        .HasForeignKey("PlanId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_reports_plans_plan_id");
+
+                    b.Navigation("Plan");
                 });
 
             modelBuilder.Entity("YellowPencil.Data.Session", b =>

@@ -55,6 +55,35 @@ namespace YellowPencil.Data.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "reports",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    owner_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    plan_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    kind = table.Column<string>(type: "character varying(20)", maxLength: 20, nullable: false),
+                    text = table.Column<string>(type: "character varying(4000)", maxLength: 4000, nullable: false),
+                    by_name = table.Column<string>(type: "text", nullable: false),
+                    at = table.Column<DateTimeOffset>(type: "timestamp with time zone", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_reports", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_reports_asp_net_users_owner_id",
+                        column: x => x.owner_id,
+                        principalTable: "AspNetUsers",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                    table.ForeignKey(
+                        name: "fk_reports_plans_plan_id",
+                        column: x => x.plan_id,
+                        principalTable: "plans",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "sessions",
                 columns: table => new
                 {
@@ -105,6 +134,16 @@ namespace YellowPencil.Data.Migrations
                 unique: true);
 
             migrationBuilder.CreateIndex(
+                name: "ix_reports_owner_id",
+                table: "reports",
+                column: "owner_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_reports_plan_id",
+                table: "reports",
+                column: "plan_id");
+
+            migrationBuilder.CreateIndex(
                 name: "ix_sessions_owner_id",
                 table: "sessions",
                 column: "owner_id");
@@ -120,6 +159,9 @@ namespace YellowPencil.Data.Migrations
         {
             migrationBuilder.DropTable(
                 name: "checks");
+
+            migrationBuilder.DropTable(
+                name: "reports");
 
             migrationBuilder.DropTable(
                 name: "sessions");
