@@ -70,6 +70,18 @@ public sealed class WeeksTests(PencilApp app) : IClassFixture<PencilApp>
     }
 
     [Fact]
+    public async Task Of_what_many_type_at_once_on_one_version_exactly_one_is_kept()
+    {
+        var (visitor, _, plan) = await PlanAsync();
+        await visitor.GetAsync($"{plan}/progress");
+        await visitor.PostAsync($"{plan}/progress?handler=Session");
+        var api = "/api" + visitor.Address;
+        var replies = await Task.WhenAll(Enumerable.Range(0, 12).Select(async i => await (await visitor.PutAsync(api, Ticks(1, ("Exit", i % 2 == 0 ? "right" : "old")))).Content.ReadFromJsonAsync<JsonElement>()));
+        replies.Count(r => r.GetProperty("versions").EnumerateObject().Any()).ShouldBe(1);
+        replies.Count(r => r.GetProperty("conflicts").GetArrayLength() == 1).ShouldBe(11);
+    }
+
+    [Fact]
     public async Task A_student_is_followed_until_the_rule_is_gone_and_was_looked_at_again()
     {
         var (visitor, code, plan) = await PlanAsync();
@@ -154,7 +166,7 @@ public sealed class WeeksTests(PencilApp app) : IClassFixture<PencilApp>
     }
 
     [Fact]
-    public async Task Somebody_elses_weeks_are_not_to_be_seen()
+    public async Task Nobody_who_is_not_signed_in_sees_the_weeks()
     {
         var (visitor, _, plan) = await PlanAsync();
         await visitor.GetAsync($"{plan}/progress");

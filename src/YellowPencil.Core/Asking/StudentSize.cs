@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Numerics;
 using System.Text.RegularExpressions;
 using YellowPencil.Core.Families;
@@ -24,6 +25,10 @@ public sealed partial class StudentSize
     private readonly IReadOnlyList<ItemTask> page;
     private readonly Dictionary<Family, List<Look>> looks;
     private readonly long room;
+
+    // What was looked at once is known: the rules of a page are planned for from the same items.
+    private readonly ConcurrentDictionary<ItemTask, bool> fitting = new();
+    private readonly ConcurrentDictionary<ItemTask, ItemTask> lettered = new();
 
     private StudentSize(IReadOnlyList<ItemTask> page, int level, long room = 1)
     {
@@ -70,7 +75,9 @@ public sealed partial class StudentSize
     public bool IsAsLong(ItemTask task) => looks.TryGetValue(task.Family, out var alike) && Look.Of(task).IsAsLong(alike);
 
     /// <summary>Whether its answer too is of a kind that the page has: below zero, with a fraction, a point or a remainder, a word, as long.</summary>
-    public bool FitsWithAnswer(ItemTask task)
+    public bool FitsWithAnswer(ItemTask task) => fitting.GetOrAdd(task, IsFitting);
+
+    private bool IsFitting(ItemTask task)
     {
         if (!Fits(task)) return false;
         var answers = Page(task.Family).Select(t => t.RightAnswer).ToList();
@@ -79,7 +86,9 @@ public sealed partial class StudentSize
     }
 
     /// <summary>The same task with the page's letter.</summary>
-    public ItemTask Lettered(ItemTask task)
+    public ItemTask Lettered(ItemTask task) => lettered.GetOrAdd(task, WithLetter);
+
+    private ItemTask WithLetter(ItemTask task)
     {
         var own = Look.Of(task).Letter;
         if (own == ' ' || !looks.TryGetValue(task.Family, out var alike) || task.Text.IndexOf(' ') is not (> 0 and var word)) return task;

@@ -270,9 +270,9 @@ internal sealed partial class PlanItems
         foreach (var text in Neighbours(task.Text))
         {
             if (TaskText.TryParse(text, task.Asked) is not { Succeeded: true, Value: { } other } || other.Family != task.Family || other.Text != text || !IsNatural(other)) continue;
-            if (size.Knows(task.Family) && !size.FitsWithAnswer(other)) continue;
             Method.Run(other, run, rule);
             if (!run.Page.Answer.SequenceEqual(other.RightAnswer) || run.Chances > 0) continue;
+            if (size.Knows(task.Family) && !size.FitsWithAnswer(other)) continue;
             var item = new PlanItem(other, other.RightAnswer);
             Method.Run(other, taught, worked);
             if (taught.Steps.Any(s => s.Decision is { } decision && points.Contains(decision))) return (item, true);

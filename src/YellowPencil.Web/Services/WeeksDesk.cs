@@ -38,15 +38,17 @@ public sealed class WeeksDesk(PencilContext data, PageDesk pages, PlanDesk plans
         await data.Sessions.Include(s => s.Plan).ThenInclude(p => p!.Student).FirstOrDefaultAsync(s => s.Id == id) is { Plan: not null } session ? session : null;
 
     /// <summary>Keeps how a session went, if it is still as it was when that was typed.</summary>
-    /// <returns>Whether it was kept; if not, somebody else has changed it.</returns>
+    /// <returns>Whether it was kept; if not, somebody else has changed it, or taken it out.</returns>
     public async Task<bool> SaveAsync(Session session, int version, Action<Session> change)
     {
+        await using var transaction = data.Database.CurrentTransaction is null ? await data.Database.BeginTransactionAsync() : null;
         await data.Database.ExecuteSqlAsync($"select 1 from sessions where id = {session.Id} for update");
         await data.Entry(session).ReloadAsync();
-        if (session.Version != version) return false;
+        if (data.Entry(session).State == EntityState.Detached || session.Version != version) return false;
         change(session);
         session.Version++;
         await data.SaveChangesAsync();
+        if (transaction is not null) await transaction.CommitAsync();
         return true;
     }
 

@@ -1,0 +1,81 @@
+using OpenQA.Selenium;
+using Shouldly;
+using Xunit;
+using K = OpenQA.Selenium.Keys;
+
+namespace YellowPencil.Browser.Tests;
+
+/// <summary>A session ticked by hand, also without a connection, a check set and typed in, and where it then stands.</summary>
+public sealed class WeeksPathTests(Browser browser) : IClassFixture<Browser>
+{
+    private const string Turned = "604 - 278 = 474\n523 - 168 = 445\n80 - 36 = 56\n415 - 203 = 212\n703 - 245 = 542\n952 - 367 = 615";
+
+    private string Pressed(string item) => string.Join(' ', browser.Driver.FindElements(By.CssSelector($"[data-tick='{item}'] [aria-pressed=true]")).Select(b => b.GetAttribute("data-answer") ?? b.GetAttribute("data-flag")));
+
+    [Fact]
+    public void A_session_is_ticked_on_the_tablet_or_typed_from_paper_and_catches_up_after_a_break()
+    {
+        browser.BeginPage(Turned);
+        browser.Go(browser.PagePath + "/reading");
+        browser.Click("form[action*=Accept] button");
+        browser.Until(b => b.Driver.Url.Contains("/plans/"), "the plan");
+        var plan = new Uri(browser.Driver.Url).AbsolutePath;
+        browser.Click(By.LinkText("Sessions and checks"));
+        browser.Click(By.XPath("//button[.='Begin a session']"));
+        browser.Until(b => b.Driver.Url.Contains("/sessions/") && b.TextOf("[data-state]") == "Saved.", "the session");
+        var session = new Uri(browser.Driver.Url).AbsolutePath;
+        browser.AccessibilityFaults().ShouldBeEmpty();
+        foreach (var width in new[] { 360, 1024 }) browser.Sized(width, 768, () => browser.Script<bool>("return document.documentElement.scrollWidth <= innerWidth").ShouldBeTrue($"{width}"));
+
+        // From paper: a key an item, and the hand goes on by itself.
+        browser.Script<object?>("document.querySelector('[data-tick] button').focus()");
+        browser.Keys("111" + "1h" + "1");
+        (Pressed("First 3"), Pressed("Together 1")).ShouldBe(("right", "right"));
+        browser.Click("[data-tick='Alone 1'] [data-answer=right]");
+        browser.Click("[data-tick='Alone 1'] [data-flag=checked]");
+        browser.Offline(() =>
+        {
+            browser.Click("[data-tick='Alone 2'] [data-answer=right]");
+            browser.Click("[data-tick='Alone 3'] [data-answer=right]");
+            browser.Until(b => b.TextOf("[data-state]").StartsWith("Not connected."), "no connection");
+        });
+        browser.Until(b => b.TextOf("[data-state]") == "Saved.", "caught up");
+        browser.Click("[data-tick='Exit'] [data-answer=right]");
+        browser.Until(b => b.TextOf("[data-next]").StartsWith("The mixed practice"), "what comes next");
+        browser.TextOf("[data-because]").ShouldBe("3 of 3 alone right, the exit question right.");
+        browser.Driver.FindElement(By.Id("said")).SendKeys("top first");
+        browser.Until(b => b.TextOf("[data-state]") == "Saved.", "the words kept");
+        browser.Go(session);
+        browser.Until(b => b.TextOf("[data-state]") == "Saved.", "the session again");
+        (Pressed("Alone 1"), Pressed("Alone 3"), browser.Driver.FindElement(By.Id("said")).GetAttribute("value")).ShouldBe(("right checked", "right", "top first"));
+
+        // A tap twice is none.
+        browser.Click("[data-tick='Exit'] [data-answer=right]");
+        Pressed("Exit").ShouldBe("");
+        browser.Until(b => b.TextOf("[data-because]").EndsWith("the exit question is open."), "open again");
+
+        // The check is set, comes out on paper, is typed in, and is seen in the chart.
+        browser.Go(plan + "/progress");
+        browser.Click(By.XPath("//button[.='Set the next check and print it']"));
+        browser.Until(b => b.Driver.Url.EndsWith("/sheet", StringComparison.Ordinal), "the check on paper");
+        browser.Go(plan + "/progress");
+        browser.Click(By.LinkText("Type in check 1"));
+        browser.Until(b => b.TextOf("[data-saving]") == "Saved.", "typing the check");
+        for (var item = 0; item < 6; item++) browser.Keys("7" + K.Enter);
+        browser.Until(b => b.TextOf("[data-saving]") == "Saved.", "typed");
+        browser.Click(By.XPath("//button[contains(., 'Read the page')]"));
+        browser.Until(b => b.Text.Contains("This page is check 1 of a plan."), "the reading");
+        browser.Click(By.LinkText("How it stands with the plan"));
+        browser.Until(b => b.TextOf("#stands").Contains("too few checks to say"), "how it stands");
+        browser.Text.ShouldContain("check 1");
+        browser.AccessibilityFaults().ShouldBeEmpty();
+        browser.Sized(360, 740, () => browser.Script<bool>("return document.documentElement.scrollWidth <= innerWidth").ShouldBeTrue());
+        browser.Go(plan + "/reports");
+        browser.Until(b => b.Driver.FindElements(By.Id("text")).Count == 1, "the report");
+        browser.AccessibilityFaults().ShouldBeEmpty();
+        browser.Go("/");
+        browser.Until(b => b.Text.Contains("Being taught"), "the desk");
+        browser.AccessibilityFaults().ShouldBeEmpty();
+        browser.ConsoleErrors().Where(e => !e.Contains("ERR_INTERNET_DISCONNECTED")).ShouldBeEmpty();
+    }
+}
