@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using YellowPencil.Core.Asking;
 using YellowPencil.Core.Families;
+using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Teaching;
 
@@ -84,7 +85,7 @@ public sealed record CheckForm(IReadOnlyList<CheckItem> Items)
     }
 
     /// <summary>The form as it is kept: for each item, as it is written, what it is for and what the old rule gives.</summary>
-    public string Write() => JsonSerializer.Serialize(Items.Select(i => new KeptItem(i.Item.Task.Text, i.Part, i.Item.OldAnswer)));
+    public string Write() => JsonSerializer.Serialize(Items.Select(i => new KeptItem(ItemList.Written(i.Item.Task), i.Part, i.Item.OldAnswer)));
 
     /// <summary>The form as it was kept, of those items that are still on the page, in its order.</summary>
     /// <param name="kept">What <see cref="Write"/> wrote.</param>
@@ -92,7 +93,8 @@ public sealed record CheckForm(IReadOnlyList<CheckItem> Items)
     public static CheckForm Read(string kept, IEnumerable<ItemTask> tasks)
     {
         var items = JsonSerializer.Deserialize<List<KeptItem>>(kept)!.ToDictionary(i => i.Task);
-        return new CheckForm([.. tasks.Where(t => items.ContainsKey(t.Text)).Select(t => new CheckItem(items[t.Text].Part, new PlanItem(t, items[t.Text].Old)))]);
+        return new CheckForm([.. tasks.Select(t => (Task: t, Kept: items.GetValueOrDefault(ItemList.Written(t)))).Where(t => t.Kept is not null)
+            .Select(t => new CheckItem(t.Kept!.Part, new PlanItem(t.Task, t.Kept.Old)))]);
     }
 
     private sealed record KeptItem([property: JsonPropertyName("task")] string Task, [property: JsonPropertyName("part")] CheckPart Part, [property: JsonPropertyName("old")] string Old);

@@ -68,7 +68,7 @@ public static class ProgressRules
     private static readonly IReadOnlyList<(ProgressState State, Func<ProgressSeries, bool> Holds, string Next, Func<ProgressSeries, int?> Days)> Table =
     [
         (ProgressState.TooFewChecks, s => s.Checks.Count < FewestChecks, "Go on as planned; a check in a week.", _ => Week),
-        (ProgressState.Back, IsBack, "Take the plan up again, from “together”; a check in a week.", _ => Week),
+        (ProgressState.Back, s => s.IsBack, "Take the plan up again, from “together”; a check in a week.", _ => Week),
         (ProgressState.Replaced, s => EndsWithout(s) && s.Checks.TakeLast(2).Any(c => c.OtherRule.Length > 0), "Close this plan, and read the last check as a page: it needs a plan of its own.", _ => null),
         (ProgressState.SlipsRemain, s => EndsWithout(s) && Share(s.Checks.TakeLast(2), c => c.Right, c => c.Answered) < MostlyRight,
             "Close this plan. No more of it: slowing down, and the learner’s own check.", NextLook),
@@ -109,13 +109,14 @@ public static class ProgressRules
 
     private static bool EndsWithout(ProgressSeries series) => series.GoneAt is not null && series.Checks[^1].IsWithoutRule;
 
-    // Once by itself can be a slip that looks like it: twice in a check and at half of its chances, or so often in the last two together.
-    private static bool IsBack(ProgressSeries series)
+    /// <summary>
+    /// Whether checks since a rule was gone show it again. Once by itself can be a slip that looks like it: twice in the last one and at half of its chances, or so
+    /// often in the last two together.
+    /// </summary>
+    internal static bool ShowsAgain(IReadOnlyList<CheckResult> since)
     {
-        if (series.GoneAt is not { } gone || gone >= series.Checks.Count - 1) return false;
-        var since = series.Checks.Skip(gone + 1).TakeLast(2).ToList();
-        bool Shows(IReadOnlyList<CheckResult> checks) => checks.Sum(c => c.Followed) > 1 && Share(checks, c => c.Followed, c => c.Chances) >= Half;
-        return Shows([since[^1]]) || Shows(since);
+        static bool Shows(IReadOnlyList<CheckResult> checks) => checks.Sum(c => c.Followed) > 1 && Share(checks, c => c.Followed, c => c.Chances) >= Half;
+        return Shows([since[^1]]) || Shows([.. since.TakeLast(2)]);
     }
 
     // In the last two checks together, and no more than half as often as where it began.

@@ -41,16 +41,32 @@ public sealed class ProgressSeries
 
     /// <summary>
     /// The place in <see cref="Checks"/> of the check with which the rule was gone: the second of two on different days without it, between which it showed once at
-    /// most; null where it was not yet.
+    /// most; null where it was not yet, or has come back since.
     /// </summary>
-    public int? GoneAt
+    public int? GoneAt => Turns().Gone;
+
+    /// <summary>Whether it was gone, and the last check shows it again.</summary>
+    public bool IsBack => Turns().Back == Checks.Count - 1;
+
+    // When it was gone, after it came back last, and when that was.
+    private (int? Gone, int? Back) Turns()
     {
-        get
+        int? gone = null, back = null;
+        for (var at = 0; at < Checks.Count; at++)
         {
-            for (var at = 1; at < Checks.Count; at++)
-                if (Checks[at].IsWithoutRule && (IsFirstOfTwo(at - 1, at) || (at > 1 && Checks[at - 1].Followed <= 1 && IsFirstOfTwo(at - 2, at)))) return at;
-            return null;
+            var from = back + 1 ?? 0;
+            if (gone is { } since)
+            {
+                if (!ProgressRules.ShowsAgain([.. Checks.Take(at + 1).Skip(since + 1)])) continue;
+                (gone, back) = (null, at);
+            }
+            else if (Checks[at].IsWithoutRule && ((at > from && IsFirstOfTwo(at - 1, at)) || (at > from + 1 && Checks[at - 1].Followed <= 1 && IsFirstOfTwo(at - 2, at))))
+            {
+                gone = at;
+            }
         }
+
+        return (gone, back);
     }
 
     private bool IsFirstOfTwo(int first, int second) => Checks[first].IsWithoutRule && Checks[first].On != Checks[second].On;

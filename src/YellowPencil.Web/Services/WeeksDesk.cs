@@ -13,10 +13,11 @@ namespace YellowPencil.Web.Services;
 /// <summary>How it stands with a plan that is taught.</summary>
 /// <param name="Plan">The plan as kept.</param>
 /// <param name="Series">Its checks.</param>
+/// <param name="Typed">The checks that were typed in and had chances, in the order of the series.</param>
 /// <param name="Sessions">Its sessions, the first one first.</param>
 /// <param name="Open">The check that is set and not typed in yet; null for none.</param>
 /// <param name="Due">When the next check is due; null where none is.</param>
-public sealed record PlanWeeks(Plan Plan, ProgressSeries Series, IReadOnlyList<Session> Sessions, Check? Open, DateOnly? Due);
+public sealed record PlanWeeks(Plan Plan, ProgressSeries Series, IReadOnlyList<Check> Typed, IReadOnlyList<Session> Sessions, Check? Open, DateOnly? Due);
 
 /// <summary>The weeks after a plan was made: sessions, checks, and what is decided by them.</summary>
 public sealed class WeeksDesk(PencilContext data, PageDesk pages, PlanDesk plans, ReadingCache cache, RuleNaming names, CurrentSpecialist who, SchoolTime time, TimeProvider clock)
@@ -122,13 +123,14 @@ public sealed class WeeksDesk(PencilContext data, PageDesk pages, PlanDesk plans
         var began = plan.Page is { } page && PageDesk.TryStoredSheet(page, out _) is { } sheet
             ? CheckForm.OfPage(sheet.Items.Select(i => i.Task), hypothesis).Judge(page.WrittenOn ?? time.DayOf(page.CreatedAt), [.. sheet.Items.Select(i => i.Answer)])
             : new CheckResult(time.DayOf(plan.MadeAt), []);
-        var typed = plan.Checks.Where(c => c.Page is { State: PageState.Typed }).OrderBy(c => c.Number).ToList();
-        List<CheckResult> results = [.. typed.Select(ResultOf).OfType<CheckResult>()];
-        if (results.Count > 0 && OtherRule(plan, typed, results) is { Length: > 0 } other) results[^1] = results[^1] with { OtherRule = other };
+        List<(Check Check, CheckResult Result)> typed = [.. plan.Checks.Where(c => c.Page is { State: PageState.Typed }).Select(c => (Check: c, Result: ResultOf(c)))
+            .Where(c => c.Result is { Chances: > 0 }).OrderBy(c => c.Result!.On).ThenBy(c => c.Check.Number).Select(c => (c.Check, c.Result!))];
+        var results = typed.ConvertAll(c => c.Result);
+        if (results.Count > 0 && OtherRule(plan, typed.ConvertAll(c => c.Check), results) is { Length: > 0 } other) results[^1] = results[^1] with { OtherRule = other };
         var series = new ProgressSeries(began, results, sessions.Count > 0 ? sessions[0].HeldOn : null);
         var last = series.Checks.Count > 0 ? series.Checks[^1].On : sessions.Count > 0 ? sessions[0].HeldOn : time.DayOf(plan.MadeAt);
         var due = plan.ClosedAt is null && series.Decision.DaysToNextCheck is { } days ? last.AddDays(days) : (DateOnly?)null;
-        return new PlanWeeks(plan, series, sessions, plan.Checks.FirstOrDefault(c => c.Page is { State: PageState.Typing }), due);
+        return new PlanWeeks(plan, series, typed.ConvertAll(c => c.Check), sessions, plan.Checks.FirstOrDefault(c => c.Page is { State: PageState.Typing }), due);
     }
 
     private CheckResult? ResultOf(Check check)
