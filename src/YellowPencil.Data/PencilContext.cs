@@ -48,6 +48,27 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
     /// <summary>Reports that were given out.</summary>
     public DbSet<SentReport> Reports => Set<SentReport>();
 
+    /// <summary>The slots of the week.</summary>
+    public DbSet<Slot> Slots => Set<Slot>();
+
+    /// <summary>Who cannot come when.</summary>
+    public DbSet<NotFree> NotFree => Set<NotFree>();
+
+    /// <summary>Days without teaching.</summary>
+    public DbSet<Holiday> Holidays => Set<Holiday>();
+
+    /// <summary>When the specialist is busy.</summary>
+    public DbSet<BusyTime> BusyTimes => Set<BusyTime>();
+
+    /// <summary>Which plan is taught in which slot.</summary>
+    public DbSet<Seat> Seats => Set<Seat>();
+
+    /// <summary>What is otherwise on single days.</summary>
+    public DbSet<SeatChange> SeatChanges => Set<SeatChange>();
+
+    /// <summary>Proposals for the week.</summary>
+    public DbSet<WeekProposal> WeekProposals => Set<WeekProposal>();
+
     /// <summary>Who looked.</summary>
     public DbSet<Look> Looks => Set<Look>();
 
@@ -93,6 +114,8 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
         {
             specialist.Property(s => s.TypingDirection).HasConversion<string>().HasMaxLength(20);
             specialist.Property(s => s.TimeZone).HasMaxLength(60);
+            specialist.Property(s => s.CalendarKey).HasMaxLength(64);
+            specialist.HasIndex(s => s.CalendarKey).IsUnique();
         });
         builder.Entity<SignedInBrowser>().HasOne<Specialist>().WithMany().HasForeignKey(b => b.SpecialistId);
         builder.Entity<Attempts>().HasKey(a => a.Key);
@@ -193,6 +216,44 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
             report.Property(r => r.Kind).HasConversion<string>().HasMaxLength(20);
             report.Property(r => r.Text).HasMaxLength(4_000);
             report.HasOne(r => r.Plan).WithMany().HasForeignKey(r => r.PlanId);
+        });
+        builder.Entity<Slot>(slot =>
+        {
+            Own(slot);
+            slot.Property(s => s.Day).HasConversion<int>();
+        });
+        builder.Entity<NotFree>(not =>
+        {
+            Own(not);
+            not.ToTable("not_free");
+            not.HasKey(n => new { n.StudentId, n.SlotId });
+            not.HasOne<Student>().WithMany(s => s.NotFree).HasForeignKey(n => n.StudentId);
+            not.HasOne<Slot>().WithMany(s => s.NotFree).HasForeignKey(n => n.SlotId);
+        });
+        builder.Entity<Holiday>(holiday =>
+        {
+            Own(holiday);
+            holiday.Property(h => h.Name).HasMaxLength(60);
+        });
+        builder.Entity<BusyTime>(busy => Own(busy));
+        builder.Entity<Seat>(seat =>
+        {
+            Own(seat);
+            seat.HasOne(s => s.Plan).WithMany(p => p.Seats).HasForeignKey(s => s.PlanId);
+            seat.HasOne(s => s.Slot).WithMany().HasForeignKey(s => s.SlotId);
+        });
+        builder.Entity<SeatChange>(change =>
+        {
+            Own(change);
+            change.HasIndex(c => new { c.SeatId, c.On }).IsUnique();
+            change.Property(c => c.Because).HasMaxLength(400);
+            change.HasOne<Seat>().WithMany(s => s.Changes).HasForeignKey(c => c.SeatId);
+            change.HasOne<Slot>().WithMany().HasForeignKey(c => c.ToSlotId).OnDelete(DeleteBehavior.Cascade);
+        });
+        builder.Entity<WeekProposal>(proposal =>
+        {
+            Own(proposal);
+            proposal.Property(p => p.State).HasConversion<string>().HasMaxLength(20);
         });
         builder.Entity<Look>(look =>
         {

@@ -27,6 +27,12 @@ public sealed class Specialist : IdentityUser<Guid>
     /// <summary>Whether the student's sheets have a line for a name, as some schools want.</summary>
     public bool HasNameLine { get; set; }
 
+    /// <summary>How many students sit together at most; null where it was not set.</summary>
+    public int? GroupSize { get; set; }
+
+    /// <summary>What the private address of the calendar is known by: the SHA-256 of its key, in hexadecimal; null where there is none.</summary>
+    public string? CalendarKey { get; set; }
+
     /// <summary>From which side answers are typed in.</summary>
     public TypingDirection TypingDirection { get; set; }
 

@@ -65,6 +65,9 @@ public sealed class Student : IOwned, IRemovable
 
     /// <summary>The classes that the student is in.</summary>
     public List<SchoolClass> Classes { get; } = [];
+
+    /// <summary>The slots at which the student cannot come.</summary>
+    public List<NotFree> NotFree { get; } = [];
 }
 
 /// <summary>How far a page has come.</summary>
@@ -302,6 +305,12 @@ public sealed class Plan : IOwned, IRemovable
 
     /// <summary>The checks that were set for it.</summary>
     public List<Check> Checks { get; } = [];
+
+    /// <summary>How many sessions a week the specialist wants for it; null where it is as the checks stand.</summary>
+    public int? SessionsAWeek { get; set; }
+
+    /// <summary>The slots in which it is taught.</summary>
+    public List<Seat> Seats { get; } = [];
 }
 
 /// <summary>Who looked at which student's file, and when.</summary>

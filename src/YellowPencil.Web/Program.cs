@@ -8,6 +8,7 @@ using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Classes;
 using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
+using YellowPencil.Web.Week;
 
 try
 {
@@ -51,6 +52,7 @@ try
     SessionApi.Map(app);
     ClassApi.Map(app);
     SheetApi.Map(app);
+    CalendarApi.Map(app);
 
     await using (var scope = app.Services.CreateAsyncScope())
     {

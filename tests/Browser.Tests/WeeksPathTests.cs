@@ -76,6 +76,19 @@ public sealed class WeeksPathTests(Browser browser) : IClassFixture<Browser>
         browser.Go("/");
         browser.Until(b => b.Text.Contains("Being taught"), "the desk");
         browser.AccessibilityFaults().ShouldBeEmpty();
+        foreach (var page in new[] { "/week", "/week/times", "/week/papers" })
+        {
+            browser.Go(page);
+            browser.Until(b => b.Driver.FindElements(By.TagName("h1")).Count == 1, page);
+            browser.AccessibilityFaults().ShouldBeEmpty();
+            browser.Sized(360, 740, () => browser.Script<bool>("return document.documentElement.scrollWidth <= innerWidth").ShouldBeTrue(page));
+        }
+
+        // A week is looked for while the page is watched: it shows what is found by itself.
+        browser.Go("/week");
+        browser.Driver.FindElement(By.CssSelector("form[action*='Propose'] button")).Click();
+        browser.Until(b => b.Text.Contains("Let it hold from today"), "the proposal");
+        browser.AccessibilityFaults().ShouldBeEmpty();
         browser.ConsoleErrors().Where(e => !e.Contains("ERR_INTERNET_DISCONNECTED")).ShouldBeEmpty();
     }
 }

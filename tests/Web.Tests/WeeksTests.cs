@@ -125,7 +125,8 @@ public sealed class WeeksTests(PencilApp app) : IClassFixture<PencilApp>
         (await CheckAsync("2026-05-04", isOld: false)).ShouldContain("How it stands: gone, looked at again after six weeks");
 
         var desk = await visitor.GetAsync("/");
-        var row = desk.QuerySelectorAll("tr").First(r => r.TextContent.Contains(code) && r.TextContent.Contains("gone, looked at again"));
+        var row = desk.QuerySelectorAll(".pile li").Single(r => r.TextContent.Contains(code));
+        row.TextContent.ShouldContain("gone, looked at again after six weeks: close the plan");
         row.QuerySelector("a")!.GetAttribute("href").ShouldBe($"{plan}/progress");
         desk.QuerySelectorAll(".pile li").ShouldNotContain(li => li.TextContent.Contains(code) && li.TextContent.Contains("Check"));
 
@@ -139,10 +140,10 @@ public sealed class WeeksTests(PencilApp app) : IClassFixture<PencilApp>
         // Closed, it leaves the desk; it can be taken up again.
         await visitor.GetAsync($"{plan}/progress");
         await visitor.PostAsync($"{plan}/progress?handler=Close", ("closed", "true"));
-        (await visitor.GetAsync("/")).QuerySelectorAll("tr").ShouldNotContain(r => r.TextContent.Contains(code) && r.TextContent.Contains("looked at again"));
+        (await visitor.GetAsync("/")).QuerySelectorAll(".pile li").ShouldNotContain(r => r.TextContent.Contains(code));
         await visitor.GetAsync($"{plan}/progress");
         await visitor.PostAsync($"{plan}/progress?handler=Close", ("closed", "false"));
-        (await visitor.GetAsync("/")).QuerySelectorAll("tr").ShouldContain(r => r.TextContent.Contains(code) && r.TextContent.Contains("looked at again"));
+        (await visitor.GetAsync("/")).QuerySelectorAll(".pile li").ShouldContain(r => r.TextContent.Contains(code) && r.TextContent.Contains("looked at again"));
     }
 
     [Fact]

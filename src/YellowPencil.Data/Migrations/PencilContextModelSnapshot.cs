@@ -229,6 +229,34 @@ namespace YellowPencil.Data.Migrations
                     b.ToTable("attempts", (string)null);
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.BusyTime", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("From")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("from");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<DateTimeOffset>("Until")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("until");
+
+                    b.HasKey("Id")
+                        .HasName("pk_busy_times");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_busy_times_owner_id");
+
+                    b.ToTable("busy_times", (string)null);
+                });
+
             modelBuilder.Entity("YellowPencil.Data.Check", b =>
                 {
                     b.Property<Guid>("Id")
@@ -392,6 +420,40 @@ namespace YellowPencil.Data.Migrations
                     b.ToTable("decisions", (string)null);
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.Holiday", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateOnly>("First")
+                        .HasColumnType("date")
+                        .HasColumnName("first");
+
+                    b.Property<DateOnly>("Last")
+                        .HasColumnType("date")
+                        .HasColumnName("last");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("character varying(60)")
+                        .HasColumnName("name");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.HasKey("Id")
+                        .HasName("pk_holidays");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_holidays_owner_id");
+
+                    b.ToTable("holidays", (string)null);
+                });
+
             modelBuilder.Entity("YellowPencil.Data.Look", b =>
                 {
                     b.Property<long>("Id")
@@ -433,6 +495,32 @@ namespace YellowPencil.Data.Migrations
                         .HasDatabaseName("ix_looks_student_id");
 
                     b.ToTable("looks", (string)null);
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.NotFree", b =>
+                {
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<Guid>("SlotId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("slot_id");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.HasKey("StudentId", "SlotId")
+                        .HasName("pk_not_free");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_not_free_owner_id");
+
+                    b.HasIndex("SlotId")
+                        .HasDatabaseName("ix_not_free_slot_id");
+
+                    b.ToTable("not_free", (string)null);
                 });
 
             modelBuilder.Entity("YellowPencil.Data.Plan", b =>
@@ -503,6 +591,10 @@ namespace YellowPencil.Data.Migrations
                     b.Property<int>("Seed")
                         .HasColumnType("integer")
                         .HasColumnName("seed");
+
+                    b.Property<int?>("SessionsAWeek")
+                        .HasColumnType("integer")
+                        .HasColumnName("sessions_a_week");
 
                     b.Property<Guid>("StudentId")
                         .HasColumnType("uuid")
@@ -666,6 +758,106 @@ namespace YellowPencil.Data.Migrations
                         .HasDatabaseName("ix_classes_removal_id");
 
                     b.ToTable("classes", (string)null);
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.Seat", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateOnly>("From")
+                        .HasColumnType("date")
+                        .HasColumnName("from");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<Guid>("PlanId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("plan_id");
+
+                    b.Property<Guid>("SlotId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("slot_id");
+
+                    b.Property<DateOnly?>("Until")
+                        .HasColumnType("date")
+                        .HasColumnName("until");
+
+                    b.HasKey("Id")
+                        .HasName("pk_seats");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_seats_owner_id");
+
+                    b.HasIndex("PlanId")
+                        .HasDatabaseName("ix_seats_plan_id");
+
+                    b.HasIndex("SlotId")
+                        .HasDatabaseName("ix_seats_slot_id");
+
+                    b.ToTable("seats", (string)null);
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.SeatChange", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("at");
+
+                    b.Property<string>("Because")
+                        .IsRequired()
+                        .HasMaxLength(400)
+                        .HasColumnType("character varying(400)")
+                        .HasColumnName("because");
+
+                    b.Property<string>("ByName")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("by_name");
+
+                    b.Property<DateOnly>("On")
+                        .HasColumnType("date")
+                        .HasColumnName("on");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<Guid>("SeatId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("seat_id");
+
+                    b.Property<DateOnly?>("ToDay")
+                        .HasColumnType("date")
+                        .HasColumnName("to_day");
+
+                    b.Property<Guid?>("ToSlotId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("to_slot_id");
+
+                    b.HasKey("Id")
+                        .HasName("pk_seat_changes");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_seat_changes_owner_id");
+
+                    b.HasIndex("ToSlotId")
+                        .HasDatabaseName("ix_seat_changes_to_slot_id");
+
+                    b.HasIndex("SeatId", "On")
+                        .IsUnique()
+                        .HasDatabaseName("ix_seat_changes_seat_id_on");
+
+                    b.ToTable("seat_changes", (string)null);
                 });
 
             modelBuilder.Entity("YellowPencil.Data.SentForm", b =>
@@ -834,6 +1026,42 @@ namespace YellowPencil.Data.Migrations
                     b.ToTable("signed_in_browsers", (string)null);
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.Slot", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<int>("Day")
+                        .HasColumnType("integer")
+                        .HasColumnName("day");
+
+                    b.Property<DateOnly?>("EndedOn")
+                        .HasColumnType("date")
+                        .HasColumnName("ended_on");
+
+                    b.Property<int>("Minutes")
+                        .HasColumnType("integer")
+                        .HasColumnName("minutes");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<TimeOnly>("Start")
+                        .HasColumnType("time without time zone")
+                        .HasColumnName("start");
+
+                    b.HasKey("Id")
+                        .HasName("pk_slots");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_slots_owner_id");
+
+                    b.ToTable("slots", (string)null);
+                });
+
             modelBuilder.Entity("YellowPencil.Data.Specialist", b =>
                 {
                     b.Property<Guid>("Id")
@@ -844,6 +1072,11 @@ namespace YellowPencil.Data.Migrations
                     b.Property<int>("AccessFailedCount")
                         .HasColumnType("integer")
                         .HasColumnName("access_failed_count");
+
+                    b.Property<string>("CalendarKey")
+                        .HasMaxLength(64)
+                        .HasColumnType("character varying(64)")
+                        .HasColumnName("calendar_key");
 
                     b.Property<string>("ConcurrencyStamp")
                         .IsConcurrencyToken()
@@ -863,6 +1096,10 @@ namespace YellowPencil.Data.Migrations
                     b.Property<bool>("EmailConfirmed")
                         .HasColumnType("boolean")
                         .HasColumnName("email_confirmed");
+
+                    b.Property<int?>("GroupSize")
+                        .HasColumnType("integer")
+                        .HasColumnName("group_size");
 
                     b.Property<bool>("HasNameLine")
                         .HasColumnType("boolean")
@@ -929,6 +1166,10 @@ namespace YellowPencil.Data.Migrations
 
                     b.HasKey("Id")
                         .HasName("pk_asp_net_users");
+
+                    b.HasIndex("CalendarKey")
+                        .IsUnique()
+                        .HasDatabaseName("ix_asp_net_users_calendar_key");
 
                     b.HasIndex("NormalizedEmail")
                         .HasDatabaseName("EmailIndex");
@@ -1157,6 +1398,57 @@ namespace YellowPencil.Data.Migrations
                     b.ToTable("pages", (string)null);
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.WeekProposal", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("at");
+
+                    b.Property<DateTimeOffset?>("BeganAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("began_at");
+
+                    b.Property<string>("Content")
+                        .IsRequired()
+                        .HasColumnType("text")
+                        .HasColumnName("content");
+
+                    b.Property<DateTimeOffset?>("EndedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("ended_at");
+
+                    b.Property<int>("Found")
+                        .HasColumnType("integer")
+                        .HasColumnName("found");
+
+                    b.Property<bool>("IsEnough")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_enough");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<string>("State")
+                        .IsRequired()
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("state");
+
+                    b.HasKey("Id")
+                        .HasName("pk_week_proposals");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_week_proposals_owner_id");
+
+                    b.ToTable("week_proposals", (string)null);
+                });
+
             modelBuilder.Entity("class_students", b =>
                 {
                     b.Property<Guid>("ClassesId")
@@ -1233,6 +1525,16 @@ namespace YellowPencil.Data.Migrations
                         .HasConstraintName("fk_asp_net_user_tokens_asp_net_users_user_id");
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.BusyTime", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_busy_times_asp_net_users_owner_id");
+                });
+
             modelBuilder.Entity("YellowPencil.Data.Check", b =>
                 {
                     b.HasOne("YellowPencil.Data.Specialist", null)
@@ -1303,6 +1605,16 @@ namespace YellowPencil.Data.Migrations
                         .HasConstraintName("fk_decisions_pages_page_id");
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.Holiday", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_holidays_asp_net_users_owner_id");
+                });
+
             modelBuilder.Entity("YellowPencil.Data.Look", b =>
                 {
                     b.HasOne("YellowPencil.Data.Specialist", null)
@@ -1318,6 +1630,30 @@ namespace YellowPencil.Data.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_looks_students_student_id");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.NotFree", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_not_free_asp_net_users_owner_id");
+
+                    b.HasOne("YellowPencil.Data.Slot", null)
+                        .WithMany("NotFree")
+                        .HasForeignKey("SlotId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_not_free_slots_slot_id");
+
+                    b.HasOne("YellowPencil.Data.Student", null)
+                        .WithMany("NotFree")
+                        .HasForeignKey("StudentId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_not_free_students_student_id");
                 });
 
             modelBuilder.Entity("YellowPencil.Data.Plan", b =>
@@ -1390,6 +1726,57 @@ namespace YellowPencil.Data.Migrations
                         .HasConstraintName("fk_classes_removals_removal_id");
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.Seat", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_seats_asp_net_users_owner_id");
+
+                    b.HasOne("YellowPencil.Data.Plan", "Plan")
+                        .WithMany("Seats")
+                        .HasForeignKey("PlanId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_seats_plans_plan_id");
+
+                    b.HasOne("YellowPencil.Data.Slot", "Slot")
+                        .WithMany()
+                        .HasForeignKey("SlotId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_seats_slots_slot_id");
+
+                    b.Navigation("Plan");
+
+                    b.Navigation("Slot");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.SeatChange", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_seat_changes_asp_net_users_owner_id");
+
+                    b.HasOne("YellowPencil.Data.Seat", null)
+                        .WithMany("Changes")
+                        .HasForeignKey("SeatId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_seat_changes_seats_seat_id");
+
+                    b.HasOne("YellowPencil.Data.Slot", null)
+                        .WithMany()
+                        .HasForeignKey("ToSlotId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .HasConstraintName("fk_seat_changes_slots_to_slot_id");
+                });
+
             modelBuilder.Entity("YellowPencil.Data.SentForm", b =>
                 {
                     b.HasOne("YellowPencil.Data.Specialist", null)
@@ -1446,6 +1833,16 @@ namespace YellowPencil.Data.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_signed_in_browsers_asp_net_users_specialist_id");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.Slot", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_slots_asp_net_users_owner_id");
                 });
 
             modelBuilder.Entity("YellowPencil.Data.StoredReading", b =>
@@ -1514,6 +1911,16 @@ namespace YellowPencil.Data.Migrations
                     b.Navigation("Student");
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.WeekProposal", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_week_proposals_asp_net_users_owner_id");
+                });
+
             modelBuilder.Entity("class_students", b =>
                 {
                     b.HasOne("YellowPencil.Data.SchoolClass", null)
@@ -1540,6 +1947,8 @@ namespace YellowPencil.Data.Migrations
                 {
                     b.Navigation("Checks");
 
+                    b.Navigation("Seats");
+
                     b.Navigation("Sessions");
                 });
 
@@ -1548,8 +1957,20 @@ namespace YellowPencil.Data.Migrations
                     b.Navigation("Sheets");
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.Seat", b =>
+                {
+                    b.Navigation("Changes");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.Slot", b =>
+                {
+                    b.Navigation("NotFree");
+                });
+
             modelBuilder.Entity("YellowPencil.Data.Student", b =>
                 {
+                    b.Navigation("NotFree");
+
                     b.Navigation("Pages");
 
                     b.Navigation("Plans");

@@ -2,12 +2,16 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Web.Classes;
 using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
+using YellowPencil.Web.Week;
 
 namespace YellowPencil.Web.Pages;
 
 /// <summary>The desk: what waits, as piles, and the students.</summary>
-public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention, WeeksDesk weeks, RuleNaming names, SchoolTime time) : PageModel
+public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention, WeeksDesk weeks, Timetable timetable, SchoolTime time) : PageModel
 {
+    /// <summary>So many lines of a pile are seen at once.</summary>
+    public const int SeenAtOnce = 6;
+
     /// <summary>What waits.</summary>
     public IReadOnlyList<Pile> Piles { get; private set; } = [];
 
@@ -17,14 +21,14 @@ public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention
     /// <summary>The files that go soon.</summary>
     public IReadOnlyList<Leaving> Leaving { get; private set; } = [];
 
-    /// <summary>What is being taught or looked at again.</summary>
-    public IReadOnlyList<PlanWeeks> Weeks { get; private set; } = [];
+    /// <summary>The sessions of today.</summary>
+    public IReadOnlyList<Meeting> Meetings { get; private set; } = [];
+
+    /// <summary>Whether anybody is taught, so that there is a week to look at.</summary>
+    public bool HasWeek { get; private set; }
 
     /// <summary>Today.</summary>
     public DateOnly Today => time.Today;
-
-    /// <summary>What a plan is for.</summary>
-    public string NameOf(Data.Plan plan) => PlanDesk.NameOf(plan, names);
 
     /// <summary>The classes.</summary>
     public IReadOnlyList<ClassOnDesk> Classes { get; private set; } = [];
@@ -35,8 +39,11 @@ public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention
         Students = await desk.StudentsAsync();
         Classes = await classes.ListAsync();
         Leaving = await retention.SoonAsync();
-        Piles = await desk.PilesAsync();
-        Weeks = await weeks.AllAsync();
-        this.Shows("desk", Students.Select(s => s.Id).Concat(Piles.SelectMany(p => p.Sheets).Select(s => s.Student).OfType<Guid>()));
+        var all = await weeks.AllAsync();
+        var to = await timetable.ComingAsync();
+        Meetings = [.. to.Where(m => m.Day == Today)];
+        HasWeek = all.Count > 0;
+        Piles = await desk.PilesAsync(all, Timetable.NextOf(to));
+        this.Shows("desk", Students.Select(s => s.Id).Concat(Piles.SelectMany(p => p.Sheets).Select(s => s.Student).OfType<Guid>()).Concat(Meetings.SelectMany(m => m.Students).Select(s => s.Plan.StudentId)));
     }
 }

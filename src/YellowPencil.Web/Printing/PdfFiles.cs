@@ -1,5 +1,7 @@
 using System.Text;
 using PdfSharp.Fonts;
+using PdfSharp.Pdf;
+using PdfSharp.Pdf.IO;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Progress;
@@ -138,6 +140,49 @@ public sealed class PdfFiles
         paper.Say("Said:", "________________________________________   [  ] taught as planned   changed: ________________________");
         if (SessionCard.Drawing(plan) is { } drawing) paper.PictureWhereItFits($"To draw: {drawing.Name.ToLowerInvariant()}", ModelSketch.Of(drawing));
         return paper.Finish();
+    }
+
+    /// <summary>The card of those who are taught together: what is said once, and each student's own items.</summary>
+    public byte[] Meeting(IReadOnlyList<SessionCard> cards, PaperSize size, string headed)
+    {
+        if (cards.Count == 1) return Card(cards[0], size, $"{cards[0].Plan.Student} · {headed}");
+        var plan = cards[0].Plan;
+        using var paper = new PdfPaper($"Session: {plan.Idea.Name}", size, square: SquareOnCards) { TextSize = TextOnCards };
+        paper.Begin($"{string.Join(", ", cards.Select(c => c.Plan.Student))} · {headed}");
+        paper.Heading($"{string.Join(", ", cards.Select(c => c.Plan.Student))} · {plan.Idea.Name} · {SessionCard.AllMinutes} minutes");
+        paper.Say("Aim:", plan.Script.Aim);
+        if (cards.Select(c => c.Plan.Word).Distinct().Count() > 1) paper.Say("Words:", string.Join(", ", cards.Select(c => $"{c.Plan.Student} says {c.Plan.Word.ToString().ToLowerInvariant()}")) + ".");
+        paper.Say("To bring:", Materials.Listed([.. cards.SelectMany(c => c.Bring).Distinct()]));
+        var steps = plan.ExampleSteps.Index().Where(s => s.Item.Length > 0).Select(s => ($"({s.Index + 1}) {s.Item}", s.Index == plan.DecidingStep));
+        paper.Say([($"Show it, {SessionCard.Minutes(SessionPart.Example)} min:", true), ($"{plan.Example.Written}.", false), .. steps]);
+        paper.Items([("shown", ShowModel.Solved(plan).Sketch())]);
+        paper.Say("Together, then alone:", $"{plan.Script.Say} Stop before each answer: “{plan.Script.StopAt}”");
+        foreach (var card in cards)
+        {
+            paper.Heading(card.Plan.Student, 60);
+            paper.Table(
+                [0.14, 0.36, 0.17, 0.17, 0.08, 0.08], ["", "", "Right", "Old rule", "Other", "Help"],
+                card.Items.Where(i => i.Part != SessionPart.First).Select(i => (IReadOnlyList<string>)[i.Name, i.Written, $"[  ] {i.Right}", i.Old.Length > 0 ? $"[  ] {i.Old}" : "", "[  ]", "[  ]"]));
+        }
+
+        paper.Say("When it goes wrong:", $"{SessionCard.IfOldRule} {SessionCard.IfOther} {SessionCard.IfStuck}");
+        paper.Say("At the end, for each:", string.Join(' ', plan.Afterwards));
+        return paper.Finish();
+    }
+
+    /// <summary>Several files as one.</summary>
+    public static byte[] InOne(IEnumerable<byte[]> files)
+    {
+        using var all = new PdfDocument();
+        foreach (var file in files)
+        {
+            using var one = PdfReader.Open(new MemoryStream(file), PdfDocumentOpenMode.Import);
+            foreach (var page in one.Pages) all.AddPage(page);
+        }
+
+        using var bytes = new MemoryStream();
+        all.Save(bytes);
+        return bytes.ToArray();
     }
 
     /// <summary>The progress of a plan: how it stands, the chart, and the same in numbers.</summary>

@@ -3,6 +3,7 @@ import Alpine from "./alpine.js";
 import { startBoard } from "./board.js";
 import { followReading } from "./class-reading.js";
 import { startCoverage } from "./coverage.js";
+import { follow } from "./follow.js";
 import { replay } from "./replay.js";
 import { startSession } from "./session.js";
 import { startTyping } from "./typing.js";
@@ -23,6 +24,9 @@ if (session) startSession(session);
 
 const classReading = document.querySelector("[data-class-reading]");
 if (classReading) followReading(classReading);
+
+const followed = document.querySelector("[data-follow=true]");
+if (followed) follow(followed);
 
 for (const taken of document.querySelectorAll("[data-taken]")) forgetForm(taken.dataset.taken);
 for (const field of document.querySelectorAll("[data-keep]")) keepField(field);

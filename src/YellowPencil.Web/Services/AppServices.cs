@@ -5,6 +5,7 @@ using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Classes;
 using YellowPencil.Web.Forms;
+using YellowPencil.Web.Week;
 
 namespace YellowPencil.Web.Services;
 
@@ -48,6 +49,9 @@ internal static class AppServices
         services.AddScoped<ReadingDesk>();
         services.AddScoped<PlanDesk>();
         services.AddScoped<WeeksDesk>();
+        services.AddScoped<CalendarDesk>();
+        services.AddScoped<Timetable>();
+        services.AddScoped<WeekProposer>();
         services.AddMemoryCache(options => options.SizeLimit = 20_000);
         services.AddScoped<StudentIdeas>();
         services.AddScoped<ClassDesk>();

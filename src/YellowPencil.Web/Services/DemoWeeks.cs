@@ -31,6 +31,8 @@ internal static class DemoWeeks
 
     private static readonly string[] Sums = ["456 + 378", "27 + 58", "604 + 297", "83 + 14", "745 + 86", "369 + 254", "512 + 203", "70 + 25"];
 
+    private static readonly string[] OtherSums = ["38 + 47", "265 + 178", "54 + 23", "709 + 196", "86 + 37", "447 + 385", "61 + 18", "528 + 94"];
+
     private static readonly string[] Decimals = ["4.6 * 3.7", "0.8 * 0.4", "2.35 * 6", "7.5 * 2.4", "12.4 * 3", "3.2 * 1.6", "5.1 * 0.3", "0.6 * 9"];
 
     private static readonly string[] Signed = ["-7 - -12", "4 - -3", "-8 + 5", "-6 - 9", "9 - -2", "-3 + -4", "-10 - -4", "6 - 11"];
@@ -45,15 +47,31 @@ internal static class DemoWeeks
         new("K-31", "Sidwell", "Cloth by the piece", "decimal-products.places-of-first-only", 6, Decimals, [1, 2, 3, 4, 5], [(2, 1), (3, 1), (4, 0.7), (5, 1)]),
         new("K-32", "Rosen", "Ribbon shared out", "fractions.across", 10, Fractions, [1, 2], [(2, 0.3), (3, 0), (4, 0), (6, 0), (10, 1)]),
         new("K-33", "Talan", "Reels on the shelf", "subtraction.zeros-skipped", 1, Differences, [1], []),
+        new("K-34", "Morwen", "Beads in the tray", "addition.carry-dropped", 2, OtherSums, [1], []),
+    ];
+
+    // When is taught, and whom; those who stand together are a group.
+    private static readonly (DayOfWeek Day, int Hour, int Minute, int Minutes, string[] Codes)[] Slots =
+    [
+        (DayOfWeek.Monday, 9, 10, 20, ["K-29", "K-34"]), (DayOfWeek.Monday, 10, 30, 20, ["K-31"]), (DayOfWeek.Monday, 13, 0, 15, []),
+        (DayOfWeek.Tuesday, 9, 10, 20, ["K-31"]), (DayOfWeek.Tuesday, 10, 30, 20, ["K-33"]), (DayOfWeek.Wednesday, 9, 10, 20, ["K-29", "K-34"]),
+        (DayOfWeek.Wednesday, 10, 30, 20, ["K-31"]), (DayOfWeek.Thursday, 9, 10, 20, ["K-32"]), (DayOfWeek.Thursday, 10, 30, 20, ["K-33"]),
+        (DayOfWeek.Friday, 9, 10, 20, ["K-29", "K-34"]), (DayOfWeek.Friday, 10, 30, 20, ["K-31"]), (DayOfWeek.Friday, 13, 0, 15, []),
     ];
 
     /// <summary>Adds their files.</summary>
     public static void Add(PencilContext data, Guid owner, string by, DateTimeOffset now)
     {
-        foreach (var course in All) Add(data, owner, by, now, course);
+        var plans = All.ToDictionary(c => c.Code, c => Add(data, owner, by, now, c));
+        foreach (var (day, hour, minute, minutes, codes) in Slots)
+        {
+            var slot = new Slot { Id = Guid.CreateVersion7(now), OwnerId = owner, Day = day, Start = new TimeOnly(hour, minute), Minutes = minutes };
+            data.Slots.Add(slot);
+            foreach (var code in codes) data.Seats.Add(new Seat { Id = Guid.CreateVersion7(now), OwnerId = owner, PlanId = plans[code].Id, SlotId = slot.Id, From = DateOnly.FromDateTime(now.UtcDateTime) });
+        }
     }
 
-    private static void Add(PencilContext data, Guid owner, string by, DateTimeOffset now, DemoCourse course)
+    private static Plan Add(PencilContext data, Guid owner, string by, DateTimeOffset now, DemoCourse course)
     {
         DateTimeOffset At(int week) => now.AddDays(7 * (week - course.WeeksAgo)).AddHours(-2);
         static DateOnly Day(DateTimeOffset at) => DateOnly.FromDateTime(at.UtcDateTime);
@@ -69,7 +87,7 @@ internal static class DemoWeeks
         data.Decisions.Add(new Data.Decision { Id = Guid.CreateVersion7(At(0)), OwnerId = owner, PageId = page.Id, PageVersion = page.Version, Rules = course.Rule, Kind = DecisionKind.Accepted, ByName = by, At = At(0) });
 
         var size = StudentSize.Of(tasks);
-        var made = PlanMaker.Make(course.Code, hypothesis, [], student.Classroom, size);
+        var made = PlanMaker.Make(course.Code, hypothesis, [], student.Classroom, size, Seed(course));
         var plan = new Plan
         {
             Id = Guid.CreateVersion7(At(0)),
@@ -82,13 +100,14 @@ internal static class DemoWeeks
             EngineVersion = EngineVersion.Current,
             Word = student.Word,
             MostDigits = size.Level,
-            Seed = 7,
+            Seed = Seed(course),
             MadeAt = At(0),
             PrintedAt = At(0),
         };
         data.Plans.Add(plan);
         foreach (var week in course.Sessions) data.Sessions.Add(Session(plan, made, by, Day(At(week)), At(week), IsHard(course, week)));
         AddChecks(data, course, plan, made, hypothesis, size, student, At);
+        return plan;
     }
 
     private static void AddChecks(
@@ -135,6 +154,8 @@ internal static class DemoWeeks
             At = at,
         };
     }
+
+    private static int Seed(DemoCourse course) => 7 + Array.IndexOf(All, course);
 
     private static string Answer(ItemTask task, Hypothesis hypothesis)
     {

@@ -25,11 +25,11 @@ public sealed class PlanDesk(PencilContext data, RuleNaming names, TimeProvider 
     /// <summary>What waits until a plan is done, as the end of a line; empty where nothing does.</summary>
     public static string Waits(string content) => PlanJson.WaitingIn(content) is { Count: > 0 } waiting ? $"; waiting: {string.Join(", ", waiting)}" : "";
 
-    /// <summary>What has to be brought in a week: for each material the students in whose plans it is, those that are to be printed or were printed since.</summary>
+    /// <summary>What has to be brought in a week: for each material the students in whose plans it is, those that have a slot, are to be printed or were printed since.</summary>
     /// <param name="since">When the week began.</param>
     public async Task<IReadOnlyList<(Material Material, IReadOnlyList<Student> Students)>> MaterialsAsync(DateTimeOffset since)
     {
-        var kept = await data.Plans.Include(p => p.Student).Where(p => p.Content != "" && (p.PrintedAt == null || p.PrintedAt >= since)).OrderBy(p => p.Student!.CodeKey).ToListAsync();
+        var kept = await data.Plans.Include(p => p.Student).Where(p => p.Content != "" && p.ClosedAt == null && (p.PrintedAt == null || p.PrintedAt >= since || p.Seats.Any(s => s.Until == null))).OrderBy(p => p.Student!.CodeKey).ToListAsync();
         return [.. kept.SelectMany(p => Materials.In(PlanJson.Read(p.Content).Script.Material).Select(m => (Material: m, p.Student)))
             .GroupBy(m => m.Material, m => m.Student!).OrderByDescending(g => g.Count()).ThenBy(g => g.Key.Name, StringComparer.Ordinal)
             .Select(g => (g.Key, (IReadOnlyList<Student>)[.. g.DistinctBy(s => s.Id)]))];

@@ -19,6 +19,16 @@ public sealed class SchoolTime(CurrentSpecialist who, TimeProvider clock)
     /// <summary>Today.</summary>
     public DateOnly Today => DayOf(clock.GetUtcNow());
 
+    /// <summary>The time of day.</summary>
+    public TimeOnly Now => TimeOnly.FromDateTime(Local(clock.GetUtcNow()).ToDateTimeUnspecified());
+
+    /// <summary>The name of the school's zone in the tz database.</summary>
+    public string ZoneName => Zone.Id;
+
+    /// <summary>The moment at which a time of a day begins; one that the clock skips begins when it goes on.</summary>
+    public DateTimeOffset Begin(DateOnly day, TimeOnly at) =>
+        (day.ToLocalDate() + at.ToLocalTime()).InZoneLeniently(Zone).ToDateTimeOffset().ToUniversalTime();
+
     /// <summary>The day of a moment.</summary>
     public DateOnly DayOf(DateTimeOffset at) => Local(at).Date.ToDateOnly();
 
@@ -27,6 +37,9 @@ public sealed class SchoolTime(CurrentSpecialist who, TimeProvider clock)
 
     /// <summary>The date, such as "9 Mar 2026".</summary>
     public static string Date(DateOnly day) => day.ToString("d MMM yyyy", CultureInfo.InvariantCulture);
+
+    /// <summary>The day with its name, such as "Mon 9 Mar".</summary>
+    public static string Weekday(DateOnly day) => day.ToString("ddd d MMM", CultureInfo.InvariantCulture);
 
     /// <summary>Date and time of day, such as "9 Mar 2026, 14:05".</summary>
     public string Moment(DateTimeOffset at) => $"{Date(at)}, {Local(at).ToDateTimeUnspecified().ToString("HH:mm", CultureInfo.InvariantCulture)}{(HasZone ? "" : " UTC")}";

@@ -6,7 +6,9 @@ using YellowPencil.Core.Pages;
 using YellowPencil.Core.Progress;
 using YellowPencil.Core.Teaching;
 using YellowPencil.Data;
+using YellowPencil.Planning;
 using YellowPencil.Web.Accounts;
+using YellowPencil.Web.Week;
 
 namespace YellowPencil.Web.Services;
 
@@ -25,10 +27,10 @@ public sealed class WeeksDesk(PencilContext data, PageDesk pages, PlanDesk plans
     /// <summary>Fewer answers than these, wrong in another way, are no rule.</summary>
     private const int FewestForARule = 3;
 
-    /// <summary>Begins the row of a session of today.</summary>
-    public async Task<Session> BeginSessionAsync(Plan plan)
+    /// <summary>Begins the row of a session, of today where no day is named.</summary>
+    public async Task<Session> BeginSessionAsync(Plan plan, DateOnly? day = null)
     {
-        var session = new Session { Id = Guid.CreateVersion7(clock.GetUtcNow()), PlanId = plan.Id, HeldOn = time.Today, ByName = who.Name, At = clock.GetUtcNow() };
+        var session = new Session { Id = Guid.CreateVersion7(clock.GetUtcNow()), PlanId = plan.Id, HeldOn = day ?? time.Today, ByName = who.Name, At = clock.GetUtcNow() };
         data.Sessions.Add(session);
         await data.SaveChangesAsync();
         return session;
@@ -90,7 +92,7 @@ public sealed class WeeksDesk(PencilContext data, PageDesk pages, PlanDesk plans
     public async Task<IReadOnlyList<PlanWeeks>> AllAsync()
     {
         await names.LoadAsync();
-        var taught = await Loaded().Where(p => p.ClosedAt == null && (p.Sessions.Count > 0 || p.Checks.Count > 0)).ToListAsync();
+        var taught = await Loaded().Where(p => p.ClosedAt == null && (p.PrintedAt != null || p.Sessions.Count > 0 || p.Checks.Count > 0)).ToListAsync();
         return [.. taught.Select(Of).OrderBy(w => w.Due ?? DateOnly.MaxValue).ThenBy(w => w.Plan.Student!.CodeKey)];
     }
 
@@ -110,6 +112,19 @@ public sealed class WeeksDesk(PencilContext data, PageDesk pages, PlanDesk plans
     public async Task CloseAsync(Plan plan, bool isClosed)
     {
         plan.ClosedAt = isClosed ? plan.ClosedAt ?? clock.GetUtcNow() : null;
+        await data.SaveChangesAsync();
+    }
+
+    /// <summary>The slots in which a plan is taught every week, as they are said.</summary>
+    public async Task<IReadOnlyList<string>> SeatsAsync(Plan plan) =>
+        [.. (await data.Seats.Include(s => s.Slot).Where(s => s.PlanId == plan.Id && s.Until == null).ToListAsync()).Select(s => s.Slot!).OrderBy(s => CalendarDesk.FromMonday(s.Day)).ThenBy(s => s.Start).Select(CalendarDesk.NameOf)];
+
+    /// <summary>Keeps how many sessions a week plans want; null is as the checks stand.</summary>
+    public async Task WantAsync(IReadOnlyDictionary<Guid, int?> wanted)
+    {
+        var ids = wanted.Keys.ToList();
+        foreach (var plan in await data.Plans.Where(p => ids.Contains(p.Id)).ToListAsync())
+            plan.SessionsAWeek = wanted[plan.Id] is { } count ? Math.Clamp(count, 0, WeekProblem.MostSessions) : null;
         await data.SaveChangesAsync();
     }
 

@@ -16,7 +16,10 @@ public sealed class PracticeModel(PlanDesk plans, CurrentSpecialist who, PdfFile
     protected override string FileName => "practice";
 
     /// <inheritdoc/>
-    protected override PaperView View(RemediationPlan plan, School school, PaperWish wish) => new(
+    protected override PaperView View(RemediationPlan plan, School school, PaperWish wish) => ViewOf(plan, school, wish);
+
+    /// <summary>The practice of a plan on paper.</summary>
+    internal static PaperView ViewOf(RemediationPlan plan, School school, PaperWish wish) => new(
         wish, $"{plan.Student}, practice", [plan.Student],
         [Part("First day", plan.PracticeFirst, 1, school), Part("Another day", plan.PracticeMixed, plan.PracticeFirst.Count + 1, school)],
         Key(plan.PracticeFirst.Concat(plan.PracticeMixed)), plan.Script.Aim, "Not for the student. An answer in the last column is the old rule come back.");

@@ -20,6 +20,9 @@ public sealed class ProgressModel(PlanDesk plans, WeeksDesk weeks, PdfFiles pdf,
     /// <summary>The plan itself; null where this version has none for its rules.</summary>
     public RemediationPlan? Remediation { get; private set; }
 
+    /// <summary>The slots in which it is taught every week.</summary>
+    public IReadOnlyList<string> Seats { get; private set; } = [];
+
     /// <summary>What is wrong with what was asked.</summary>
     public string? Message { get; private set; }
 
@@ -76,6 +79,7 @@ public sealed class ProgressModel(PlanDesk plans, WeeksDesk weeks, PdfFiles pdf,
         this.Shows("progress", plan.StudentId);
         Remediation = await plans.ReadAsync(plan);
         Weeks = await weeks.OfAsync(plan);
+        Seats = await weeks.SeatsAsync(plan);
         return plan;
     }
 }
