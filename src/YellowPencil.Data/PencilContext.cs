@@ -48,6 +48,12 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
     /// <summary>Reports that were given out.</summary>
     public DbSet<SentReport> Reports => Set<SentReport>();
 
+    /// <summary>Number facts that are learnt.</summary>
+    public DbSet<LearntFact> LearntFacts => Set<LearntFact>();
+
+    /// <summary>Checks of number facts.</summary>
+    public DbSet<FactCheck> FactChecks => Set<FactCheck>();
+
     /// <summary>The slots of the week.</summary>
     public DbSet<Slot> Slots => Set<Slot>();
 
@@ -216,6 +222,18 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
             report.Property(r => r.Kind).HasConversion<string>().HasMaxLength(20);
             report.Property(r => r.Text).HasMaxLength(4_000);
             report.HasOne(r => r.Plan).WithMany().HasForeignKey(r => r.PlanId);
+        });
+        builder.Entity<LearntFact>(fact =>
+        {
+            Own(fact);
+            fact.Property(f => f.Fact).HasMaxLength(40);
+            fact.HasIndex(f => new { f.StudentId, f.Fact }).IsUnique();
+            fact.HasOne<Student>().WithMany(s => s.LearntFacts).HasForeignKey(f => f.StudentId);
+        });
+        builder.Entity<FactCheck>(check =>
+        {
+            Own(check);
+            check.HasOne<LearntFact>().WithMany(f => f.Checks).HasForeignKey(c => c.LearntFactId);
         });
         builder.Entity<Slot>(slot =>
         {

@@ -100,3 +100,50 @@ public sealed class SentReport : IOwned
     /// <summary>When.</summary>
     public DateTimeOffset At { get; set; }
 }
+
+/// <summary>A number fact that a student learns on a track of its own.</summary>
+public sealed class LearntFact : IOwned
+{
+    /// <summary>The key.</summary>
+    public Guid Id { get; set; }
+
+    /// <inheritdoc/>
+    public Guid OwnerId { get; set; }
+
+    /// <summary>The student.</summary>
+    public Guid StudentId { get; set; }
+
+    /// <summary>The fact, such as "7 * 8".</summary>
+    public required string Fact { get; set; }
+
+    /// <summary>What the student took it to be.</summary>
+    public int Written { get; set; }
+
+    /// <summary>When it was first taught.</summary>
+    public DateOnly BegunOn { get; set; }
+
+    /// <summary>Its checks.</summary>
+    public List<FactCheck> Checks { get; } = [];
+}
+
+/// <summary>A short check of a number fact.</summary>
+public sealed class FactCheck : IOwned
+{
+    /// <summary>The key.</summary>
+    public Guid Id { get; set; }
+
+    /// <inheritdoc/>
+    public Guid OwnerId { get; set; }
+
+    /// <summary>The fact.</summary>
+    public Guid LearntFactId { get; set; }
+
+    /// <summary>The day.</summary>
+    public DateOnly On { get; set; }
+
+    /// <summary>How many were right.</summary>
+    public int Right { get; set; }
+
+    /// <summary>How many were asked.</summary>
+    public int Asked { get; set; }
+}

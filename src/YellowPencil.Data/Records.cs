@@ -66,6 +66,9 @@ public sealed class Student : IOwned, IRemovable
     /// <summary>The classes that the student is in.</summary>
     public List<SchoolClass> Classes { get; } = [];
 
+    /// <summary>The number facts that the student learns on their own track.</summary>
+    public List<LearntFact> LearntFacts { get; } = [];
+
     /// <summary>The slots at which the student cannot come.</summary>
     public List<NotFree> NotFree { get; } = [];
 }

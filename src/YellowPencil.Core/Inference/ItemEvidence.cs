@@ -198,6 +198,25 @@ internal sealed class ItemEvidence
     /// <summary>Whether an answer is the one that was written.</summary>
     public bool IsWritten(ReadOnlySpan<char> answer) => answer.SequenceEqual(Answer) || (otherSpelling is not null && answer.SequenceEqual(otherSpelling));
 
+    /// <summary>The probability that one digit of an answer was written as another one, so that it reads as what stands there.</summary>
+    public double SlipOfThePen(ReadOnlySpan<char> answer) => OneDigitOff(answer) is { } off ? Priors.SlipOfThePen(off) / DigitsIn(answer) : 0;
+
+    /// <summary>By how much the one digit is off in which an answer is not what stands there; null where it is not one digit.</summary>
+    public int? OneDigitOff(ReadOnlySpan<char> answer)
+    {
+        if (IsBrokenOff || line is not null || answer.Length != Answer.Length) return null;
+        var at = answer.CommonPrefixLength(Answer);
+        return at < answer.Length && char.IsAsciiDigit(answer[at]) && char.IsAsciiDigit(Answer[at]) && answer[(at + 1)..].SequenceEqual(Answer.AsSpan(at + 1)) ? Math.Abs(answer[at] - Answer[at]) : null;
+    }
+
+    private static int DigitsIn(ReadOnlySpan<char> answer)
+    {
+        var digits = 0;
+        foreach (var c in answer)
+            if (char.IsAsciiDigit(c)) digits++;
+        return digits;
+    }
+
     // The same lines are passed again and again: whether one says what was written is read once.
     private bool ComesBy(IReadOnlyList<string> passed)
     {

@@ -30,12 +30,20 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
         var (replay, isOnce) = Replay(first);
         if (verdict == Verdict.Right || (first.IsRight && (verdict == Verdict.Unfinished || first.IsBrokenOff || !item.IsAnswered))) return new ItemReading(item, verdict, null, null, replay);
         if (first.IsCopied && first.IsRight) return new ItemReading(item, verdict, Cause.Slip, WrongCopy(first), replay);
+        if (!replay.IsExplained && SlipOfThePen(first) is { } slipped) return new ItemReading(item, verdict, Cause.Slip, InRow(first, slipped), replay);
         if (!replay.IsExplained)
             return new ItemReading(
                 item, verdict, Cause.Unexplained, InRow(first, first.IsLast ? FirstWrongDigit(first) : WrongLine(first, "line", "", "")), replay);
         var wrong = FirstDeviantStep(first, replay);
         isOnce |= wrong.Cause == StepCause.Slip;
         return new ItemReading(item, verdict, isOnce ? Cause.Slip : CauseOf(wrong), WithDue(first, InRow(first, Describe(first, replay, wrong, isOnce))), replay);
+    }
+
+    // By a rule another answer was due, and one digit of it stands there as one more or one less.
+    private WrongStep? SlipOfThePen(ItemEvidence item)
+    {
+        if (candidates[0].Candidate is not { Hypothesis.RuleCount: > 0 } best || best.Items[item.Index].Prediction is not { } due || item.OneDigitOff(due) != 1) return null;
+        return FirstWrongDigit(item) with { Text = $"This once: by the rule it would be {Signs.Printed(due)}, and one digit of it is written as another one." };
     }
 
     // The taught method was run for the description: which of its lines the written one was to be.

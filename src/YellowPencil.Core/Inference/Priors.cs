@@ -25,7 +25,7 @@ public static class Priors
     /// A rule that nobody listed, alone or beside listed ones, for each student without it: the catalogue of no book is complete, and students that others
     /// wrote down have hardly fewer of these than of listed ones.
     /// </summary>
-    public const double Unlisted = 0.3;
+    public const double Unlisted = 0.5;
 
     /// <summary>Of unlisted rules, the part that takes so much to say: the rules of a length share it.</summary>
     public static double UnlistedOf(RuleLength length) => Unlisted * length switch
@@ -75,6 +75,10 @@ public static class Priors
 
     /// <summary>The part of slips that is one altered step; the rest is anything else that happens on paper.</summary>
     public const double SlipIsOneStep = 0.85;
+
+    /// <summary>How probable a slip of the pen is, among slips: one digit stands there as another one, oftenest as one more or one less.</summary>
+    /// <param name="off">By how much the digit is off.</param>
+    public static double SlipOfThePen(int off) => off is 1 or 9 ? 0.04 : 0.004;
 
     /// <summary>The chance of one given answer when a slip is no single altered step: about 300 could be written.</summary>
     public const double OtherSlip = (1 - SlipIsOneStep) / 300;

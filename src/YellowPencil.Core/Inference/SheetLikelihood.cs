@@ -234,7 +234,8 @@ internal sealed class SheetLikelihood
     private Way WayRun(Hypothesis hypothesis, ItemEvidence item, ulong declined)
     {
         var way = new Way(run.Chances, run.Followed, item.Matches(run), 0);
-        if (!way.IsMet || !item.HasMarks) return way;
+        if (!way.IsMet) return way with { Slip = item.SlipOfThePen(run.Page.Answer) };
+        if (!item.HasMarks) return way;
         item.MakeReady(run, withMarks: true);
         Method.Run(item.Task, run, hypothesis.Deviations, declined);
         item.MakeReady(run);
@@ -259,7 +260,7 @@ internal sealed class SheetLikelihood
         if (item.IsRight && !ways.Exists(w => w.Followed == 0)) ways.Add(NoneFollowed(hypothesis, item));
         return ways.Exists(w => w.IsMet)
             ? new ItemLikelihood([.. ways], prediction!)
-            : new ItemLikelihood([.. ways.Select(w => w with { Slip = Slip(w.Followed == 0 ? Sound : hypothesis, item) })], prediction!);
+            : new ItemLikelihood([.. ways.Select(w => w with { Slip = w.Slip + Slip(w.Followed == 0 ? Sound : hypothesis, item) })], prediction!);
     }
 
     // Approximation: a slip is as likely where some chances are followed as where all are.

@@ -149,11 +149,15 @@ public sealed class FactPlan
         return known;
     }
 
-    private FactCheck Check(int day, int number)
+    private FactCheck Check(int day, int number) => new(day, Questions(Fact, number));
+
+    /// <summary>What is asked in a check of a fact: the fact itself, both ways round, between two of its neighbours.</summary>
+    /// <param name="fact">The fact.</param>
+    /// <param name="number">Which check it is, from 0; they take turns.</param>
+    public static IReadOnlyList<(string Question, string Answer)> Questions(NumberFact fact, int number)
     {
-        var (a, b) = (Fact.First, Fact.Second);
-        var turned = Fact.Kind is FactKind.Plus or FactKind.Times ? new NumberFact(Fact.Kind, b, a) : Fact;
-        List<NumberFact> asked = [number % 2 == 0 ? Fact : turned, .. Neighbours(Fact).Skip(number % 2).Take(2), number % 2 == 0 ? turned : Fact];
-        return new FactCheck(day, [.. asked.Distinct().Select(f => ($"{Signs.Printed(f.ToString())} =", f.Value.ToString()))]);
+        var turned = fact.Kind is FactKind.Plus or FactKind.Times ? new NumberFact(fact.Kind, fact.Second, fact.First) : fact;
+        List<NumberFact> asked = [number % 2 == 0 ? fact : turned, .. Neighbours(fact).Skip(number % 2).Take(2), number % 2 == 0 ? turned : fact];
+        return [.. asked.Distinct().Select(f => ($"{Signs.Printed(f.ToString())} =", f.Value.ToString()))];
     }
 }

@@ -420,6 +420,45 @@ namespace YellowPencil.Data.Migrations
                     b.ToTable("decisions", (string)null);
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.FactCheck", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<int>("Asked")
+                        .HasColumnType("integer")
+                        .HasColumnName("asked");
+
+                    b.Property<Guid>("LearntFactId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("learnt_fact_id");
+
+                    b.Property<DateOnly>("On")
+                        .HasColumnType("date")
+                        .HasColumnName("on");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<int>("Right")
+                        .HasColumnType("integer")
+                        .HasColumnName("right");
+
+                    b.HasKey("Id")
+                        .HasName("pk_fact_checks");
+
+                    b.HasIndex("LearntFactId")
+                        .HasDatabaseName("ix_fact_checks_learnt_fact_id");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_fact_checks_owner_id");
+
+                    b.ToTable("fact_checks", (string)null);
+                });
+
             modelBuilder.Entity("YellowPencil.Data.Holiday", b =>
                 {
                     b.Property<Guid>("Id")
@@ -452,6 +491,48 @@ namespace YellowPencil.Data.Migrations
                         .HasDatabaseName("ix_holidays_owner_id");
 
                     b.ToTable("holidays", (string)null);
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.LearntFact", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("uuid")
+                        .HasColumnName("id");
+
+                    b.Property<DateOnly>("BegunOn")
+                        .HasColumnType("date")
+                        .HasColumnName("begun_on");
+
+                    b.Property<string>("Fact")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("character varying(40)")
+                        .HasColumnName("fact");
+
+                    b.Property<Guid>("OwnerId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("owner_id");
+
+                    b.Property<Guid>("StudentId")
+                        .HasColumnType("uuid")
+                        .HasColumnName("student_id");
+
+                    b.Property<int>("Written")
+                        .HasColumnType("integer")
+                        .HasColumnName("written");
+
+                    b.HasKey("Id")
+                        .HasName("pk_learnt_facts");
+
+                    b.HasIndex("OwnerId")
+                        .HasDatabaseName("ix_learnt_facts_owner_id");
+
+                    b.HasIndex("StudentId", "Fact")
+                        .IsUnique()
+                        .HasDatabaseName("ix_learnt_facts_student_id_fact");
+
+                    b.ToTable("learnt_facts", (string)null);
                 });
 
             modelBuilder.Entity("YellowPencil.Data.Look", b =>
@@ -1605,6 +1686,23 @@ namespace YellowPencil.Data.Migrations
                         .HasConstraintName("fk_decisions_pages_page_id");
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.FactCheck", b =>
+                {
+                    b.HasOne("YellowPencil.Data.LearntFact", null)
+                        .WithMany("Checks")
+                        .HasForeignKey("LearntFactId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_fact_checks_learnt_facts_learnt_fact_id");
+
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_fact_checks_asp_net_users_owner_id");
+                });
+
             modelBuilder.Entity("YellowPencil.Data.Holiday", b =>
                 {
                     b.HasOne("YellowPencil.Data.Specialist", null)
@@ -1613,6 +1711,23 @@ namespace YellowPencil.Data.Migrations
                         .OnDelete(DeleteBehavior.Cascade)
                         .IsRequired()
                         .HasConstraintName("fk_holidays_asp_net_users_owner_id");
+                });
+
+            modelBuilder.Entity("YellowPencil.Data.LearntFact", b =>
+                {
+                    b.HasOne("YellowPencil.Data.Specialist", null)
+                        .WithMany()
+                        .HasForeignKey("OwnerId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_learnt_facts_asp_net_users_owner_id");
+
+                    b.HasOne("YellowPencil.Data.Student", null)
+                        .WithMany("LearntFacts")
+                        .HasForeignKey("StudentId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired()
+                        .HasConstraintName("fk_learnt_facts_students_student_id");
                 });
 
             modelBuilder.Entity("YellowPencil.Data.Look", b =>
@@ -1943,6 +2058,11 @@ namespace YellowPencil.Data.Migrations
                     b.Navigation("Pages");
                 });
 
+            modelBuilder.Entity("YellowPencil.Data.LearntFact", b =>
+                {
+                    b.Navigation("Checks");
+                });
+
             modelBuilder.Entity("YellowPencil.Data.Plan", b =>
                 {
                     b.Navigation("Checks");
@@ -1969,6 +2089,8 @@ namespace YellowPencil.Data.Migrations
 
             modelBuilder.Entity("YellowPencil.Data.Student", b =>
                 {
+                    b.Navigation("LearntFacts");
+
                     b.Navigation("NotFree");
 
                     b.Navigation("Pages");

@@ -7,7 +7,7 @@ using YellowPencil.Web.Week;
 namespace YellowPencil.Web.Pages;
 
 /// <summary>The desk: what waits, as piles, and the students.</summary>
-public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention, WeeksDesk weeks, Timetable timetable, SchoolTime time) : PageModel
+public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention, WeeksDesk weeks, Timetable timetable, FactDesk facts, SchoolTime time) : PageModel
 {
     /// <summary>So many lines of a pile are seen at once.</summary>
     public const int SeenAtOnce = 6;
@@ -43,7 +43,7 @@ public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention
         var to = await timetable.ComingAsync();
         Meetings = [.. to.Where(m => m.Day == Today)];
         HasWeek = all.Count > 0;
-        Piles = await desk.PilesAsync(all, Timetable.NextOf(to));
+        Piles = await desk.PilesAsync(all, Timetable.NextOf(to), await facts.AllAsync());
         this.Shows("desk", Students.Select(s => s.Id).Concat(Piles.SelectMany(p => p.Sheets).Select(s => s.Student).OfType<Guid>()).Concat(Meetings.SelectMany(m => m.Students).Select(s => s.Plan.StudentId)));
     }
 }

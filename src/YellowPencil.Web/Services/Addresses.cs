@@ -25,6 +25,9 @@ public static class Addresses
     /// <summary>The map of ideas as they stand with a student, at one of them where it is named.</summary>
     public static string Ideas(string code, string? idea = null) => $"{Student(code)}/ideas{(idea is null ? "" : $"#{idea}")}";
 
+    /// <summary>The number facts that a student learns.</summary>
+    public static string FactTracks(string code) => $"{Student(code)}/facts";
+
     /// <summary>Who looked at a student's file.</summary>
     public static string Looks(string code) => $"{Student(code)}/looks";
 

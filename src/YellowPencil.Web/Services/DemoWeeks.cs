@@ -63,12 +63,32 @@ internal static class DemoWeeks
     public static void Add(PencilContext data, Guid owner, string by, DateTimeOffset now)
     {
         var plans = All.ToDictionary(c => c.Code, c => Add(data, owner, by, now, c));
+        AddFactOnly(data, owner, now);
         foreach (var (day, hour, minute, minutes, codes) in Slots)
         {
             var slot = new Slot { Id = Guid.CreateVersion7(now), OwnerId = owner, Day = day, Start = new TimeOnly(hour, minute), Minutes = minutes };
             data.Slots.Add(slot);
             foreach (var code in codes) data.Seats.Add(new Seat { Id = Guid.CreateVersion7(now), OwnerId = owner, PlanId = plans[code].Id, SlotId = slot.Id, From = DateOnly.FromDateTime(now.UtcDateTime) });
         }
+    }
+
+    // No rule at all: one number fact, 7 × 8, learnt on its own track for two weeks.
+    private static void AddFactOnly(PencilContext data, Guid owner, DateTimeOffset now)
+    {
+        var begun = now.AddDays(-14);
+        static DateOnly Day(DateTimeOffset at) => DateOnly.FromDateTime(at.UtcDateTime);
+        var student = new Student { Id = Guid.CreateVersion7(begun), OwnerId = owner, Code = "K-35", CallName = "Colan", Word = ClassroomWord.Regroup, CreatedAt = begun };
+        data.Students.Add(student);
+        var written = new[] { "47 * 8 = 374", "83 * 7 = 561", "36 * 4 = 144", "58 * 7 = 404", "29 * 3 = 87", "65 * 5 = 325", "87 * 7 = 589", "42 * 6 = 252" };
+        var page = PageDesk.New(student, "Line by the reel", Day(begun), ItemList.TryParse(string.Join('\n', written), null, out _), begun);
+        data.Pages.Add(page);
+        var reading = SheetDiagnosis.Read(PageDesk.Sheet(page));
+        data.Readings.Add(ReadingDesk.Keep(page, reading, begun));
+        data.Decisions.Add(new Data.Decision { Id = Guid.CreateVersion7(begun), OwnerId = owner, PageId = page.Id, PageVersion = page.Version, Rules = "", Kind = DecisionKind.PutAside, Text = "A fact, no rule.", ByName = "Demo specialist", At = begun });
+        var fact = new LearntFact { Id = Guid.CreateVersion7(begun), OwnerId = owner, StudentId = student.Id, Fact = "7 * 8", Written = 54, BegunOn = Day(begun) };
+        data.LearntFacts.Add(fact);
+        foreach (var (after, right) in new[] { (0, 3), (1, 2), (2, 4), (4, 4) })
+            data.FactChecks.Add(new Data.FactCheck { Id = Guid.CreateVersion7(now), OwnerId = owner, LearntFactId = fact.Id, On = Day(begun.AddDays(after)), Right = right, Asked = 4 });
     }
 
     private static Plan Add(PencilContext data, Guid owner, string by, DateTimeOffset now, DemoCourse course)

@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Progress;
+using YellowPencil.Core.Teaching;
 using YellowPencil.Data;
 using YellowPencil.Web.Week;
 
@@ -55,7 +56,9 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
     /// <summary>The piles in the order of the work.</summary>
     /// <param name="weeks">How it stands with what is taught.</param>
     /// <param name="next">The next session of plans that have one.</param>
-    public async Task<IReadOnlyList<Pile>> PilesAsync(IReadOnlyList<PlanWeeks> weeks, IReadOnlyDictionary<Guid, (DateOnly Day, TimeOnly At)> next)
+    /// <param name="facts">The number facts that are learnt.</param>
+    public async Task<IReadOnlyList<Pile>> PilesAsync(
+        IReadOnlyList<PlanWeeks> weeks, IReadOnlyDictionary<Guid, (DateOnly Day, TimeOnly At)> next, IReadOnlyList<(Student Student, TrackedFact Fact)> facts)
     {
         var pages = await data.Pages.Where(p => p.Check == null).OrderBy(p => p.CreatedAt).Select(p => new WaitingPage(
             p.Id, p.StudentId, p.State, p.Title, p.Student!.Code, p.Student.CallName, p.ClassSheet == null ? null : p.ClassSheetId, p.ClassSheet!.Class!.Name, p.WrittenOn, p.CreatedAt, p.ItemCount, p.Version,
@@ -70,6 +73,7 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
                 null, g.First().Class ?? "", "", g.First().Title, When(g.First()), $"{Items(g.First().Items)}, {Count(g.Count(), "student")}", g.Key.Stage == Stage.TypeIn ? Addresses.ClassSheet(g.Key.Sheet) : Addresses.ClassReading(g.Key.Sheet))));
         var own = waiting.Where(p => p.ClassSheet is null || StageOf(p) == Stage.Print).Select(p => (Stage: StageOf(p), Sheet: SheetOf(p)))
             .Concat(weeks.Where(w => w.Plan.PrintedAt is not null || w.Sessions.Count > 0 || w.Series.Checks.Count > 0 || w.Open is not null).Select(w => TaughtOf(w, next)))
+            .Concat(facts.Select(f => LearntOf(f.Student, f.Fact)))
             .GroupBy(o => o.Sheet.Student).Select(g => g.OrderBy(o => o.Stage).ToList())
             .Select(g => (g[0].Stage, Sheet: g[0].Sheet with { Also = [.. g.Skip(1).Select(o => o.Sheet)] }));
         var lying = sheets.Concat(own).ToLookup(o => o.Stage, o => o.Sheet);
@@ -98,6 +102,13 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
         if (due <= time.Today && weeks.Sessions.Count > 0) return (Stage.Check, sheet with { When = $"due {SchoolTime.Weekday(due)}" });
         if (weeks.Series.GoneAt is not null) return (Stage.LookAgain, sheet with { When = SchoolTime.Date(due) });
         return (Stage.Taught, sheet with { When = $"session {weeks.Sessions.Count + 1}{(next.TryGetValue(plan.Id, out var at) ? $", {SchoolTime.Weekday(at.Day)} {at.At:H\\:mm}" : "")}" });
+    }
+
+    private (Stage Stage, PiledSheet Sheet) LearntOf(Student student, TrackedFact fact)
+    {
+        var due = fact.Track.Due!.Value;
+        var when = due <= time.Today ? "two minutes, due" : $"two minutes, on {SchoolTime.Weekday(due)}";
+        return (due <= time.Today ? Stage.Check : Stage.Taught, new PiledSheet(student.Id, student.Code, student.CallName, FactPlan.Say(fact.Fact), when, fact.Track.Says, Addresses.FactTracks(student.Code)));
     }
 
     private string When(WaitingPage page) => page.WrittenOn is { } on ? SchoolTime.Date(on) : time.Date(page.CreatedAt);

@@ -7,6 +7,7 @@ using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Progress;
 using YellowPencil.Data;
+using YellowPencil.Web.Week;
 
 namespace YellowPencil.Web.Services;
 
@@ -20,6 +21,8 @@ public sealed class StudentExport(PencilContext data, ReadingDesk readings, Rule
         plans/           the plans, a file each, as plan --json writes them
         decisions.csv    what was decided and noted
         sessions.csv     how each plan was taught: day, ticks as JSON, the learner's words, what was changed
+        facts.csv        number facts on their own track, and how each check of them went
+        slots.csv        in which slots of the week each plan is taught
         checks.csv       which pages are checks of which plan
         reports.csv      reports as they were given out
         looks.csv        who looked, at what and when
@@ -31,6 +34,8 @@ public sealed class StudentExport(PencilContext data, ReadingDesk readings, Rule
         await names.LoadAsync();
         var pages = await data.Pages.AsNoTracking().Where(p => p.StudentId == student.Id).Include(p => p.Readings).Include(p => p.Decisions).OrderBy(p => p.CreatedAt).ToListAsync();
         var plans = await data.Plans.AsNoTracking().Where(p => p.StudentId == student.Id).OrderBy(p => p.MadeAt).ToListAsync();
+        var facts = await data.LearntFacts.AsNoTracking().Include(x => x.Checks).Where(x => x.StudentId == student.Id).OrderBy(x => x.Fact).ToListAsync();
+        var seats = await data.Seats.AsNoTracking().Include(x => x.Plan).Include(x => x.Slot).Where(x => x.Plan!.StudentId == student.Id).OrderBy(x => x.From).ToListAsync();
         var sessions = await data.Sessions.AsNoTracking().Include(x => x.Plan).Where(x => x.Plan!.StudentId == student.Id).OrderBy(x => x.HeldOn).ThenBy(x => x.At).ToListAsync();
         var checks = await data.Checks.AsNoTracking().Include(x => x.Plan).Include(x => x.Page).Where(x => x.Plan!.StudentId == student.Id && x.Page != null).OrderBy(x => x.MadeAt).ToListAsync();
         var reports = await data.Reports.AsNoTracking().Include(x => x.Plan).Where(x => x.Plan!.StudentId == student.Id).OrderBy(x => x.At).ToListAsync();
@@ -44,9 +49,11 @@ public sealed class StudentExport(PencilContext data, ReadingDesk readings, Rule
             Put(zip, "readings.ndjson", Lines(pages.SelectMany(p => p.Readings.Where(r => !r.IsPassing).OrderBy(r => r.MadeAt)).Select(r => r.Content)));
             foreach (var (at, plan) in plans.Index().Where(p => p.Item.Content.Length > 0)) Put(zip, $"plans/{at + 1}.json", plan.Content);
             Put(zip, "decisions.csv", Table(["page", "when", "who", "what", "rules", "text"], pages.SelectMany(p => p.Decisions.OrderBy(d => d.At).Select(d => new[] { Name(p), When(d.At), d.ByName, d.Kind.ToString(), d.Rules, d.Text }))));
-            Put(zip, "sessions.csv", Table(["plan", "day", "who", "ticks", "said", "changed", "decided otherwise"], sessions.Select(x => new[] { PlanDesk.NameOf(x.Plan!, names), x.HeldOn.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture), x.ByName, JsonSerializer.Serialize(x.Ticks), x.Said, x.Changed, x.Overruled is { } next ? SessionEnd.TextOf(next) : "" })));
+            Put(zip, "sessions.csv", Table(["plan", "day", "who", "ticks", "said", "changed", "decided otherwise"], sessions.Select(x => new[] { PlanDesk.NameOf(x.Plan!, names), Day(x.HeldOn), x.ByName, JsonSerializer.Serialize(x.Ticks), x.Said, x.Changed, x.Overruled is { } next ? SessionEnd.TextOf(next) : "" })));
             Put(zip, "checks.csv", Table(["plan", "number", "set", "page", "items"], checks.Select(x => new[] { PlanDesk.NameOf(x.Plan!, names), x.Number.ToString(CultureInfo.InvariantCulture), When(x.MadeAt), Name(x.Page!), x.Content })));
             Put(zip, "reports.csv", Table(["plan", "when", "who", "report", "text"], reports.Select(x => new[] { PlanDesk.NameOf(x.Plan!, names), When(x.At), x.ByName, Reports.NameOf(x.Kind), x.Text })));
+            Put(zip, "facts.csv", Table(["fact", "taken to be", "begun", "day", "right", "asked"], facts.SelectMany(FactLines)));
+            Put(zip, "slots.csv", Table(["plan", "slot", "from", "until"], seats.Select(x => new[] { PlanDesk.NameOf(x.Plan!, names), CalendarDesk.NameOf(x.Slot!), Day(x.From), x.Until is { } until ? Day(until) : "" })));
             Put(zip, "looks.csv", Table(["when", "who", "what"], looks.Select(l => new[] { When(l.At), l.ByName, l.What })));
         }
 
@@ -68,6 +75,15 @@ public sealed class StudentExport(PencilContext data, ReadingDesk readings, Rule
     }
 
     private static string Name(StudentPage page) => page.Title.Length > 0 ? page.Title : "a page";
+
+    // A line a check; one for a fact that was not checked yet.
+    private static IEnumerable<string[]> FactLines(LearntFact fact)
+    {
+        string[] about = [fact.Fact, $"{fact.Written}", Day(fact.BegunOn)];
+        return fact.Checks.Count == 0 ? [[.. about, "", "", ""]] : fact.Checks.OrderBy(c => c.On).Select(c => (string[])[.. about, Day(c.On), $"{c.Right}", $"{c.Asked}"]);
+    }
+
+    private static string Day(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
 
     private static string When(DateTimeOffset at) => at.UtcDateTime.ToString("yyyy-MM-dd'T'HH:mm:ss'Z'", CultureInfo.InvariantCulture);
 

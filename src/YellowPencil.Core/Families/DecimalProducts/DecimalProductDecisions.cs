@@ -11,7 +11,7 @@ internal enum FactorSplit { OneNumber, TwoNumbers, DecimalPartOnly }
 internal enum PlaceCount
 {
     Together, OfFirst, OfSecond, Larger, Smaller, FromLeft, None, OneTooFew, OneTooMany, Multiplied, OneAlways, AtMostTwo, Difference, WholeOfFirstFromLeft,
-    WholeOfSecondFromLeft, ZerosInFrontToo, WholeTogetherFromLeft, OfFirstTwice,
+    WholeOfSecondFromLeft, ZerosInFrontToo, WholeTogetherFromLeft, OfFirstTwice, OneForEachPoint,
 }
 
 /// <summary>When last zeros of the product go.</summary>
@@ -133,6 +133,7 @@ internal static class DecimalProductDecisions
             "whole-together-from-left", "puts the point behind as many digits as both factors have before it",
             c => Math.Max(0, c.Digits - c.FirstWhole - c.SecondWhole)),
         [PlaceCount.OfFirstTwice] = new("of-first-twice", "counts the places of the first factor twice", c => 2 * c.FirstPlaces),
+        [PlaceCount.OneForEachPoint] = new("one-for-each-point", "counts one place for each factor with a point", c => Math.Min(1, c.FirstPlaces) + Math.Min(1, c.SecondPlaces)),
         Kinds = Kinds,
         ShowsIn = WorkFields.Places,
         Idea = Ideas.PlacesOfProduct,

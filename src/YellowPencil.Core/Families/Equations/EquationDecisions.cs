@@ -18,7 +18,7 @@ internal enum SideOrder { AsSet, NumbersExchanged }
 internal enum OneSide { Apart, Joined, JoinedAsNumber }
 
 /// <summary>What becomes of like terms on one side.</summary>
-internal enum SideSum { WithSigns, SizesAdded, SignOfFirstKept, SizesApart }
+internal enum SideSum { WithSigns, SizesAdded, SignOfFirstKept, SizesApart, Multiplied, FirstStays, SecondStays, LargerStays, SizesAddedMinus, SizesApartMinus, Turned }
 
 /// <summary>What is done with the letters on the right.</summary>
 internal enum LettersMoved { TakenFromLeft, AddedToLeft, CrossedOff, LargerLessSmaller, RightLessLeft, Divided, AsNumbersTaken, AsNumbersAdded }
@@ -188,6 +188,13 @@ internal static class EquationDecisions
             c => c.One.Sign < 0 ? -(Rational.Abs(c.One) + Rational.Abs(c.Other)) : Rational.Abs(c.One) + Rational.Abs(c.Other))
         { SlipIn = c => c.First < 0 != c.Second < 0 ? 1 : 0 },
         [SideSum.SizesApart] = new("sizes-apart", "takes the sizes from each other", c => Rational.Abs(Rational.Abs(c.One) - Rational.Abs(c.Other))),
+        [SideSum.Multiplied] = new("multiplied", "multiplies like terms", c => c.One * c.Other),
+        [SideSum.FirstStays] = new("first-stays", "keeps the first of like terms", c => c.One),
+        [SideSum.SecondStays] = new("second-stays", "keeps the last of like terms", c => c.Other),
+        [SideSum.LargerStays] = new("larger-stays", "keeps the larger of like terms", c => Rational.Abs(c.Other) > Rational.Abs(c.One) ? c.Other : c.One),
+        [SideSum.SizesAddedMinus] = new("sizes-added-minus", "adds like terms without their signs and writes a minus", c => -(Rational.Abs(c.One) + Rational.Abs(c.Other))),
+        [SideSum.SizesApartMinus] = new("sizes-apart-minus", "takes the sizes from each other and writes a minus", c => -Rational.Abs(Rational.Abs(c.One) - Rational.Abs(c.Other))),
+        [SideSum.Turned] = new("turned", "takes the second of like terms from the first", c => c.One - c.Other),
         Kinds = Pairs,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.OppositesCancel,

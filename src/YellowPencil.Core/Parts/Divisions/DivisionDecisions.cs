@@ -36,6 +36,7 @@ internal static class DivisionDecisions
         new("zero-next", "when the next digit is 0", c => c.NextDigit == 0),
         new("digit-as-divisor", "when the number at hand is the divisor", c => c.Part == c.Divisor),
         new("closer-above", "when the next multiple is closer", c => 2 * (c.Part % c.Divisor) >= c.Divisor),
+        new("comes-out", "when the divisor goes in without a rest", c => c.Part % c.Divisor == 0),
     ];
 
     private static readonly Property<CycleContext>[] Properties =

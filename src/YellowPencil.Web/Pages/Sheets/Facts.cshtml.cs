@@ -8,7 +8,7 @@ using YellowPencil.Web.Services;
 namespace YellowPencil.Web.Pages.Sheets;
 
 /// <summary>Short plans for the number facts that a page shows to be held wrongly.</summary>
-public sealed class FactsModel(PageDesk pages, ReadingDesk readings) : PageModel
+public sealed class FactsModel(PageDesk pages, ReadingDesk readings, FactDesk facts) : PageModel
 {
     /// <summary>Of the ways to a fact, so many are offered.</summary>
     public const int MostWays = 3;
@@ -22,10 +22,24 @@ public sealed class FactsModel(PageDesk pages, ReadingDesk readings) : PageModel
     /// <summary>Shows the plans.</summary>
     public async Task<IActionResult> OnGetAsync(Guid id)
     {
-        if ((StudentPage = await pages.FindAsync(id)) is null) return NotFound();
+        if (!await LoadAsync(id)) return NotFound();
+        return Page();
+    }
+
+    /// <summary>Follows a fact on its own track.</summary>
+    public async Task<IActionResult> OnPostAsync(Guid id, string fact)
+    {
+        if (!await LoadAsync(id)) return NotFound();
+        if (Plans.FirstOrDefault(p => p.Fact.ToString() == fact) is { } plan) await facts.BeginAsync(StudentPage!.Student!, plan.Fact, plan.Written);
+        return Redirect(Addresses.FactTracks(StudentPage!.Student!.Code));
+    }
+
+    private async Task<bool> LoadAsync(Guid id)
+    {
+        if ((StudentPage = await pages.FindAsync(id)) is null) return false;
         var reading = await readings.ReadAsync(StudentPage, HttpContext.RequestAborted);
         Plans = [.. reading.Facts.Select(f => new FactPlan(reading, f, StudentPage.Student!.Classroom.School))];
         this.Shows("facts", StudentPage.StudentId);
-        return Page();
+        return true;
     }
 }

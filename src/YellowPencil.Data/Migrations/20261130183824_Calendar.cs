@@ -72,6 +72,34 @@ namespace YellowPencil.Data.Migrations
                 });
 
             migrationBuilder.CreateTable(
+                name: "learnt_facts",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    owner_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    student_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    fact = table.Column<string>(type: "character varying(40)", maxLength: 40, nullable: false),
+                    written = table.Column<int>(type: "integer", nullable: false),
+                    begun_on = table.Column<DateOnly>(type: "date", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_learnt_facts", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_learnt_facts_asp_net_users_owner_id",
+                        column: x => x.owner_id,
+                        principalTable: "AspNetUsers",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                    table.ForeignKey(
+                        name: "fk_learnt_facts_students_student_id",
+                        column: x => x.student_id,
+                        principalTable: "students",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
                 name: "slots",
                 columns: table => new
                 {
@@ -114,6 +142,34 @@ namespace YellowPencil.Data.Migrations
                         name: "fk_week_proposals_asp_net_users_owner_id",
                         column: x => x.owner_id,
                         principalTable: "AspNetUsers",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateTable(
+                name: "fact_checks",
+                columns: table => new
+                {
+                    id = table.Column<Guid>(type: "uuid", nullable: false),
+                    owner_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    learnt_fact_id = table.Column<Guid>(type: "uuid", nullable: false),
+                    on = table.Column<DateOnly>(type: "date", nullable: false),
+                    right = table.Column<int>(type: "integer", nullable: false),
+                    asked = table.Column<int>(type: "integer", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("pk_fact_checks", x => x.id);
+                    table.ForeignKey(
+                        name: "fk_fact_checks_asp_net_users_owner_id",
+                        column: x => x.owner_id,
+                        principalTable: "AspNetUsers",
+                        principalColumn: "id",
+                        onDelete: ReferentialAction.Cascade);
+                    table.ForeignKey(
+                        name: "fk_fact_checks_learnt_facts_learnt_fact_id",
+                        column: x => x.learnt_fact_id,
+                        principalTable: "learnt_facts",
                         principalColumn: "id",
                         onDelete: ReferentialAction.Cascade);
                 });
@@ -232,9 +288,30 @@ namespace YellowPencil.Data.Migrations
                 column: "owner_id");
 
             migrationBuilder.CreateIndex(
+                name: "ix_fact_checks_learnt_fact_id",
+                table: "fact_checks",
+                column: "learnt_fact_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_fact_checks_owner_id",
+                table: "fact_checks",
+                column: "owner_id");
+
+            migrationBuilder.CreateIndex(
                 name: "ix_holidays_owner_id",
                 table: "holidays",
                 column: "owner_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_learnt_facts_owner_id",
+                table: "learnt_facts",
+                column: "owner_id");
+
+            migrationBuilder.CreateIndex(
+                name: "ix_learnt_facts_student_id_fact",
+                table: "learnt_facts",
+                columns: new[] { "student_id", "fact" },
+                unique: true);
 
             migrationBuilder.CreateIndex(
                 name: "ix_not_free_owner_id",
@@ -295,6 +372,9 @@ namespace YellowPencil.Data.Migrations
                 name: "busy_times");
 
             migrationBuilder.DropTable(
+                name: "fact_checks");
+
+            migrationBuilder.DropTable(
                 name: "holidays");
 
             migrationBuilder.DropTable(
@@ -305,6 +385,9 @@ namespace YellowPencil.Data.Migrations
 
             migrationBuilder.DropTable(
                 name: "week_proposals");
+
+            migrationBuilder.DropTable(
+                name: "learnt_facts");
 
             migrationBuilder.DropTable(
                 name: "seats");
