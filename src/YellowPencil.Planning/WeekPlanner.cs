@@ -34,13 +34,16 @@ public static class WeekPlanner
         ended.Cancel();
         watching.GetAwaiter().GetResult();
         return status is CpSolverStatus.Optimal or CpSolverStatus.Feasible
-            ? new WeekAnswer(model.Places(solver.Value), (long)solver.ObjectiveValue, (long)solver.BestObjectiveBound)
+            ? new WeekAnswer(model.Places(solver.Value), Whole(solver.ObjectiveValue), Whole(solver.BestObjectiveBound))
             : new WeekAnswer([], problem.WorthOf([]) ?? 0, long.MaxValue);
     }
 
+    // The solver counts in whole numbers and tells them as floating ones.
+    private static long Whole(double value) => (long)Math.Round(value);
+
     private sealed class Found(Model model, Action<WeekAnswer>? better) : CpSolverSolutionCallback
     {
-        public override void OnSolutionCallback() => better?.Invoke(new WeekAnswer(model.Places(v => Value(v)), (long)ObjectiveValue(), (long)BestObjectiveBound()));
+        public override void OnSolutionCallback() => better?.Invoke(new WeekAnswer(model.Places(v => Value(v)), Whole(ObjectiveValue()), Whole(BestObjectiveBound())));
     }
 
     /// <summary>The problem as the solver takes it.</summary>
@@ -83,6 +86,7 @@ public static class WeekPlanner
                 if (seats.Count == 0) continue;
                 var isTheirs = Cp.NewBoolVar("");
                 foreach (var seat in seats) Cp.AddImplication(seat, isTheirs);
+                Cp.AddBoolOr([.. seats, isTheirs.Not()]);
                 Cp.Add(LinearExpr.Sum(seats) <= problem.MostTogether);
                 worth.AddTerm(isTheirs, -1);
                 groups.Add(isTheirs);
@@ -98,6 +102,7 @@ public static class WeekPlanner
             var counted = Enumerable.Range(0, Math.Min(seeker.Wanted, seats.Count)).Select(number => (Worth: WeekProblem.WorthOf(seeker, number), Var: Cp.NewBoolVar(""))).ToList();
             if (seats.Count == 0) return;
             Cp.Add(LinearExpr.Sum(seats) == (counted.Count == 0 ? LinearExpr.Constant(0) : LinearExpr.Sum(counted.Select(c => c.Var))));
+            foreach (var (before, after) in counted.Zip(counted.Skip(1))) Cp.AddImplication(after.Var, before.Var);
             foreach (var (session, value) in counted.Select(c => (c.Var, c.Worth))) worth.AddTerm(session, value);
         }
     }

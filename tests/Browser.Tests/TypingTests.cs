@@ -48,6 +48,21 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
     }
 
     [Fact]
+    public void Enter_on_an_empty_item_leaves_it_blank_and_the_last_one_leads_on()
+    {
+        browser.BeginPage("604 - 278\n52 - 38\n81 - 27");
+        browser.Keys("474" + K.Enter + K.Enter);
+        browser.Until(b => b.TextOf("[data-reads]") == "Item 2 is left blank", "the blank is said");
+        browser.Keys("66" + K.Enter);
+        browser.Until(b => b.Script<bool>("return document.activeElement.matches('[data-done]')"), "the hand is on reading");
+        Saved();
+
+        // Come back later, the hand is not at the blank.
+        browser.Go(browser.PagePath);
+        browser.Until(b => b.TextOf("[data-reads]").StartsWith("Item 2", StringComparison.Ordinal), "the only open item");
+    }
+
+    [Fact]
     public void What_is_kept_in_the_browser_is_said_on_the_desk_and_on_every_page_of_the_student()
     {
         browser.BeginPage("604 - 278\n52 - 38");

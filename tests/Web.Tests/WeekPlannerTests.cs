@@ -43,7 +43,7 @@ public sealed class WeekPlannerTests
                 answer.Worth.ShouldBe(BestOfAll(problem));
                 answer.IsBest.ShouldBeTrue();
             },
-            iter: 60, threads: 1);
+            iter: 200, threads: 1);
     }
 
     private static long BestOfAll(WeekProblem problem)

@@ -15,6 +15,12 @@ public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention
     /// <summary>What waits.</summary>
     public IReadOnlyList<Pile> Piles { get; private set; } = [];
 
+    /// <summary>From so many on, students can be looked for.</summary>
+    public const int ManyStudents = 12;
+
+    /// <summary>What is looked for among the students; empty for all.</summary>
+    public string Find { get; private set; } = "";
+
     /// <summary>The students.</summary>
     public IReadOnlyList<StudentLine> Students { get; private set; } = [];
 
@@ -34,9 +40,10 @@ public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention
     public IReadOnlyList<ClassOnDesk> Classes { get; private set; } = [];
 
     /// <summary>Shows the desk.</summary>
-    public async Task OnGetAsync()
+    public async Task OnGetAsync(string? find = null)
     {
-        Students = await desk.StudentsAsync();
+        Find = (find ?? "").Trim();
+        Students = [.. (await desk.StudentsAsync()).Where(s => $"{s.Code} {s.CallName}".Contains(Find, StringComparison.OrdinalIgnoreCase))];
         Classes = await classes.ListAsync();
         Leaving = await retention.SoonAsync();
         var all = await weeks.AllAsync();

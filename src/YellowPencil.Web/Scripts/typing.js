@@ -15,6 +15,7 @@ export function startTyping(root) {
   const find = (name) => root.querySelector(`[data-${name}]`);
   const hand = new Hand(page.direction === "FromLeft");
   const past = [], future = [];
+  const leftBlank = new Set(); // items that were passed with Enter while nothing stood there
   let at = 0;
   let turned = new Map();
   let notice = "";
@@ -93,11 +94,18 @@ export function startTyping(root) {
     focusHand();
   }
 
-  /** The item after this one; behind the last one the first that is still open, and when none is, the way on. */
+  /** The item after this one; behind the last one the first that is still open and was not left blank, and when none is, the way on. */
   function nextItem() {
-    const left = items.findIndex(isOpen);
+    if (isOpen(current())) {
+      leftBlank.add(current());
+      notice = `Item ${current().id} is left blank`;
+    }
+    const left = items.findIndex((item) => isOpen(item) && !leftBlank.has(item));
     if (goTo(at + 1) || (left >= 0 && goTo(left))) showHand();
-    else find("done").focus();
+    else {
+      render();
+      find("done").focus();
+    }
   }
 
   function setDirection(isFromLeft, isFirst) {
@@ -185,7 +193,7 @@ export function startTyping(root) {
     button.addEventListener("pointerdown", (event) => event.preventDefault());
     button.addEventListener("click", () => {
       press(button.dataset.key);
-      if (button.dataset.key !== "Enter" || items.some(isOpen)) if (!isLines(current())) paper.focus({ preventScroll: true });
+      if (document.activeElement !== find("done") && !isLines(current())) paper.focus({ preventScroll: true });
     });
   }
 
@@ -295,7 +303,9 @@ export function startTyping(root) {
   find("direction").addEventListener("click", () => { press("l"); focusHand(); });
 
   outbox.restore();
-  goTo(Math.max(0, items.findIndex(isOpen)));
+  // Behind what is typed already: what is still open before it was left blank, and items that were added stand at the end.
+  const behind = items.findLastIndex((item) => !isOpen(item)) + 1;
+  goTo(behind < items.length ? behind : Math.max(0, items.findIndex(isOpen)));
   render();
   const asks = page.direction === "NotAsked" && items.some((item) => !isLines(item));
   find("ask-direction").hidden = !asks;

@@ -60,11 +60,13 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
     public async Task<IReadOnlyList<Pile>> PilesAsync(
         IReadOnlyList<PlanWeeks> weeks, IReadOnlyDictionary<Guid, (DateOnly Day, TimeOnly At)> next, IReadOnlyList<(Student Student, TrackedFact Fact)> facts)
     {
+        await names.LoadAsync();
         var pages = await data.Pages.Where(p => p.Check == null).OrderBy(p => p.CreatedAt).Select(p => new WaitingPage(
             p.Id, p.StudentId, p.State, p.Title, p.Student!.Code, p.Student.CallName, p.ClassSheet == null ? null : p.ClassSheetId, p.ClassSheet!.Class!.Name, p.WrittenOn, p.CreatedAt, p.ItemCount, p.Version,
             p.Readings.OrderByDescending(r => r.MadeAt).Select(r => (int?)r.PageVersion).FirstOrDefault(),
             p.Decisions.Where(d => d.Kind == DecisionKind.Accepted || d.Kind == DecisionKind.PutAside).OrderByDescending(d => d.At).Select(d => (int?)d.PageVersion).FirstOrDefault(),
-            p.Plans.Where(q => q.PrintedAt == null && q.ClosedAt == null && q.PageVersion == p.Version).OrderByDescending(q => q.MadeAt).Select(q => new WaitingPlan(q.Id, q.Content)).FirstOrDefault())).ToListAsync();
+            p.Plans.Where(q => q.PrintedAt == null && q.ClosedAt == null && q.PageVersion == p.Version).OrderByDescending(q => q.MadeAt).Select(q => new WaitingPlan(q.Id, q.Content)).FirstOrDefault(),
+            p.Readings.OrderByDescending(r => r.MadeAt).Select(r => new WaitingFinding(r.Outcome, r.Rules)).FirstOrDefault(), p.Student.Word)).ToListAsync();
         var waiting = pages.Where(p => StageOf(p) < Stage.Finished).ToList();
 
         // The pages of a class lie together as one sheet; only plans are each student's own.
@@ -86,11 +88,13 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
         {
             Stage.TypeIn => (page.ReadAt is null ? "" : "items were added", Addresses.Page(page.Id)),
             Stage.Read => (page.ReadAt is null ? "" : "changed since it was read", Addresses.Reading(page.Id)),
-            Stage.Decide => (page.DecidedAt is null ? "" : "changed since you decided", Addresses.Reading(page.Id)),
+            Stage.Decide => (Found(page) + (page.DecidedAt is null ? "" : ", changed since you decided"), Addresses.Reading(page.Id)),
             _ => ("plan" + PlanDesk.Waits(page.Plan!.Content), Addresses.Plan(page.Plan.Id)),
         };
         return new PiledSheet(page.Student, page.Code, page.CallName, page.Title, When(page), string.Join(", ", new[] { Items(page.Items), note }.Where(n => n.Length > 0)), address);
     }
+
+    private string Found(WaitingPage page) => page.Found is { } found ? readings.Summary(found.Outcome, found.Rules, page.Word) : "";
 
     private (Stage Stage, PiledSheet Sheet) TaughtOf(PlanWeeks weeks, IReadOnlyDictionary<Guid, (DateOnly Day, TimeOnly At)> next)
     {
@@ -139,7 +143,9 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
 
     private sealed record WaitingPage(
         Guid Id, Guid Student, PageState State, string Title, string Code, string CallName, Guid? ClassSheet, string? Class, DateOnly? WrittenOn, DateTimeOffset CreatedAt, int Items, int Version,
-        int? ReadAt, int? DecidedAt, WaitingPlan? Plan);
+        int? ReadAt, int? DecidedAt, WaitingPlan? Plan, WaitingFinding? Found, Core.Notation.ClassroomWord Word);
+
+    private sealed record WaitingFinding(string Outcome, string Rules);
 
     private sealed record WaitingPlan(Guid Id, string Content);
 }

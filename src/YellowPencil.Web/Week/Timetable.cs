@@ -66,8 +66,12 @@ public sealed class Timetable(PencilContext data, WeeksDesk weeks, CalendarDesk 
     }
 
     /// <summary>Lets a proposal hold from today on: seats that it keeps stay, others end or begin.</summary>
-    public async Task TakeAsync(IReadOnlyCollection<Place> places)
+    /// <param name="proposed">The proposal; what was thrown away, closed or taken out of the week since it was made is passed over.</param>
+    public async Task TakeAsync(IReadOnlyCollection<Place> proposed)
     {
+        var plans = (await data.Plans.Where(p => p.ClosedAt == null).Select(p => p.Id).ToListAsync()).ToHashSet();
+        var slots = (await calendar.SlotsAsync()).Select(s => s.Id).ToHashSet();
+        var places = proposed.Where(p => plans.Contains(p.Plan) && slots.Contains(p.Slot)).ToHashSet();
         var seats = await data.Seats.Where(s => s.Until == null).ToListAsync();
         foreach (var seat in seats.Where(s => !places.Contains(new Place(s.PlanId, s.SlotId)))) seat.Until = time.Today;
         foreach (var place in places.Where(p => seats.TrueForAll(s => s.PlanId != p.Plan || s.SlotId != p.Slot)))

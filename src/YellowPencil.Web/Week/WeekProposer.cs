@@ -24,6 +24,9 @@ public sealed record ProposedLess(string Code, int Got, int Wanted, string Becau
 /// <summary>Looks for a week in the background, keeping the best so far, until there is none better, the time is over, or the specialist has enough.</summary>
 public sealed class WeekProposer(PencilContext data, Timetable timetable, CurrentSpecialist who, IServiceScopeFactory scopes, TimeProvider clock)
 {
+    private const int MostLooks = 50;
+    private static readonly TimeSpan BetweenLooks = TimeSpan.FromMilliseconds(200);
+
     /// <summary>Asks for a proposal; one that is still looked for is the one.</summary>
     public static async Task<WeekProposal> AskAsync(PencilContext data, IBackgroundJobClient jobs, CurrentSpecialist who, DateTimeOffset now)
     {
@@ -47,7 +50,7 @@ public sealed class WeekProposer(PencilContext data, Timetable timetable, Curren
     {
         if (await data.Users.AsNoTracking().FirstOrDefaultAsync(u => u.Id == owner, cancellation) is not { } account) return;
         who.Serve(account);
-        if (await data.WeekProposals.FirstOrDefaultAsync(p => p.Id == id && p.State == ProposalState.Looking, cancellation) is not { } proposal) return;
+        if (await FindAsync(id, cancellation) is not { State: ProposalState.Looking } proposal) return;
         proposal.BeganAt = clock.GetUtcNow();
         await data.SaveChangesAsync(cancellation);
         var problem = await timetable.ProblemAsync();
@@ -55,6 +58,18 @@ public sealed class WeekProposer(PencilContext data, Timetable timetable, Curren
         var answer = WeekPlanner.Solve(problem, WeekPlanner.Time, better => Keep(id, owner, Written(problem, better), ++found), () => cancellation.IsCancellationRequested || IsEnough(id, owner));
         await data.WeekProposals.Where(p => p.Id == id && p.State == ProposalState.Looking).ExecuteUpdateAsync(
             set => set.SetProperty(p => p.State, ProposalState.Found).SetProperty(p => p.Content, Written(problem, answer)).SetProperty(p => p.EndedAt, clock.GetUtcNow()), CancellationToken.None);
+    }
+
+    // The job can be taken up before the request that asked for it has ended its transaction.
+    private async Task<WeekProposal?> FindAsync(Guid id, CancellationToken cancellation)
+    {
+        for (var look = 0; look < MostLooks; look++)
+        {
+            if (await data.WeekProposals.FirstOrDefaultAsync(p => p.Id == id, cancellation) is { } proposal) return proposal;
+            await Task.Delay(BetweenLooks, cancellation);
+        }
+
+        return null;
     }
 
     private static string Written(WeekProblem problem, WeekAnswer answer) => JsonSerializer.Serialize(new ProposedWeek(

@@ -45,7 +45,7 @@ public sealed class FactTrackTests
     public void The_fact_is_asked_both_ways_round_between_its_neighbours()
     {
         var fact = new NumberFact(FactKind.Times, 7, 8);
-        FactPlan.Questions(fact, 0).ShouldBe([("7 × 8 =", "56"), ("6 × 8 =", "48"), ("7 × 9 =", "63"), ("8 × 7 =", "56")], ignoreOrder: true);
+        FactPlan.Questions(fact, 0).ShouldBe([("7 × 8 =", "56"), ("6 × 8 =", "48"), ("8 × 8 =", "64"), ("8 × 7 =", "56")], ignoreOrder: true);
         FactPlan.Questions(fact, 1)[0].ShouldBe(("8 × 7 =", "56"));
         FactPlan.Questions(fact, 1).ShouldContain(("7 × 8 =", "56"));
     }
