@@ -96,16 +96,12 @@ export function startTyping(root) {
 
   /** The item after this one; behind the last one the first that is still open and was not left blank, and when none is, the way on. */
   function nextItem() {
-    if (isOpen(current())) {
-      leftBlank.add(current());
-      notice = `Item ${current().id} is left blank`;
-    }
+    const from = current();
+    if (isOpen(from)) leftBlank.add(from);
     const left = items.findIndex((item) => isOpen(item) && !leftBlank.has(item));
     if (goTo(at + 1) || (left >= 0 && goTo(left))) showHand();
-    else {
-      render();
-      find("done").focus();
-    }
+    else find("done").focus();
+    if (leftBlank.has(from) && isOpen(from) && !isLines(from) && !isLines(current())) notice = `Item ${from.id} is left blank`; // the key that did it shows it
   }
 
   function setDirection(isFromLeft, isFirst) {
