@@ -11,7 +11,7 @@ using YellowPencil.Core.Pages;
 using YellowPencil.Core.Progress;
 using YellowPencil.Core.Teaching;
 
-// Usage: report [folder of students] (writes docs/recovery.md) | speed [family] | benchmark | memory [sheets] | distinct | catalogue (writes docs/bugs.md; run it at the root of the project)
+// Usage: report [folder of students] (writes docs/recovery.md) | speed [family] | benchmark | memory [sheets] | distinct | catalogue (writes docs/bugs.md and the table of breadths; run it at the root of the project)
 switch (args.FirstOrDefault())
 {
     case "report":
@@ -31,6 +31,7 @@ switch (args.FirstOrDefault())
         return 0;
     case "catalogue":
         File.WriteAllText("docs/bugs.md", CatalogueText.Markdown());
+        File.WriteAllText("src/YellowPencil.Core/Families/Breadths.txt", Catalogue.BreadthTable());
         return 0;
     case "progress":
         File.WriteAllText("docs/progress.md", ProgressTrial.Markdown());
@@ -39,7 +40,7 @@ switch (args.FirstOrDefault())
         File.WriteAllText("docs/scripts.md", ScriptsText.Markdown());
         return 0;
     default:
-        Console.Error.WriteLine("usage: report [folder of students] (writes docs/recovery.md) | speed [family] | benchmark | memory [sheets] | distinct | catalogue (writes docs/bugs.md) | scripts (writes docs/scripts.md) | progress (writes docs/progress.md)");
+        Console.Error.WriteLine("usage: report [folder of students] (writes docs/recovery.md) | speed [family] | benchmark | memory [sheets] | distinct | catalogue (writes docs/bugs.md and the table of breadths) | scripts (writes docs/scripts.md) | progress (writes docs/progress.md)");
         return 2;
 }
 

@@ -36,7 +36,7 @@ public static class NextItems
     /// <param name="reading">The reading.</param>
     /// <param name="count">At most so many.</param>
     /// <param name="seed">The seed of the pool.</param>
-    public static IReadOnlyList<NextItem> For(Reading reading, int count = 3, int seed = 7)
+    public static IReadOnlyList<NextItem> For(Reading reading, int count = 3, int seed = StudentSize.UsualSeed)
     {
         var once = reading.SeenOnce.ToLookup(o => o.ToldAs, o => o.Probability);
         List<Weighed> explanations =

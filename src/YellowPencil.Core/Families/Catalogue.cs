@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using System.Globalization;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Parts.Beside;
 
@@ -20,13 +21,19 @@ public static class Catalogue
 
     private static readonly ConcurrentDictionary<Bug, int> Breadths = new();
 
+    // Measured once and for all by the bench; a test measures them again.
+    private static readonly Lazy<Dictionary<string, int>> Measured = new(ReadBreadths);
+
     private static readonly ConcurrentDictionary<Family, IReadOnlyList<ItemTask>> OrdinaryItems = new();
 
     /// <summary>
     /// How many chances a bug has over a fixed pool of 300 ordinary items of its family. Where two bugs of one student claim
     /// the same decision, the narrower one is the exception to the other and wins.
     /// </summary>
-    public static int Breadth(Bug bug) => Breadths.GetOrAdd(bug, MeasureBreadth);
+    public static int Breadth(Bug bug) => Breadths.GetOrAdd(bug, static b => Measured.Value.TryGetValue(b.Id, out var known) ? known : MeasureBreadth(b));
+
+    /// <summary>The table of all breadths, a line a bug: its id and how many chances it has.</summary>
+    public static string BreadthTable() => string.Concat(All.Select(b => $"{b.Id} {MeasureBreadth(b)}\n"));
 
     /// <summary>The bugs declared for a family, without those of its parts.</summary>
     public static IReadOnlyList<Bug> DeclaredFor(Family family) => TaughtFamily.Of(family).Bugs;
@@ -53,6 +60,13 @@ public static class Catalogue
     {
         var points = TaughtFamily.Of(family).Decisions.ToHashSet();
         return FamilyList.Named(part).Bugs.Where(b => b.Deviations.All(d => points.Contains(d.Decision!)));
+    }
+
+    private static Dictionary<string, int> ReadBreadths()
+    {
+        using var table = new StreamReader(typeof(Catalogue).Assembly.GetManifestResourceStream("Breadths.txt")!);
+        return table.ReadToEnd().Split('\n', StringSplitOptions.RemoveEmptyEntries).Select(line => line.Split(' '))
+            .ToDictionary(entry => entry[0], entry => int.Parse(entry[1], CultureInfo.InvariantCulture));
     }
 
     private static int MeasureBreadth(Bug bug)

@@ -103,4 +103,13 @@ public class CatalogueTests
     [Fact]
     public void The_published_list_is_the_catalogue() =>
         (File.ReadAllText(Path.Combine(AppContext.BaseDirectory, "bugs.md")) == CatalogueText.Markdown()).ShouldBeTrue("docs/bugs.md is out of date; run: dotnet run --project bench/YellowPencil.Bench catalogue");
+
+    [Fact]
+    public void The_table_of_breadths_is_what_is_measured()
+    {
+        var measured = Catalogue.BreadthTable().Split('\n', StringSplitOptions.RemoveEmptyEntries).Select(line => line.Split(' ')).ToDictionary(e => e[0], e => int.Parse(e[1]));
+        measured.Keys.Order(StringComparer.Ordinal).ShouldBe(Catalogue.All.Select(b => b.Id).Order(StringComparer.Ordinal));
+        foreach (var bug in Catalogue.All)
+            Catalogue.Breadth(bug).ShouldBe(measured[bug.Id], $"{bug.Id}; run: dotnet run --project bench/YellowPencil.Bench catalogue");
+    }
 }
