@@ -6,7 +6,11 @@ namespace YellowPencil.Core.Engine;
 /// <param name="Text">In words, after "when".</param>
 /// <param name="Holds">Whether a context is of this kind.</param>
 /// <param name="Length">How much it takes to say it.</param>
-public sealed record Kind<TContext>(string Id, string Text, Func<TContext, bool> Holds, RuleLength Length = RuleLength.Named);
+public sealed record Kind<TContext>(string Id, string Text, Func<TContext, bool> Holds, RuleLength Length = RuleLength.Named)
+{
+    /// <summary>All other contexts in words, where there is a better way to say it than "except …".</summary>
+    public string? Otherwise { get; init; }
+}
 
 /// <summary>A number that a student can see where a decision is made.</summary>
 /// <param name="Id">A short name, for example <c>top</c>.</param>
@@ -79,6 +83,7 @@ internal readonly record struct KindTest(ulong Holding, ulong Failing, int Compa
 internal sealed class LearntKinds<TContext>(IReadOnlyList<Kind<TContext>> named, IReadOnlyList<Property<TContext>> properties)
 {
     private const string Opposite = "except-";
+    private const string Except = "except ";
     private const string Together = "-and-";
 
     private readonly Kind<TContext>[] comparisons = [.. properties.SelectMany(p => p.Values.SelectMany(v => Compare(p, v)))];
@@ -152,15 +157,24 @@ internal sealed class LearntKinds<TContext>(IReadOnlyList<Kind<TContext>> named,
     private static Kind<TContext> Not(Kind<TContext> kind)
     {
         var holds = kind.Holds;
-        return new Kind<TContext>(Opposite + kind.Id, $"except {kind.Text}", c => !holds(c), RuleLength.Opposite);
+        return new Kind<TContext>(Opposite + kind.Id, kind.Otherwise ?? Except + kind.Text, c => !holds(c), RuleLength.Opposite);
     }
 
     private static Kind<TContext> Both(Kind<TContext>? one, Kind<TContext> other)
     {
         if (one is null) return other;
         var (first, second) = (one.Holds, other.Holds);
-        return new Kind<TContext>($"{one.Id}{Together}{other.Id}", $"{one.Text} and {other.Text}", c => first(c) && second(c), RuleLength.Pair);
+        return new Kind<TContext>($"{one.Id}{Together}{other.Id}", InWords(one.Text, other.Text), c => first(c) && second(c), RuleLength.Pair);
     }
+
+    // What is left out comes last: "when the next digit is 0, but not in the first cycle", "except in sums or when both are negative".
+    private static string InWords(string one, string other) => (one.StartsWith(Except, StringComparison.Ordinal), other.StartsWith(Except, StringComparison.Ordinal)) switch
+    {
+        (true, true) => $"{one} or {other[Except.Length..]}",
+        (true, false) => $"{other}, but not {one[Except.Length..]}",
+        (false, true) => $"{one}, but not {other[Except.Length..]}",
+        _ => $"{one} and {other}",
+    };
 
     private static IEnumerable<Kind<TContext>> Compare(Property<TContext> property, int value)
     {

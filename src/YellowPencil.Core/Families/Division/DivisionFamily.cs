@@ -175,6 +175,7 @@ internal sealed class DivisionFamily() : TaughtFamily("division", "long division
             RestWritten.AsNextDigit => DecimalNumber.Canonical(quotient + rest),
             RestWritten.AsDecimal => DecimalNumber.Canonical(quotient.Contains('.') ? quotient + rest : $"{quotient}.{rest}"),
             RestWritten.RoundUp => (BigInteger.TryParse(quotient, out var whole) ? whole + 1 : 0).ToString(),
+            RestWritten.ToNearest => (BigInteger.TryParse(quotient, out var cut) ? rest + rest < divisor ? cut : cut + 1 : 0).ToString(),
             RestWritten.OverTen => Fraction(rest, 10, reduced: false),
             RestWritten.OverTenReduced => Fraction(rest, 10, reduced: true),
             RestWritten.OverHundred => Fraction(rest, 100, reduced: false),

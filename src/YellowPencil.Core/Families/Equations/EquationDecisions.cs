@@ -101,7 +101,7 @@ internal static class EquationDecisions
         new("minus-before", "where a minus stands before the bracket", c => c.Before < 0),
         new("plus-before", "where no minus stands before the bracket", c => c.Before > 0),
         new("first-term", "in the first term", c => c.At == 0),
-        new("later-terms", "in every term but the first", c => c.At > 0),
+        new("later-terms", "in every term but the first", c => c.At > 0) { Otherwise = "in the first term" },
         new("letter", "in terms with the letter", c => c.HasLetter),
         new("number", "in plain numbers", c => !c.HasLetter),
         new("negative", "where the term has a minus", c => c.Number < 0),

@@ -90,7 +90,7 @@ internal static class ExpandingDecisions
         new("mixed", "where one of them only has the letter", c => c.AreMixed),
         new("letter-before-number", "where a letter meets a plain number", c => c.FirstPower > 0 && c.SecondPower == 0),
         new("first-of-first", "in the first term of the bracket", c => c.J == 0),
-        new("later-terms", "in every term but the first", c => c.J > 0),
+        new("later-terms", "in every term but the first", c => c.J > 0) { Otherwise = "in the first term" },
         new("from-second", "in products of the second term", c => c.I > 0),
         new("outer", "in the product of the outer terms", c => c is { I: 0, J: > 0 }),
         new("inner", "in the product of the inner terms", c => c is { I: > 0, J: 0 }),

@@ -42,6 +42,6 @@ internal enum QuotientPoint { Put, Forget, AfterFirstDigit }
 
 internal enum RestWritten
 {
-    AsRemainder, OverDivisor, OverDivisorAsItStands, Drop, AsNextDigit, AsDecimal, RoundUp, OverTen, DivisorOverRest, OverDividend, OverQuotient, WhatIsMissing,
+    AsRemainder, OverDivisor, OverDivisorAsItStands, Drop, AsNextDigit, AsDecimal, RoundUp, ToNearest, OverTen, DivisorOverRest, OverDividend, OverQuotient, WhatIsMissing,
     AsExactDecimal, RemainderIsDivisor, OverTenReduced, OverHundred,
 }

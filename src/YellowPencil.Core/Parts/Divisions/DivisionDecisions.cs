@@ -287,6 +287,7 @@ internal static class DivisionDecisions
         [RestWritten.AsNextDigit] = new("as-next-digit", "writes it as one more digit of the quotient"),
         [RestWritten.AsDecimal] = new("as-decimal", "writes it after a point"),
         [RestWritten.RoundUp] = new("round-up", "makes the quotient one more"),
+        [RestWritten.ToNearest] = new("to-nearest", "rounds the quotient to the nearest whole number"),
         [RestWritten.OverTen] = new("over-ten", "writes it over ten"),
         [RestWritten.OverTenReduced] = new("over-ten-reduced", "writes what is left over ten, in lowest terms") { Needs = c => c.Divisor != 10 },
         [RestWritten.OverHundred] = new("over-hundred", "writes what is left over a hundred") { Needs = c => c.Divisor != 100 },

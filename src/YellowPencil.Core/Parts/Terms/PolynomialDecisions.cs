@@ -134,7 +134,7 @@ internal static class PolynomialDecisions
             new("always", "always", _ => true),
             new("taken-away", "behind a minus", c => c.IsTakenAway),
             new("first-term", "in the first term", c => c.At == 0),
-            new("later-term", "in every term but the first", c => c.At > 0),
+            new("later-term", "in every term but the first", c => c.At > 0) { Otherwise = "in the first term" },
             new("last-term", "in the last term", c => c.IsLast),
             new("last-of-three", "in the last of three terms or more", c => c.IsLast && c.Terms > 2),
             new("of-three", "in brackets of three terms or more", c => c.Terms > 2),
