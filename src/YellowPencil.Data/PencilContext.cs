@@ -153,6 +153,7 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
             page.ToTable("pages");
             page.Property(p => p.Title).HasMaxLength(200);
             page.Property(p => p.State).HasConversion<string>().HasMaxLength(20);
+            page.Property(p => p.Direction).HasConversion<string>().HasMaxLength(20);
             page.Property(p => p.Content).HasColumnType("jsonb");
             page.Property(p => p.ItemVersions).HasColumnType("jsonb");
             page.HasOne(p => p.ClassSheet).WithMany(s => s.Pages).HasForeignKey(p => p.ClassSheetId).OnDelete(DeleteBehavior.SetNull);

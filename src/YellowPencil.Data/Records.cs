@@ -119,6 +119,12 @@ public sealed class StudentPage : IOwned, IRemovable
     /// <summary>Whether every strike-out on the paper was typed in, so that a digit without one says that there is none.</summary>
     public bool MarksComplete { get; set; }
 
+    /// <summary>From which side this page's answers are typed; null for the specialist's habit.</summary>
+    public TypingDirection? Direction { get; set; }
+
+    /// <summary>Whether the specialist said that the paper shows the answers as they were typed, where they make sense only from the other side.</summary>
+    public bool? IsWrittenSo { get; set; }
+
     /// <summary>The page in the worked-sheet format.</summary>
     public required string Content { get; set; }
 
@@ -204,6 +210,12 @@ public enum DecisionKind
 
     /// <summary>The page was put aside without an explanation.</summary>
     PutAside,
+
+    /// <summary>A rejection was taken back.</summary>
+    Restored,
+
+    /// <summary>The specialist's own explanation, in words.</summary>
+    Own,
 }
 
 /// <summary>A decision about an explanation; never overwritten, also not by a newer reading.</summary>

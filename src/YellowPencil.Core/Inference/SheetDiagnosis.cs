@@ -38,11 +38,33 @@ public static class SheetDiagnosis
     /// <param name="cancellation">Ends the reading early.</param>
     /// <returns>The reading; also for a sheet without a single answer.</returns>
     /// <exception cref="OperationCanceledException">The reading was ended.</exception>
-    public static Reading Read(WorkedSheet sheet, CancellationToken cancellation = default) =>
-        Read(sheet, static families => [.. families.SelectMany(Catalogue.Of).Distinct()], cancellation);
+    public static Reading Read(WorkedSheet sheet, CancellationToken cancellation = default) => Read(sheet, AllBugs, [], cancellation);
+
+    /// <summary>The same where somebody who knows the student says of some explanations that they are not it.</summary>
+    /// <param name="sheet">The sheet.</param>
+    /// <param name="rejected">The rules of each of them, joined by +; none for "no systematic bug".</param>
+    /// <param name="cancellation">Ends the reading early.</param>
+    public static Reading Read(WorkedSheet sheet, IReadOnlyCollection<string> rejected, CancellationToken cancellation = default) =>
+        Read(sheet, AllBugs, rejected, cancellation);
 
     /// <summary>The same with another catalogue, to see what becomes of a student whose bug is not in it.</summary>
-    internal static Reading Read(WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf, CancellationToken cancellation = default)
+    internal static Reading Read(WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf) => Read(sheet, bugsOf, [], default);
+
+    /// <summary>How one explanation, whoever thought of it, stands to the answers of a sheet. Its probability is left at 0.</summary>
+    /// <param name="sheet">The sheet.</param>
+    /// <param name="hypothesis">The explanation.</param>
+    public static Explanation Try(WorkedSheet sheet, Hypothesis hypothesis)
+    {
+        var (_, _, likelihoods) = Prepare(sheet, AllBugs, default);
+        var likelihood = likelihoods.Find(l => l.Sound.School == hypothesis.School) ?? likelihoods[0];
+        var student = new Hypothesis(hypothesis.Bugs, hypothesis.Unlisted, hypothesis.Facts, likelihood.Sound.School);
+        return Explain(likelihood.Refine(likelihood.Rough(student)), likelihood);
+    }
+
+    private static IReadOnlyList<Bug> AllBugs(IReadOnlyList<Family> families) => [.. families.SelectMany(Catalogue.Of).Distinct()];
+
+    private static (IReadOnlyList<Family> Families, List<ItemEvidence> Evidence, List<SheetLikelihood> Likelihoods) Prepare(
+        WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf, CancellationToken cancellation)
     {
         var families = FamilyList.Of(sheet.Items.Select(i => i.Task));
         var shown = sheet.Items.Where(i => i.IsAnswered || i.IsBrokenOff).SelectMany(i => TaughtFamily.Of(i.Task.Family).SchoolsShown(i));
@@ -57,9 +79,15 @@ public static class SheetDiagnosis
         var bugs = bugsOf(families).Where(b => schools.Any(s => b.CanShowIn(s.School))).ToList();
         var confused = families.SelectMany(Catalogue.ConfusedWith).Distinct().Except(bugsOf(families)).ToList();
         var beside = families.SelectMany(Catalogue.WorkedBeside).Distinct().Except(bugsOf(families)).Except(confused).ToList();
-        var likelihoods = schools.Select(s => new SheetLikelihood(evidence, bugs, confused, beside, s.School, s.Weight, cancellation)).ToList();
+        return (families, evidence, [.. schools.Select(s => new SheetLikelihood(evidence, bugs, confused, beside, s.School, s.Weight, cancellation))]);
+    }
+
+    private static Reading Read(
+        WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf, IReadOnlyCollection<string> rejected, CancellationToken cancellation)
+    {
+        var (families, evidence, likelihoods) = Prepare(sheet, bugsOf, cancellation);
         var searches = likelihoods.ConvertAll(l => new ExplanationSearch(l));
-        var found = searches.SelectMany(s => s.Search()).ToList();
+        var found = Without(searches.SelectMany(s => s.Search()).ToList(), rejected);
         var unseen = ShareWithoutChance(likelihoods, families);
         var weighed = Weighed.Of(found, evidence, unseen);
         var trusted = Trusted.Of(weighed, evidence);
@@ -71,7 +99,7 @@ public static class SheetDiagnosis
         var items = new ItemReader(likelihood, [.. weighed.Candidates.Where(s => s.Candidate.Hypothesis.School == best.Hypothesis.School)], told)
             .Read(sheet.Items);
 
-        var outcome = OutcomeOf(explanations, trusted, items);
+        var outcome = OutcomeOf(explanations, trusted, items, canBeSound: !rejected.Contains(""));
         return new Reading
         {
             Sheet = sheet,
@@ -86,6 +114,16 @@ public static class SheetDiagnosis
             Facts = Facts(best, items),
             Predictions = [.. sheet.Predict.Select(p => AnswerPrediction.Predict(p.TaskAsWritten, p.Task, weighed))],
         };
+    }
+
+    // Whoever rejects a rule rejects it beside others too, and an unlisted one in all its wordings.
+    private static List<Candidate> Without(List<Candidate> found, IReadOnlyCollection<string> rejected)
+    {
+        var sets = rejected.Where(rules => rules.Length > 0).Select(rules => rules.Split('+')).ToList();
+        var wordings = found.Where(c => c.Hypothesis.Unlisted.Count > 0 && sets.Exists(rules => rules.ToHashSet().SetEquals(c.Hypothesis.RuleIds)))
+            .Select(c => c.Signature).ToHashSet();
+        return found.FindAll(c =>
+            !sets.Exists(rules => rules.All(c.Hypothesis.RuleIds.Contains)) && !(c.Hypothesis.Unlisted.Count > 0 && wordings.Contains(c.Signature)));
     }
 
     /// <summary>
@@ -220,7 +258,7 @@ public static class SheetDiagnosis
     }
 
     /// <summary>What the reading comes to. Where no single rule is held, but rules are, the explanations say which of them the page leaves open.</summary>
-    private static Outcome OutcomeOf(List<Explanation> explanations, Trusted trusted, IReadOnlyList<ItemReading> items)
+    private static Outcome OutcomeOf(List<Explanation> explanations, Trusted trusted, IReadOnlyList<ItemReading> items, bool canBeSound)
     {
         var answered = items.Where(i => i.Item.IsAnswered || i.Item.IsBrokenOff).ToList();
         if (answered.Count < LeastItems) return Outcome.TooFewChances;
@@ -232,7 +270,7 @@ public static class SheetDiagnosis
         // Where most rules could have shown, and none did, those that could not, or that would show on one item, are no reason to leave it open.
         var isWhole = MostLeftOut * (items.Count - answered.Count) <= items.Count;
         var open = trusted.NoChance + explanations.Where(e => !e.IsSound && e.LeastShown < ShowingsNeeded).Sum(e => e.Probability);
-        if (sound >= Threshold || (isWhole && sound + open >= Threshold && sound >= SoundShare * (sound + open)))
+        if (canBeSound && (sound >= Threshold || (isWhole && sound + open >= Threshold && sound >= SoundShare * (sound + open))))
             return 2 * wrong > answered.Count && explanations.First(e => e.IsSound).Hypothesis.Facts.Count > MostFactsOfSoundWork
                 ? Outcome.Unexplained
                 : Outcome.Sound;

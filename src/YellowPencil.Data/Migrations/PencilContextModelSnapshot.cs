@@ -1416,6 +1416,15 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("timestamp with time zone")
                         .HasColumnName("created_at");
 
+                    b.Property<string>("Direction")
+                        .HasMaxLength(20)
+                        .HasColumnType("character varying(20)")
+                        .HasColumnName("direction");
+
+                    b.Property<bool?>("IsWrittenSo")
+                        .HasColumnType("boolean")
+                        .HasColumnName("is_written_so");
+
                     b.Property<int>("ItemCount")
                         .HasColumnType("integer")
                         .HasColumnName("item_count");

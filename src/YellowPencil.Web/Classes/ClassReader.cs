@@ -51,7 +51,7 @@ public sealed class ClassReader(PencilContext data, ReadingDesk readings, Readin
     private async Task<bool> ReadSomeAsync(Guid sheet, CancellationToken cancellation)
     {
         var pages = (await UnreadAsync(sheet, cancellation)).Take(Environment.ProcessorCount).ToList();
-        var kept = pages.AsParallel().AsOrdered().Select(page => ReadingDesk.Keep(page, cache.Read(PageDesk.Sheet(page), cancellation), clock.GetUtcNow())).ToList();
+        var kept = pages.AsParallel().AsOrdered().Select(page => ReadingDesk.Keep(page, cache.Read(page, cancellation), clock.GetUtcNow())).ToList();
         foreach (var reading in kept) await readings.KeepAsync(reading, cancellation);
         return kept.Count > 0;
     }
@@ -59,7 +59,7 @@ public sealed class ClassReader(PencilContext data, ReadingDesk readings, Readin
     /// <summary>The pages with answers that are not read as they now stand; none where the reading was stopped.</summary>
     private async Task<List<StudentPage>> UnreadAsync(Guid sheet, CancellationToken cancellation)
     {
-        var pages = await data.Pages.AsNoTracking().Where(p => p.ClassSheetId == sheet && p.ClassSheet!.IsReadByItself
+        var pages = await data.Pages.AsNoTracking().Include(p => p.Decisions).Where(p => p.ClassSheetId == sheet && p.ClassSheet!.IsReadByItself
             && !p.Readings.Any(r => r.PageVersion == p.Version && r.EngineVersion == EngineVersion.Current && r.ClassLine != null)).ToListAsync(cancellation);
         return [.. pages.Where(ClassDesk.HasAnswers)];
     }

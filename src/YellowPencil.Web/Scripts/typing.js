@@ -17,7 +17,9 @@ export function startTyping(root) {
   const past = [], future = [];
   const leftBlank = new Set(); // items that were passed with Enter while nothing stood there
   let at = 0;
-  let turned = new Map();
+  let turned = new Map(); // answers that make sense only from the other side, by item
+  let wholePage = null; // the sentence that asks about all of them at once
+  let switched = false; // whether the direction was changed by key and nothing typed since
   let notice = "";
   const outbox = new Outbox(items, root.dataset.token, {
     written,
@@ -104,13 +106,18 @@ export function startTyping(root) {
     if (leftBlank.has(from) && isOpen(from) && !isLines(from) && !isLines(current())) notice = `Item ${from.id} is left blank`; // the key that did it shows it
   }
 
+  const tell = (address, said) => fetch(address, { method: "PUT", headers: { "content-type": "application/json", "X-Antiforgery": outbox.token }, body: JSON.stringify(said) }).catch(() => {});
+
+  /** Has the digits of this page come from one side; the first time it is asked, of every page. */
   function setDirection(isFromLeft, isFirst) {
     if (isFirst && isFromLeft !== hand.fromLeft && past.length > 0 && !isLines(current()) && !hand.strip.fromLeft) change(turnRound);
     hand.fromLeft = isFromLeft;
     if (!isLines(current())) hand.toStart(current());
-    fetch("/api/direction", { method: "PUT", headers: { "content-type": "application/json", "X-Antiforgery": outbox.token }, body: JSON.stringify(isFromLeft ? "FromLeft" : "FromRight") }).catch(() => {});
+    tell(isFirst ? "/api/direction" : `/api/pages/${page.id}/direction`, isFromLeft ? "FromLeft" : "FromRight");
     find("ask-direction").hidden = true;
-    find("saved-direction").textContent = isFromLeft ? "Digits come from the left, as the answer is read." : "Digits come from the right, as the columns are worked.";
+    switched = !isFirst && !switched;
+    find("switched").hidden = !switched;
+    find("switched-text").textContent = isFromLeft ? "On this page digits now come from the left, as the answer is read." : "On this page digits now come from the right, as the columns are worked.";
   }
 
   function showKeys() {
@@ -148,7 +155,11 @@ export function startTyping(root) {
   function press(key) {
     if (isLines(current())) return lineHand.press(at, key);
     const action = actions[key] ?? actions[key.toLowerCase()];
-    if (isDigit(key) || isSign(key)) change((item) => hand.write(item, key.toLowerCase()));
+    if (isDigit(key) || isSign(key)) {
+      change((item) => hand.write(item, key.toLowerCase()));
+      find("switched").hidden = true;
+      switched = false;
+    }
     else if (action) action();
     else return false;
     render();
@@ -256,27 +267,38 @@ export function startTyping(root) {
   function takeMargin(margin) {
     showMargin(root, margin);
     turned = new Map(margin.turned.map((t) => [t.id, t]));
+    wholePage = margin.wholePage;
     showTurned();
   }
 
   // An answer that only makes sense from the other side was probably typed in the wrong direction.
   function showTurned() {
-    const wrong = [...turned.keys()].map((id) => items.find((item) => item.id === id)).find((item) => answerOf(item) === turned.get(item.id).answer);
-    find("turned").hidden = !wrong;
-    if (!wrong) return;
-    const { answer, other } = turned.get(wrong.id);
-    find("turned-text").textContent = `Item ${wrong.id} reads ${answer}. Typed from the other side it would be ${other}.`;
+    const wrong = [...turned.keys()].map((id) => items.find((item) => item.id === id)).filter((item) => answerOf(item) === turned.get(item.id).answer);
+    find("turned").hidden = wrong.length === 0;
+    if (wrong.length === 0) return;
+    const asked = wholePage ? wrong : wrong.slice(0, 1);
+    const { answer, other } = turned.get(asked[0].id);
+    find("turned-text").textContent = wholePage ?? `Item ${asked[0].id} reads ${answer}. Typed from the other side it would be ${other}.`;
+    find("turn").textContent = wholePage ? "Turn the page round" : "Turn it round";
+    find("leave").textContent = wholePage ? "The paper shows them so" : "It is written so";
     find("turn").onclick = () => {
-      goTo(items.indexOf(wrong));
-      change(turnRound);
+      const before = at;
+      for (const item of asked) {
+        goTo(items.indexOf(item));
+        change(turnRound);
+      }
+      if (wholePage) {
+        setDirection(!hand.fromLeft);
+        goTo(before);
+      }
       hand.toStart(current());
-      render();
-      paper.focus();
+      showHand();
     };
     find("leave").onclick = () => {
-      turned.delete(wrong.id);
+      if (wholePage) tell(`/api/pages/${page.id}/written-so`, true);
+      for (const item of asked) turned.delete(item.id);
       showTurned();
-      paper.focus();
+      focusHand();
     };
   }
 
@@ -296,7 +318,7 @@ export function startTyping(root) {
       setDirection(isFromLeft, true);
       showHand();
     });
-  find("direction").addEventListener("click", () => { press("l"); focusHand(); });
+  for (const name of ["direction", "switch-back"]) find(name).addEventListener("click", () => { press("l"); focusHand(); });
 
   outbox.restore();
   // Behind what is typed already: what is still open before it was left blank, and items that were added stand at the end.

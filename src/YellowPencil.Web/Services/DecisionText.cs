@@ -12,6 +12,8 @@ public static class DecisionText
         DecisionKind.Rejected => "Rejected",
         DecisionKind.Renamed => "Named",
         DecisionKind.Noted => "Noted",
+        DecisionKind.Restored => "Taken back",
+        DecisionKind.Own => "Said in own words",
         _ => "Put aside",
     };
 }

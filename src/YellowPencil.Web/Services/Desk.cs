@@ -64,7 +64,7 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
         var pages = await data.Pages.Where(p => p.Check == null).OrderBy(p => p.CreatedAt).Select(p => new WaitingPage(
             p.Id, p.StudentId, p.State, p.Title, p.Student!.Code, p.Student.CallName, p.ClassSheet == null ? null : p.ClassSheetId, p.ClassSheet!.Class!.Name, p.WrittenOn, p.CreatedAt, p.ItemCount, p.Version,
             p.Readings.OrderByDescending(r => r.MadeAt).Select(r => (int?)r.PageVersion).FirstOrDefault(),
-            p.Decisions.Where(d => d.Kind == DecisionKind.Accepted || d.Kind == DecisionKind.PutAside).OrderByDescending(d => d.At).Select(d => (int?)d.PageVersion).FirstOrDefault(),
+            p.Decisions.Where(d => d.Kind == DecisionKind.Accepted || d.Kind == DecisionKind.PutAside || d.Kind == DecisionKind.Own).OrderByDescending(d => d.At).Select(d => (int?)d.PageVersion).FirstOrDefault(),
             p.Plans.Where(q => q.PrintedAt == null && q.ClosedAt == null && q.PageVersion == p.Version).OrderByDescending(q => q.MadeAt).Select(q => new WaitingPlan(q.Id, q.Content)).FirstOrDefault(),
             p.Readings.OrderByDescending(r => r.MadeAt).Select(r => new WaitingFinding(r.Outcome, r.Rules)).FirstOrDefault(), p.Student.Word)).ToListAsync();
         var waiting = pages.Where(p => StageOf(p) < Stage.Finished).ToList();

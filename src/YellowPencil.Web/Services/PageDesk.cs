@@ -3,6 +3,7 @@ using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Pages;
+using YellowPencil.Core.Telling;
 using YellowPencil.Data;
 using YellowPencil.Web.Accounts;
 
@@ -59,6 +60,32 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
     {
         var sheet = StoredSheet(page);
         return page.MarksComplete ? sheet with { Items = [.. sheet.Items.Select(WithAllMarks)] } : sheet;
+    }
+
+    /// <summary>The explanations that the specialist rejected on a page as it stands, by their rules joined by +.</summary>
+    public static IReadOnlyList<string> Rejected(StudentPage page) =>
+    [
+        .. page.Decisions.Where(d => d.PageVersion == page.Version && d.Kind is DecisionKind.Rejected or DecisionKind.Restored).OrderBy(d => d.At)
+            .GroupBy(d => d.Rules).Where(g => g.Last().Kind == DecisionKind.Rejected).Select(g => g.Key).Order(StringComparer.Ordinal),
+    ];
+
+    /// <summary>Says of a held page whose answers make sense only from the other side that the paper shows them so.</summary>
+    public async Task LeaveAsWrittenAsync(StudentPage page)
+    {
+        page.IsWrittenSo = true;
+        await data.SaveChangesAsync();
+    }
+
+    /// <summary>Turns the answers of a held page round that were typed from the other side.</summary>
+    /// <param name="page">The page.</param>
+    /// <param name="turned">What it is turned into; answers that were changed since stay as they are.</param>
+    public async Task TurnAsync(StudentPage page, TurnedPage turned)
+    {
+        var sheet = StoredSheet(page);
+        var other = turned.Items.ToDictionary(i => i.Id);
+        var items = sheet.Items.Select(i => other.TryGetValue(i.Id, out var turn) && i.Answer == turn.Answer ? i with { Answer = turn.Other } : i).ToList();
+        Put(page, sheet with { Items = items }, turned.Items.Select(i => i.Id));
+        await data.SaveChangesAsync();
     }
 
     /// <summary>Puts further items on a held page, to be answered by the student and typed in; the reading then covers old and new.</summary>

@@ -18,14 +18,14 @@ internal sealed class ReadingAhead(IServiceScopeFactory scopes, ReadingCache cac
     {
         await using var scope = scopes.CreateAsyncScope();
         var data = scope.ServiceProvider.GetRequiredService<PencilContext>();
-        var newest = await data.Pages.IgnoreQueryFilters().AsNoTracking()
+        var newest = await data.Pages.IgnoreQueryFilters().AsNoTracking().Include(p => p.Decisions)
             .Where(p => p.RemovalId == null && p.State != PageState.Typing).OrderByDescending(p => p.ChangedAt).Take(Most).ToListAsync(cancellation);
         var read = 0;
         foreach (var page in newest)
         {
             try
             {
-                cache.Read(PageDesk.Sheet(page), cancellation);
+                cache.Read(page, cancellation);
                 read++;
             }
             catch (InvalidOperationException e)

@@ -2,6 +2,7 @@ using Microsoft.Extensions.Caching.Memory;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Pages;
+using YellowPencil.Data;
 
 namespace YellowPencil.Web.Services;
 
@@ -18,11 +19,16 @@ public sealed class ReadingCache(Measures measures) : IDisposable
     /// <summary>The reading of a sheet.</summary>
     /// <param name="sheet">The sheet.</param>
     /// <param name="cancellation">Ends the reading when nobody waits for it any more.</param>
-    public Reading Read(WorkedSheet sheet, CancellationToken cancellation = default)
+    public Reading Read(WorkedSheet sheet, CancellationToken cancellation = default) => Read(sheet, [], cancellation);
+
+    /// <summary>The reading of a page, with its decisions, without the explanations that were rejected on it.</summary>
+    public Reading Read(StudentPage page, CancellationToken cancellation = default) => Read(PageDesk.Sheet(page), PageDesk.Rejected(page), cancellation);
+
+    private Reading Read(WorkedSheet sheet, IReadOnlyCollection<string> rejected, CancellationToken cancellation)
     {
-        var key = SheetWriter.Write(sheet);
+        var key = $"{string.Join(' ', rejected)} {SheetWriter.Write(sheet)}";
         if (readings.TryGetValue(key, out Reading? known)) return known!;
-        var reading = measures.Read(sheet, cancellation);
+        var reading = measures.Read(sheet, rejected, cancellation);
         readings.Set(key, reading, new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = Kept });
         return reading;
     }

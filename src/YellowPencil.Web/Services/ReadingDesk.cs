@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Asking;
 using YellowPencil.Core.Engine;
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
@@ -19,7 +20,7 @@ public sealed class ReadingDesk(PencilContext data, ReadingCache cache, PlanDesk
     /// <param name="cancellation">Ends the reading when nobody waits for it any more.</param>
     public async Task<Reading> ReadAsync(StudentPage page, CancellationToken cancellation = default)
     {
-        var reading = cache.Read(PageDesk.Sheet(page), cancellation);
+        var reading = cache.Read(page, cancellation);
         if (!await data.Readings.AnyAsync(r => r.PageId == page.Id && r.PageVersion == page.Version && r.EngineVersion == EngineVersion.Current && r.ClassLine != null, cancellation))
             await KeepAsync(Keep(page, reading, clock.GetUtcNow()), cancellation);
         return reading;
@@ -81,6 +82,29 @@ public sealed class ReadingDesk(PencilContext data, ReadingCache cache, PlanDesk
         });
         if (kind == DecisionKind.Renamed) await names.GiveAsync(rules, text, who.Name);
         await data.SaveChangesAsync();
+        if (kind is not (DecisionKind.Rejected or DecisionKind.Restored)) return;
+
+        // What lists say of the page is what it comes to without what was rejected.
+        await data.Readings.Where(r => r.PageId == page.Id && r.PageVersion == page.Version).ExecuteDeleteAsync();
+        await ReadAsync(page);
+    }
+
+    /// <summary>How an explanation that somebody thought of stands to a page; null where its rules are not known or are not of its families.</summary>
+    public static Explanation? TryOn(StudentPage page, string rules)
+    {
+        var sheet = PageDesk.Sheet(page);
+        var families = sheet.Items.Select(i => i.Task.Family).ToHashSet();
+        if (rules.Length == 0 || Hypothesis.Parse(rules) is not { RuleCount: > 0 and <= Hypothesis.MostRules } hypothesis) return null;
+        var known = families.SelectMany(Catalogue.Of).ToHashSet();
+        return hypothesis.Bugs.All(known.Contains) ? SheetDiagnosis.Try(sheet, hypothesis) : null;
+    }
+
+    /// <summary>The likeliest rules behind some items of a page alone; null where none gives two of them.</summary>
+    public static string? BehindItems(StudentPage page, IReadOnlyCollection<string> items)
+    {
+        var sheet = PageDesk.Sheet(page);
+        var reading = SheetDiagnosis.Read(sheet with { Items = [.. sheet.Items.Where(i => items.Contains(i.Id))] }, PageDesk.Rejected(page));
+        return reading.Explanations.FirstOrDefault(e => !e.IsSound && e.Standing(Stand.Agrees, sheet).Count() >= Math.Min(2, items.Count)) is { } found ? RulesOf(found) : null;
     }
 
     /// <summary>Makes the plan from an explanation of a held page; the one that is there, where it was made before.</summary>

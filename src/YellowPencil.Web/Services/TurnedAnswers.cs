@@ -1,12 +1,7 @@
 using YellowPencil.Core.Inference;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Web.Services;
-
-/// <summary>An answer that makes no sense as it stands, and does when it is read from the other side: probably typed in the wrong direction.</summary>
-/// <param name="Id">The item.</param>
-/// <param name="Answer">The answer as it was typed.</param>
-/// <param name="Other">The same from the other side.</param>
-internal sealed record TurnedAnswer(string Id, string Answer, string Other);
 
 /// <summary>Finds answers that were probably typed in the wrong direction.</summary>
 internal static class TurnedAnswers

@@ -18,7 +18,9 @@ internal static class TypingApi
     public static void Map(WebApplication app)
     {
         app.MapPut("/api/pages/{id:guid}/items", SaveAsync).RequireAuthorization();
-        app.MapPut("/api/direction", SetDirectionAsync).RequireAuthorization();
+        app.MapPut("/api/direction", SetHabitAsync).RequireAuthorization();
+        app.MapPut("/api/pages/{id:guid}/direction", SetDirectionAsync).RequireAuthorization();
+        app.MapPut("/api/pages/{id:guid}/written-so", LeaveAsWrittenAsync).RequireAuthorization();
         app.MapGet("/api/line", BuildUp).RequireAuthorization();
         app.MapGet("/api/token", (HttpContext context, IAntiforgery forms) => Results.Json(new { token = forms.GetAndStoreTokens(context).RequestToken })).RequireAuthorization();
     }
@@ -58,15 +60,36 @@ internal static class TypingApi
         return Results.Json(new { svg = LinesPicture.Line(line).ToString(), at = line.Fault?.At, message = line.Fault?.Message });
     }
 
-    private static async Task<IResult> SetDirectionAsync(HttpContext context, IAntiforgery forms, CurrentSpecialist who, PencilContext data)
+    /// <summary>From which side the specialist types, where a page does not say otherwise.</summary>
+    private static async Task<IResult> SetHabitAsync(HttpContext context, IAntiforgery forms, CurrentSpecialist who, PencilContext data)
     {
         if (!await forms.IsRequestValidAsync(context)) return Expired();
-        var text = await new StreamReader(context.Request.Body).ReadToEndAsync(context.RequestAborted);
-        if (!Enum.TryParse<TypingDirection>(text.Trim('"'), out var direction) || direction is not (TypingDirection.FromLeft or TypingDirection.FromRight))
-            return Refuse("the direction is \"FromLeft\" or \"FromRight\"");
+        if (await DirectionIn(context) is not { } direction) return NoDirection();
         await data.Users.Where(u => u.Id == who.Id).ExecuteUpdateAsync(set => set.SetProperty(u => u.TypingDirection, direction));
         return Results.NoContent();
     }
+
+    /// <summary>From which side the answers of one page are typed.</summary>
+    private static async Task<IResult> SetDirectionAsync(Guid id, HttpContext context, IAntiforgery forms, PencilContext data)
+    {
+        if (!await forms.IsRequestValidAsync(context)) return Expired();
+        if (await DirectionIn(context) is not { } direction) return NoDirection();
+        return await data.Pages.Where(p => p.Id == id).ExecuteUpdateAsync(set => set.SetProperty(p => p.Direction, direction)) > 0 ? Results.NoContent() : Results.NotFound();
+    }
+
+    private static async Task<IResult> LeaveAsWrittenAsync(Guid id, HttpContext context, IAntiforgery forms, PencilContext data)
+    {
+        if (!await forms.IsRequestValidAsync(context)) return Expired();
+        return await data.Pages.Where(p => p.Id == id).ExecuteUpdateAsync(set => set.SetProperty(p => p.IsWrittenSo, true)) > 0 ? Results.NoContent() : Results.NotFound();
+    }
+
+    private static async Task<TypingDirection?> DirectionIn(HttpContext context)
+    {
+        var text = await new StreamReader(context.Request.Body).ReadToEndAsync(context.RequestAborted);
+        return Enum.TryParse<TypingDirection>(text.Trim('"'), out var direction) && direction is TypingDirection.FromLeft or TypingDirection.FromRight ? direction : null;
+    }
+
+    private static IResult NoDirection() => Refuse("the direction is \"FromLeft\" or \"FromRight\"");
 
     internal static IResult Expired() => Refuse("this form has expired; reload the page: what you typed is kept in this browser");
 
@@ -76,15 +99,18 @@ internal static class TypingApi
     private static object Margin(StudentPage page, string? typing, ReadingCache readings, RuleNaming names, CancellationToken cancellation)
     {
         var sheet = PageDesk.Sheet(page);
-        var reading = readings.Read(sheet with { Items = [.. sheet.Items.Select(i => i.Id == typing ? i with { Answer = null } : i)] }, cancellation);
+        var so = sheet with { Items = [.. sheet.Items.Select(i => i.Id == typing ? i with { Answer = null } : i)] };
+        var reading = readings.Read(so, cancellation);
+        var turned = page.IsWrittenSo == true ? null : TurnedPage.Of(reading);
         return new
         {
-            outcome = ReadingText.Say(reading),
-            enough = reading.Outcome is Outcome.Bug or Outcome.Sound,
+            outcome = turned?.Text ?? ReadingText.Say(reading),
+            enough = turned is null && reading.Outcome is Outcome.Bug or Outcome.Sound,
             typed = sheet.Items.Count(i => i.Answer is not null),
             of = reading.Items.Count,
-            turned = TurnedAnswers.In(reading).Select(t => new { id = t.Id, answer = t.Answer, other = t.Other }),
-            explanations = reading.OneByOne.Where(e => e.Probability >= 0.05).Take(3)
+            turned = (turned?.Items ?? TurnedAnswers.In(reading)).Select(t => new { id = t.Id, answer = t.Answer, other = t.Other }),
+            wholePage = turned?.Text,
+            explanations = (turned is null ? reading.OneByOne : []).Where(e => e.Probability >= 0.05).Take(3)
                 .Select(e => new { sure = Shares.Percent(e.Alone), text = names.Told(e, page.Student!.Word) }),
         };
     }

@@ -10,6 +10,8 @@ namespace YellowPencil.Web.Pages.Sheets;
 /// <summary>The reading of a page, what was decided about it, and the next step.</summary>
 public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNaming names, SchoolTime time) : PageModel
 {
+    private const int LongestOwn = 300;
+
     /// <summary>The page's key.</summary>
     [BindProperty(SupportsGet = true)]
     public Guid Id { get; set; }
@@ -51,8 +53,56 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
         }
     }
 
-    /// <summary>Rejects an explanation; the page goes on waiting.</summary>
-    public Task<IActionResult> OnPostRejectAsync(string? rules) => DecideAsync(rules, DecisionKind.Rejected, "");
+    /// <summary>Rejects an explanation: the page is read without it, and goes on waiting.</summary>
+    public async Task<IActionResult> OnPostRejectAsync(string? rules)
+    {
+        var done = await DecideAsync(rules, DecisionKind.Rejected, "");
+        return done is RedirectResult ? Redirect(Addresses.Reading(Id)) : done;
+    }
+
+    /// <summary>Takes a rejection back.</summary>
+    public async Task<IActionResult> OnPostRestoreAsync(string? rules)
+    {
+        if (await HoldAsync(null) is { } missing) return missing;
+        if (View!.Rejected.Contains(rules ?? "")) await readings.DecideAsync(View.Page, rules ?? "", DecisionKind.Restored, "");
+        return Redirect(Addresses.Reading(Id));
+    }
+
+    /// <summary>Keeps the specialist's own explanation in words; the page is decided on with it.</summary>
+    public async Task<IActionResult> OnPostOwnAsync(string? text)
+    {
+        if (await HoldAsync(null) is { } missing) return missing;
+        Message = string.IsNullOrWhiteSpace(text) ? "Write first what the student does." : text.Trim().Length > LongestOwn ? $"That is longer than {LongestOwn} characters." : null;
+        if (Message is not null) return Page();
+        await readings.DecideAsync(View!.Page, "", DecisionKind.Own, text!.Trim());
+        return Redirect(Addresses.Reading(Id));
+    }
+
+    /// <summary>Looks for rules that give the answers of some items, and shows them over the whole page.</summary>
+    public async Task<IActionResult> OnPostBehindAsync(string[]? items)
+    {
+        if (await HoldAsync(null) is { } missing) return missing;
+        if (items is not { Length: >= 2 }) Message = "Choose two items or more that were done the same way.";
+        else if (ReadingDesk.BehindItems(View!.Page, items) is { } rules) return Redirect(Addresses.Reading(Id, rules));
+        else Message = $"No rule that was tried gives the answers of items {string.Join(", ", items)}.";
+        return Page();
+    }
+
+    /// <summary>Turns a page round that was typed from the other side.</summary>
+    public async Task<IActionResult> OnPostTurnAsync()
+    {
+        if (await HoldAsync(null) is { } missing) return missing;
+        if (View!.Turned is { } turned) await pages.TurnAsync(View.Page, turned);
+        return Redirect(Addresses.Reading(Id));
+    }
+
+    /// <summary>Says that the paper shows the answers as they were typed.</summary>
+    public async Task<IActionResult> OnPostWrittenSoAsync()
+    {
+        if (await HoldAsync(null) is { } missing) return missing;
+        await pages.LeaveAsWrittenAsync(View!.Page);
+        return Redirect(Addresses.Reading(Id));
+    }
 
     /// <summary>Keeps a note, about an item where one is named.</summary>
     public Task<IActionResult> OnPostNoteAsync(string? rules, string? text, string? item) =>

@@ -32,9 +32,13 @@ public sealed class ReadingView
     public ReadingView(StudentPage page, Reading reading, string? rules, RuleNaming names, SchoolTime time)
     {
         (Page, Reading, this.names, this.time) = (page, reading, names, time);
-        Chosen = reading.Explanations.FirstOrDefault(e => ReadingDesk.RulesOf(e) == rules) ?? reading.Best;
+        Rejected = PageDesk.Rejected(page);
+        Turned = page.IsWrittenSo == true ? null : TurnedPage.Of(reading);
+        var found = reading.Explanations.FirstOrDefault(e => ReadingDesk.RulesOf(e) == rules);
+        Tried = found is null && rules is not null && !Rejected.Contains(rules) ? ReadingDesk.TryOn(page, rules) : null;
+        Chosen = found ?? Tried ?? reading.Best;
         Shown = [.. reading.OneByOne.Where(e => e.Probability >= LeastProbability).Take(MostShown)];
-        if (!Shown.Contains(Chosen)) Shown = [.. Shown, Chosen];
+        if (!Shown.Contains(Chosen) && Tried is null) Shown = [.. Shown, Chosen];
         var next = NextStep.After(reading, NextItems.For(reading));
         Step = next.Kind != NextStepKind.Plan || Chosen.IsSound || PlanMaker.CanPlan(Chosen.Hypothesis)
             ? next
@@ -49,6 +53,25 @@ public sealed class ReadingView
 
     /// <summary>The reading.</summary>
     public Reading Reading { get; }
+
+    /// <summary>What is asked about the page before anything is said of it: whether it was typed in from the other side; null where nothing is.</summary>
+    public TurnedPage? Turned { get; }
+
+    /// <summary>The rules of the explanations that were rejected on the page as it stands.</summary>
+    public IReadOnlyList<string> Rejected { get; }
+
+    /// <summary>The specialist's own explanation that is tried on the page; null where none is.</summary>
+    public Explanation? Tried { get; }
+
+    /// <summary>The rules of the catalogue that could be tried, by family.</summary>
+    public IEnumerable<IGrouping<Family, Bug>> Catalogue => Reading.Sheet.Items.Select(i => i.Task.Family).Distinct().SelectMany(Core.Families.Catalogue.Of).Distinct()
+        .Where(b => !Rejected.Contains(b.Id)).OrderBy(b => b.Name, StringComparer.Ordinal).GroupBy(b => b.Family);
+
+    /// <summary>The items that are wrong, by which a rule can be looked for.</summary>
+    public IEnumerable<ItemReading> Wrong => Reading.Items.Where(i => i.Verdict == Verdict.Wrong);
+
+    /// <summary>The name of rules joined by +.</summary>
+    public string NameOf(string rules) => rules.Length == 0 ? "no systematic bug" : names.Of(rules, Word);
 
     /// <summary>The explanations shown.</summary>
     public IReadOnlyList<Explanation> Shown { get; }
@@ -82,10 +105,16 @@ public sealed class ReadingView
     public string Who => Student.CallName.Length > 0 ? Student.CallName : Student.Code;
 
     /// <summary>What the student does, in one sentence.</summary>
-    public string Headline => $"{(Reading.Outcome == Outcome.Bug && names.Own(ReadingDesk.RulesOf(Reading.Best)) is { } own ? $"“{own}”: " : "")}{ReadingText.Headline(Reading, Who, Word, NameOf)}";
+    public string Headline => Turned is { } turned ? turned.Text
+        : Settled is { Kind: DecisionKind.Own, Text: var words } ? $"“{words}”"
+        : RejectedText + Said;
+
+    private string RejectedText => Rejected.Count == 0 ? "" : $"You rejected {string.Join(" and ", Rejected.Select(r => $"“{NameOf(r)}”"))}. ";
+
+    private string Said => $"{(Reading.Outcome == Outcome.Bug && names.Own(ReadingDesk.RulesOf(Reading.Best)) is { } own ? $"“{own}”: " : "")}{ReadingText.Headline(Reading, Who, Word, NameOf)}";
 
     /// <summary>The decision that settles the page as it stands now; null while it waits.</summary>
-    public Decision? Settled => Page.Decisions.LastOrDefault(d => d.Kind is DecisionKind.Accepted or DecisionKind.PutAside && d.PageVersion == Page.Version);
+    public Decision? Settled => Page.Decisions.LastOrDefault(d => d.Kind is DecisionKind.Accepted or DecisionKind.PutAside or DecisionKind.Own && d.PageVersion == Page.Version);
 
     /// <summary>Whether it was decided on before the page was changed, and not since.</summary>
     public bool IsDecisionOutOfDate => Settled is null && Page.Decisions.Exists(d => d.Kind is DecisionKind.Accepted or DecisionKind.PutAside or DecisionKind.Rejected && d.PageVersion != Page.Version);
@@ -94,10 +123,10 @@ public sealed class ReadingView
     public Plan? Plan => Page.Plans.Find(p => p.Rules == Settled?.Rules && p.PageVersion == Page.Version);
 
     /// <summary>Decisions about explanations that are no longer among those shown, and about the page.</summary>
-    public IReadOnlyList<Decision> Earlier => [.. Page.Decisions.Where(d => d.Kind == DecisionKind.PutAside || Shown.All(e => ReadingDesk.RulesOf(e) != d.Rules))];
+    public IReadOnlyList<Decision> Earlier => [.. Page.Decisions.Where(d => d.Kind is DecisionKind.PutAside or DecisionKind.Own || Shown.All(e => ReadingDesk.RulesOf(e) != d.Rules))];
 
     /// <summary>What was tried to explain the page, in a phrase.</summary>
-    public string Tried => $"{Reading.Tried.Rules} listed rules, {Reading.Tried.Weighed} of them and of their combinations weighed item by item{(Reading.Tried.Unlisted > 0 ? $", {Reading.Tried.Unlisted} rules outside the catalogue" : "")}, and one slip an item.";
+    public string Effort => $"{Reading.Tried.Rules} listed rules, {Reading.Tried.Weighed} of them and of their combinations weighed item by item{(Reading.Tried.Unlisted > 0 ? $", {Reading.Tried.Unlisted} rules outside the catalogue" : "")}, and one slip an item.";
 
     private ClassroomWord Word => Student.Word;
 
@@ -134,9 +163,9 @@ public sealed class ReadingView
         .Select(g => $"{(g.Stand == Stand.Agrees ? "agrees on" : g.Stand == Stand.Against ? "against it" : "silent")} {string.Join(", ", g.Items)}"));
 
     /// <summary>What was decided about an explanation.</summary>
-    public IEnumerable<Decision> DecisionsOn(Explanation e) => Page.Decisions.Where(d => d.Kind != DecisionKind.PutAside && d.Rules == ReadingDesk.RulesOf(e));
+    public IEnumerable<Decision> DecisionsOn(Explanation e) => Page.Decisions.Where(d => d.Kind is not (DecisionKind.PutAside or DecisionKind.Own) && d.Rules == ReadingDesk.RulesOf(e));
 
     /// <summary>A decision as it is told.</summary>
     public DecisionLine Line(Decision decision) => new(
-        $"{DecisionText.Did(decision.Kind)} by {decision.ByName}, {time.Moment(decision.At)}{(decision.Kind == DecisionKind.PutAside ? "" : $": “{names.Of(decision.Rules, Word)}”")}", decision.Text, decision.PageVersion != Page.Version);
+        $"{DecisionText.Did(decision.Kind)} by {decision.ByName}, {time.Moment(decision.At)}{(decision.Kind is DecisionKind.PutAside or DecisionKind.Own ? "" : $": “{NameOf(decision.Rules)}”")}", decision.Text, decision.PageVersion != Page.Version);
 }

@@ -25,8 +25,8 @@ public sealed class TypeModel(PageDesk pages, CurrentSpecialist who) : PageModel
     /// <summary>Its sheet.</summary>
     public WorkedSheet? Sheet { get; private set; }
 
-    /// <summary>From which side this specialist types.</summary>
-    public TypingDirection Direction => who.Account!.TypingDirection;
+    /// <summary>From which side the answers of this page are typed.</summary>
+    public TypingDirection Direction => StudentPage!.Direction ?? who.Account!.TypingDirection;
 
     /// <summary>The page as the typing script takes it.</summary>
     public string Json => TypingJson.Write(StudentPage!, Sheet!, Direction);
