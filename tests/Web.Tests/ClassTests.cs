@@ -244,6 +244,40 @@ public sealed class ClassTests(PencilApp app) : IClassFixture<PencilApp>
     }
 
     [Fact]
+    public async Task A_class_ends_in_plans_for_those_of_a_rule_and_one_file_of_their_papers()
+    {
+        var start = Unique();
+        var (visitor, sheet) = await BeginAsync(Codes(start, 4), "604 - 278\n523 - 168\n80 - 36\n703 - 245\n952 - 367\n64 - 31");
+        var pages = await PagesAsync(sheet);
+        string[] round = ["474", "445", "56", "542", "615", "33"], twice = ["474", "445", "44", "458", "585", "33"];
+        await visitor.GetAsync($"/class-sheets/{sheet}");
+        await SaveAsync(visitor, sheet, [.. pages.SelectMany((page, at) => (at < 3 ? round : twice).Select((answer, i) => (page.Value, (i + 1).ToString(), 1, (string?)answer)))]);
+        await StateAsync(visitor, sheet, s => s.GetProperty("read").GetInt32() == 4);
+        await visitor.PostAsync($"/class-sheets/{sheet}?handler=Finish");
+
+        // One of them is decided by hand first; it is left as it was, also where it is ticked.
+        await visitor.GetAsync($"/pages/{pages[$"{start}-01"]}/reading");
+        await visitor.PostAsync($"/pages/{pages[$"{start}-01"]}/reading?handler=Accept", ("rules", "subtraction.turns-column-round"));
+        var reading = await visitor.GetAsync($"/class-sheets/{sheet}/reading");
+        reading.QuerySelectorAll(".lettered form[action*=Plan] input[type=checkbox][checked]").Select(i => i.GetAttribute("value")).ShouldBe([$"{start}-02", $"{start}-03"]);
+        var done = await visitor.PostManyAsync(
+            $"/class-sheets/{sheet}/reading?handler=Plan",
+            [("rule", "subtraction.turns-column-round"), ("students", $"{start}-01"), ("students", $"{start}-02"), ("students", $"{start}-03")]);
+        done.QuerySelector(".note")!.TextContent.ShouldBe($"Accepted and planned: {start}-02, {start}-03. Left as it was: {start}-01 (decided already).");
+        done.QuerySelectorAll(".lettered a[href^='/plans/']").Length.ShouldBe(3);
+
+        await visitor.PostAsync($"/class-sheets/{sheet}/reading?handler=Papers", ("rule", "subtraction.turns-column-round"), ("size", "a4"));
+        var file = await visitor.GetFileAsync($"/class-sheets/{sheet}/reading?handler=Papers&rule=subtraction.turns-column-round&size=a4");
+        System.Text.Encoding.ASCII.GetString(file, 0, 5).ShouldBe("%PDF-");
+        (await app.SqlAsync($"select count(*) from plans where printed_at is not null and page_id in (select id from pages where class_sheet_id = '{sheet}')")).ShouldBe(3L);
+
+        // From student to student without the way back to the class.
+        var second = await visitor.GetAsync($"/pages/{pages[$"{start}-02"]}/reading");
+        second.QuerySelector("a[rel=prev]")!.GetAttribute("href").ShouldBe($"/pages/{pages[$"{start}-01"]}/reading");
+        second.QuerySelector("a[rel=next]")!.GetAttribute("href").ShouldBe($"/pages/{pages[$"{start}-03"]}/reading");
+    }
+
+    [Fact]
     public async Task Reading_can_be_stopped_and_goes_on_where_it_was()
     {
         var start = Unique();

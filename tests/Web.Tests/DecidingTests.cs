@@ -59,6 +59,89 @@ public sealed class DecidingTests(PencilApp app) : PageTests(app), IClassFixture
     }
 
     [Fact]
+    public async Task What_is_rejected_is_said_nowhere_any_more_until_it_is_taken_back()
+    {
+        var (visitor, code, page) = await PageAsync();
+        using var __ = visitor;
+        (await visitor.GetAsync($"/pages/{page}/reading")).QuerySelector("h1")!.TextContent.ShouldContain("turns the column round");
+        var after = await visitor.PostAsync($"/pages/{page}/reading?handler=Reject", ("rules", Turns));
+        after.QuerySelector("h1")!.TextContent.ShouldStartWith("You rejected “Turns the column round”. ");
+        after.QuerySelectorAll("form[action*=Accept] input[name=rules]").ShouldAllBe(i => i.GetAttribute("value") != Turns);
+        ((string)(await App.SqlAsync($"select rules from readings where page_id = '{page}'"))!).ShouldNotBe(Turns);
+        (await visitor.GetAsync("/")).QuerySelectorAll(".pile li").Single(li => li.TextContent.Contains(code)).TextContent.ShouldNotContain("Turns the column round");
+
+        await visitor.GetAsync($"/pages/{page}/reading");
+        var back = await visitor.PostAsync($"/pages/{page}/reading?handler=Restore", ("rules", Turns));
+        back.QuerySelector("h1")!.TextContent.ShouldContain("turns the column round");
+        ((string)(await App.SqlAsync($"select rules from readings where page_id = '{page}'"))!).ShouldBe(Turns);
+    }
+
+    [Fact]
+    public async Task An_own_explanation_is_tried_on_the_page_with_its_count_and_can_be_planned_for()
+    {
+        var (visitor, _, page) = await PageAsync();
+        using var __ = visitor;
+        var tried = await visitor.GetAsync($"/pages/{page}/reading?rules=subtraction.nobody-lends");
+        tried.QuerySelector("section[aria-label='Tried on the page'] .sentence")!.TextContent.ShouldContain("of 3 items");
+        tried.QuerySelector(".decide h2")!.TextContent.ShouldContain("Ten from nowhere");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", "subtraction.nobody-lends"));
+        visitor.Address.ShouldStartWith("/plans/");
+        (await visitor.GetAsync($"/pages/{page}/reading?rules=addition.carry-dropped")).QuerySelector("section[aria-label='Tried on the page']").ShouldBeNull();
+    }
+
+    [Fact]
+    public async Task A_rule_is_looked_for_behind_some_items_alone()
+    {
+        var (visitor, _, page) = await PageAsync("604 - 278 = 474\n52 - 38 = 26\n81 - 27 = 66\n90 - 34 = 64\n703 - 245 = 558\n40 - 17 = 23");
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        (await visitor.PostAsync($"/pages/{page}/reading?handler=Behind", ("items", "1"))).QuerySelector(".fault")!.TextContent.ShouldContain("two items or more");
+        await visitor.GetAsync($"/pages/{page}/reading");
+        var found = await visitor.PostManyAsync($"/pages/{page}/reading?handler=Behind", [("items", "1"), ("items", "2"), ("items", "3")]);
+        found.QuerySelector(".fault")?.TextContent.ShouldBeNull();
+        visitor.Address.ShouldContain("rules=subtraction.turns-column-round");
+    }
+
+    [Fact]
+    public async Task Own_words_settle_the_page()
+    {
+        var (visitor, code, page) = await PageAsync();
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        (await visitor.PostAsync($"/pages/{page}/reading?handler=Own", ("text", " "))).QuerySelector(".fault")!.TextContent.ShouldBe("Write first what the student does.");
+        await visitor.GetAsync($"/pages/{page}/reading");
+        var after = await visitor.PostAsync($"/pages/{page}/reading?handler=Own", ("text", "looks at the smaller digit first"));
+        after.QuerySelector("h1")!.TextContent.ShouldBe("“looks at the smaller digit first”");
+        (await PilesOfAsync(visitor, code)).ShouldBeEmpty();
+        (await visitor.GetAsync($"/students/{code}")).QuerySelector("tbody")!.TextContent.ShouldContain("Said in own words by Demo specialist");
+    }
+
+    [Fact]
+    public async Task A_page_that_makes_sense_only_from_the_other_side_is_asked_about_before_a_rule_is_named()
+    {
+        var (visitor, _, page) = await PageAsync("604 - 278 = 623\n523 - 168 = 553\n81 - 27 = 45\n700 - 352 = 843");
+        using var __ = visitor;
+        var asked = await visitor.GetAsync($"/pages/{page}/reading");
+        asked.QuerySelector("h1")!.TextContent.ShouldBe("All 4 answers are right when they are read from the other side.");
+        asked.QuerySelectorAll(".explanations").ShouldBeEmpty();
+        var turned = await visitor.PostAsync($"/pages/{page}/reading?handler=Turn");
+        turned.QuerySelector("h1")!.TextContent.ShouldNotContain("other side");
+        ((string)(await App.SqlAsync($"select content->'items'->0->>'answer' from pages where id = '{page}'"))!).ShouldBe("326");
+    }
+
+    [Fact]
+    public async Task Where_the_paper_shows_them_so_it_is_not_asked_again()
+    {
+        var (visitor, _, page) = await PageAsync("604 - 278 = 623\n523 - 168 = 553\n81 - 27 = 45\n700 - 352 = 843");
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        var left = await visitor.PostAsync($"/pages/{page}/reading?handler=WrittenSo");
+        left.QuerySelector("h1")!.TextContent.ShouldNotContain("other side");
+        left.QuerySelectorAll(".explanations").Length.ShouldBe(1);
+        ((string)(await App.SqlAsync($"select content->'items'->0->>'answer' from pages where id = '{page}'"))!).ShouldBe("623");
+    }
+
+    [Fact]
     public async Task Every_page_that_is_not_finished_lies_in_exactly_one_pile_until_its_plan_is_closed()
     {
         var (visitor, code, page) = await PageAsync("604 - 278\n52 - 38\n81 - 27");

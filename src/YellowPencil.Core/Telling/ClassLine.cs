@@ -45,7 +45,7 @@ public sealed record ClassLine(
             var probability = rule.Sum(h => h.Explanation.Probability);
             var best = rule.MaxBy(h => h.Explanation.Probability).Explanation;
             if (probability < LeastProbable || best.LeastShown < SheetDiagnosis.ShowingsNeeded) continue;
-            yield return new FollowedRule(rule.Key, Math.Min(1, probability), best.Followed, best.Chances);
+            yield return new FollowedRule(rule.Key, Math.Min(1, rule.Sum(h => h.Explanation.Alone)), best.Followed, best.Chances) { OnItems = best.LeastShown };
         }
     }
 
@@ -61,10 +61,18 @@ public sealed record ClassLine(
 
 /// <summary>A rule that a student follows.</summary>
 /// <param name="Rule">The id of the rule.</param>
-/// <param name="Probability">How probable it is, over all explanations that hold the rule.</param>
+/// <param name="Probability">How probable it is, over all explanations that hold the rule, as people are shown it.</param>
 /// <param name="Shown">How many of the chances of the likeliest of these explanations were followed.</param>
 /// <param name="Chances">How many chances it had.</param>
-public sealed record FollowedRule(string Rule, double Probability, int Shown, int Chances);
+public sealed record FollowedRule(string Rule, double Probability, int Shown, int Chances)
+{
+    /// <summary>On how many wrong answers it showed.</summary>
+    public int OnItems { get; init; }
+
+    /// <summary>Whether it is held from no more than has to be: from the fewest showings from which anything is.</summary>
+    [JsonIgnore]
+    public bool IsThin => OnItems <= SheetDiagnosis.ShowingsNeeded;
+}
 
 /// <summary>One item of one student.</summary>
 /// <param name="Id">The item.</param>

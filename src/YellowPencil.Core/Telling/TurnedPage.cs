@@ -22,7 +22,7 @@ public sealed record TurnedPage(IReadOnlyList<TurnedAnswer> Items, int Right, Wo
 
     /// <summary>In one sentence.</summary>
     public string Text => Right == Items.Count
-        ? $"All {Right} answers that read otherwise from the other side are right from there."
+        ? $"All {Right} answers are right when they are read from the other side."
         : $"{Right} of {Items.Count} answers are right when they are read from the other side; none is as it stands.";
 
     /// <summary>What is to be asked about a page; null where it makes sense as it stands, or makes none from the other side either.</summary>

@@ -9,11 +9,21 @@ namespace YellowPencil.Web.Classes;
 
 /// <summary>A rule of a class as it is shown, or several that the sheet does not tell apart: under a letter, with whose it is.</summary>
 /// <param name="Letter">The letter.</param>
+/// <param name="Rule">Its id; empty for several that are not told apart.</param>
 /// <param name="Name">What it is called.</param>
-/// <param name="IsOpen">Whether it is one of several.</param>
-/// <param name="Students">Whose it is, each with the chances where they are known.</param>
+/// <param name="Students">Whose it is.</param>
 /// <param name="Items">The items on which it led somebody to a wrong answer.</param>
-public sealed record LetteredRule(string Letter, string Name, bool IsOpen, IReadOnlyList<(string Student, string Chances)> Students, IReadOnlyList<string> Items);
+public sealed record LetteredRule(string Letter, string Rule, string Name, IReadOnlyList<RuleStudent> Students, IReadOnlyList<string> Items)
+{
+    /// <summary>Whether it is one of several.</summary>
+    public bool IsOpen => Rule.Length == 0;
+}
+
+/// <summary>A student of a rule.</summary>
+/// <param name="Code">The student's code.</param>
+/// <param name="Chances">How sure it is, and the chances; empty where they are not known.</param>
+/// <param name="IsThin">Whether it is held from no more than has to be.</param>
+public sealed record RuleStudent(string Code, string Chances, bool IsThin);
 
 /// <summary>A cell of the table: what was written, and the mark that says what it is.</summary>
 /// <param name="Written">The answer as it was written.</param>
@@ -36,7 +46,7 @@ public sealed class ClassView
     {
         (Board, this.names, Together) = (board, names, board.Together());
         var held = Together.Rules.Select((rule, at) => (rule.Rule, Lettered: new LetteredRule(
-            Letter(at), names.Of(rule.Rule, Word), false, [.. rule.Students.Select(f => (f.Student, ClassText.Chances(f.Followed)))], rule.Items))).ToList();
+            Letter(at), rule.Rule, names.Of(rule.Rule, Word), [.. rule.Students.Select(f => new RuleStudent(f.Student, ClassText.Chances(f.Followed), f.Followed.IsThin))], rule.Items))).ToList();
         byRule = held.ToDictionary(r => r.Rule, r => r.Lettered.Letter);
         var open = board.Rows.Where(r => r.Line is { Rivals.Count: > 0 } line && !line.Rules.Any(h => byRule.ContainsKey(h.Rule))).GroupBy(r => Key(r.Line!)).OrderByDescending(g => g.Count())
             .Select((rows, at) => (rows.Key, Lettered: Open(Letter(held.Count + at), [.. rows]))).ToList();
@@ -76,7 +86,7 @@ public sealed class ClassView
             var shared = Rules.Where(r => r.Students.Count > 1).ToList();
             var alone = Rules.Count - shared.Count;
             var first = shared.Count == 0 ? $"No rule is shared by two of the {Board.Read}." : $"{shared[0].Students.Count} of {Board.Read} share one rule: “{shared[0].Name}”.";
-            var more = shared.Count > 1 ? $" {(shared.Count == 2 ? "One more is" : $"{shared.Count - 1} more are")} shared." : "";
+            var more = shared.Count > 1 ? $" {(shared.Count == 2 ? "One more rule is" : $"{shared.Count - 1} more rules are")} shared by {shared.Skip(1).SelectMany(r => r.Students).Select(s => s.Code).Distinct().Count()} students." : "";
             return first + more + (alone > 0 ? $" {(alone == 1 ? "One is" : $"{alone} are")} one student’s alone." : "");
         }
     }
@@ -124,7 +134,7 @@ public sealed class ClassView
     public string Says(ClassRow row) => ClassText.Row(row, names, Word);
 
     private LetteredRule Open(string letter, IReadOnlyList<ClassRow> rows) => new(
-        letter, string.Join(", or ", rows[0].Line!.Rivals.Select(rules => names.Of(string.Join('+', rules), Word))), true, [.. rows.Select(r => (r.Student.Code, ""))],
+        letter, "", string.Join(", or ", rows[0].Line!.Rivals.Select(rules => names.Of(string.Join('+', rules), Word))), [.. rows.Select(r => new RuleStudent(r.Student.Code, "", false))],
         [.. rows.SelectMany(r => r.Line!.Cells).Where(c => c.Rules.Count > 0).Select(c => c.Id).Distinct()]);
 
     private static string Key(ClassLine line) => string.Join('|', line.Rivals.Select(rules => string.Join('+', rules)).Order(StringComparer.Ordinal));

@@ -28,6 +28,13 @@ if (classReading) followReading(classReading);
 const followed = document.querySelector("[data-follow=true]");
 if (followed) follow(followed);
 
+// From student to student of a class by the arrows, where nothing else takes them.
+const beside = { ArrowLeft: document.querySelector("a[rel=prev]"), ArrowRight: document.querySelector("a[rel=next]") };
+document.addEventListener("keydown", (event) => {
+  if (event.altKey || event.ctrlKey || event.metaKey || event.shiftKey || event.target.closest("input, textarea, select, details, [role=application]")) return;
+  beside[event.key]?.click();
+});
+
 for (const taken of document.querySelectorAll("[data-taken]")) forgetForm(taken.dataset.taken);
 for (const field of document.querySelectorAll("[data-keep]")) keepField(field);
 for (const link of document.querySelectorAll("[data-forget]")) link.addEventListener("click", () => forgetForm(link.dataset.forget));

@@ -57,6 +57,7 @@ internal static class AppServices
         services.AddScoped<StudentIdeas>();
         services.AddScoped<ClassDesk>();
         services.AddScoped<ClassReader>();
+        services.AddScoped<ClassWork>();
         services.AddJobs(Limits.WithPool(connection, Limits.ConnectionsOfQueue));
         services.AddScoped<Desk>();
         services.AddScoped<Removals>();

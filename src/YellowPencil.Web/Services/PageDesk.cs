@@ -48,6 +48,15 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
         return await FindAsync(id);
     }
 
+    /// <summary>The pages of a class sheet that stand before and behind one in the order of the students, where something stands on them.</summary>
+    public async Task<(Guid? Before, Guid? Behind)> NeighboursAsync(StudentPage page)
+    {
+        if (page.ClassSheetId is not { } sheet) return (null, null);
+        var order = await data.Pages.Where(p => p.ClassSheetId == sheet && p.State == PageState.Typed).OrderBy(p => p.Student!.CodeKey).ThenBy(p => p.CreatedAt).Select(p => p.Id).ToListAsync();
+        var at = order.IndexOf(page.Id);
+        return (at > 0 ? order[at - 1] : null, at >= 0 && at + 1 < order.Count ? order[at + 1] : null);
+    }
+
     /// <summary>The page's sheet as it is stored.</summary>
     /// <exception cref="UnreadablePageException">What is stored cannot be read by this version.</exception>
     public static WorkedSheet StoredSheet(StudentPage page) => TryStoredSheet(page, out var fault) ?? throw new UnreadablePageException(page.Id, fault!);

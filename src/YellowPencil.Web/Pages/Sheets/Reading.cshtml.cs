@@ -22,6 +22,9 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
     /// <summary>What is wrong with what was sent, if anything.</summary>
     public string? Message { get; private set; }
 
+    /// <summary>The readings before and behind this one, where it is one of a class.</summary>
+    public (Guid? Before, Guid? Behind) Neighbours { get; private set; }
+
     /// <summary>Shows the reading.</summary>
     public async Task<IActionResult> OnGetAsync(string? rules)
     {
@@ -146,6 +149,7 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
         this.Shows("reading", page.StudentId);
         await names.LoadAsync();
         View = new ReadingView(page, await readings.ReadAsync(page, HttpContext.RequestAborted), rules, names, time);
+        Neighbours = await pages.NeighboursAsync(page);
         return true;
     }
 }

@@ -130,10 +130,12 @@ public sealed class ReadingView
 
     private ClassroomWord Word => Student.Word;
 
-    /// <summary>The picture of an item, with the circle and with what the chosen explanation predicts.</summary>
+    /// <summary>The picture of an item, with the circle and with what the chosen explanation predicts; plain while the page is asked about.</summary>
     public PagePicture Picture(ItemReading item)
     {
-        var picture = PagePicture.Of(item.Item, Student.Classroom.School).WithCircle(item.FirstWrongStep);
+        var plain = PagePicture.Of(item.Item, Student.Classroom.School);
+        if (Turned is not null) return plain;
+        var picture = plain.WithCircle(item.FirstWrongStep);
         return !Chosen.IsSound && Chosen.Predictions.TryGetValue(item.Item.Id, out var answer) && answer != item.Item.Task.RightAnswer
             ? picture.WithPrediction(answer)
             : picture;
