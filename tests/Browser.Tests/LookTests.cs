@@ -48,7 +48,7 @@ public sealed class LookTests(Browser browser) : IClassFixture<Browser>
         browser.Go(browser.PagePath + "/reading?rules=subtraction.zero-becomes-nine-alone");
         browser.Click(".itemlink");
         browser.Until(b => b.Text.Contains("Step 1 of"), "the replay");
-        browser.Text.ShouldContain("Played by: Zero becomes nine, nobody lends");
+        browser.Text.ShouldContain("Shown with: Zero becomes nine, nobody lends");
         browser.Script<long>("return [...document.querySelectorAll('[data-side=student] .caption')].filter(c => c.textContent === 'Turns the zero next door into 9; nobody lends.').length").ShouldBe(1);
     }
 

@@ -125,6 +125,39 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
     }
 
     [Fact]
+    public void A_page_typed_from_the_other_side_is_asked_about_as_a_page_and_turned_by_one_button()
+    {
+        browser.BeginPage("604 - 278\n523 - 168\n81 - 27\n90 - 36");
+        browser.Keys("326" + K.Enter + "355" + K.Enter + "54" + K.Enter);
+        browser.Until(b => b.TextOf("[data-turned-text]") == "All 3 answers are right when they are read from the other side.", "asked as a page");
+        browser.TextOf("[data-margin-outcome]").ShouldBe("All 3 answers are right when they are read from the other side.");
+        browser.Click("[data-turn]");
+        browser.TextOf("[data-direction]").ShouldBe("→ from the left");
+        browser.TextOf("[data-reads]").ShouldBe("Item 4 is empty");
+        browser.Keys("54");
+        Saved();
+        foreach (var answer in new[] { "326", "355", "54" }) browser.Stored().ShouldContain($"\"answer\": \"{answer}\"");
+        browser.Driver.FindElement(By.CssSelector("[data-turned]")).Displayed.ShouldBeFalse();
+    }
+
+    [Fact]
+    public void A_changed_direction_is_said_beside_the_paper_with_a_way_back_and_holds_for_this_page_only()
+    {
+        browser.BeginPage("604 - 278\n52 - 38", "FromLeft");
+        browser.Keys("l");
+        browser.TextOf("[data-switched-text]").ShouldBe("On this page digits now come from the right, as the columns are worked.");
+        browser.Click("[data-switch-back]");
+        browser.TextOf("[data-direction]").ShouldBe("→ from the left");
+        browser.Driver.FindElement(By.CssSelector("[data-switched]")).Displayed.ShouldBeFalse();
+        browser.Keys("l");
+        browser.Until(_ => (string?)browser.App.SqlAsync("select direction from pages order by created_at desc limit 1").Result == "FromRight", "kept");
+        browser.Driver.Navigate().Refresh();
+        browser.Until(b => b.TextOf("[data-direction]") == "← from the right", "remembered for the page");
+        browser.BeginPage("81 - 27", "FromLeft");
+        browser.TextOf("[data-direction]").ShouldBe("→ from the left");
+    }
+
+    [Fact]
     public void A_click_lands_on_the_square_under_it_also_where_the_answer_is_wider_than_the_task()
     {
         browser.BeginPage("52 - 38\n604 - 278");

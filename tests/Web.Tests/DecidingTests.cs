@@ -197,7 +197,7 @@ public sealed class DecidingTests(PencilApp app) : PageTests(app), IClassFixture
             (await visitor.GetAsync(plan)).QuerySelector("article")!.TextContent.ShouldContain("“the turner”:");
             (await visitor.GetAsync($"/students/{code}")).QuerySelector("tbody")!.TextContent.ShouldContain("Plan: the turner");
             (await visitor.GetAsync("/")).QuerySelectorAll("table.ledger tr").Single(r => r.TextContent.Contains(code)).TextContent.ShouldContain("the turner");
-            (await visitor.GetAsync($"/pages/{page}/items/1")).QuerySelector("main")!.TextContent.ShouldContain("Played by: the turner");
+            (await visitor.GetAsync($"/pages/{page}/items/1")).QuerySelector("main")!.TextContent.ShouldContain("Shown with: the turner");
 
             // Also on the page of another student.
             var (other, _, otherPage) = await PageAsync();

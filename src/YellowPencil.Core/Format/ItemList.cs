@@ -55,7 +55,7 @@ public static partial class ItemList
         var task = TaskText.TryParse(text.Contains('/') ? text : SpaceInNumber().Replace(text, ""), asked);
         fault = !task.Succeeded ? $"{task.Fault}."
             : families is null ? null
-            : !families.Contains(task.Value.Family) ? $"this page takes {string.Join(" and ", families.Select(f => f.Name))} only, so far."
+            : !families.Contains(task.Value.Family) ? $"this page takes {string.Join(" and ", families.Select(f => f.Title))} only."
             : task.Value is ColumnDifference { Top: var top, Bottom: var bottom } && bottom.Value > top.Value
                 ? $"the larger number stands below, so the answer lies under zero: write it as a sum of numbers with signs, {top.Text} + -{bottom.Text}, or "
                     + $"turn the numbers round."

@@ -5,15 +5,20 @@ namespace YellowPencil.Core.Layouts;
 /// <summary>The cycles of a division going down the page, and the digits of the quotient over them.</summary>
 internal static class CycleLayout
 {
-    /// <summary>Rows for so many cycles: what is taken away, and what is left with the digit brought down.</summary>
-    public static void Lay(Paper paper, int right, int left, int count)
+    /// <summary>
+    /// Rows for so many cycles: what is taken away, and what is left with the digit brought down. Each is due where it belongs if one digit is brought down a
+    /// cycle.
+    /// </summary>
+    public static void Lay(Paper paper, int right, int left, int count, string dividend, BigInteger divisor)
     {
+        var first = paper.Ones + FirstPlace(dividend, divisor);
         for (var line = 0; line < count; line++)
         {
-            paper.Text($"product-{line}", $"taken away in cycle {line + 1}", WorkFields.Cycles.Product, paper.NextRow(), right, left, line);
+            var due = Math.Max(right, first - line);
+            paper.Text($"product-{line}", $"taken away in cycle {line + 1}", WorkFields.Cycles.Product, paper.NextRow(), right, left, line, due);
             var row = paper.NextRow();
             paper.Line(row, right, left);
-            paper.Text($"difference-{line}", $"left in cycle {line + 1}", WorkFields.Cycles.Difference, row, right, left, line);
+            paper.Text($"difference-{line}", $"left in cycle {line + 1}", WorkFields.Cycles.Difference, row, right, left, line, Math.Max(right, due - 1));
         }
     }
 
@@ -24,8 +29,7 @@ internal static class CycleLayout
     public static IEnumerable<Mark> InPlace(string dividend, BigInteger divisor, IEnumerable<Mark> marks)
     {
         var all = marks.ToLookup(m => m.Field == WorkFields.Cycles);
-        var taken = Enumerable.Range(1, dividend.Length).FirstOrDefault(i => BigInteger.Parse(dividend[..i]) >= divisor, dividend.Length);
-        var place = dividend.Length - taken;
+        var place = FirstPlace(dividend, divisor);
         var lefts = new List<Mark>();
         foreach (var cycle in all[true].GroupBy(m => m.At.Line).OrderBy(g => g.Key))
         {
@@ -45,6 +49,10 @@ internal static class CycleLayout
 
         foreach (var mark in lefts.Concat(all[false])) yield return mark;
     }
+
+    // Over which place of the dividend the first digit of the quotient stands.
+    private static int FirstPlace(string dividend, BigInteger divisor) =>
+        dividend.Length - Enumerable.Range(1, dividend.Length).FirstOrDefault(i => BigInteger.Parse(dividend[..i]) >= divisor, dividend.Length);
 
     /// <summary>
     /// Tells what is left from what was brought down by the column in which the product ends, and takes each digit of the quotient from over that column. A

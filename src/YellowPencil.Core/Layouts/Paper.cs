@@ -72,13 +72,14 @@ internal sealed class Paper
         });
 
     /// <summary>Adds a strip with a text of the work.</summary>
-    public void Text(string id, string name, MarkKind kind, int row, int right, int left, int line = 0) => Add(new Strip
+    public void Text(string id, string name, MarkKind kind, int row, int right, int left, int line = 0, int? due = null) => Add(new Strip
     {
         Id = id,
         Name = name,
         Kind = StripKind.Text,
         Mark = kind,
         Line = line,
+        Due = due,
         Row = row,
         Right = right,
         Left = left,

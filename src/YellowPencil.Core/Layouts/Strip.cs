@@ -39,6 +39,9 @@ public sealed record Strip
     /// <summary>The row, cycle or line of the field.</summary>
     public int Line { get; init; }
 
+    /// <summary>The column in which the last sign is due where the work goes as taught; null where any will do.</summary>
+    public int? Due { get; init; }
+
     /// <summary>Of several marks in one place, which stands here, from 0.</summary>
     public int Level { get; init; }
 

@@ -1,20 +1,26 @@
+using YellowPencil.Core.Teaching;
+
 namespace YellowPencil.Core.Progress;
 
-/// <summary>How many sessions a week a plan wants as it stands, and how much it needs them.</summary>
+/// <summary>How many sessions a week a plan wants as it stands, how long, and how much it needs them.</summary>
 /// <param name="Sessions">How many sessions a week: two to four while it is taught, one of mixed practice when it loosens, none when it is gone.</param>
 /// <param name="Need">How much, from 1 to 4: what is stuck or came back first.</param>
-public sealed record SessionNeed(int Sessions, int Need)
+/// <param name="Minutes">How long a session is: mixed practice only is short.</param>
+public sealed record SessionNeed(int Sessions, int Need, int Minutes)
 {
-    private static readonly SessionNeed None = new(0, 1);
+    /// <summary>The minutes of mixed practice by itself.</summary>
+    private const int Practice = 10;
+
+    private static readonly SessionNeed None = new(0, 1, 0);
 
     /// <summary>What a state asks for.</summary>
     public static SessionNeed Of(ProgressState state) => state switch
     {
-        ProgressState.UnderAim or ProgressState.Back => new SessionNeed(4, 4),
-        ProgressState.TooFewChecks => new SessionNeed(3, 3),
-        ProgressState.GoOn => new SessionNeed(3, 2),
-        ProgressState.AboveAim => new SessionNeed(2, 1),
-        ProgressState.Loosening => new SessionNeed(1, 1),
+        ProgressState.UnderAim or ProgressState.Back => new SessionNeed(4, 4, SessionCard.AllMinutes),
+        ProgressState.TooFewChecks => new SessionNeed(3, 3, SessionCard.AllMinutes),
+        ProgressState.GoOn => new SessionNeed(3, 2, SessionCard.AllMinutes),
+        ProgressState.AboveAim => new SessionNeed(2, 1, SessionCard.AllMinutes),
+        ProgressState.Loosening => new SessionNeed(1, 1, Practice),
         ProgressState.Gone or ProgressState.StillGone or ProgressState.SlipsRemain or ProgressState.Replaced => None,
         _ => throw new ArgumentOutOfRangeException(nameof(state), state, "no such state"),
     };

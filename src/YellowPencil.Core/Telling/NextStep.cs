@@ -42,9 +42,9 @@ public sealed record NextStep(NextStepKind Kind, string Why, IReadOnlyList<ItemT
         var apart = next.Select(n => n.Task).ToList();
         return reading.Outcome switch
         {
-            Outcome.Bug => new(NextStepKind.Plan, "The rule is held: plan what replaces it.", [], null),
-            Outcome.Sound => new(NextStepKind.FileAsSound, "What could go wrong had its chances, and did not.", [], null),
-            Outcome.NotToldApart when apart.Count > 0 => new(NextStepKind.Ask, "The explanations foretell different answers to these.", apart, null),
+            Outcome.Bug => new(NextStepKind.Plan, "A rule was found: plan what replaces it.", [], null),
+            Outcome.Sound => new(NextStepKind.FileAsSound, "Enough chances, and no rule.", [], null),
+            Outcome.NotToldApart when apart.Count > 0 => new(NextStepKind.Ask, "The explanations predict different answers to these.", apart, null),
             Outcome.TooFewChances when reading.Items.All(i => i.Verdict is Verdict.Right or Verdict.Blank or Verdict.Unreadable) =>
                 new(
                     NextStepKind.SetLonger, "Everything that can be read is right, but most rules had no chance to show "

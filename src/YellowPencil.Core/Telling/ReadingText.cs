@@ -12,7 +12,7 @@ public static class ReadingText
     /// <summary>What an outcome means, in a sentence.</summary>
     public static string Say(Outcome outcome) => outcome switch
     {
-        Outcome.Bug => "A rule is held.",
+        Outcome.Bug => "A rule was found.",
         Outcome.NotToldApart => "There is a rule behind the errors, but this page does not tell which of several.",
         Outcome.Sound => "No systematic bug: what is wrong is a slip or a number fact.",
         Outcome.TooFewChances => "Too little on this page to say; more items are needed.",
@@ -139,8 +139,8 @@ public static class ReadingText
 
     /// <summary>What it means that nobody of a class got an item right.</summary>
     public static string Nobodys(ClassItem item) => item.IsTheClass
-        ? "nobody got it right, and rules of theirs foretell it: the class needs it taught"
-        : "nobody got it right, and no rule of theirs foretells it: look at the item itself, how it was printed and read out";
+        ? "nobody got it right, and rules of theirs predict it: the class needs it taught"
+        : "nobody got it right, and no rule of theirs predicts it: look at the item itself, how it was printed and read out";
 
     /// <summary>Which items to ask next, in a sentence; empty where none would tell more.</summary>
     public static string AskNext(IReadOnlyList<NextItem> next) =>

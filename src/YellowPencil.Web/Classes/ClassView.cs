@@ -104,7 +104,7 @@ public sealed class ClassView
             Verdict.Right => new MarkedCell(written, "✓", "right", "right"),
             Verdict.Blank => new MarkedCell("", "–", "blank", "blank"),
             Verdict.Unreadable => new MarkedCell(written, "", "unreadable", "cannot be read"),
-            _ when letters is not null => new MarkedCell(written, letters, "rule", $"foretold by rule {letters}"),
+            _ when letters is not null => new MarkedCell(written, letters, "rule", $"predicted by rule {letters}"),
             _ => cell.Cause switch
             {
                 Cause.Slip => new MarkedCell(written, "s", "slip", "a slip"),

@@ -49,7 +49,7 @@ internal sealed class LinesPicture : PagePicture
 
     private string Circled => circled is null ? "" : circle is { } at ? $"first wrong step in line {at.Line + 1}" : "first wrong step marked";
 
-    private string Foretold => isForetold ? "as foretold" : predicted is null ? "" : $"foretold {Signs.Printed(predicted)}";
+    private string Foretold => isForetold ? "as predicted" : predicted is null ? "" : $"predicted {Signs.Printed(predicted)}";
 
     /// <summary>What is to be done, where a word says it, and with what.</summary>
     public static (string Verb, string Expression) Parts(ItemTask task) =>

@@ -47,7 +47,7 @@ internal sealed class SquaresPicture : PagePicture
 
     private string Circled => circled is null ? "" : circled.Place is { } place ? $"first wrong step in the {Place.Name(place)}" : "first wrong step marked";
 
-    private string Foretold => isForetold ? "as foretold" : predicted.In(layout.Answer.Id) is { Count: > 0 } digits ? $"foretold {string.Concat(digits.OrderByDescending(p => p.Key).Select(p => p.Value))}" : "";
+    private string Foretold => isForetold ? "as predicted" : predicted.In(layout.Answer.Id) is { Count: > 0 } digits ? $"predicted {string.Concat(digits.OrderByDescending(p => p.Key).Select(p => p.Value))}" : "";
 
     /// <summary>The task alone, with room for an answer.</summary>
     public static new SquaresPicture Blank(ItemTask task, School? school) => new(task, PageLayout.Of(task, school), new Squares());

@@ -146,6 +146,7 @@ internal static class TypingJson
         json.WriteNumber("right", strip.Right);
         json.WriteNumber("left", strip.Left);
         json.WriteNumber("ones", strip.Ones);
+        if (strip.Due is { } due) json.WriteNumber("due", due);
         if (strip.IsSmall) json.WriteBoolean("small", true);
         if (strip.IsWork) json.WriteBoolean("work", true);
         if (strip.IsRare) json.WriteBoolean("rare", true);

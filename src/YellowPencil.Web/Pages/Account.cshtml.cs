@@ -54,10 +54,11 @@ public sealed class AccountModel(CurrentSpecialist who, SignInDesk desk, PencilC
     {
         var name = Name?.Trim() ?? "";
         if (name.Length is 0 or > 100) Faults = ["The name has 1 to 100 characters."];
-        else if (!Enum.IsDefined(Direction) || (Zone is { Length: > 0 } && !SchoolTime.Zones.Contains(Zone)) || (Kept is { } months && !Retention.Choices.Contains(months))) Faults = ["Choose one of the values offered."];
+        else if (!string.IsNullOrWhiteSpace(Zone) && SchoolTime.Named(Zone) is null) Faults = [$"No time zone is called “{Zone.Trim()}”: choose one of those offered while you type."];
+        else if (!Enum.IsDefined(Direction) || (Kept is { } months && !Retention.Choices.Contains(months))) Faults = ["Choose one of the values offered."];
         if (Faults.Count > 0) return Page();
         var account = await data.Users.FirstAsync(u => u.Id == who.Id);
-        (account.DisplayName, account.TimeZone, account.TypingDirection, account.HasNameLine, account.MonthsKept) = (name, Zone ?? "", Direction, NameLine, Kept);
+        (account.DisplayName, account.TimeZone, account.TypingDirection, account.HasNameLine, account.MonthsKept) = (name, SchoolTime.Named(Zone) ?? "", Direction, NameLine, Kept);
         await data.SaveChangesAsync();
         Done = "Saved.";
         return Redirect("/account");

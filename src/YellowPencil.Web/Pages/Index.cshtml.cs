@@ -1,4 +1,9 @@
+using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
+using YellowPencil.Core.Format;
+using YellowPencil.Core.Inference;
+using YellowPencil.Core.Notation;
+using YellowPencil.Core.Pages;
 using YellowPencil.Web.Classes;
 using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
@@ -7,7 +12,7 @@ using YellowPencil.Web.Week;
 namespace YellowPencil.Web.Pages;
 
 /// <summary>The desk: what waits, as piles, and the students.</summary>
-public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention, WeeksDesk weeks, Timetable timetable, FactDesk facts, SchoolTime time) : PageModel
+public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention, WeeksDesk weeks, Timetable timetable, FactDesk facts, StudentFiles files, PageDesk pages, SchoolTime time) : PageModel
 {
     /// <summary>So many lines of a pile are seen at once.</summary>
     public const int SeenAtOnce = 6;
@@ -20,6 +25,9 @@ public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention
 
     /// <summary>What is looked for among the students; empty for all.</summary>
     public string Find { get; private set; } = "";
+
+    /// <summary>Whether nothing at all is on the desk yet.</summary>
+    public bool IsNew => Students.Count == 0 && Find.Length == 0 && Classes.Count == 0 && Piles.All(p => p.Sheets.Count == 0);
 
     /// <summary>The students.</summary>
     public IReadOnlyList<StudentLine> Students { get; private set; } = [];
@@ -38,6 +46,22 @@ public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention
 
     /// <summary>The classes.</summary>
     public IReadOnlyList<ClassOnDesk> Classes { get; private set; } = [];
+
+    /// <summary>The items of the sample page, as a student wrote them.</summary>
+    public static readonly IReadOnlyList<WorkedItem> Sample = ItemList.TryParse(
+        "604 - 278 = 236\n523 - 168 = 355\n800 - 374 = 336\n952 - 367 = 585\n703 - 245 = 368\n640 - 58 = 582\n405 - 129 = 186\n871 - 430 = 441", null, out _);
+
+    /// <summary>Where the first item of the sample goes wrong.</summary>
+    public static WrongStep? FirstWrong => SheetDiagnosis.Read(new WorkedSheet { Student = "sample", Items = Sample }).Items[0].FirstWrongStep;
+
+    /// <summary>Adds a made-up student with a page that is typed in, and shows its reading.</summary>
+    public async Task<IActionResult> OnPostSampleAsync()
+    {
+        const string Code = "SAMPLE";
+        if (await files.FindAsync(Code) is null) await files.AddAsync(Code, "", Classroom.Saying(ClassroomWord.Rename));
+        if (await files.FindAsync(Code) is not { } student) return Redirect(Addresses.Desk);
+        return Redirect(Addresses.Reading((await pages.BeginAsync(student, "A sample page", null, Sample)).Id));
+    }
 
     /// <summary>Shows the desk.</summary>
     public async Task OnGetAsync(string? find = null)

@@ -4,6 +4,7 @@ import { answerStrip, shift, squaresOf, stripOf } from "./working.js";
 const PLACES = ["ones", "tens", "hundreds", "thousands", "ten thousands", "hundred thousands", "millions"];
 const PARTS = ["tenths", "hundredths", "thousandths", "ten thousandths"];
 const placeName = (place) => (place >= 0 ? PLACES[place] : PARTS[-1 - place]) ?? (place >= 0 ? `column ${place + 1}` : `column ${-place} behind the point`);
+const isMarks = (strip) => strip.kind === "Places" && strip.strikes === undefined; // carries: they come from the right, whatever the hand does
 const isNote = (strip) => strip.kind === "Note" || (strip.kind === "Answer" && strip.fromLeft && !strip.byPoint);
 
 export class Hand {
@@ -21,7 +22,7 @@ export class Hand {
     return this.strip.kind === "Answer" ? `at the ${place}` : this.strip.strikes !== undefined ? `over the ${place}` : isNote(this.strip) ? `at ${this.strip.name}` : `at ${this.strip.name}, ${place}`;
   }
 
-  get comesFromLeft() { return this.strip.fromLeft === true || this.fromLeft; }
+  get comesFromLeft() { return !isMarks(this.strip) && (this.strip.fromLeft === true || this.fromLeft); }
 
   take(item, { strip, column, after }) {
     Object.assign(this, { strip: stripOf(item, strip), column, after, joins: false });
@@ -53,7 +54,7 @@ export class Hand {
   write(item, key) {
     const squares = squaresOf(item, this.strip.id);
     if (this.strip.kind === "Answer") item.unreadable = false;
-    if (this.strip.small) return this.writeSmall(squares, key);
+    if (this.strip.small && !isMarks(this.strip)) return this.writeSmall(squares, key);
     if (this.joins) return this.beside(squares, key);
     if (key === ".") return this.point(item, squares);
     if (isNote(this.strip)) {
@@ -101,7 +102,7 @@ export class Hand {
     this.joins = false;
     const last = this.comesFromLeft ? (this.after ? this.column : this.column + 1) : this.column - 1;
     if (!squares.has(last)) squares.set(this.column, key);
-    else squares.set(last, this.comesFromLeft ? squares.get(last) + key : key + squares.get(last));
+    else squares.set(last, this.comesFromLeft || isMarks(this.strip) ? squares.get(last) + key : key + squares.get(last));
   }
 
   /** The point: behind the digit before it from the left, behind the digit to come from the right; there the digits so far go behind the ones. */
@@ -124,7 +125,7 @@ export class Hand {
   }
 
   /** The next digit goes into the square that was written last. */
-  join() { this.joins = !this.strip.small && !isNote(this.strip); }
+  join() { this.joins = (!this.strip.small || isMarks(this.strip)) && !isNote(this.strip); }
 
   erase(item) {
     const squares = squaresOf(item, this.strip.id);
@@ -133,7 +134,7 @@ export class Hand {
       item.unreadable = false;
       return;
     }
-    if (this.strip.small) {
+    if (this.strip.small && !isMarks(this.strip)) {
       this.shorten(squares, this.column, true);
       return;
     }
@@ -196,6 +197,13 @@ export class Hand {
     return undefined;
   }
 
+  // Where the last digit of a row of a division is due: under the row above, and one further where a digit comes down.
+  dueIn(item, strip) {
+    const rows = item.strips.filter((other) => other.due !== undefined).sort((a, b) => a.row - b.row), at = rows.indexOf(strip);
+    const above = at > 0 ? [...squaresOf(item, rows[at - 1].id).keys()] : [];
+    return above.length === 0 ? strip.due : Math.max(strip.right, Math.min(...above) - at % 2);
+  }
+
   // Going.
 
   move(item, columns) {
@@ -230,8 +238,13 @@ export class Hand {
     const next = rows > 0 && this.strip.strikes !== undefined ? answerStrip(item) : strips.filter((strip) => strip.row === strips[0].row).sort((a, b) => reach(a) - reach(b))[0];
     this.joins = false;
     if (!next || (next.strikes === this.strip.row && this.strip.small && !squaresOf(item, this.strip.id).has(this.column))) return;
-    const column = Math.max(next.right, Math.min(this.column, next.kind === "Answer" ? this.column : next.left));
+    const right = isMarks(next) ? Math.min(next.right + 1, next.left) : next.right; // nothing is carried to the last column
+    const column = Math.max(right, Math.min(this.column, next.kind === "Answer" ? this.column : next.left));
     Object.assign(this, { strip: next, column, after: false });
+    if (next.due !== undefined && squaresOf(item, next.id).size === 0) {
+      Object.assign(this, { column: this.dueIn(item, next), after: this.comesFromLeft });
+      return;
+    }
     if (next.kind === "Answer" && isNote(next)) {
       this.toStart(item);
       return;

@@ -28,6 +28,13 @@ if (classReading) followReading(classReading);
 const followed = document.querySelector("[data-follow=true]");
 if (followed) follow(followed);
 
+// The browser knows in which zone it is; only a zone that the page offers is put in.
+const zone = Intl.DateTimeFormat().resolvedOptions().timeZone?.replaceAll("_", " ");
+for (const button of document.querySelectorAll("[data-zone]")) {
+  button.hidden = ![...document.querySelectorAll("#zones option")].some((option) => option.value === zone);
+  button.addEventListener("click", () => { document.getElementById("zone").value = zone; });
+}
+
 // From student to student of a class by the arrows, where nothing else takes them.
 const beside = { ArrowLeft: document.querySelector("a[rel=prev]"), ArrowRight: document.querySelector("a[rel=next]") };
 document.addEventListener("keydown", (event) => {

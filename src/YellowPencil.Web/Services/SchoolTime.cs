@@ -11,6 +11,10 @@ public sealed class SchoolTime(CurrentSpecialist who, TimeProvider clock)
     /// <summary>The names of all zones, as the tz database has them.</summary>
     public static IReadOnlyList<string> Zones { get; } = [.. DateTimeZoneProviders.Tzdb.Ids.Where(id => id.Contains('/') && !id.StartsWith("Etc/", StringComparison.Ordinal)).Order(StringComparer.Ordinal)];
 
+    /// <summary>The zone of a name, with spaces or not, in capitals or not; null where there is none.</summary>
+    public static string? Named(string? name) =>
+        name?.Trim().Replace(' ', '_') is { Length: > 0 } asked ? Zones.FirstOrDefault(zone => string.Equals(zone, asked, StringComparison.OrdinalIgnoreCase)) : null;
+
     /// <summary>Whether the school's zone is known; if not, times are UTC and say so.</summary>
     public bool HasZone => who.Account is { TimeZone.Length: > 0 };
 

@@ -38,9 +38,6 @@ public sealed record HeldWeek(DateOnly Monday, IReadOnlyList<Meeting> Meetings, 
 /// <summary>Who is taught when: what is agreed for every week, and what single days make of it.</summary>
 public sealed class Timetable(PencilContext data, WeeksDesk weeks, CalendarDesk calendar, CurrentSpecialist who, SchoolTime time, TimeProvider clock)
 {
-    /// <summary>A session of mixed practice only.</summary>
-    private const int ShortSession = 10;
-
     /// <summary>The Monday of a day's week.</summary>
     public static DateOnly MondayOf(DateOnly day) => day.AddDays(-CalendarDesk.FromMonday(day.DayOfWeek));
 
@@ -61,8 +58,7 @@ public sealed class Timetable(PencilContext data, WeeksDesk weeks, CalendarDesk 
         var need = SessionNeed.Of(of.Series.Decision.State);
         var sessions = of.Plan.SessionsAWeek ?? need.Sessions;
         if (sessions == 0 || of.Plan.Content.Length == 0) return null;
-        var minutes = of.Series.Decision.State == ProgressState.Loosening ? ShortSession : SessionCard.AllMinutes;
-        return new Seeker(of.Plan.Id, of.Plan.StudentId, of.Plan.Student!.Code, SittingTogether.KeyOf(PlanJson.Read(of.Plan.Content)), need.Need, sessions, minutes);
+        return new Seeker(of.Plan.Id, of.Plan.StudentId, of.Plan.Student!.Code, SittingTogether.KeyOf(PlanJson.Read(of.Plan.Content)), need.Need, sessions, need.Minutes > 0 ? need.Minutes : SessionCard.AllMinutes);
     }
 
     /// <summary>Lets a proposal hold from today on: seats that it keeps stay, others end or begin.</summary>

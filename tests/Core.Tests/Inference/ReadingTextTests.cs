@@ -21,7 +21,7 @@ public class ReadingTextTests
     public void A_held_explanation_is_told_with_its_chances_and_steps()
     {
         var text = ReadingText.Write(Read("604 - 278 = 474", "52 - 38 = 26", "415 - 203 = 212", "81 - 27 = 66"), [], ClassroomWord.Borrow);
-        text.ShouldStartWith("K-17: A rule is held.");
+        text.ShouldStartWith("K-17: A rule was found.");
         text.ShouldContain("Turns the column round wherever the top digit is too small, and takes the top digit from the bottom one. 3 of 3 items, 4 of 4 chances.");
         text.ShouldContain("2. 52 - 38 = 26: wrong, should be 14; Ones: turns the column round, 8 − 2.");
         text.ShouldContain("3. 415 - 203 = 212: right");

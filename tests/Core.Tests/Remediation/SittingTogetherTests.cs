@@ -33,15 +33,15 @@ public sealed class SittingTogetherTests
     }
 
     [Theory]
-    [InlineData(ProgressState.UnderAim, 4, 4)]
-    [InlineData(ProgressState.Back, 4, 4)]
-    [InlineData(ProgressState.TooFewChecks, 3, 3)]
-    [InlineData(ProgressState.GoOn, 3, 2)]
-    [InlineData(ProgressState.AboveAim, 2, 1)]
-    [InlineData(ProgressState.Loosening, 1, 1)]
-    [InlineData(ProgressState.Gone, 0, 1)]
-    [InlineData(ProgressState.Replaced, 0, 1)]
-    [InlineData(ProgressState.SlipsRemain, 0, 1)]
-    [InlineData(ProgressState.StillGone, 0, 1)]
-    public void How_it_stands_says_how_many_sessions_and_how_much_they_are_needed(ProgressState state, int sessions, int need) => SessionNeed.Of(state).ShouldBe(new SessionNeed(sessions, need));
+    [InlineData(ProgressState.UnderAim, 4, 4, 20)]
+    [InlineData(ProgressState.Back, 4, 4, 20)]
+    [InlineData(ProgressState.TooFewChecks, 3, 3, 20)]
+    [InlineData(ProgressState.GoOn, 3, 2, 20)]
+    [InlineData(ProgressState.AboveAim, 2, 1, 20)]
+    [InlineData(ProgressState.Loosening, 1, 1, 10)]
+    [InlineData(ProgressState.Gone, 0, 1, 0)]
+    [InlineData(ProgressState.Replaced, 0, 1, 0)]
+    [InlineData(ProgressState.SlipsRemain, 0, 1, 0)]
+    [InlineData(ProgressState.StillGone, 0, 1, 0)]
+    public void How_it_stands_says_how_many_sessions_and_how_much_they_are_needed(ProgressState state, int sessions, int need, int minutes) => SessionNeed.Of(state).ShouldBe(new SessionNeed(sessions, need, minutes));
 }

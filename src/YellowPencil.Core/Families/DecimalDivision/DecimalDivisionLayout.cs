@@ -23,7 +23,8 @@ internal sealed class DecimalDivisionLayout : FamilyLayout
         paper.LineDown(row, row, left + 1);
         Rewritten(paper, "scaled-dividend", "dividend as rewritten", WorkFields.Scaled.Dividend, row, 0, left);
         Rewritten(paper, "scaled-divisor", "divisor as rewritten", WorkFields.Scaled.Divisor, row, left + 1, left + divisor + 1);
-        CycleLayout.Lay(paper, 0, left, Math.Max(3, Length(quotient.Dividend) + quotient.Divisor.Places + 1));
+        var (digits, by) = Scaled(quotient, []);
+        CycleLayout.Lay(paper, 0, left, Math.Max(3, Length(quotient.Dividend) + quotient.Divisor.Places + 1), digits, by);
         if (quotient.Dividend.IsNegative || quotient.Divisor.IsNegative) PartLayouts.Noted(paper, isSigned: true, isCounted: false);
         return paper;
     }

@@ -28,15 +28,17 @@ internal sealed class DivisionLayout : FamilyLayout
         paper.Line(row, room, room + dividend - 1);
         paper.LineDown(row, row, room + dividend);
         var isDecimal = division.AnswerForm == QuotientForm.AsDecimal;
-        CycleLayout.Lay(paper, isDecimal ? 0 : room, room + dividend - 1, isDecimal ? dividend + Decimals : dividend);
+        CycleLayout.Lay(paper, isDecimal ? 0 : room, room + dividend - 1, isDecimal ? dividend + Decimals : dividend, Digits(division), division.Divisor.Value);
         return paper;
     }
 
     public override IEnumerable<Mark> InPlace(ItemTask task, IEnumerable<Mark> marks)
     {
         var division = (LongDivision)task;
-        return CycleLayout.InPlace(division.Dividend.Text.Replace(",", "", StringComparison.Ordinal), division.Divisor.Value, marks);
+        return CycleLayout.InPlace(Digits(division), division.Divisor.Value, marks);
     }
+
+    private static string Digits(LongDivision division) => division.Dividend.Text.Replace(",", "", StringComparison.Ordinal);
 
     public override IEnumerable<Mark> Recorded(WorkField field, IEnumerable<Mark> marks, Squares squares, Strip answer) =>
         field == WorkFields.Cycles ? CycleLayout.Recorded(marks, squares, answer) : marks;

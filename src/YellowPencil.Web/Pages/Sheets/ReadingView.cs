@@ -104,6 +104,10 @@ public sealed class ReadingView
     /// <summary>The student's name or code.</summary>
     public string Who => Student.CallName.Length > 0 ? Student.CallName : Student.Code;
 
+    /// <summary>The short name of the rule that was found, where the headline does not say it already.</summary>
+    public string? ShortName => Turned is null && Settled is not { Kind: DecisionKind.Own } && Reading.Outcome == Outcome.Bug && names.Own(ReadingDesk.RulesOf(Reading.Best)) is null && Reading.Best.Hypothesis.Unlisted.Count == 0
+        ? NameOf(Reading.Best) : null;
+
     /// <summary>What the student does, in one sentence.</summary>
     public string Headline => Turned is { } turned ? turned.Text
         : Settled is { Kind: DecisionKind.Own, Text: var words } ? $"“{words}”"
