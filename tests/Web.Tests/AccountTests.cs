@@ -274,6 +274,24 @@ public sealed class AccountTests(PencilApp app) : IClassFixture<PencilApp>
     }
 
     [Fact]
+    public async Task An_empty_desk_shows_three_steps_and_a_sample_page_that_is_read_at_once()
+    {
+        var link = await InvitedAsync(app, "beginning@kite-workshop.example");
+        using var visitor = new Visitor(app);
+        await visitor.GetAsync(link);
+        await visitor.PostAsync(link.Split('?')[0], NewPassword(link));
+        var desk = await visitor.GetAsync("/");
+        desk.QuerySelectorAll(".firststeps li").Length.ShouldBe(3);
+        desk.QuerySelectorAll(".pile").ShouldBeEmpty();
+        var reading = await visitor.PostAsync("/?handler=Sample");
+        reading.QuerySelector("p.shortname")!.TextContent.ShouldBe("Zeros are skipped");
+        reading.QuerySelector(".explanations .sentence")!.TextContent.ShouldContain("4 of 4 items");
+        var after = await visitor.GetAsync("/");
+        after.QuerySelectorAll(".firststeps").ShouldBeEmpty();
+        after.QuerySelectorAll(".pile li").Single().TextContent.ShouldContain("SAMPLE");
+    }
+
+    [Fact]
     public async Task Name_zone_direction_and_name_line_are_kept_and_used()
     {
         var link = await InvitedAsync(app, "settings@kite-workshop.example");
@@ -282,9 +300,10 @@ public sealed class AccountTests(PencilApp app) : IClassFixture<PencilApp>
         await visitor.PostAsync(link.Split('?')[0], NewPassword(link));
         await visitor.GetAsync("/account");
         (await visitor.PostAsync("/account", ("name", ""), ("zone", "Pacific/Auckland"), ("direction", "FromLeft"))).QuerySelector(".fault")!.TextContent.ShouldContain("1 to 100");
-        await visitor.PostAsync("/account", ("name", "Ms Tern"), ("zone", "Pacific/Auckland"), ("direction", "FromLeft"), ("nameLine", "true"));
+        (await visitor.PostAsync("/account", ("name", "Ms Tern"), ("zone", "Nowhere"), ("direction", "FromLeft"))).QuerySelector(".fault")!.TextContent.ShouldStartWith("No time zone is called “Nowhere”");
+        await visitor.PostAsync("/account", ("name", "Ms Tern"), ("zone", " pacific/auckland"), ("direction", "FromLeft"), ("nameLine", "true"));
         var account = await visitor.GetAsync("/account");
-        account.QuerySelector("#zone option[selected]")!.TextContent.ShouldBe("Pacific/Auckland");
+        account.QuerySelector("#zone")!.GetAttribute("value").ShouldBe("Pacific/Auckland");
         account.QuerySelector(".who")!.TextContent.ShouldBe("Ms Tern");
 
         // Noon UTC on 30 June is already 1 July, shortly after midnight, in Auckland.
