@@ -24,7 +24,8 @@ public static class AnswerPrediction
     }
 
     /// <summary>
-    /// The single most probable answer over all candidates, as they were weighed: who does something else that agrees with the page answers mostly alike.
+    /// The single most probable answer over all candidates, as they were weighed: who does something else that agrees with the page answers mostly alike. Its
+    /// probability is that of the answer where no slip is made.
     /// </summary>
     internal static Prediction Predict(string text, ItemTask task, Weighed weighed)
     {
@@ -32,7 +33,7 @@ public static class AnswerPrediction
         var total = new Dictionary<string, double> { [task.RightAnswer] = (weighed.SomethingElse + weighed.NoChance) * Priors.SomethingElseRight };
         foreach (var (candidate, share) in weighed.Candidates.Where(s => s.Probability > 1e-4))
             foreach (var (answer, probability) in Answers(task, candidate.Hypothesis, candidate.Consistency, run))
-                total[answer] = total.GetValueOrDefault(answer) + share * (1 - candidate.SlipRate) * probability;
+                total[answer] = total.GetValueOrDefault(answer) + share * probability;
         var best = total.OrderByDescending(a => a.Value).ThenBy(a => a.Key, StringComparer.Ordinal).First();
         return new Prediction(text, best.Key, best.Value);
     }

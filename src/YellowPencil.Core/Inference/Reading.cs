@@ -177,7 +177,7 @@ public sealed record FactReading(NumberFact Fact, int Written, IReadOnlyList<str
 /// <summary>What this student would answer.</summary>
 /// <param name="Task">The task as written.</param>
 /// <param name="Answer">The most probable answer, taken over all explanations.</param>
-/// <param name="Probability">Its probability.</param>
+/// <param name="Probability">Its probability, where no slip is made.</param>
 public sealed record Prediction(string Task, string Answer, double Probability);
 
 /// <summary>Rules of which one shows on a single item, so that they are told as fewer; whether it shows again is worth asking.</summary>
