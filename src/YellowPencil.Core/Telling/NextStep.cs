@@ -32,6 +32,9 @@ public enum NextStepKind
 /// <param name="ItemId">The item to talk through; null where none is.</param>
 public sealed record NextStep(NextStepKind Kind, string Why, IReadOnlyList<ItemTask> Items, string? ItemId)
 {
+    /// <summary>From this probability on, a rule that had no chance on the page is worth a word also where nothing is wrong.</summary>
+    private const double MuchUnseen = 0.2;
+
     /// <summary>The next step after a reading; there always is exactly one.</summary>
     /// <param name="reading">The reading.</param>
     /// <param name="next">The items that tell its explanations apart, from <see cref="NextItems"/>.</param>
@@ -43,7 +46,8 @@ public sealed record NextStep(NextStepKind Kind, string Why, IReadOnlyList<ItemT
         return reading.Outcome switch
         {
             Outcome.Bug => new(NextStepKind.Plan, "A rule was found: plan what replaces it.", [], null),
-            Outcome.Sound => new(NextStepKind.FileAsSound, "Enough chances, and no rule.", [], null),
+            Outcome.Sound => new(
+                NextStepKind.FileAsSound, reading.NoChance < MuchUnseen ? "Enough chances, and no rule." : "No rule showed; some had no chance on a page of this length.", [], null),
             Outcome.NotToldApart when apart.Count > 0 => new(NextStepKind.Ask, "The explanations predict different answers to these.", apart, null),
             Outcome.TooFewChances when reading.Items.All(i => i.Verdict is Verdict.Right or Verdict.Blank or Verdict.Unreadable) =>
                 new(
