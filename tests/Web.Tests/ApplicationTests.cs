@@ -241,7 +241,8 @@ public sealed class ApplicationTests(PencilApp app) : IClassFixture<PencilApp>
     {
         using var visitor = await DemoAsync();
         var page = await NewPageAsync(visitor, "73 - 28 = 54\n64 - 21 = 34\n90 - 37 = 35\n81 - 45 = 63\n52 - 19 = 33\n76 - 28 = 84\n85 - 61 = 42");
-        var reading = await visitor.GetAsync($"/pages/{page}/reading");
+        await visitor.GetAsync($"/pages/{page}/reading");
+        var reading = await visitor.PostAsync($"/pages/{page}/reading?handler=WrittenSo");
         reading.QuerySelector("h1")!.TextContent.ShouldContain("exchanges the last two digits of the answer");
         reading.QuerySelector("p.note")!.TextContent.ShouldContain("sight, motor control");
         reading.Body!.TextContent.ShouldNotContain("Accept and plan");

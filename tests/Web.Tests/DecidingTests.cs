@@ -84,8 +84,12 @@ public sealed class DecidingTests(PencilApp app) : PageTests(app), IClassFixture
         var tried = await visitor.GetAsync($"/pages/{page}/reading?rules=subtraction.nobody-lends");
         tried.QuerySelector("section[aria-label='Tried on the page'] .sentence")!.TextContent.ShouldContain("of 3 items");
         tried.QuerySelector(".decide h2")!.TextContent.ShouldContain("Ten from nowhere");
-        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", "subtraction.nobody-lends"));
+        var refused = await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", "subtraction.nobody-lends"));
+        refused.QuerySelector(".fault")!.TextContent.ShouldStartWith("This explanation gives no answer of the page");
+        await visitor.GetAsync($"/pages/{page}/reading?rules=subtraction.turns-round-in-ones");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", "subtraction.turns-round-in-ones"));
         visitor.Address.ShouldStartWith("/plans/");
+        (await visitor.GetAsync($"/pages/{page}/reading?rules=unlisted:addition.digit/with-nine/one-down")).QuerySelector("section[aria-label='Tried on the page']").ShouldBeNull();
         (await visitor.GetAsync($"/pages/{page}/reading?rules=addition.carry-dropped")).QuerySelector("section[aria-label='Tried on the page']").ShouldBeNull();
     }
 

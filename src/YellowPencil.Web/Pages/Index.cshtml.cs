@@ -17,6 +17,9 @@ public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention
     /// <summary>So many lines of a pile are seen at once.</summary>
     public const int SeenAtOnce = 6;
 
+    /// <summary>A pile with more lines than this is laid wide.</summary>
+    public const int Few = 3;
+
     /// <summary>What waits.</summary>
     public IReadOnlyList<Pile> Piles { get; private set; } = [];
 

@@ -96,7 +96,9 @@ public sealed class ReadingDesk(PencilContext data, ReadingCache cache, PlanDesk
         var families = sheet.Items.Select(i => i.Task.Family).ToHashSet();
         if (rules.Length == 0 || Hypothesis.Parse(rules) is not { RuleCount: > 0 and <= Hypothesis.MostRules } hypothesis) return null;
         var known = families.SelectMany(Catalogue.Of).ToHashSet();
-        return hypothesis.Bugs.All(known.Contains) ? SheetDiagnosis.Try(sheet, hypothesis) : null;
+        if (!hypothesis.Bugs.All(known.Contains)) return null;
+        var tried = SheetDiagnosis.Try(sheet, hypothesis);
+        return hypothesis.Unlisted.Count > 0 && tried.ItemsWithChances == 0 ? null : tried;
     }
 
     /// <summary>The likeliest rules behind some items of a page alone; null where none gives two of them.</summary>

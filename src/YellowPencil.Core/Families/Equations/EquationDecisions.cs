@@ -233,7 +233,7 @@ internal static class EquationDecisions
     {
         [NumberMoved.TakenFromRight] = new("taken-from-right", "takes the number of the left from both sides", c => c.Other - c.One),
         [NumberMoved.AddedToRight] = new("added-to-right", "brings the number of the left to the right with the same sign", c => c.Other + c.One) { Slip = 2 },
-        [NumberMoved.Reversed] = new("reversed", "takes the right from the number of the left", c => c.One - c.Other),
+        [NumberMoved.Reversed] = new("reversed", "takes the number on the right from the one on the left", c => c.One - c.Other),
         [NumberMoved.LargerLessSmaller] = new("larger-less-smaller", "takes the smaller number from the larger", c => Rational.Abs(c.Other - c.One)),
         [NumberMoved.CrossedOff] = new("crossed-off", "crosses the number off on the left only", c => c.Other),
         [NumberMoved.RightStays] = new("right-stays", "writes the number of the left on the right", c => c.One),

@@ -224,7 +224,7 @@ internal static class ExpandingDecisions
         { SlipIn = c => c.HaveLetters ? 1 : 0 },
         [LettersChoice.PowersMultiplied] = new("powers-multiplied", "multiplies the powers", c => c.HaveLetters ? (c.FirstPower * c.SecondPower, 1) : null),
         [LettersChoice.TwoOfTheLetter] = new(
-            "two-of-the-letter", "makes two of the letter where it meets itself", c => c.HaveLetters ? (Math.Max(c.FirstPower, c.SecondPower), 2) : null),
+            "two-of-the-letter", "makes two of a letter times itself", c => c.HaveLetters ? (Math.Max(c.FirstPower, c.SecondPower), 2) : null),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.NumbersTimesPowersPlus,

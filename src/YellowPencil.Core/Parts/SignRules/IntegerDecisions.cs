@@ -75,7 +75,7 @@ internal static class IntegerDecisions
         new("both-negative", "when two negative numbers come together", c => c.AreBothNegative),
         new("different", "when numbers of different signs come together", c => !c.HaveSameSign),
         new("same", "when numbers of the same sign come together", c => c.HaveSameSign),
-        new("equal-taken-away", "when as much is taken away as there is without the signs", c => c.IsMinus && c.FirstSize == c.SecondSize),
+        new("equal-taken-away", "when both are the same but for their signs", c => c.IsMinus && c.FirstSize == c.SecondSize),
         new("equal-sizes", "when both are the same without their signs", c => c.FirstSize == c.SecondSize),
         new("first-positive", "when the first number is positive", c => !c.FirstIsNegative),
         new("second-positive", "when the second number is positive", c => !c.SecondIsNegative),

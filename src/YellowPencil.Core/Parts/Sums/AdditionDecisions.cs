@@ -116,7 +116,7 @@ internal static class AdditionDecisions
         [AddColumnChoice.FirstOnly] = new("first-only", "copies the digit of the first number", c => c.Digits > 0 ? c.Digit(0) : 0),
         [AddColumnChoice.LastOnly] = new("last-only", "copies the digit of the last number", c => c.Digits > 0 ? c.Digit(c.Digits - 1) : 0),
         [AddColumnChoice.SmallestOnly] = new("smallest-only", "writes the smallest digit", c => c.Smallest + c.CarryIn),
-        [AddColumnChoice.CountAsZero] = new("count-as-zero", "takes the digits together to be 0", c => c.CarryIn),
+        [AddColumnChoice.CountAsZero] = new("count-as-zero", "counts the digits together as 0", c => c.CarryIn),
         Kinds = Kinds,
         Properties = Properties,
         Idea = Ideas.ReadTheSign,

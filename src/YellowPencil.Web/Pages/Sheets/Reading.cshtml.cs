@@ -38,6 +38,12 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
         if (await HoldAsync(rules ?? "") is { } missing) return missing;
         if (Message is not null) return Page();
         var (page, chosen, rulesChosen) = (View!.Page, View.Chosen, View.ChosenRules);
+        if (View.Tried is { ItemsFollowed: 0 })
+        {
+            Message = "This explanation gives no answer of the page, so nothing is planned from it.";
+            return Page();
+        }
+
         if (!chosen.IsSound && !PlanMaker.CanPlan(chosen.Hypothesis))
         {
             Message = "Look first whether the student sees and sets the digits well; a plan comes after that. Keep a note, or put the page aside.";
