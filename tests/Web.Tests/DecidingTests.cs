@@ -188,6 +188,35 @@ public sealed class DecidingTests(PencilApp app) : PageTests(app), IClassFixture
     }
 
     [Fact]
+    public async Task A_plan_that_still_fits_a_changed_page_is_kept_and_one_that_does_not_can_be()
+    {
+        var (visitor, _, page) = await PageAsync("523 - 168 = 445\n74 - 38 = 44\n85 - 29 = 64\n641 - 275 = 434\n932 - 457 = 525\n786 - 343 = 443");
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}/reading");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", Turns));
+        var plan = visitor.Address;
+
+        await visitor.GetAsync($"/pages/{page}");
+        await visitor.PutAsync($"/api/pages/{page}/items", new object[] { new { id = "6", version = 1, answer = "433" } });
+        var next = (await visitor.GetAsync($"/pages/{page}/reading")).QuerySelector(".nextstep")!;
+        next.TextContent.ShouldContain("so it still fits");
+        next.QuerySelector("a")!.GetAttribute("href").ShouldBe(plan);
+        next.QuerySelectorAll(".next").Length.ShouldBe(1);
+        var id = next.QuerySelector("input[name=plan]")!.GetAttribute("value")!;
+        (await visitor.PostAsync($"/pages/{page}/reading?handler=KeepPlan", ("plan", id))).QuerySelectorAll(".fault").ShouldBeEmpty();
+        visitor.Address.ShouldBe(plan);
+        (await visitor.GetAsync($"/pages/{page}/reading")).QuerySelector(".nextstep a.next")!.GetAttribute("href").ShouldBe(plan);
+        (await CountAsync($"select count(*) from plans where page_id = '{page}'")).ShouldBe(1);
+
+        await visitor.GetAsync($"/pages/{page}");
+        object[] right = [new { id = "1", version = 1, answer = "355" }, new { id = "2", version = 1, answer = "36" }, new { id = "3", version = 1, answer = "56" }, new { id = "4", version = 1, answer = "366" }, new { id = "5", version = 1, answer = "475" }];
+        await visitor.PutAsync($"/api/pages/{page}/items", right);
+        var other = (await visitor.GetAsync($"/pages/{page}/reading")).QuerySelector(".nextstep")!;
+        other.TextContent.ShouldContain("does not come to the same");
+        other.QuerySelector("form[action*=KeepPlan] button")!.TextContent.ShouldBe("Keep the plan all the same");
+    }
+
+    [Fact]
     public async Task The_specialists_own_name_for_a_rule_is_used_everywhere()
     {
         var (visitor, code, page) = await PageAsync();

@@ -45,6 +45,43 @@ public sealed class Bug
     /// <summary>What is done instead of the taught choices; usually one deviation.</summary>
     public required IReadOnlyList<Deviation> Deviations { get; init; }
 
+    /// <summary>
+    /// Of a rule that leaves open what comes of it, as "some pair with the right product": what is done another time instead of <see cref="Deviations"/>, which
+    /// show wherever one of these does. Empty where it is always the same.
+    /// </summary>
+    public IReadOnlyList<Deviation> OrElse { get; init; } = [];
+
+    /// <summary>Whether it leaves open what comes of it.</summary>
+    public bool IsOpen => OrElse.Count > 0;
+
+    /// <summary>The rule with one outcome each; only itself where it leaves nothing open.</summary>
+    internal IReadOnlyList<Bug> Outcomes => outcomes ??= IsOpen ? [With(Deviations, [], this), .. OrElse.Select(other => With([other], [], this))] : [this];
+
+    private IReadOnlyList<Bug>? outcomes;
+
+    /// <summary>The rule of which it is one outcome; itself where it is none.</summary>
+    internal Bug Whole => whole ?? this;
+
+    private Bug? whole;
+
+    /// <summary>The same leaving open what comes of it: another time one of these.</summary>
+    internal Bug Or(IEnumerable<Deviation> orElse) => With(Deviations, [.. orElse], whole: null);
+
+    private Bug With(IReadOnlyList<Deviation> deviations, IReadOnlyList<Deviation> orElse, Bug? whole) => new()
+    {
+        Id = Id,
+        Family = Family,
+        Name = Name,
+        Text = Text,
+        Reason = Reason,
+        Idea = Idea,
+        Commonness = Commonness,
+        Deviations = deviations,
+        School = School,
+        OrElse = orElse,
+        whole = whole,
+    };
+
     /// <summary>The school in which it shows, where it does not show in the usual one.</summary>
     public School School { get; init; } = School.Usual;
 

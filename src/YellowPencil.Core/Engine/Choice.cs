@@ -17,6 +17,9 @@ public record Choice<TContext>(string Id, string Does)
     /// <summary>The same where it depends on what can be seen.</summary>
     public Func<TContext, double>? SlipIn { get; init; }
 
+    /// <summary>Whether it is one of many things that a rule leaves open, and no rule by itself.</summary>
+    public bool IsOneOfMany { get; init; }
+
     /// <summary>A caption for it, with the classroom's word as <c>{rename}</c>; where it is not given, the place and what is done.</summary>
     public Func<TContext, string>? Says { get; init; }
 }

@@ -204,7 +204,7 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
 
     internal override IReadOnlyList<ChoiceOrValue<TContext>> Options =>
         options ??= [
-            .. Enumerable.Range(0, table.Length).Select(number => new ChoiceOrValue<TContext>(Entry(number).Id, Entry(number).Does, ResultOf(number)))];
+            .. Enumerable.Range(0, table.Length).Where(number => !Entry(number).IsOneOfMany).Select(number => new ChoiceOrValue<TContext>(Entry(number).Id, Entry(number).Does, ResultOf(number)))];
 
     private IReadOnlyList<ChoiceOrValue<TContext>>? options;
 

@@ -1,5 +1,4 @@
 using System.Text.RegularExpressions;
-using YellowPencil.Core.Families.Subtraction;
 
 namespace YellowPencil.Core.Format;
 
@@ -56,9 +55,6 @@ public static partial class ItemList
         fault = !task.Succeeded ? $"{task.Fault}."
             : families is null ? null
             : !families.Contains(task.Value.Family) ? $"this page takes {string.Join(" and ", families.Select(f => f.Title))} only."
-            : task.Value is ColumnDifference { Top: var top, Bottom: var bottom } && bottom.Value > top.Value
-                ? $"the larger number stands below, so the answer lies under zero: write it as a sum of numbers with signs, {top.Text} + -{bottom.Text}, or "
-                    + $"turn the numbers round."
             : null;
         return fault is null ? task.Value : null;
     }

@@ -13,6 +13,7 @@ public static class AnswerPrediction
     /// <param name="run">A run to work with.</param>
     public static IReadOnlyDictionary<string, double> Answers(ItemTask task, Hypothesis hypothesis, double consistency, MethodRun run)
     {
+        if (hypothesis.IsOpen) return OfAny(task, hypothesis, consistency, run);
         var answers = new Dictionary<string, double>();
         WayEnumeration.Visit(task, run, hypothesis.Deviations, _ =>
         {
@@ -21,6 +22,14 @@ public static class AnswerPrediction
             answers[answer] = answers.GetValueOrDefault(answer) + weight;
         });
         return answers;
+    }
+
+    /// <summary>The same where a rule leaves open what comes of it: each outcome is as likely as the others and as what is taught.</summary>
+    private static Dictionary<string, double> OfAny(ItemTask task, Hypothesis hypothesis, double consistency, MethodRun run)
+    {
+        var outcomes = hypothesis.Outcomes.Select(o => Answers(task, o, consistency, run)).DistinctBy(a => a.MaxBy(p => p.Value).Key)
+            .Append(new Dictionary<string, double> { [task.RightAnswer] = 1 }).DistinctBy(a => a.MaxBy(p => p.Value).Key).ToList();
+        return outcomes.SelectMany(a => a).GroupBy(a => a.Key).ToDictionary(g => g.Key, g => g.Sum(a => a.Value) / outcomes.Count);
     }
 
     /// <summary>

@@ -16,7 +16,7 @@ public static class EngineVersion
     /// methods and inference make of a fixed set of tasks and sheets. Rebuilding or reformatting changes nothing. It stands here because taking it costs
     /// seconds of a processor; a test takes it anew and says what is to stand here.
     /// </summary>
-    public const string Current = "97804ad0bafccc9a";
+    public const string Current = "6e313a50c7d6c729";
 
     /// <summary>Takes the fingerprint.</summary>
     internal static string Measure() => Of(Catalogue.All, Numbers(typeof(Priors)), Behaviour());
@@ -47,9 +47,9 @@ public static class EngineVersion
         {
             var items = ItemPool.Of(family, ItemsPerBug, seed: 9);
             var bugs = Catalogue.Of(family);
-            foreach (var bug in bugs.Prepend(null))
+            foreach (var does in bugs.SelectMany(b => b.Outcomes).Select(b => b.Deviations).Prepend(null))
             {
-                var student = new DeviationSet(bug is null ? [] : [bug.Deviations]);
+                var student = new DeviationSet(does is null ? [] : [does]);
                 foreach (var item in items)
                 {
                     Method.Run(item, run, student);

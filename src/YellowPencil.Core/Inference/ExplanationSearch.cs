@@ -78,7 +78,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
             candidates[candidate.Hypothesis.Key] = candidate;
         }
 
-        return Best([.. candidates.Values.Where(c => c.Hypothesis.RuleCount == 1)]);
+        return Best([.. candidates.Values.Where(c => c.Hypothesis.RuleCount == 1 && !c.Hypothesis.IsOpen)]);
     }
 
     /// <summary>Whether a student gives none of so many items that another bug was looked for behind them in vain.</summary>
@@ -88,7 +88,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private List<Candidate> Grow(List<Candidate> beam)
     {
         var grown = new List<Candidate>();
-        var best = candidates.Values.Max(c => c.LogScore);
+        var best = BestThatSays().LogScore;
         foreach (var smaller in beam)
         {
             var unmet = Unmet(smaller);
@@ -97,7 +97,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
             for (var i = 0; i < sheet.Listed.Rules.Count; i++)
             {
                 var bug = sheet.Listed.Rules[i];
-                if (!unmet.Exists(item => chances[item.Index][i] > 0) || smaller.Hypothesis.Bugs.Contains(bug)) continue;
+                if (!unmet.Exists(item => chances[item.Index][i] > 0) || smaller.Hypothesis.Bugs.Contains(bug) || bug.IsOpen) continue;
                 var larger = smaller.Hypothesis.With(bug);
                 if (candidates.ContainsKey(larger.Key)) continue;
                 var shown = sheet.Items.Where(item => chances[item.Index][i] > 0).ToLookup(unmet.Contains);
@@ -216,14 +216,14 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// </summary>
     private void AddUnlisted()
     {
-        var best = Ordered(candidates.Values).First();
+        var best = BestThatSays();
         if (Unmet(best).Count == 0) return;
         var found = new List<Candidate>();
         foreach (var smaller in new[] { candidates[""], best }.DistinctBy(c => c.Hypothesis.Key))
             if (!found.Exists(LeavesNothing)) found.AddRange(Unlisted(smaller));
         Keep(found);
-        if (found.Exists(LeavesNothing) || Unmet(Ordered(candidates.Values).First()).Count < UnlistedSearch.LeastMet) return;
-        if (candidates[""] is var sound && Unmet(sound).Count >= LeastForTwo && 2 * Unmet(Ordered(candidates.Values).First()).Count > Unmet(sound).Count)
+        if (found.Exists(LeavesNothing) || Unmet(BestThatSays()).Count < UnlistedSearch.LeastMet) return;
+        if (candidates[""] is var sound && Unmet(sound).Count >= LeastForTwo && 2 * Unmet(BestThatSays()).Count > Unmet(sound).Count)
         {
             // Where two rules are at work on nearly every item, either of them alone may give a single one.
             Keep([.. Unlisted(sound, leastMet: 1).Take(UnlistedGrown).SelectMany(c => Unlisted(c))]);
@@ -232,6 +232,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         Keep([.. Ordered(found).Take(UnlistedGrown).Where(c => Unmet(c).Count >= UnlistedSearch.LeastMet && c.LogScore > found.Max(f => f.LogScore) - InReach)
             .SelectMany(c => Unlisted(c))]);
     }
+
+    // What leaves open what comes of it leaves room for a rule that does not.
+    private Candidate BestThatSays() => Ordered(candidates.Values).First(c => !c.Hypothesis.IsOpen);
 
     private List<Candidate> Unlisted(Candidate student, int leastMet = UnlistedSearch.LeastMet)
     {

@@ -32,6 +32,16 @@ public sealed class Hypothesis
     /// <summary>What the student was taught where schools differ.</summary>
     public School School { get; }
 
+    /// <summary>Whether one of the rules leaves open what comes of it.</summary>
+    public bool IsOpen => Bugs.Any(b => b.IsOpen);
+
+    /// <summary>The students who do one thing each where a rule leaves open what comes of it; only this one where none does.</summary>
+    internal IReadOnlyList<Hypothesis> Outcomes => outcomes ??= Bugs.FirstOrDefault(b => b.IsOpen) is { } open
+        ? [.. open.Outcomes.SelectMany(outcome => new Hypothesis([.. Bugs.Where(b => b != open), outcome], Unlisted, Facts, School).Outcomes)]
+        : [this];
+
+    private IReadOnlyList<Hypothesis>? outcomes;
+
     /// <summary>The student of some bugs and nothing else, in the school in which they show.</summary>
     public static Hypothesis Of(params IReadOnlyList<Bug> bugs) => new(bugs, [], []);
 

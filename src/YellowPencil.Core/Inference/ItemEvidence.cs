@@ -279,6 +279,7 @@ internal sealed class ItemEvidence
     /// <summary>How the item stands to a student with rules.</summary>
     public Stand StandOf(ItemLikelihood likelihood)
     {
+        if (likelihood.IsOpen && IsRight) return Stand.Silent;
         if (likelihood.Prediction == Taught) return IsRight ? Stand.Silent : Stand.Against;
         var partly = likelihood.Ways.Any(w => w.IsMet && w.Followed > 0);
         return likelihood.IsForetold || (partly && !IsRight) ? Stand.Agrees : Stand.Against;

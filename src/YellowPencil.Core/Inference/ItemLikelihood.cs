@@ -6,7 +6,11 @@ namespace YellowPencil.Core.Inference;
 /// <param name="IsMet">Whether the answer is met without a slip.</param>
 /// <param name="Slip">The probability that one altered step, somewhere on this way, gives the answer.</param>
 /// <param name="Marks">How the marks agree, where the answer is met and there are any.</param>
-internal readonly record struct Way(int Chances, int Followed, bool IsMet, double Slip, MarkEvidence? Marks = null);
+internal readonly record struct Way(int Chances, int Followed, bool IsMet, double Slip, MarkEvidence? Marks = null)
+{
+    /// <summary>The share of the outcome to which it belongs, where a rule leaves open what comes of it.</summary>
+    public double Share { get; init; } = 1;
+}
 
 /// <summary>The probability of what stands under one item, as a function of consistency and slip rate.</summary>
 internal sealed class ItemLikelihood(Way[] ways, string prediction)
@@ -16,6 +20,19 @@ internal sealed class ItemLikelihood(Way[] ways, string prediction)
 
     /// <summary>What is said where every chance is followed: the answer, or the lines on the way to it.</summary>
     public string Prediction => prediction;
+
+    /// <summary>
+    /// The likelihood where a rule leaves open what comes of it: each thing that can come of it is as likely as the others, and so is that it comes out as taught.
+    /// </summary>
+    /// <param name="outcomes">What can come of it, and what does as taught; no two say the same.</param>
+    public static ItemLikelihood OfAny(IReadOnlyList<ItemLikelihood> outcomes)
+    {
+        var ways = outcomes.OrderByDescending(o => o.IsForetold).SelectMany(o => o.Ways).Select(w => w with { Share = w.Share / outcomes.Count });
+        return new ItemLikelihood([.. ways], string.Join(" or ", outcomes.Select(o => o.Prediction))) { IsOpen = true };
+    }
+
+    /// <summary>Whether a rule leaves open what comes of it.</summary>
+    public bool IsOpen { get; private init; }
 
     /// <summary>Whether what was written is met where every chance is followed.</summary>
     public bool IsForetold => ways[0].IsMet;
@@ -56,7 +73,7 @@ internal sealed class ItemLikelihood(Way[] ways, string prediction)
         double met = 0, slipped = 0;
         foreach (var way in ways)
         {
-            var weight = Priors.Following(consistency, way.Chances, way.Followed);
+            var weight = way.Share * Priors.Following(consistency, way.Chances, way.Followed);
             if (way.IsMet) met += weight;
             slipped += weight * way.Slip;
         }
@@ -75,6 +92,6 @@ internal sealed class ItemLikelihood(Way[] ways, string prediction)
 
     private static Way? MostProbable(Way[] ways, double consistency) => ways
         .Where(w => w.IsMet)
-        .OrderByDescending(w => (w.Marks?.Weight ?? 1) * Priors.Following(consistency, w.Chances, w.Followed))
+        .OrderByDescending(w => (w.Marks?.Weight ?? 1) * w.Share * Priors.Following(consistency, w.Chances, w.Followed))
         .Select(w => (Way?)w).FirstOrDefault();
 }

@@ -65,7 +65,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
         {
             if (candidate.Items[item.Index].IsMet)
                 return (
-                    new ItemReplay(candidate.Hypothesis, procedures.LikeliestWay(item, candidate.Hypothesis, candidate.Consistency) ?? 0, null, true),
+                    procedures.LikeliestWay(item, candidate.Hypothesis, candidate.Consistency) ?? new ItemReplay(candidate.Hypothesis, 0, null, true),
                     !told.As(candidate).Items[item.Index].IsMet || IsSeenOnce(candidate.Hypothesis));
             var slips = sheet.Slips(item, candidate.Hypothesis);
             if (slips.Count > 0) return (new ItemReplay(candidate.Hypothesis, 0, slips[0].Slip, true), false);

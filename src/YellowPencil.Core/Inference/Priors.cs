@@ -6,6 +6,9 @@ namespace YellowPencil.Core.Inference;
 /// </summary>
 public static class Priors
 {
+    /// <summary>How much rarer a rule that leaves open what comes of it is than one that does not: nearly anything agrees with it.</summary>
+    public const double LeavesOpen = 0.03;
+
     /// <summary>No systematic bug. A student who is sent to a specialist usually has one, but pages of sound work are read too.</summary>
     public const double Sound = 0.315;
 

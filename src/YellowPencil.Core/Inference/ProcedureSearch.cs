@@ -18,27 +18,27 @@ public sealed class ProcedureSearch
         var unexplained = new ItemReplay(explanation.Hypothesis, 0, null, false);
         if (!item.IsAnswered) return unexplained;
         var evidence = ItemEvidence.Whole(item);
-        if (LikeliestWay(evidence, explanation.Hypothesis, explanation.Consistency) is { } declined)
-            return unexplained with { Declined = declined, IsExplained = true };
+        if (LikeliestWay(evidence, explanation.Hypothesis, explanation.Consistency) is { } way) return way;
         foreach (var chances in (ulong[])[0, NoneFollowed])
             if (new SlipSearch(run).Explain(evidence, explanation.Hypothesis.Deviations, chances) is [{ } slip, ..])
                 return unexplained with { Declined = chances, Slip = slip.Slip, IsExplained = true };
         return unexplained;
     }
 
-    /// <summary>The chances that were not followed, in the likeliest way that gives what was written; null where no way gives it.</summary>
-    internal ulong? LikeliestWay(ItemEvidence item, Hypothesis hypothesis, double consistency)
+    /// <summary>The likeliest way by which a student gives what was written, without a slip; null where none does.</summary>
+    internal ItemReplay? LikeliestWay(ItemEvidence item, Hypothesis hypothesis, double consistency)
     {
-        ulong? best = null;
+        ItemReplay? best = null;
         var highest = -1.0;
         item.MakeReady(run, withMarks: true);
-        WayEnumeration.Visit(item.Task, run, hypothesis.Deviations, declined =>
-        {
-            if (!item.Matches(run)) return;
-            var weight = (item.MarksOf(run)?.Weight ?? 1) * Priors.Following(consistency, run.Chances, run.Followed);
-            if (weight <= highest) return;
-            (best, highest) = (declined, weight);
-        });
+        foreach (var outcome in hypothesis.Outcomes)
+            WayEnumeration.Visit(item.Task, run, outcome.Deviations, declined =>
+            {
+                if (!item.Matches(run)) return;
+                var weight = (item.MarksOf(run)?.Weight ?? 1) * Priors.Following(consistency, run.Chances, run.Followed);
+                if (weight <= highest) return;
+                (best, highest) = (new ItemReplay(outcome, declined, null, true), weight);
+            });
         return best;
     }
 }

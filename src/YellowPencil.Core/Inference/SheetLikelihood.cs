@@ -98,8 +98,13 @@ internal sealed class SheetLikelihood
     public bool Gives(Hypothesis hypothesis, ItemEvidence item)
     {
         cancellation.ThrowIfCancellationRequested();
-        item.Run(run, hypothesis.Deviations);
-        return item.Matches(run);
+        foreach (var outcome in hypothesis.Outcomes)
+        {
+            item.Run(run, outcome.Deviations);
+            if (item.Matches(run)) return true;
+        }
+
+        return false;
     }
 
     /// <summary>
@@ -109,6 +114,7 @@ internal sealed class SheetLikelihood
     public Candidate Rough(Hypothesis hypothesis)
     {
         cancellation.ThrowIfCancellationRequested();
+        if (hypothesis.IsOpen) return OfAny(hypothesis, hypothesis.Outcomes.Select(Rough).ToList());
         var first = new Way[Items.Count];
         var predictions = new string[Items.Count];
         var explains = false;
@@ -163,7 +169,19 @@ internal sealed class SheetLikelihood
     }
 
     /// <summary>The same candidate with every way, and every slip looked for.</summary>
-    public Candidate Refine(Candidate rough) => new(rough.Hypothesis, rough.LogPrior, [.. Items.Select(i => Exact(rough.Hypothesis, i))]);
+    public Candidate Refine(Candidate rough) => rough.Hypothesis.IsOpen
+        ? OfAny(rough.Hypothesis, [.. rough.Hypothesis.Outcomes.Select(o => Refine(Rough(o)))])
+        : new(rough.Hypothesis, rough.LogPrior, [.. Items.Select(i => Exact(rough.Hypothesis, i))]);
+
+    /// <summary>A candidate with a rule that leaves open what comes of it, of the candidates that do one thing each.</summary>
+    private Candidate OfAny(Hypothesis hypothesis, List<Candidate> outcomes) => new(hypothesis, LogPrior(hypothesis),
+        [
+            .. Items.Select(item =>
+            {
+                var different = outcomes.Select(o => o.Items[item.Index]).Where(o => o.Prediction != item.Taught).DistinctBy(o => o.Prediction).ToList();
+                return different.Count == 0 ? outcomes[0].Items[item.Index] : ItemLikelihood.OfAny([.. different, ExactlyAsTaught(item)]);
+            }),
+        ]);
 
     /// <summary>The altered steps that lead a student, who else follows every chance, to what stands under an item.</summary>
     public IReadOnlyList<SlipExplanation> Slips(ItemEvidence item, Hypothesis hypothesis)
@@ -188,10 +206,14 @@ internal sealed class SheetLikelihood
         var shown = new int[hypothesis.RuleCount];
         foreach (var item in Items.Where(i => !i.IsRight && !IsSilent(hypothesis, i)))
         {
-            item.Run(run, hypothesis.Deviations);
-            if (!item.Matches(run)) continue;
-            for (var owner = 0; owner < shown.Length; owner++)
-                if (run.FollowedOf(owner) > 0) shown[owner]++;
+            foreach (var outcome in hypothesis.Outcomes)
+            {
+                item.Run(run, outcome.Deviations);
+                if (!item.Matches(run)) continue;
+                for (var owner = 0; owner < shown.Length; owner++)
+                    if (run.FollowedOf(owner) > 0) shown[owner]++;
+                break;
+            }
         }
 
         return shown;
@@ -276,7 +298,7 @@ internal sealed class SheetLikelihood
     /// <summary>The chances that the rules of a student would have on the way of a student without rules.</summary>
     private int TaughtChances(Hypothesis hypothesis, ItemEvidence item) =>
         hypothesis.Unlisted.Sum(rule => TreesOf(Sound).Follow(rule, item, ulong.MaxValue)?.Chances ?? 0)
-            + hypothesis.Bugs.Sum(bug => Listed.OnTaughtWay(bug, item));
+            + hypothesis.Bugs.Sum(bug => Listed.OnTaughtWay(bug.Whole, item));
 
     private string RulesShown(Hypothesis hypothesis, ItemEvidence item)
     {
@@ -297,7 +319,8 @@ internal sealed class SheetLikelihood
     {
         var prior = schoolWeight * Priors.Number(hypothesis.Bugs.Count);
         for (var i = 0; i < hypothesis.Bugs.Count; i++)
-            prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) * (inside.Contains(hypothesis.Bugs[i]) ? Priors.BesideAnother : 1) / totalWeight;
+            prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) * (inside.Contains(hypothesis.Bugs[i].Whole) ? Priors.BesideAnother : 1)
+                * (hypothesis.Bugs[i].IsOpen ? Priors.LeavesOpen : 1) / totalWeight;
         foreach (var rule in hypothesis.Unlisted) prior *= unlistedPrior[(int)rule.Length];
         foreach (var fact in hypothesis.Facts) prior *= Priors.OneWrongFact * Priors.FactWeight(fact.Fact);
         return Math.Log(prior);

@@ -28,8 +28,9 @@ public sealed class SimulatedStudent(Hypothesis hypothesis, double consistency, 
         ulong declined = 0;
         for (var i = 0; i < MethodRun.MaxChances; i++)
             if (random.NextDouble() >= consistency) declined |= 1UL << i;
-        Method.Run(task, run, hypothesis.Deviations, declined);
-        if (random.NextDouble() < slipRate && Slip() is { } slip) Method.Run(task, run, hypothesis.Deviations, declined, slip);
+        var does = hypothesis.IsOpen ? hypothesis.Outcomes[random.Next(hypothesis.Outcomes.Count)].Deviations : hypothesis.Deviations;
+        Method.Run(task, run, does, declined);
+        if (random.NextDouble() < slipRate && Slip() is { } slip) Method.Run(task, run, does, declined, slip);
         return item with { Answer = run.Page.Answer.IsEmpty ? null : run.Page.Answer.ToString(), Work = PageOf(task), Seconds = null };
     }
 

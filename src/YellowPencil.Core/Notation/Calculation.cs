@@ -32,6 +32,9 @@ internal sealed class Calculation
     /// <summary>Whether the numbers are whole and have no signs.</summary>
     public bool IsPlain => !HasPoint && !HasSigns;
 
+    /// <summary>Whether a larger whole number is taken from a smaller one: no columns are written for that.</summary>
+    public bool IsBelowZero => IsPlain && Sign == '-' && Terms.Count == 2 && First.Unscaled < Second.Unscaled;
+
     public WholeNumber Whole(int index) => WholeNumber.TryParse(Terms[index].Number.Text).Value!;
 
     /// <summary>Takes a text apart; signs are in their plain spelling.</summary>

@@ -55,7 +55,7 @@ public sealed class TriedField() : WorkField<IReadOnlyList<Trial>>("tried")
 
     /// <summary>
     /// Of brackets, with what the trying ended, and whether what came before it is among what would be tried; of numbers, which are kept by what they come to,
-    /// whether the one that is kept was tried. In which order somebody tries says nothing.
+    /// whether the one that is kept was tried, and whether it is mended, so that there are several. In which order somebody tries says nothing.
     /// </summary>
     private protected override IEnumerable<FieldMatch> Match(ItemTask task, IReadOnlyList<Trial> seen, IReadOnlyList<Mark> due)
     {
@@ -63,7 +63,8 @@ public sealed class TriedField() : WorkField<IReadOnlyList<Trial>>("tried")
         var (expected, tried) = (trials.Select(t => task.Canonical(t.Value)).ToList(), seen.Select(t => task.Canonical(t.Value)).ToList());
         var isOfNumbers = trials[^1].Result is not null;
         yield return FieldMatch.Of(isOfNumbers ? tried.Contains(expected[^1]) : tried[^1] == expected[^1]);
-        if (!isOfNumbers && tried.Count > 1) yield return FieldMatch.Of(tried.SkipLast(1).All(expected.Contains));
+        if (isOfNumbers) yield return FieldMatch.Of(tried.Count > 1 == expected.Count > 1);
+        else if (tried.Count > 1) yield return FieldMatch.Of(tried.SkipLast(1).All(expected.Contains));
     }
 
     private static string? Text(IEnumerable<Mark> marks, int part) => marks.Where(m => m.At.Part % 2 == part).Select(m => m.Text).LastOrDefault();

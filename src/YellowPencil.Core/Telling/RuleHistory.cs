@@ -90,11 +90,12 @@ public static class RuleHistory
         foreach (var (cell, task) in items)
         {
             if (task is null) continue;
-            var its = Answer(task, with, run);
-            if (its == Answer(task, without, run) || its == task.RightAnswer) continue;
+            var taken = Answer(task, without, run);
+            var its = with.Outcomes.Select(o => Answer(task, o, run)).Where(a => a != taken && a != task.RightAnswer).ToList();
+            if (its.Count == 0) continue;
             shows++;
             if (cell.Verdict == Verdict.Right) right++;
-            else if (cell.Wrong == its) followed++;
+            else if (cell.Wrong is { } wrong && its.Contains(wrong)) followed++;
         }
 
         return new RuleOnPage(at, shows, followed, right);

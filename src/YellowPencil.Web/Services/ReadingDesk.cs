@@ -89,6 +89,13 @@ public sealed class ReadingDesk(PencilContext data, ReadingCache cache, PlanDesk
         await ReadAsync(page);
     }
 
+    /// <summary>Keeps a plan for a held page that was changed after the plan was made, with all that was done with it.</summary>
+    public async Task KeepPlanAsync(StudentPage page, Plan plan)
+    {
+        plan.PageVersion = page.Version;
+        await DecideAsync(page, plan.Rules, DecisionKind.Accepted, "");
+    }
+
     /// <summary>How an explanation that somebody thought of stands to a page; null where its rules are not known or are not of its families.</summary>
     public static Explanation? TryOn(StudentPage page, string rules)
     {

@@ -20,12 +20,12 @@ public class CatalogueTests
     private static string[] AnswersOf(Family family, Bug? bug)
     {
         var run = new MethodRun();
-        var set = bug is null ? DeviationSet.Taught : bug.Alone;
-        return [.. ItemPool.Of(family, 500, seed: 11).Select(task =>
+        DeviationSet[] outcomes = bug is null ? [DeviationSet.Taught] : [.. bug.Outcomes.Select(o => o.Alone)];
+        return [.. ItemPool.Of(family, 500, seed: 11).Select(task => string.Join(" or ", outcomes.Select(set =>
         {
             Method.Run(task, run, set);
             return run.Page.Answer.ToString();
-        })];
+        })))];
     }
 
     [Theory]

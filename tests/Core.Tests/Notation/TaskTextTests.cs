@@ -46,6 +46,8 @@ public class TaskTextTests
     [InlineData("4.5 / 9", "decimal-division")]
     [InlineData("-4.5 / 9", "decimal-division")]
     [InlineData("4 + -9", "integers")]
+    [InlineData("8 - 15", "integers")]
+    [InlineData("15 - 8", "subtraction")]
     public void A_task_belongs_to_its_family(string text, string family) => TaskText.TryParse(text).Value!.Family.Name.ShouldBe(family);
 
     [Theory]

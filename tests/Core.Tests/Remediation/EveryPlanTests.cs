@@ -10,10 +10,18 @@ using YellowPencil.Core.Teaching;
 
 namespace YellowPencil.Core.Tests.Remediation;
 
-/// <summary>Plans for all that the catalogue knows, each from three pages.</summary>
+/// <summary>Plans for all that the catalogue knows, each from one of three pages.</summary>
 public class EveryPlanTests
 {
-    public static TheoryData<string> EveryBug => [.. Catalogue.All.Select(b => b.Id)];
+    public static TheoryData<string, int> EveryBug
+    {
+        get
+        {
+            var all = new TheoryData<string, int>();
+            foreach (var (at, bug) in Catalogue.All.Index()) all.Add(bug.Id, at % 3);
+            return all;
+        }
+    }
 
     // Three pages of ten items of each family, as ordinary weeks have them.
     private static readonly Dictionary<Family, List<StudentSize>> Pages =
@@ -21,7 +29,7 @@ public class EveryPlanTests
 
     [Theory]
     [MemberData(nameof(EveryBug))]
-    public void Every_bug_has_a_whole_plan_on_three_pages_whose_claims_are_true(string id)
+    public void Every_bug_has_a_whole_plan_whose_claims_are_true(string id, int page)
     {
         var bug = Catalogue.Find(id)!;
         var run = new MethodRun { Recording = true };
@@ -31,43 +39,41 @@ public class EveryPlanTests
             return run.Page.Answer.ToString();
         }
 
-        foreach (var size in Pages[bug.Family])
+        var size = Pages[bug.Family][page];
+        var plan = PlanMaker.Make("K-17", Hypothesis.Of(bug), [], Classroom.Saying(ClassroomWord.Borrow), size, seed: 12);
+        plan.Family.ShouldBe(bug.Family);
+        plan.First.Count.ShouldBe(3);
+        (plan.Together.Count, plan.Alone.Count, plan.PracticeFirst.Count, plan.PracticeMixed.Count).ShouldBe((2, 3, 6, 6));
+
+        // The old rule gives another answer here, and what stands in the key is what it gives.
+        foreach (var item in new[] { plan.Fails, plan.Example, plan.Exit }.Concat(plan.Together).Concat(plan.Alone)) item.Shows.ShouldBeTrue(item.Task.Text);
+        List<PlanItem> items = [.. new[] { plan.Fails, plan.Example, plan.Works }.OfType<PlanItem>(), .. plan.Changeable()];
+        foreach (var item in items)
         {
-            var plan = PlanMaker.Make("K-17", Hypothesis.Of(bug), [], Classroom.Saying(ClassroomWord.Borrow), size, seed: 12);
-            plan.Family.ShouldBe(bug.Family);
-            plan.First.Count.ShouldBe(3);
-            (plan.Together.Count, plan.Alone.Count, plan.PracticeFirst.Count, plan.PracticeMixed.Count).ShouldBe((2, 3, 6, 6));
+            item.OldAnswer.ShouldBe(Answer(item.Task), item.Written);
 
-            // The old rule gives another answer here, and what stands in the key is what it gives.
-            foreach (var item in new[] { plan.Fails, plan.Example, plan.Exit }.Concat(plan.Together).Concat(plan.Alone)) item.Shows.ShouldBeTrue(item.Task.Text);
-            List<PlanItem> items = [.. new[] { plan.Fails, plan.Example, plan.Works }.OfType<PlanItem>(), .. plan.Changeable()];
-            foreach (var item in items)
-            {
-                item.OldAnswer.ShouldBe(Answer(item.Task), item.Written);
-
-                // Where the old rule happens to work, it does so because it has nothing to do there, not by two faults that cancel.
-                if (!item.Shows) run.Chances.ShouldBe(0, item.Task.Text);
-            }
-
-            var isSeen = size.Page(bug.Family).Count(t => Answer(t) != t.RightAnswer) > 1;
-            if (isSeen)
-            {
-                items.Select(i => i.Written).ShouldBeUnique();
-                plan.PracticeFirst.Count(i => i.Shows).ShouldBeGreaterThanOrEqualTo(5);
-                foreach (var item in items) size.Fits(item.Task).ShouldBeTrue(item.Written);
-            }
-
-            // The example goes through the step that the rule gets wrong, and the step is marked.
-            Answer(plan.Example.Task);
-            run.Followed.ShouldBeGreaterThan(0);
-            plan.ExampleSteps[plan.DecidingStep!.Value].ShouldNotStartWith("Check");
-            plan.Differs.ShouldStartWith("It is decided by one question: ");
-            DiffersInOneThing(plan);
-            var text = PlanText.Markdown(plan);
-            text.ShouldNotContain("{");
-            text.ShouldNotContain("rename", Case.Insensitive);
-            System.Text.RegularExpressions.Regex.IsMatch(text, @"\b1 (ones|tens|hundreds|thousands|tenths|hundredths)\b").ShouldBeFalse(text);
+            // Where the old rule happens to work, it does so because it has nothing to do there, not by two faults that cancel.
+            if (!item.Shows) run.Chances.ShouldBe(0, item.Task.Text);
         }
+
+        var isSeen = size.Page(bug.Family).Count(t => Answer(t) != t.RightAnswer) > 1;
+        if (isSeen)
+        {
+            items.Select(i => i.Written).ShouldBeUnique();
+            plan.PracticeFirst.Count(i => i.Shows).ShouldBeGreaterThanOrEqualTo(5);
+            foreach (var item in items) size.Fits(item.Task).ShouldBeTrue(item.Written);
+        }
+
+        // The example goes through the step that the rule gets wrong, and the step is marked.
+        Answer(plan.Example.Task);
+        run.Followed.ShouldBeGreaterThan(0);
+        plan.ExampleSteps[plan.DecidingStep!.Value].ShouldNotStartWith("Check");
+        plan.Differs.ShouldStartWith("It is decided by one question: ");
+        DiffersInOneThing(plan);
+        var text = PlanText.Markdown(plan);
+        text.ShouldNotContain("{");
+        text.ShouldNotContain("rename", Case.Insensitive);
+        System.Text.RegularExpressions.Regex.IsMatch(text, @"\b1 (ones|tens|hundreds|thousands|tenths|hundredths)\b").ShouldBeFalse(text);
     }
 
     // A digit, a sign, or a term more or less.

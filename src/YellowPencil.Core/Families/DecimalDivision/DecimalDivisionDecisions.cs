@@ -17,7 +17,7 @@ internal enum PointShift
 internal enum ShiftZeros { Append, LeaveOut, OneTooMany, OneOnly }
 
 /// <summary>Where the point of the quotient goes.</summary>
-internal enum DecimalQuotientPoint { StraightUp, PlacesTogether, PlacesOfDividend, PlacesOfDivisor, PlacesApart, NoPoint }
+internal enum DecimalQuotientPoint { StraightUp, PlacesTogether, PlacesOfDividend, PlacesOfDivisor, PlacesApart, NoPoint, OneTooMany, OneTooFew }
 
 /// <summary>Whether a decimal is one number.</summary>
 internal enum QuotientSplit { OneNumber, TwoNumbers, TwoNumbersByWhole, PointToTheRight, PointOnePlace }
@@ -159,10 +159,19 @@ internal static class DecimalDivisionDecisions
         [DecimalQuotientPoint.PlacesOfDivisor] = new("places-of-divisor", "gives the quotient the places of the divisor", c => c.DivisorPlaces),
         [DecimalQuotientPoint.PlacesApart] = new("places-apart", "takes one count of places from the other", c => Math.Abs(c.DividendPlaces - c.DivisorPlaces)),
         [DecimalQuotientPoint.NoPoint] = new("no-point", "writes no point", _ => 0),
+        [DecimalQuotientPoint.OneTooMany] = new("one-too-many", "puts the point one place too far left", c => c.Due + 1) { IsOneOfMany = true },
+        [DecimalQuotientPoint.OneTooFew] = new("one-too-few", "puts the point one place too far right", c => c.Due > 0 ? c.Due - 1 : null) { IsOneOfMany = true },
         Kinds = Kinds,
         Idea = Ideas.PointStraightUp,
         IsTold = true,
     };
+
+    /// <summary>The point wherever it looks right: the first that is never right, and others.</summary>
+    public static IReadOnlyList<Deviation> SomePlace { get; } =
+    [
+        Point.Instead(DecimalQuotientPoint.OneTooMany), Point.Instead(DecimalQuotientPoint.OneTooFew), Point.Instead(DecimalQuotientPoint.NoPoint),
+        Point.Instead(DecimalQuotientPoint.PlacesOfDividend), Point.Instead(DecimalQuotientPoint.PlacesTogether),
+    ];
 
     /// <summary>All of them, in the order in which they come up, and those of signs and cycles.</summary>
     public static IReadOnlyList<Decision> All { get; } = [

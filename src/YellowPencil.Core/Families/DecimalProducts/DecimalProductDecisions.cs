@@ -141,6 +141,10 @@ internal static class DecimalProductDecisions
         BeginsPart = true,
     };
 
+    /// <summary>The point wherever it looks right: the first that is never right, and others.</summary>
+    public static IReadOnlyList<Deviation> SomePlace { get; } =
+        [Count.Instead(PlaceCount.OneTooMany), Count.Instead(PlaceCount.OneTooFew), Count.Instead(PlaceCount.None), Count.Instead(PlaceCount.FromLeft)];
+
     public static readonly Decision<PlacesContext, TooFewDigits> TooFew = new(
         "decimal-products.too-few-digits", "What if the product has fewer digits than places?", TooFewDigits.ZerosInFront)
     {

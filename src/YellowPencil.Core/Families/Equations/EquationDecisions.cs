@@ -251,8 +251,8 @@ internal static class EquationDecisions
         "equations.number-before", "How does the letter come to stand alone?", NumberBefore.Divided)
     {
         [NumberBefore.Divided] = new("divided", "divides by the number before the letter", c => c.WithSign(c.Quotient)),
-        [NumberBefore.TakenAway] = new("taken-away", "takes the number before the letter away", c => c.Other - c.One) { Slip = 1 },
-        [NumberBefore.Added] = new("added", "adds the number before the letter", c => c.Other + c.One),
+        [NumberBefore.TakenAway] = new("taken-away", "takes the number before the letter away", c => c.Other - c.One) { Slip = 1, Needs = c => c.One.IsWhole },
+        [NumberBefore.Added] = new("added", "adds the number before the letter", c => c.Other + c.One) { Needs = c => c.One.IsWhole },
         [NumberBefore.Multiplied] = new("multiplied", "multiplies by the number before the letter", c => c.WithSign(Rational.Abs(c.One * c.Other))),
         [NumberBefore.LargerBySmaller] = new(
             "larger-by-smaller", "divides the larger number by the smaller",

@@ -24,6 +24,7 @@ internal enum TwoNumbers
 {
     SumAndProduct, FirstPairOfProduct, FirstWithOne, ProductOfLastOnly, MiddleReadPositive, OneAndLast, MiddleAndLast, HalvesOfMiddle, RootsOfLast,
     DifferenceForSum, NearestPair, LetterTakenOut, SaysPrime, SumOnly, OneAndLastAsWritten, LastAndOneAsWritten, MiddleAndOne, RootsOfEnds, LastTwice, MiddleTwice,
+    OtherPair1, OtherPair2, OtherPair3, OtherPair4, OtherPair5, OtherPair6, OtherPair7, OtherPair8,
 }
 
 /// <summary>Which signs the two numbers get.</summary>
@@ -199,10 +200,33 @@ internal static class FactoringDecisions
         [TwoNumbers.LastTwice] = new("last-twice", "takes the last number twice", q => Pairs.AsTheyAre(q, new(q.C, q.C))),
         [TwoNumbers.MiddleTwice] = new("middle-twice", "takes the middle twice", q => Pairs.AsTheyAre(q, new(q.B, q.B))),
         [TwoNumbers.MiddleAndOne] = new("middle-and-one", "takes the middle and 1", q => new(q.B, 1)),
+        [TwoNumbers.OtherPair1] = OtherPair(1),
+        [TwoNumbers.OtherPair2] = OtherPair(2),
+        [TwoNumbers.OtherPair3] = OtherPair(3),
+        [TwoNumbers.OtherPair4] = OtherPair(4),
+        [TwoNumbers.OtherPair5] = OtherPair(5),
+        [TwoNumbers.OtherPair6] = OtherPair(6),
+        [TwoNumbers.OtherPair7] = OtherPair(7),
+        [TwoNumbers.OtherPair8] = OtherPair(8),
         ShowsIn = WorkFields.Cross.Part(2),
         Kinds = Kinds,
         Idea = Ideas.SumAndProduct,
     };
+
+    /// <summary>Some pair with the right product that has not the right sum, of those that come to mind.</summary>
+    private static Choice<Quadratic, NumberPair> OtherPair(int number) => new(
+        $"other-pair-{number}", $"takes pair {number} of those with the right product only", q => Pairs.WithProductOnly(q.B, (long)q.A * q.C).ElementAtOrDefault(number - 1))
+    {
+        IsOneOfMany = true,
+        Needs = q => Pairs.WithProductOnly(q.B, (long)q.A * q.C).Skip(number - 1).Any(),
+        Says = q => Pairs.WithProductOnly(q.B, (long)q.A * q.C).ElementAtOrDefault(number - 1) is { IsFound: true } pair
+            ? $"Takes {pair.One} and {pair.Other}: the product is right, and together they are {pair.One + pair.Other}, not {q.B}.".Replace('-', '−')
+            : $"Takes pair {number} of those with the right product only.",
+    };
+
+    /// <summary>Whatever pair with the right product comes to mind: the first such, and the others.</summary>
+    public static IReadOnlyList<Deviation> OtherPairs { get; } =
+        [.. Enumerable.Range(ChoiceName<TwoNumbers>.Number(TwoNumbers.OtherPair1), 8).Select(number => Numbers.Instead(ChoiceName<TwoNumbers>.At(number)))];
 
     public static readonly Decision<Quadratic, TwoSigns, NumberPair> Signs = new("factoring.signs", "Which signs do the two numbers get?", TwoSigns.AsFound)
     {

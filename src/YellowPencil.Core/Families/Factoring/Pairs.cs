@@ -29,6 +29,22 @@ internal static class Pairs
         return First(product, b, Math.Max(1, one));
     }
 
+    /// <summary>The pairs with a product that do not come to a sum: from 2 on, then with 1; where one number has a minus, both ways.</summary>
+    public static IEnumerable<NumberPair> WithProductOnly(int b, long product)
+    {
+        var size = Math.Abs(product);
+        for (long one = 2; one * one <= size; one++)
+            if (size % one == 0)
+                foreach (var pair in Signed(one, size / one)) yield return pair;
+        foreach (var pair in Signed(1, size)) yield return pair;
+
+        IEnumerable<NumberPair> Signed(long one, long other)
+        {
+            NumberPair[] pairs = product > 0 ? [b < 0 ? new(-one, -other) : new(one, other)] : [new(one, -other), new(-one, other)];
+            return pairs.Where(p => p.One + p.Other != b);
+        }
+    }
+
     /// <summary>The first two numbers with a product, whatever their sum; the larger gets the sign of the middle.</summary>
     public static NumberPair First(long product, int b, long from)
     {

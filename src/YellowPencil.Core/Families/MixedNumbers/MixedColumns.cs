@@ -153,7 +153,10 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
         switch (run.Ask(MixedDecisions.Missing, seen))
         {
             case NoFraction.CopyOther:
-                Finish(run, work, Wholes(whole, other.Whole), fraction, IsDifference, isNegative);
+                // What is copied stays as it stands.
+                var copied = Wholes(whole, other.Whole);
+                Pass(run, copied, fraction);
+                work.Append(copied, fraction, isNegative);
                 return;
             case NoFraction.LeaveOut:
                 Finish(run, work, Wholes(whole, other.Whole), fraction with { Numerator = 0 }, IsDifference, isNegative);

@@ -12,7 +12,7 @@ internal enum SquareKnown { AsIs, PartByPart, Doubled }
 internal enum RootChoice
 {
     StraightLine, NumberLine, NearestWhole, HalfWay, LowerRoot, UpperRoot, HalfOfNumber, NearestRootAdded, GapAsTenths, GapAppended, QuarterOfNumber,
-    TenthsBackFromUpper, FirstGuess, SquaredInParts,
+    TenthsBackFromUpper, FirstGuess, SquaredInParts, Tenth1, Tenth2, Tenth3, Tenth4, Tenth5, Tenth6, Tenth7, Tenth8, Tenth9,
 }
 
 /// <summary>What the root of a square number is.</summary>
@@ -167,11 +167,27 @@ internal static class RootDecisions
         [RootChoice.TenthsBackFromUpper] = new("tenths-back-from-upper", "takes the distance to the upper square as tenths from the upper root"),
         [RootChoice.FirstGuess] = new("first-guess", "names a tenth by eye and keeps it"),
         [RootChoice.SquaredInParts] = new("squared-in-parts", "squares the whole and the tenths apart when trying"),
+        [RootChoice.Tenth1] = Tenth(1),
+        [RootChoice.Tenth2] = Tenth(2),
+        [RootChoice.Tenth3] = Tenth(3),
+        [RootChoice.Tenth4] = Tenth(4),
+        [RootChoice.Tenth5] = Tenth(5),
+        [RootChoice.Tenth6] = Tenth(6),
+        [RootChoice.Tenth7] = Tenth(7),
+        [RootChoice.Tenth8] = Tenth(8),
+        [RootChoice.Tenth9] = Tenth(9),
         TaughtIn = (_, school) => school.Of(School.Roots) == RootSchool.NumberLine ? RootChoice.NumberLine : RootChoice.StraightLine,
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.PartOfTheWay,
     };
+
+    // Some tenth between the roots, as it comes to mind.
+    private static Choice<RootContext> Tenth(int tenths) => new($"tenth-{tenths}", $"names the tenth {tenths} and keeps it") { IsOneOfMany = true, Says = c => $"Names {c.Lower}.{tenths} and keeps it." };
+
+    /// <summary>Whatever tenth comes to mind: one, and the others.</summary>
+    public static IReadOnlyList<Deviation> SomeTenth { get; } =
+        [.. Enumerable.Range(ChoiceName<RootChoice>.Number(RootChoice.Tenth1), 9).Select(number => Procedure.Instead(ChoiceName<RootChoice>.At(number)))];
 
     public static readonly Decision<RootContext, GapNumerator> Numerator = new(
         "roots.gap", "How far is the number from the lower square?", GapNumerator.FromLower)

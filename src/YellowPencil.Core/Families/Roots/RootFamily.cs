@@ -151,7 +151,8 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
         var seen = ContextOf(number, -1);
         var (one, half) = (Rational.Whole(1), new Rational(1, 2));
         var isNearerUpper = above - number < number - below;
-        switch (run.Ask(RootDecisions.Procedure, seen))
+        var way = run.Ask(RootDecisions.Procedure, seen);
+        switch (way)
         {
             case RootChoice.NumberLine:
                 Try(number, lower);
@@ -159,6 +160,11 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             case RootChoice.FirstGuess:
                 if (run.Page.KeepsMarks) WriteTrials([], Guess(number, lower, below, above));
                 Append(Guess(number, lower, below, above), 1);
+                return;
+            case >= RootChoice.Tenth1 and <= RootChoice.Tenth9:
+                var named = Rational.Whole(lower) + new Rational(way - RootChoice.Tenth1 + 1, 10);
+                if (run.Page.KeepsMarks) WriteTrials([], named);
+                Append(named, 1);
                 return;
             case RootChoice.SquaredInParts:
                 var tenths = BigInteger.Min(9, Exact.Root((number - below).Numerator * 100 / (number - below).Denominator));

@@ -22,6 +22,10 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
     /// <summary>What is wrong with what was sent, if anything.</summary>
     public string? Message { get; private set; }
 
+    /// <summary>What was done and could not be done, told after the page is loaded anew.</summary>
+    [TempData]
+    public string? Done { get; set; }
+
     /// <summary>The readings before and behind this one, where it is one of a class.</summary>
     public (Guid? Before, Guid? Behind) Neighbours { get; private set; }
 
@@ -57,9 +61,23 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
         }
         catch (TooFewItemsException)
         {
-            Message = "Accepted. The rule shows on too few items to plan a session for it: talk it through on the items of the page, and keep a note.";
-            return Page();
+            Done = "Accepted. The rule shows on too few items to plan a session for it: talk it through on the items of the page, and keep a note.";
+            return Redirect(Addresses.Reading(Id));
         }
+    }
+
+    /// <summary>Keeps the plan that was made before the page was changed: what it is for is accepted of the page as it is now.</summary>
+    public async Task<IActionResult> OnPostKeepPlanAsync(Guid plan)
+    {
+        if (await HoldAsync(null) is { } missing) return missing;
+        if (View!.PlanBefore is not { } before || before.Id != plan)
+        {
+            Done = "This plan is not waiting to be kept any more.";
+            return Redirect(Addresses.Reading(Id));
+        }
+
+        await readings.KeepPlanAsync(View.Page, before);
+        return Redirect(Addresses.Plan(before.Id));
     }
 
     /// <summary>Rejects an explanation: the page is read without it, and goes on waiting.</summary>

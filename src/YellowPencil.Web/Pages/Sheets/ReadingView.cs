@@ -126,6 +126,12 @@ public sealed class ReadingView
     /// <summary>The plan of the explanation that was accepted.</summary>
     public Plan? Plan => Page.Plans.Find(p => p.Rules == Settled?.Rules && p.PageVersion == Page.Version);
 
+    /// <summary>The plan that was made before the page was changed, as long as nothing is decided on the page as it is now; null where there is none.</summary>
+    public Plan? PlanBefore => Settled is null ? Page.Plans.Where(p => p.PageVersion < Page.Version && p.RemovalId == null).MaxBy(p => p.MadeAt) : null;
+
+    /// <summary>Whether the page as it is now comes to what that plan is for.</summary>
+    public bool PlanStillFits => PlanBefore is { } before && Reading.Outcome is Outcome.Bug or Outcome.NotToldApart && Shown.Any(e => ReadingDesk.RulesOf(e) == before.Rules && e.Probability >= Reading.Best.Probability / 2);
+
     /// <summary>Decisions about explanations that are no longer among those shown, and about the page.</summary>
     public IReadOnlyList<Decision> Earlier => [.. Page.Decisions.Where(d => d.Kind is DecisionKind.PutAside or DecisionKind.Own || Shown.All(e => ReadingDesk.RulesOf(e) != d.Rules))];
 
