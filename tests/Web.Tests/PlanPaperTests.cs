@@ -42,22 +42,25 @@ public sealed class PlanPaperTests(PencilApp app) : IClassFixture<PencilApp>
         return (document.NumberOfPages, string.Join('\n', document.GetPages().Select(p => ContentOrderTextExtractor.GetText(p))), document.GetPage(1).Width);
     }
 
-    [Theory]
-    [InlineData("400")]
-    [InlineData("700")]
-    public void The_print_has_a_glyph_for_every_sign_of_every_plan(string weight)
+    [Fact]
+    public void The_print_has_a_glyph_for_every_sign_of_every_plan()
     {
         var root = new DirectoryInfo(AppContext.BaseDirectory);
         while (!File.Exists(Path.Combine(root.FullName, "YellowPencil.slnx"))) root = root.Parent!;
         var folder = Path.Combine(root.FullName, "src", "YellowPencil.Web", "wwwroot", "dist", "fonts");
-        var has = PdfFonts.CharactersOf(PdfFonts.Unpacked(File.ReadAllBytes(Path.Combine(folder, $"atkinson-hyperlegible-next-latin-{weight}-normal.woff"))));
-        has.ShouldContain('x');
-        has.ShouldNotContain('→'); // it stood as an empty box
+        var fonts = new[] { "400", "700" }
+            .Select(weight => PdfFonts.CharactersOf(PdfFonts.Unpacked(File.ReadAllBytes(Path.Combine(folder, $"atkinson-hyperlegible-next-latin-{weight}-normal.woff"))))).ToList();
+        foreach (var has in fonts)
+        {
+            has.ShouldContain('x');
+            has.ShouldNotContain('→'); // it stood as an empty box
+        }
+
         foreach (var family in FamilyList.All)
             foreach (var bug in Catalogue.DeclaredFor(family).Take(3))
             {
                 var plan = PlanText.Markdown(PlanMaker.Make("K", Hypothesis.Of(bug), [], Classroom.Saying(ClassroomWord.Rename)));
-                PdfFonts.Readable(plan).Where(c => !char.IsControl(c) && !has.Contains(c)).Distinct().ShouldBeEmpty(bug.Id);
+                PdfFonts.Readable(plan).Where(c => !char.IsControl(c) && !fonts.TrueForAll(has => has.Contains(c))).Distinct().ShouldBeEmpty(bug.Id);
             }
     }
 

@@ -36,9 +36,9 @@ internal sealed partial class PlanItems
     /// <summary>A contrast is looked for beside so many of the easiest.</summary>
     private const int Easy = 8;
 
-    private readonly List<Weighed> showing;
-    private readonly List<Weighed> guards;
-    private readonly List<Weighed> others;
+    private readonly List<WeighedItem> showing;
+    private readonly List<WeighedItem> guards;
+    private readonly List<WeighedItem> others;
     private readonly DeviationSet rule;
     private readonly DeviationSet worked;
     private readonly HashSet<Decision> points;
@@ -50,14 +50,14 @@ internal sealed partial class PlanItems
     private readonly Dictionary<string, int> used = [];
 
     // Those that were given out of those on which the rule shows.
-    private readonly List<Weighed> given = [];
+    private readonly List<WeighedItem> given = [];
 
-    private PlanItems(List<Weighed> items, DeviationSet rule, HashSet<Decision> points, StudentSize size, Dictionary<string, int> shapes, Random random)
+    private PlanItems(List<WeighedItem> items, DeviationSet rule, HashSet<Decision> points, StudentSize size, Dictionary<string, int> shapes, Random random)
     {
         (this.rule, worked, this.points, this.size, this.shapes, this.random) = (rule, new DeviationSet(rule.School, []), points, size, shapes, random);
-        showing = [.. items.Where(i => i.Item.Shows)];
+        showing = [.. items.Where(i => i.Shows)];
         guards = [.. items.Where(IsGuard)];
-        others = [.. items.Where(i => !i.Item.Shows && i is { Chances: 0, Asks: false })];
+        others = [.. items.Where(i => !i.Shows && i is { Chances: 0, Asks: false })];
     }
 
     /// <summary>Sorts the items for a rule.</summary>
@@ -76,10 +76,10 @@ internal sealed partial class PlanItems
         var run = new MethodRun();
         var set = new DeviationSet(school, [rule]);
         var points = rule.Select(d => d.Decision!).ToHashSet();
-        Weighed Weigh(PooledItem item)
+        WeighedItem Weigh(PooledItem item)
         {
             Method.Run(item.Task, run, set);
-            return new Weighed(item, new PlanItem(item.Task, run.Page.Answer.ToString()), run.Chances, item.Points.Overlaps(points));
+            return new WeighedItem(item, new PlanItem(item.Task, run.Page.Answer.ToString()), run.Chances, item.Points.Overlaps(points));
         }
 
         var (partRun, ofIdea) = (new MethodRun(), new DeviationSet(school, [part]));
@@ -94,11 +94,11 @@ internal sealed partial class PlanItems
         bool CanBeUsed(PooledItem item) => !avoided.Any(item.Facts.Contains) && IsOfIdea(item.Task);
         var able = PlanPool.Of(family, school).Select(i => i with { Task = size.Lettered(i.Task) }).DistinctBy(i => i.Task.Text).Where(CanBeUsed).Select(Weigh).ToList();
         if (able.FindAll(w => !IsMisleading(w.Item.Task)) is var honest && IsEnough(honest)) able = honest;
-        List<Weighed> ofPage = [.. size.Page(family).Where(IsOfIdea).Select(t => Weigh(PlanPool.Look(t, school)))];
-        var shapes = ofPage.Where(w => w.Item.Shows).GroupBy(w => ShapeOf(w.Pooled)).ToDictionary(g => g.Key, g => g.Count());
-        List<Weighed> Measured(StudentSize measure)
+        List<WeighedItem> ofPage = [.. size.Page(family).Where(IsOfIdea).Select(t => Weigh(PlanPool.Look(t, school)))];
+        var shapes = ofPage.Where(w => w.Shows).GroupBy(w => w.Shape).ToDictionary(g => g.Key, g => g.Count());
+        List<WeighedItem> Measured(StudentSize measure)
         {
-            var fitting = able.FindAll(w => measure.FitsWithAnswer(w.Item.Task) && (measure != size || !w.Item.Shows || measure.IsAsLong(w.Item.Task)));
+            var fitting = able.FindAll(w => measure.FitsWithAnswer(w.Item.Task) && (measure != size || !w.Shows || measure.IsAsLong(w.Item.Task)));
             var known = fitting.Select(w => w.Item.Task.Text).ToHashSet();
             var (alike, guarding) = (fitting.Count(IsAlike), fitting.Count(IsGuard));
             foreach (var item in PlanPool.Like(family, school, measure, seed).Where(i => CanBeUsed(i) && !IsMisleading(i.Task) && known.Add(i.Task.Text)).Select(Weigh))
@@ -113,12 +113,12 @@ internal sealed partial class PlanItems
             return fitting;
         }
 
-        bool IsAlike(Weighed item) => item.Item.Shows && shapes.ContainsKey(ShapeOf(item.Pooled));
+        bool IsAlike(WeighedItem item) => item.Shows && shapes.ContainsKey(item.Shape);
 
         var items = size.Knows(family) ? Measured(size) : [];
         if (size.Knows(family) && !IsEnough(items)) items = Measured(size.Loosened);
         if (size.Knows(family) && !IsEnough(items)) items = Measured(size.Loosened.Loosened);
-        if (items.FindAll(w => !w.Item.Shows || shapes.ContainsKey(ShapeOf(w.Pooled))) is var alike && IsEnough(alike)) items = alike;
+        if (items.FindAll(w => !w.Shows || shapes.ContainsKey(w.Shape)) is var alike && IsEnough(alike)) items = alike;
         if (!IsEnough(items) && able.FindAll(w => size.KnowsSignsOf(w.Item.Task)) is var known && IsEnough(known)) able = known;
         if (!IsEnough(items)) items = OfLevel(family, school, able, set, size.Level, CanBeUsed, Weigh);
 
@@ -130,35 +130,27 @@ internal sealed partial class PlanItems
     }
 
     // Where the page gives no measure, or too little of it for a plan: by the length of the numbers alone.
-    private static List<Weighed> OfLevel(
-        Family family, School school, List<Weighed> able, DeviationSet rule, int level, Func<PooledItem, bool> canBeUsed, Func<PooledItem, Weighed> weigh)
+    private static List<WeighedItem> OfLevel(
+        Family family, School school, List<WeighedItem> able, DeviationSet rule, int level, Func<PooledItem, bool> canBeUsed, Func<PooledItem, WeighedItem> weigh)
     {
-        if (able.Count(w => w.Item.Shows) < Needed) able.AddRange(PlanPool.Further(family, school, rule, Needed).Where(canBeUsed).Select(weigh));
+        if (able.Count(w => w.Shows) < Needed) able.AddRange(PlanPool.Further(family, school, rule, Needed).Where(canBeUsed).Select(weigh));
 
         // Where the family sets too few of its own: the same with other digits.
-        if (able.Count(w => w.Item.Shows) < Needed)
+        if (able.Count(w => w.Shows) < Needed)
         {
             var known = able.Select(w => w.Item.Task.Text).ToHashSet();
             able.AddRange(PlanPool.Like(family, school, StudentSize.Of(able.Select(w => w.Item.Task)), seed: 1).Where(i => canBeUsed(i) && !known.Contains(i.Task.Text)).Select(weigh));
         }
 
         // Another form of answer is asked for only where the rule needs it.
-        if (able.Count(w => w.Item.Shows && w.Item.Task.Asked == default) >= Needed) able.RemoveAll(w => w.Item.Task.Asked != default);
+        if (able.Count(w => w.Shows && w.Item.Task.Asked == default) >= Needed) able.RemoveAll(w => w.Item.Task.Asked != default);
         for (var digits = Math.Max(2, level); digits < LongestNumber; digits++)
         {
             var items = able.FindAll(w => w.Pooled.Level <= digits);
-            if (items.Count(i => i.Item.Shows) >= Needed) return items;
+            if (items.Count(i => i.Shows) >= Needed) return items;
         }
 
         return able;
-    }
-
-    // Which decisions come up, and where the answer has zeros: what makes an item wrong in the way of those on the page.
-    private static string ShapeOf(PooledItem item)
-    {
-        var (answer, isWhole) = (item.Task.RightAnswer, item.Task.RightAnswer.All(char.IsAsciiDigit));
-        var (inside, behind) = (isWhole && answer.TrimEnd('0').Contains('0'), isWhole ? Math.Min(2, answer.Length - answer.TrimEnd('0').Length) : 0);
-        return $"{string.Join(' ', item.Points.Select(p => p.Id).Order(StringComparer.Ordinal))} {inside} {behind}";
     }
 
     // A root that lies higher than the straight line says, and a double such as 67 + 67, is no item to learn another idea on, so long as there are others.
@@ -168,7 +160,7 @@ internal sealed partial class PlanItems
     // A fraction that nobody expects gives the old rule away before it is thought about, and is no key to compare with.
     private static bool HasOddOldAnswer(PlanItem item) => item.OldAnswer.Contains('/') && !item.Right.Contains('/');
 
-    private static bool IsEnough(List<Weighed> items) => items.Count(w => w.Item.Shows) >= Needed;
+    private static bool IsEnough(List<WeighedItem> items) => items.Count(w => w.Shows) >= Needed;
 
     /// <summary>Whether the rule shows on so many that a session can be made of them; for practice on other days they may come again.</summary>
     public bool AreEnough => showing.Count >= ForASession;
@@ -179,7 +171,7 @@ internal sealed partial class PlanItems
     /// </summary>
     public PlanItem TakeExample(double level)
     {
-        var clear = showing.FindAll(w => !w.Pooled.HasZeroInFront && (shapes.Count == 0 || shapes.ContainsKey(ShapeOf(w.Pooled))));
+        var clear = showing.FindAll(w => !w.Pooled.HasZeroInFront && (shapes.Count == 0 || shapes.ContainsKey(w.Shape)));
         if (clear.Count == 0) clear = showing;
         if (clear.FindAll(w => !RepeatedDigit().IsMatch(w.Item.Task.Text)) is { Count: > 0 } distinct) clear = distinct;
         var simple = clear.OrderBy(w => w.Pooled.Steps + StepsAnIdea * w.Pooled.Ideas.Count).ToList();
@@ -249,7 +241,7 @@ internal sealed partial class PlanItems
     /// </summary>
     public (PlanItem? Works, PlanItem Fails) TakeContrast()
     {
-        (Weighed Fails, (PlanItem Item, bool Asks)? Works) best = (showing[0], null);
+        (WeighedItem Fails, (PlanItem Item, bool Asks)? Works) best = (showing[0], null);
         foreach (var fails in showing.Take(Easy))
         {
             if (OneThingChanged(fails.Item.Task) is not { } works || (best.Works is not null && !works.Asks)) continue;
@@ -339,32 +331,32 @@ internal sealed partial class PlanItems
     /// Leaves out items that need a later idea, the latest ideas first, so long as enough items are left on which the rule shows; of the others only where enough are
     /// left too.
     /// </summary>
-    private static List<Weighed> WithoutLaterIdeas(List<Weighed> items, MissingIdea idea)
+    private static List<WeighedItem> WithoutLaterIdeas(List<WeighedItem> items, MissingIdea idea)
     {
         foreach (var later in items.SelectMany(w => w.Pooled.Ideas).Distinct().Where(i => IdeaMap.ComesBefore(idea, i)).OrderByDescending(IdeaMap.OrderOf))
         {
             var left = items.FindAll(w => !w.Pooled.Ideas.Contains(later));
-            if (left.Count(w => w.Item.Shows) < Needed) continue;
-            bool AreLeft(Func<Weighed, bool> of) => left.Count(of) >= Math.Min(GuardsNeeded, items.Count(of));
-            items = AreLeft(IsGuard) && AreLeft(w => !w.Item.Shows) ? left : items.FindAll(w => !w.Item.Shows || !w.Pooled.Ideas.Contains(later));
+            if (left.Count(w => w.Shows) < Needed) continue;
+            bool AreLeft(Func<WeighedItem, bool> of) => left.Count(of) >= Math.Min(GuardsNeeded, items.Count(of));
+            items = AreLeft(IsGuard) && AreLeft(w => !w.Shows) ? left : items.FindAll(w => !w.Shows || !w.Pooled.Ideas.Contains(later));
         }
 
         return items;
     }
 
-    private static bool IsGuard(Weighed weighed) => !weighed.Item.Shows && weighed is { Chances: 0, Asks: true };
+    private static bool IsGuard(WeighedItem weighed) => !weighed.Shows && weighed is { Chances: 0, Asks: true };
 
     // From the shape of which too few were given out yet, beside how often the page has it, an item of about that level of effort among its like.
-    private List<Weighed> Take(List<Weighed> source, int count, double from, double to)
+    private List<WeighedItem> Take(List<WeighedItem> source, int count, double from, double to)
     {
-        var taken = new List<Weighed>();
+        var taken = new List<WeighedItem>();
         for (var i = 0; i < count && source.Count > 0; i++)
         {
             var level = count == 1 ? from : from + (to - from) * i / (count - 1);
-            var alike = source.GroupBy(w => ShapeOf(w.Pooled)).OrderBy(g => Share(g.Key)).ThenByDescending(g => shapes.GetValueOrDefault(g.Key)).ThenBy(g => g.First().Pooled.Steps).First().ToList();
+            var alike = source.GroupBy(w => w.Shape).OrderBy(g => Share(g.Key)).ThenByDescending(g => shapes.GetValueOrDefault(g.Key)).ThenBy(g => g.First().Pooled.Steps).First().ToList();
             var near = Math.Max(1, alike.Count / 20);
             var item = alike[Math.Clamp((int)(level * (alike.Count - 1)) + random.Next(-near, near + 1), 0, alike.Count - 1)];
-            used[ShapeOf(item.Pooled)] = used.GetValueOrDefault(ShapeOf(item.Pooled)) + 1;
+            used[item.Shape] = used.GetValueOrDefault(item.Shape) + 1;
             source.Remove(item);
             taken.Add(item);
             if (source == showing) given.Add(item);
@@ -375,6 +367,4 @@ internal sealed partial class PlanItems
 
     // How often a shape was given out beside how often the page has it.
     private double Share(string shape) => (double)used.GetValueOrDefault(shape) / Math.Max(1, shapes.GetValueOrDefault(shape));
-
-    private sealed record Weighed(PooledItem Pooled, PlanItem Item, int Chances, bool Asks);
 }

@@ -180,7 +180,7 @@ public class FamilyTests
     public void Every_unlisted_deviation_ends_with_an_answer_or_a_blank(Family family)
     {
         var run = new MethodRun { Page = { KeepsMarks = true } };
-        var items = ItemPool.Of(family, 12, seed: 2).SelectMany(task => SchoolsOf(family).Select(school => (task, school))).ToList();
+        var items = ItemPool.Of(family, 8, seed: 2).SelectMany(task => SchoolsOf(family).Select(school => (task, school))).ToList();
         foreach (var unlisted in TaughtFamily.Of(family).Decisions.SelectMany(p => p.AllDeviations()))
             foreach (var (task, school) in items)
             {

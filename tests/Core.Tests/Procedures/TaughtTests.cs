@@ -12,7 +12,7 @@ namespace YellowPencil.Core.Tests.Procedures;
 /// <summary>Taught methods against plain arithmetic, over tasks in every spelling that people type.</summary>
 public class TaughtTests
 {
-    private const int TasksPerFamily = 200_000;
+    private const int TasksPerFamily = 40_000;
 
     /// <summary>A number as it is typed, with its value times ten to the power of its places.</summary>
     private readonly record struct Typed(string Text, BigInteger Unscaled, int Places)
