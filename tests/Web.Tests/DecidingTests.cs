@@ -123,11 +123,13 @@ public sealed class DecidingTests(PencilApp app) : PageTests(app), IClassFixture
     [Fact]
     public async Task A_page_that_makes_sense_only_from_the_other_side_is_asked_about_before_a_rule_is_named()
     {
-        var (visitor, _, page) = await PageAsync("604 - 278 = 623\n523 - 168 = 553\n81 - 27 = 45\n700 - 352 = 843");
+        var (visitor, code, page) = await PageAsync("604 - 278 = 623\n523 - 168 = 553\n81 - 27 = 45\n700 - 352 = 843");
         using var __ = visitor;
         var asked = await visitor.GetAsync($"/pages/{page}/reading");
         asked.QuerySelector("h1")!.TextContent.ShouldBe("All 4 answers are right when they are read from the other side.");
         asked.QuerySelectorAll(".explanations").ShouldBeEmpty();
+        (await visitor.GetAsync("/")).QuerySelectorAll(".pile li").Single(li => li.TextContent.Contains(code)).TextContent.ShouldContain("to ask: from which side was it typed in?");
+        await visitor.GetAsync($"/pages/{page}/reading");
         var turned = await visitor.PostAsync($"/pages/{page}/reading?handler=Turn");
         turned.QuerySelector("h1")!.TextContent.ShouldNotContain("other side");
         ((string)(await App.SqlAsync($"select content->'items'->0->>'answer' from pages where id = '{page}'"))!).ShouldBe("326");

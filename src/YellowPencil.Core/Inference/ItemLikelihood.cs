@@ -27,12 +27,18 @@ internal sealed class ItemLikelihood(Way[] ways, string prediction)
     /// <param name="outcomes">What can come of it, and what does as taught; no two say the same.</param>
     public static ItemLikelihood OfAny(IReadOnlyList<ItemLikelihood> outcomes)
     {
-        var ways = outcomes.OrderByDescending(o => o.IsForetold).SelectMany(o => o.Ways).Select(w => w with { Share = w.Share / outcomes.Count });
-        return new ItemLikelihood([.. ways], string.Join(" or ", outcomes.Select(o => o.Prediction))) { IsOpen = true };
+        var ordered = outcomes.OrderByDescending(o => o.IsForetold).ToList();
+        var ways = ordered.SelectMany(o => o.Ways).Select(w => w with { Share = w.Share / outcomes.Count });
+        return new ItemLikelihood([.. ways], string.Join(" or ", outcomes.Select(o => o.Prediction))) { IsOpen = true, foremost = ordered[0].Prediction };
     }
 
     /// <summary>Whether a rule leaves open what comes of it.</summary>
     public bool IsOpen { get; private init; }
+
+    /// <summary>Of what is said, where it is left open, what was written, if that is among it; else one of it.</summary>
+    public string Foremost => foremost ?? prediction;
+
+    private string? foremost;
 
     /// <summary>Whether what was written is met where every chance is followed.</summary>
     public bool IsForetold => ways[0].IsMet;

@@ -223,7 +223,7 @@ public static class SheetDiagnosis
             Origin = string.Join(" ", candidate.Hypothesis.Bugs.Select(bug => OriginOf(bug, sheet)).Where(o => o.Length > 0)),
             LeastShown = shown.DefaultIfEmpty().Min(),
             MostShown = shown.DefaultIfEmpty().Max(),
-            Predictions = evidence.Where(e => e.IsLast).ToDictionary(e => e.Item.Id, e => candidate.Items[e.Index].Prediction),
+            Predictions = evidence.Where(e => e.IsLast).ToDictionary(e => e.Item.Id, e => candidate.Items[e.Index].Foremost),
         };
     }
 

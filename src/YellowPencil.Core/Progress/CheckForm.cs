@@ -78,8 +78,11 @@ public sealed record CheckForm(IReadOnlyList<CheckItem> Items)
         var run = new MethodRun();
         return new CheckForm([.. tasks.Select(task =>
         {
-            Method.Run(task, run, hypothesis.Deviations);
-            var item = new PlanItem(task, run.Page.Answer.ToString());
+            var item = PlanItem.Of(task, hypothesis.Outcomes.Select(outcome =>
+            {
+                Method.Run(task, run, outcome.Deviations);
+                return run.Page.Answer.ToString();
+            }));
             return new CheckItem(item.Shows ? CheckPart.Shows : CheckPart.RightByLuck, item);
         })]);
     }
@@ -114,7 +117,7 @@ public sealed record CheckForm(IReadOnlyList<CheckItem> Items)
     {
         Verdict.Right => CheckOutcome.Right,
         _ when string.IsNullOrWhiteSpace(answer) || answer.Trim() == "?" => CheckOutcome.Open,
-        _ when item.Shows && item.Task.Canonical(answer) == item.Task.Canonical(item.OldAnswer) => CheckOutcome.OldRule,
+        _ when item.Shows && item.IsOld(answer) => CheckOutcome.OldRule,
         _ => CheckOutcome.Other,
     };
 }

@@ -64,22 +64,30 @@ internal sealed partial class PlanItems
     /// <param name="family">The family that is practised.</param>
     /// <param name="school">What the classroom teaches.</param>
     /// <param name="rule">The rule.</param>
+    /// <param name="orElse">What may be done another time instead.</param>
     /// <param name="part">What of it belongs to the idea; on items where the rest shows, nothing is taught.</param>
     /// <param name="idea">The idea that is taught.</param>
     /// <param name="avoided">Facts that the student does not have.</param>
     /// <param name="size">How hard items are that the student meets.</param>
     /// <param name="seed">The seed by which items of like kind are chosen.</param>
     public static PlanItems For(
-        Family family, School school, IReadOnlyList<Deviation> rule, IReadOnlyList<Deviation> part, MissingIdea idea, IReadOnlyCollection<NumberFact> avoided, StudentSize size,
-        int seed)
+        Family family, School school, IReadOnlyList<Deviation> rule, IReadOnlyList<Deviation> orElse, IReadOnlyList<Deviation> part, MissingIdea idea,
+        IReadOnlyCollection<NumberFact> avoided, StudentSize size, int seed)
     {
         var run = new MethodRun();
         var set = new DeviationSet(school, [rule]);
+        var others = orElse.Select(other => new DeviationSet(school, [[other]])).ToList();
         var points = rule.Select(d => d.Decision!).ToHashSet();
         WeighedItem Weigh(PooledItem item)
         {
             Method.Run(item.Task, run, set);
-            return new WeighedItem(item, new PlanItem(item.Task, run.Page.Answer.ToString()), run.Chances, item.Points.Overlaps(points));
+            var (old, chances) = (run.Page.Answer.ToString(), run.Chances);
+            var answers = others.Where(_ => chances > 0).Select(other =>
+            {
+                Method.Run(item.Task, run, other);
+                return run.Page.Answer.ToString();
+            });
+            return new WeighedItem(item, PlanItem.Of(item.Task, answers.Prepend(old)), chances, item.Points.Overlaps(points));
         }
 
         var (partRun, ofIdea) = (new MethodRun(), new DeviationSet(school, [part]));

@@ -52,7 +52,7 @@ public static class PlanMaker
     {
         if (!CanPlan(hypothesis)) throw new ArgumentException("only explanations whose rules point to an idea can be planned for", nameof(hypothesis));
         var rules = InOrder([.. Rules(hypothesis, ownName, size).SelectMany(r => ByIdea(r, size))]);
-        var found = rules.Select(r => (Rule: r, Items: PlanItems.For(r.Family, r.SchoolIn(classroom.School), r.Deviations, r.Taught, r.Idea, wrongFacts, size ?? StudentSize.UpTo(3), seed)))
+        var found = rules.Select(r => (Rule: r, Items: PlanItems.For(r.Family, r.SchoolIn(classroom.School), r.Deviations, r.OrElse, r.Taught, r.Idea, wrongFacts, size ?? StudentSize.UpTo(3), seed)))
             .FirstOrDefault(r => r.Items.AreEnough);
         if (found.Rule is not { } first) throw new TooFewItemsException();
         rules = [first, .. rules.Where(r => r != first)];
@@ -158,7 +158,7 @@ public static class PlanMaker
     /// <summary>The items from which a plan chooses, sorted anew; null where its rules are not known to this version.</summary>
     internal static PlanItems? ItemsOf(RemediationPlan plan, Hypothesis hypothesis, IReadOnlyCollection<NumberFact> wrongFacts, StudentSize size, int seed) =>
         CanPlan(hypothesis) && Rules(hypothesis, null, size).SelectMany(r => ByIdea(r, size)).FirstOrDefault(r => r.Idea.Id == plan.Idea.Id) is { } rule
-            ? PlanItems.For(rule.Family, rule.SchoolIn(School.Parse(plan.School)), rule.Deviations, rule.Taught, rule.Idea, wrongFacts, size, seed)
+            ? PlanItems.For(rule.Family, rule.SchoolIn(School.Parse(plan.School)), rule.Deviations, rule.OrElse, rule.Taught, rule.Idea, wrongFacts, size, seed)
             : null;
 
     /// <summary>What comes first: a rule whose idea another one needs; of those that do not need each other, the one that makes more items wrong.</summary>
@@ -296,6 +296,9 @@ public static class PlanMaker
 
         /// <summary>What is taught against: the part that belongs to the idea.</summary>
         public IReadOnlyList<Deviation> Taught => Part ?? Deviations;
+
+        /// <summary>What may be done another time instead, where it leaves open what comes of it.</summary>
+        public IReadOnlyList<Deviation> OrElse => Bug?.OrElse ?? [];
 
         /// <summary>What the classroom teaches; where the rule cannot show in it, what is taught where it can.</summary>
         public School SchoolIn(School classroom) => Bug is { School: { } own } && !Bug.CanShowIn(classroom) ? Pages.School.All.Aggregate(classroom, (all, q) => own.AnswerTo(q) > 0 ? all.With(q, own.AnswerTo(q)) : all) : classroom;

@@ -6,9 +6,26 @@ namespace YellowPencil.Core.Teaching;
 
 /// <summary>An item with its right answer and the one that the old rule would give.</summary>
 /// <param name="Task">The task.</param>
-/// <param name="OldAnswer">The answer of the old rule; the right one where the rule happens to work.</param>
+/// <param name="OldAnswer">
+/// The answer of the old rule; the right one where the rule happens to work; all of them, with "or" between, where the rule leaves open what comes of it.
+/// </param>
 public sealed record PlanItem(ItemTask Task, string OldAnswer)
 {
+    private const string Or = " or ";
+
+    /// <summary>The item of what may come of the old rule; the right answer is left out where something else may.</summary>
+    public static PlanItem Of(ItemTask task, IEnumerable<string> oldAnswers)
+    {
+        var all = oldAnswers.Distinct().ToList();
+        return new(task, all.FindAll(a => a != task.RightAnswer) is { Count: > 0 } wrong ? string.Join(Or, wrong) : all[0]);
+    }
+
+    /// <summary>The answers of the old rule, one by one.</summary>
+    public IReadOnlyList<string> OldAnswers => OldAnswer.Split(Or);
+
+    /// <summary>Whether an answer is one that the old rule gives.</summary>
+    public bool IsOld(string answer) => OldAnswers.Any(old => Task.Canonical(old) == Task.Canonical(answer));
+
     /// <summary>The right answer.</summary>
     public string Right => Task.RightAnswer;
 
@@ -19,10 +36,12 @@ public sealed record PlanItem(ItemTask Task, string OldAnswer)
     public string RightWritten => Signs.Printed(Right);
 
     /// <summary>What the old rule gives, as it is printed.</summary>
-    public string OldWritten => OldAnswer.Length == 0 ? "a blank" : Signs.Printed(OldAnswer);
+    public string OldWritten => OldAnswer.Length == 0 ? "a blank"
+        : OldAnswers is [var first, var second, _, _, ..] ? Signs.Printed($"{first}, {second} or another like it")
+        : Signs.Printed(OldAnswer);
 
     /// <summary>Whether the old rule gives a wrong answer here.</summary>
-    public bool Shows => Task.Judge(OldAnswer) != Verdict.Right;
+    public bool Shows => OldAnswers.Any(old => Task.Judge(old) != Verdict.Right);
 }
 
 /// <summary>How one missing idea is taught, in the classroom's word.</summary>

@@ -157,6 +157,7 @@ public static class ReadingText
             if (explanation.NotSeparatedFrom.Count > 0) text.Append($"         not told apart from {Others(explanation.NotSeparatedFrom).In(word)}\n");
         }
 
+        if (TurnedPage.Of(reading) is { } turned) text.Append($"  {turned.Text} Ask first from which side they were typed in.\n");
         if (reading.OnceEach >= LeastPrinted) text.Append($"  {Math.Min(99, 100 * reading.OnceEach),3:0} %  {OnceEach}\n");
 
         foreach (var note in PageNotes.For(reading)) text.Append($"  {$"{note.Text} {note.Caution}".TrimEnd()}\n");

@@ -144,7 +144,7 @@ internal static class DemoWeeks
             foreach (var (number, item) in form.Items.Index())
             {
                 var isOld = item.Part == CheckPart.Shows && left-- > 0;
-                items.Add(Answered($"{number + 1}", item.Item.Task, isOld ? item.Item.OldAnswer : other is null ? item.Item.Right : Answer(item.Item.Task, other)));
+                items.Add(Answered($"{number + 1}", item.Item.Task, isOld ? item.Item.OldAnswers[0] : other is null ? item.Item.Right : Answer(item.Item.Task, other)));
                 used.Add(item.Item.Written);
             }
 

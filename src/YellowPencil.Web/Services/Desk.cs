@@ -1,7 +1,9 @@
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Engine;
+using YellowPencil.Core.Inference;
 using YellowPencil.Core.Progress;
 using YellowPencil.Core.Teaching;
+using YellowPencil.Core.Telling;
 using YellowPencil.Data;
 using YellowPencil.Web.Week;
 
@@ -66,7 +68,7 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
             p.Readings.OrderByDescending(r => r.MadeAt).Select(r => (int?)r.PageVersion).FirstOrDefault(),
             p.Decisions.Where(d => d.Kind == DecisionKind.Accepted || d.Kind == DecisionKind.PutAside || d.Kind == DecisionKind.Own).OrderByDescending(d => d.At).Select(d => (int?)d.PageVersion).FirstOrDefault(),
             p.Plans.Where(q => q.PrintedAt == null && q.ClosedAt == null && q.PageVersion == p.Version).OrderByDescending(q => q.MadeAt).Select(q => new WaitingPlan(q.Id, q.Content)).FirstOrDefault(),
-            p.Readings.OrderByDescending(r => r.MadeAt).Select(r => new WaitingFinding(r.Outcome, r.Rules)).FirstOrDefault(), p.Student.Word)).ToListAsync();
+            p.Readings.OrderByDescending(r => r.MadeAt).Select(r => new WaitingFinding(r.Outcome, r.Rules)).FirstOrDefault(), p.Student.Word, p.IsWrittenSo)).ToListAsync();
         var waiting = pages.Where(p => StageOf(p) < Stage.Finished).ToList();
 
         // The pages of a class lie together as one sheet; only plans are each student's own.
@@ -94,7 +96,9 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
         return new PiledSheet(page.Student, page.Code, page.CallName, page.Title, When(page), string.Join(", ", new[] { Items(page.Items), note }.Where(n => n.Length > 0)), address);
     }
 
-    private string Found(WaitingPage page) => page.Found is { } found ? readings.Summary(found.Outcome, found.Rules, page.Word) : "";
+    private string Found(WaitingPage page) => page.Found is not { } found ? ""
+        : page.IsWrittenSo != true && Hypothesis.Parse(found.Rules) is { } rules && PageNotes.HasTurnedDigits(rules) ? "to ask: from which side was it typed in?"
+        : readings.Summary(found.Outcome, found.Rules, page.Word);
 
     private (Stage Stage, PiledSheet Sheet) TaughtOf(PlanWeeks weeks, IReadOnlyDictionary<Guid, (DateOnly Day, TimeOnly At)> next)
     {
@@ -143,7 +147,7 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
 
     private sealed record WaitingPage(
         Guid Id, Guid Student, PageState State, string Title, string Code, string CallName, Guid? ClassSheet, string? Class, DateOnly? WrittenOn, DateTimeOffset CreatedAt, int Items, int Version,
-        int? ReadAt, int? DecidedAt, WaitingPlan? Plan, WaitingFinding? Found, Core.Notation.ClassroomWord Word);
+        int? ReadAt, int? DecidedAt, WaitingPlan? Plan, WaitingFinding? Found, Core.Notation.ClassroomWord Word, bool? IsWrittenSo);
 
     private sealed record WaitingFinding(string Outcome, string Rules);
 

@@ -5,6 +5,7 @@ using YellowPencil.Core.Families;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Pages;
+using YellowPencil.Core.Progress;
 
 namespace YellowPencil.Core.Tests.Inference;
 
@@ -34,6 +35,7 @@ public class OpenRuleTests
         reading.Best.Hypothesis.RuleIds.ShouldBe(["factoring.product-only"]);
         (reading.Best.ItemsFollowed, reading.Best.Standing(Stand.Silent, reading.Sheet)).ShouldBe((6, ["3", "7"]), Comparer);
         reading.Items[3].FirstWrongStep!.Text.ShouldBe("Takes 4 and 6: the product is right, and together they are 10, not 11.");
+        reading.Best.Predictions["4"].ShouldBe(TaskText.TryParse("factor x^2 + 11x + 24").Value!.Canonical("(x + 4)(x + 6)"));
         reading.Items.Where(i => i.Verdict == Verdict.Wrong).ShouldAllBe(i => i.Cause == Cause.Bug && i.Replay.IsExplained);
     }
 
@@ -43,6 +45,15 @@ public class OpenRuleTests
         // 2 and 14, 4 and 7, 1 and 28: one of three.
         var reading = SheetDiagnosis.Read(Page(ProductOnly, "factor x^2 + 11x + 28"));
         reading.Predictions[0].Probability.ShouldBe(1.0 / 3, 0.05);
+    }
+
+    [Fact]
+    public void A_check_knows_every_answer_that_it_can_give()
+    {
+        ItemTask[] tasks = [TaskText.TryParse("factor x^2 + 11x + 24").Value!, TaskText.TryParse("factor x^2 + 7x + 12").Value!];
+        var form = CheckForm.OfPage(tasks, Hypothesis.Of(Catalogue.Find("factoring.product-only")!));
+        form.Items[0].Item.OldAnswers.Select(tasks[0].Canonical).ShouldBe(new[] { "(x + 2)(x + 12)", "(x + 4)(x + 6)", "(x + 1)(x + 24)" }.Select(tasks[0].Canonical));
+        form.Judge(new DateOnly(2026, 3, 2), ["(x + 4)(x + 6)", "(x + 5)(x + 2)"]).Items.Select(i => i.Outcome).ShouldBe([CheckOutcome.OldRule, CheckOutcome.Other]);
     }
 
     [Fact]

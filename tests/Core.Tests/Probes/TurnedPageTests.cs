@@ -20,6 +20,8 @@ public class TurnedPageTests
         turned.Items.Select(i => (i.Id, i.Answer, i.Other)).ShouldBe([("1", "623", "326"), ("2", "553", "355"), ("3", "45", "54")]);
         turned.Text.ShouldBe("All 3 answers are right when they are read from the other side.");
         turned.Sheet.Items.Select(i => i.Answer).ShouldBe(["326", "355", "54", "33"]);
+        var read = SheetDiagnosis.Read(new WorkedSheet { Student = "T", Items = ItemList.TryParse("604 - 278 = 623\n523 - 168 = 553\n81 - 27 = 45", null, out _)! });
+        ReadingText.Write(read, []).ShouldContain("All 3 answers are right when they are read from the other side. Ask first from which side they were typed in.");
     }
 
     [Fact]

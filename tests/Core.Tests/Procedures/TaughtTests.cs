@@ -109,7 +109,7 @@ public class TaughtTests
         hand =>
         {
             var (first, second) = (hand.Whole(), hand.Whole());
-            return (first.Text + hand.Space + hand.Minus + hand.Space + second.Text, null, FamilyList.Subtraction, (first.Unscaled - second.Unscaled).ToString());
+            return (first.Text + hand.Space + hand.Minus + hand.Space + second.Text, null, first.Unscaled < second.Unscaled ? FamilyList.Integers : FamilyList.Subtraction, (first.Unscaled - second.Unscaled).ToString());
         },
         seed: 2);
 

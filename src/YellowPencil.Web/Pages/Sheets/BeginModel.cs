@@ -15,8 +15,11 @@ namespace YellowPencil.Web.Pages.Sheets;
 /// <param name="Zeros">"none" for no zeros inside numbers.</param>
 /// <param name="Regroups">"none" for nothing to be carried or renamed.</param>
 /// <param name="Variant">Counted up for other numbers.</param>
-public sealed record DesignWish(string[]? Family = null, int? Designed = null, int Digits = SheetWish.MostDigits, string? Zeros = null, string? Regroups = null, int Variant = 0)
+public sealed record DesignWish(string[]? Family = null, int? Designed = null, int Digits = DesignWish.PlainDigits, string? Zeros = null, string? Regroups = null, int Variant = 0)
 {
+    /// <summary>The longest number where nothing is said about it.</summary>
+    public const int PlainDigits = 3;
+
     /// <summary>The families.</summary>
     public IReadOnlyList<Family> Families
     {
@@ -76,7 +79,7 @@ public abstract class BeginModel : PageModel
         if (wish.Designed is not { } count) return;
         count = Math.Clamp(count, 1, MostDesigned);
         var tasks = SheetDesign.Of(wish.Families, count, seed + wish.Variant, wish.Hard);
-        Items = string.Join('\n', tasks.Select(ItemList.Written));
+        Items = string.Join('\n', tasks.OrderBy(t => t.Steps).Select(ItemList.Written));
         Notice = tasks.Count == 0 ? "No items are like that: allow longer numbers, zeros or carrying." : tasks.Count < count ? $"Only {tasks.Count} items are like that." : null;
     }
 
