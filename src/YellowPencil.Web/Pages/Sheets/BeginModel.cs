@@ -79,7 +79,7 @@ public abstract class BeginModel : PageModel
         if (wish.Designed is not { } count) return;
         count = Math.Clamp(count, 1, MostDesigned);
         var tasks = SheetDesign.Of(wish.Families, count, seed + wish.Variant, wish.Hard);
-        Items = string.Join('\n', tasks.OrderBy(t => t.Steps).Select(ItemList.Written));
+        Items = string.Join('\n', tasks.OrderBy(SheetWish.IsRegrouped).ThenBy(t => t.Steps).Select(ItemList.Written));
         Notice = tasks.Count == 0 ? "No items are like that: allow longer numbers, zeros or carrying." : tasks.Count < count ? $"Only {tasks.Count} items are like that." : null;
     }
 
