@@ -50,7 +50,8 @@ public class EveryPlanTests
         List<PlanItem> items = [.. new[] { plan.Fails, plan.Example, plan.Works }.OfType<PlanItem>(), .. plan.Changeable()];
         foreach (var item in items)
         {
-            item.OldAnswers[0].ShouldBe(Answer(item.Task), item.Written);
+            if (!bug.IsOpen) item.OldAnswer.ShouldBe(Answer(item.Task), item.Written);
+            else if (Answer(item.Task) != item.Right) item.OldAnswers[0].ShouldBe(Answer(item.Task), item.Written);
 
             // Where the old rule happens to work, it does so because it has nothing to do there, not by two faults that cancel.
             if (!item.Shows) run.Chances.ShouldBe(0, item.Task.Text);
