@@ -74,6 +74,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
             var hypothesis = sheet.Sound.With(bug);
             var wrong = sheet.Items.Where(i => !i.IsRight && sheet.Listed.OnTaughtWay(bug, i) > 0).ToList();
             if (IsInVain(hypothesis, wrong) || (sheet.IsBeside(bug) && wrong.Count(i => sheet.Gives(hypothesis, i)) < SheetDiagnosis.ShowingsNeeded)) continue;
+
+            // What leaves so much open has to give most of what is wrong, or it says nothing.
+            if (bug.IsOpen && 2 * wrong.Count(i => sheet.Gives(hypothesis, i)) < wrong.Count) continue;
             var candidate = sheet.Rough(hypothesis);
             candidates[candidate.Hypothesis.Key] = candidate;
         }
