@@ -88,6 +88,7 @@ public sealed class PencilApp : WebApplicationFactory<Program>
         {
             ["Serilog:MinimumLevel:Default"] = "Fatal",
             ["Serilog:MinimumLevel:Override:YellowPencil"] = "Fatal",
+            ["Serilog:MinimumLevel:Override:Microsoft.AspNetCore.DataProtection"] = "Fatal",
         }));
         builder.UseSetting("ConnectionStrings:Pencil", ConnectionString);
         builder.UseSetting("Migrate", "true");

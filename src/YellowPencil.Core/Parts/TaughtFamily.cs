@@ -85,6 +85,11 @@ public abstract class TaughtFamily(string name, string title) : Family(name, tit
     /// <summary>How an answer is checked, in sentences for the student; null where nothing can be planned for the family yet.</summary>
     public virtual string? Check => null;
 
+    /// <summary>What the taught method leaves on the page of an example: what is not worth recording of a student, but is shown, is added.</summary>
+    /// <param name="task">The example.</param>
+    /// <param name="work">What the method writes.</param>
+    public virtual Work Shown(ItemTask task, Work work) => work;
+
     /// <summary>A source of items as a teacher would set them; the same seed gives the same items.</summary>
     public abstract Func<ItemTask> Items(int seed);
 

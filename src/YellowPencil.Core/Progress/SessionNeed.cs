@@ -16,10 +16,10 @@ public sealed record SessionNeed(int Sessions, int Need, int Minutes)
     /// <summary>What a state asks for.</summary>
     public static SessionNeed Of(ProgressState state) => state switch
     {
-        ProgressState.UnderAim or ProgressState.Back => new SessionNeed(4, 4, SessionCard.AllMinutes),
-        ProgressState.TooFewChecks => new SessionNeed(3, 3, SessionCard.AllMinutes),
-        ProgressState.GoOn => new SessionNeed(3, 2, SessionCard.AllMinutes),
-        ProgressState.AboveAim => new SessionNeed(2, 1, SessionCard.AllMinutes),
+        ProgressState.UnderAim or ProgressState.Back => new SessionNeed(4, 4, SessionCard.UsualMinutes),
+        ProgressState.TooFewChecks => new SessionNeed(3, 3, SessionCard.UsualMinutes),
+        ProgressState.GoOn => new SessionNeed(3, 2, SessionCard.UsualMinutes),
+        ProgressState.AboveAim => new SessionNeed(2, 1, SessionCard.UsualMinutes),
         ProgressState.Loosening => new SessionNeed(1, 1, Practice),
         ProgressState.Gone or ProgressState.StillGone or ProgressState.SlipsRemain or ProgressState.Replaced => None,
         _ => throw new ArgumentOutOfRangeException(nameof(state), state, "no such state"),

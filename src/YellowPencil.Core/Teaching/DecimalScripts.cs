@@ -52,7 +52,7 @@ internal static class DecimalScripts
             "Counters on a mat with a point line: ten tenths are changed for one whole, across the line.",
             "“Ten tenths: what do they make? Where does it go?” If the two sides are worked alone, count the tenths again.", "What are ten tenths?",
             "ten tenths", n =>
-                ($"10 tenths and {n % 10} tenths are how much?", $"1.{n % 10}"), n =>
+                ($"10 tenths and {Place.Counted(n % 10, -1)} are how much?", $"1.{n % 10}"), n =>
                     ("How many tenths are in 1?", "10"), n => ($"0.{n % 10} and how much more make 1?", $"0.{10 - n % 10}")),
         Of(Ideas.ZerosGoOn, "When the digits end, I go on with zeros after the point.",
             "A number has as many zeros behind its last decimal as are needed: what is left is changed for tenths.",
@@ -87,7 +87,7 @@ internal static class DecimalScripts
             "A square of ten by ten: so many small squares are so many hundredths.",
             "“How many places must there be? How many digits are there? What fills the rest?”", "How many zeros are needed?",
             "hundredths", n =>
-                ($"Write {n % 10} hundredths.", $"0.0{n % 10}"), n =>
+                ($"Write {Place.Counted(n % 10, -2)}.", $"0.0{n % 10}"), n =>
                     ($"Write {n} hundredths.", $"0.{n}"), n => ($"Which is more: 0.{n % 10} or 0.0{n % 10}?", $"0.{n % 10}")),
         Of(Ideas.BothPointsMove, "Both points move, and equally far.",
             "If both numbers become ten times as large, it goes in just as often; if only one does, it does not.",

@@ -80,7 +80,7 @@ public static class PlanMaker
             Script = new Lesson(
                 script.Aim.In(classroom), script.First.In(classroom), script.Why.In(classroom), script.Material.In(classroom), script.Say.In(classroom),
                 script.StopAt.In(classroom)),
-            First = [.. script.FirstQuestions(new Random(seed))],
+            First = script.FirstQuestions(new Random(seed), Shown(first, size), wrongFacts),
             Gate = Gate(first.Idea).In(classroom),
             Works = works,
             Fails = fails,
@@ -89,7 +89,7 @@ public static class PlanMaker
             ExampleSteps = worked is null ? [.. told.Select(s => ToldSteps.TextOf(s, classroom))] : [.. worked.Select(l => l.Words.In(classroom))],
             ExampleLines = worked?.Any(l => l.Line.Length > 0) == true ? [.. worked.Select(l => l.Line)] : [],
             DecidingStep = Deciding(first, school, example.Task, taught, worked is null ? [.. told.Select(s => new[] { s.Decision! })] : [.. worked.Select(l => l.Words.StartsWith("Check", StringComparison.Ordinal) ? [] : l.About)]),
-            ExampleWork = Work.Of(taught.Page.Marks, [.. TaughtFamily.Of(example.Task.Family).Fields]),
+            ExampleWork = TaughtFamily.Of(example.Task.Family).Shown(example.Task, Work.Of(taught.Page.Marks, [.. TaughtFamily.Of(example.Task.Family).Fields])),
             Together = items.TakeShowing(2, 0.1, 0.5),
             Afterwards = Afterwards,
             Alone = items.TakeShowing(3, 0.2, 0.7),
@@ -272,6 +272,8 @@ public static class PlanMaker
             : $"It is the likeliest rule; the page does not tell it apart from {string.Join(" or ", rivals.Select(r => $"“{r}”"))}. Ask the items that do "
                 + $"before teaching. {char.ToUpperInvariant(wrong[0])}{wrong[1..]}.";
     }
+
+    private static IEnumerable<ItemTask> Shown(Rule rule, StudentSize? size) => (size?.Page(rule.Family) ?? []).Where(task => WrongIn(rule, [task]) > 0);
 
     private static int WrongIn(Rule rule) => WrongIn(rule, ItemPool.Of(rule.Family, Share, seed: 2));
 

@@ -1,6 +1,7 @@
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Models;
 using YellowPencil.Core.Parts;
+using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Core.Teaching;
 
@@ -52,16 +53,39 @@ public sealed class SessionCard(RemediationPlan plan)
     /// <summary>The plan.</summary>
     public RemediationPlan Plan => plan;
 
-    /// <summary>How long a part takes.</summary>
-    public static int Minutes(SessionPart part) => part switch
+    /// <summary>What a session usually has; a plan that takes longer says where to stop.</summary>
+    public const int UsualMinutes = 20;
+
+    /// <summary>How long a part takes: by how many steps its items have, said and written, or written alone.</summary>
+    public int Minutes(SessionPart part) => part switch
     {
         SessionPart.First or SessionPart.Contrast or SessionPart.Exit => 2,
-        SessionPart.Example => 4,
-        _ => 5,
+        SessionPart.Example => MinutesOf(plan.ExampleSteps.Count(s => s.Length > 0) * SecondsShown),
+        SessionPart.Together => MinutesOf(plan.Together.Sum(StepsOf) * SecondsTogether),
+        _ => MinutesOf(plan.Alone.Sum(StepsOf) * SecondsAlone),
     };
 
     /// <summary>How long all of it takes.</summary>
-    public static int AllMinutes { get; } = Enum.GetValues<SessionPart>().Sum(Minutes);
+    public int AllMinutes => Enum.GetValues<SessionPart>().Sum(Minutes);
+
+    /// <summary>Where to stop in a session of the usual length, and where to go on; empty where all of it fits.</summary>
+    public string Split => AllMinutes <= UsualMinutes ? "" : $"With {UsualMinutes} minutes: stop after “together”, and begin the next session with “alone”.";
+
+    // Saying and writing a step takes so long; thinking it over is in it.
+    private const int SecondsShown = 20;
+
+    private const int SecondsTogether = 15;
+
+    private const int SecondsAlone = 10;
+
+    private static int MinutesOf(int seconds) => Math.Clamp((seconds + 59) / 60, 2, 8);
+
+    private int StepsOf(PlanItem item)
+    {
+        var run = new MethodRun { Recording = true };
+        Method.Run(item.Task, run, new DeviationSet(School.Parse(plan.School), []));
+        return ToldSteps.InOrder(run.Steps, item.Task.Family, School.Parse(plan.School)).Count;
+    }
 
     /// <summary>Whether its example takes so much room that it is set smaller, so that the card stays one page.</summary>
     public bool IsDense { get; } = plan.ExampleSteps.Sum(s => s.Length) + 80 * plan.ExampleLines.Count(l => l.Length > 0) > MostOfExample;

@@ -35,16 +35,39 @@ public sealed record TeachingScript
     /// <summary>Quick questions that check it, each made from a two-digit number without a zero.</summary>
     public required IReadOnlyList<Func<int, (string Question, string Answer)>> Questions { get; init; }
 
-    /// <summary>Three different questions, not all with the same answer.</summary>
-    public IReadOnlyList<CheckQuestion> FirstQuestions(Random random)
+    /// <summary>
+    /// Three different questions, not all with the same answer, made from the student's own digits as far as they go, and without the facts that the student does not
+    /// have: those are learnt by themselves.
+    /// </summary>
+    /// <param name="random">Chooses among what is alike.</param>
+    /// <param name="own">Items of the student's page on which the rule shows.</param>
+    /// <param name="wrongFacts">Number facts that the student does not have.</param>
+    public IReadOnlyList<CheckQuestion> FirstQuestions(Random random, IEnumerable<ItemTask>? own = null, IReadOnlyCollection<NumberFact>? wrongFacts = null)
     {
-        while (true)
+        var numbers = (own ?? []).SelectMany(t => Pairs(t)).Distinct().ToArray();
+        random.Shuffle(numbers);
+        var left = new Queue<int>(numbers);
+        List<CheckQuestion> asked = [];
+        for (var tries = 0; asked.Count < 3; tries++)
         {
-            var asked = Enumerable.Range(0, 3)
-                .Select(i => Questions[i % Questions.Count](10 * random.Next(2, 10) + random.Next(1, 10))).Select(q => new CheckQuestion(q.Question, q.Answer))
-                .ToList();
-            if (asked.Select(q => q.Question).Distinct().Count() == 3 && asked.Select(q => q.Answer).Distinct().Count() > 1) return asked;
+            var number = left.TryDequeue(out var ofPage) ? ofPage : 10 * random.Next(2, 10) + random.Next(1, 10);
+            var (question, answer) = Questions[asked.Count % Questions.Count](number);
+            var isSure = wrongFacts?.Any(f => question.Contains(Signs.Printed(f.ToString()), StringComparison.Ordinal)) != true;
+            var isNew = asked.TrueForAll(q => q.Question != question) && (asked.Count < 2 || asked.Exists(q => q.Answer != answer));
+            if (isNew && (isSure || tries > MostTries)) asked.Add(new CheckQuestion(question, answer));
+            if (tries % MostTries == MostTries - 1 && asked.Count == 2) asked.Clear();
         }
+
+        return asked;
+    }
+
+    private const int MostTries = 200;
+
+    /// <summary>The two-digit numbers without a zero that two digits of an item make, one after the other as they stand.</summary>
+    private static IEnumerable<int> Pairs(ItemTask task)
+    {
+        var digits = task.Numbers.SelectMany(n => n.Text).Where(c => c is >= '1' and <= '9').Select(c => c - '0').ToList();
+        return digits.Zip(digits.Skip(1), (tens, ones) => 10 * tens + ones).Where(n => n > 20);
     }
 
     /// <summary>Puts a script together.</summary>

@@ -120,17 +120,17 @@ public sealed class PdfFiles
         var plan = card.Plan;
         using var paper = new PdfPaper($"{plan.Student}: session card", size, square: SquareOnCards) { TextSize = TextOnCards };
         paper.Begin(headed);
-        paper.Heading($"{plan.Student} · {plan.Idea.Name} · {SessionCard.AllMinutes} minutes");
+        paper.Heading($"{plan.Student} · {plan.Idea.Name} · {card.AllMinutes} minutes");
         paper.Say("Aim:", plan.Script.Aim);
         paper.Say("To bring:", Materials.Listed(card.Bring));
-        paper.Say($"Ask first, {SessionCard.Minutes(SessionPart.First)} min:", plan.Gate);
+        paper.Say($"Ask first, {card.Minutes(SessionPart.First)} min:", plan.Gate);
         var works = plan.Works is { } right ? $"{right.Written}: {right.RightWritten}, and the old rule is right here. " : "";
-        paper.Say($"Two that look alike, {SessionCard.Minutes(SessionPart.Contrast)} min:", $"{works}{plan.Fails.Written}: {plan.Fails.RightWritten}, not {plan.Fails.OldWritten}. {plan.Differs}");
+        paper.Say($"Two that look alike, {card.Minutes(SessionPart.Contrast)} min:", $"{works}{plan.Fails.Written}: {plan.Fails.RightWritten}, not {plan.Fails.OldWritten}. {plan.Differs}");
         var steps = plan.ExampleSteps.Index().Where(s => s.Item.Length > 0).Select(s => ($"({s.Index + 1}) {s.Item}", s.Index == plan.DecidingStep));
-        paper.Say([($"Show it, {SessionCard.Minutes(SessionPart.Example)} min:", true), ($"{plan.Example.Written}.", false), .. steps]);
-        paper.Say($"Together, {SessionCard.Minutes(SessionPart.Together)} min:", plan.Script.Say);
+        paper.Say([($"Show it, {card.Minutes(SessionPart.Example)} min:", true), ($"{plan.Example.Written}.", false), .. steps]);
+        paper.Say($"Together, {card.Minutes(SessionPart.Together)} min:", $"{plan.Script.Say} {card.Split}".TrimEnd());
         paper.Items([.. ShowModel.Worked(plan, plan.Together).Prepend(ShowModel.Solved(plan)).Select((p, i) => (i == 0 ? "shown" : $"together {i}", p.Sketch()))]);
-        paper.Say($"Alone, {SessionCard.Minutes(SessionPart.Alone)} min:", $"Stop before each answer: “{plan.Script.StopAt}” The student checks: {plan.Check}");
+        paper.Say($"Alone, {card.Minutes(SessionPart.Alone)} min:", $"Stop before each answer: “{plan.Script.StopAt}” The student checks: {plan.Check}");
         paper.Table(
             [0.12, 0.36, 0.17, 0.17, 0.06, 0.06, 0.06], ["", "", "Right", "Old rule", "Other", "Help", "Check"],
             card.Items.Select(i => (IReadOnlyList<string>)[i.Name, i.Written, $"[  ] {i.Right}", i.Old.Length > 0 ? $"[  ] {i.Old}" : "", "[  ]", "[  ]", i.Part == SessionPart.Alone ? "[  ]" : ""]));
@@ -149,12 +149,12 @@ public sealed class PdfFiles
         var plan = cards[0].Plan;
         using var paper = new PdfPaper($"Session: {plan.Idea.Name}", size, square: SquareOnCards) { TextSize = TextOnCards };
         paper.Begin($"{string.Join(", ", cards.Select(c => c.Plan.Student))} · {headed}");
-        paper.Heading($"{string.Join(", ", cards.Select(c => c.Plan.Student))} · {plan.Idea.Name} · {SessionCard.AllMinutes} minutes");
+        paper.Heading($"{string.Join(", ", cards.Select(c => c.Plan.Student))} · {plan.Idea.Name} · {cards.Max(c => c.AllMinutes)} minutes");
         paper.Say("Aim:", plan.Script.Aim);
         if (cards.Select(c => c.Plan.Word).Distinct().Count() > 1) paper.Say("Words:", string.Join(", ", cards.Select(c => $"{c.Plan.Student} says {c.Plan.Word.ToString().ToLowerInvariant()}")) + ".");
         paper.Say("To bring:", Materials.Listed([.. cards.SelectMany(c => c.Bring).Distinct()]));
         var steps = plan.ExampleSteps.Index().Where(s => s.Item.Length > 0).Select(s => ($"({s.Index + 1}) {s.Item}", s.Index == plan.DecidingStep));
-        paper.Say([($"Show it, {SessionCard.Minutes(SessionPart.Example)} min:", true), ($"{plan.Example.Written}.", false), .. steps]);
+        paper.Say([($"Show it, {cards[0].Minutes(SessionPart.Example)} min:", true), ($"{plan.Example.Written}.", false), .. steps]);
         paper.Items([("shown", ShowModel.Solved(plan).Sketch())]);
         paper.Say("Together, then alone:", $"{plan.Script.Say} Stop before each answer: “{plan.Script.StopAt}”");
         foreach (var card in cards)

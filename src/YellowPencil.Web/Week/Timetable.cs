@@ -58,7 +58,7 @@ public sealed class Timetable(PencilContext data, WeeksDesk weeks, CalendarDesk 
         var need = SessionNeed.Of(of.Series.Decision.State);
         var sessions = of.Plan.SessionsAWeek ?? need.Sessions;
         if (sessions == 0 || of.Plan.Content.Length == 0) return null;
-        return new Seeker(of.Plan.Id, of.Plan.StudentId, of.Plan.Student!.Code, SittingTogether.KeyOf(PlanJson.Read(of.Plan.Content)), need.Need, sessions, need.Minutes > 0 ? need.Minutes : SessionCard.AllMinutes);
+        return new Seeker(of.Plan.Id, of.Plan.StudentId, of.Plan.Student!.Code, SittingTogether.KeyOf(PlanJson.Read(of.Plan.Content)), need.Need, sessions, need.Minutes > 0 ? need.Minutes : SessionCard.UsualMinutes);
     }
 
     /// <summary>Lets a proposal hold from today on: seats that it keeps stay, others end or begin.</summary>
@@ -150,7 +150,7 @@ public sealed class Timetable(PencilContext data, WeeksDesk weeks, CalendarDesk 
         var ownDays = week.Meetings.Where(m => m.Students.Any(s => s.Plan.StudentId == missed.Plan.StudentId && s != missed)).Select(m => m.Day).ToHashSet();
         var now = time.Now;
         foreach (var day in Enumerable.Range(0, 7).Select(week.Monday.AddDays).Where(d => d >= from && d != missedOn && !ownDays.Contains(d)))
-            foreach (var slot in (await calendar.SlotsAsync()).Where(s => s.Day == day.DayOfWeek && s.Minutes >= Math.Min(minutes, SessionCard.AllMinutes)))
+            foreach (var slot in (await calendar.SlotsAsync()).Where(s => s.Day == day.DayOfWeek && s.Minutes >= Math.Min(minutes, SessionCard.UsualMinutes)))
             {
                 if (day == time.Today && slot.Start <= now || slot.NotFree.Exists(n => n.StudentId == missed.Plan.StudentId) || WhyNot(day, slot, week.Holidays, busy) is not null) continue;
                 var there = week.Meetings.FirstOrDefault(m => m.Day == day && m.Slot.Id == slot.Id)?.Students ?? [];

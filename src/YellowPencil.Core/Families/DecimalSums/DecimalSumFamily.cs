@@ -1,3 +1,4 @@
+using System.Numerics;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Models;
 using YellowPencil.Core.Parts;
@@ -21,6 +22,14 @@ internal sealed class DecimalSumFamily() : TaughtFamily("decimal-sums", "sums an
         : PlaceValueMat.OfSum(task.Numbers, marks);
 
     public override string Check => "Round to whole numbers first: the answer must be near that. Then work it back.";
+
+    /// <summary>The gaps at the ends are filled with zeros, so that every number has the same places.</summary>
+    public override Work Shown(ItemTask task, Work work)
+    {
+        var places = task.Numbers.Max(n => n.Places);
+        if (task.Numbers.All(n => n.Places == places)) return work;
+        return work.With(WorkFields.Operands, [.. task.Numbers.Select(n => new Operand(DecimalNumber.Written(n.Unscaled * BigInteger.Pow(10, places - n.Places), places), -places))]);
+    }
 
     public override DigitOrder DigitsCome => DigitOrder.SmallestFirst;
 
