@@ -1,8 +1,6 @@
 using System.Text.RegularExpressions;
 using YellowPencil.Core.Asking;
 using YellowPencil.Core.Families;
-using YellowPencil.Core.Families.Roots;
-using YellowPencil.Core.Format;
 using YellowPencil.Core.Knowledge;
 
 namespace YellowPencil.Core.Teaching;
@@ -19,6 +17,11 @@ internal sealed partial class PlanItems
     /// <summary>So many leave a choice among them.</summary>
     private const int Plenty = 50;
 
+    /// <summary>Of each shape in which the rule shows on the page so many are looked for, among so many more.</summary>
+    private const int OfEachShape = 10;
+
+    private const int MostBeyond = 300;
+
     /// <summary>Contrast, example, two together, three alone and the exit question.</summary>
     private const int ForASession = 8;
 
@@ -30,7 +33,10 @@ internal sealed partial class PlanItems
     /// <summary>Of the items that could take the place of another, one of so many nearest is taken.</summary>
     private const int Choice = 8;
 
-    /// <summary>An idea that an item needs beside the one that is taught makes an example as hard as so many steps more.</summary>
+    /// <summary>
+    /// An idea that an item needs beside the one that is taught, another place where the rule shows, or an answer in two parts makes an example as hard as so many
+    /// steps more.
+    /// </summary>
     private const int StepsAnIdea = 3;
 
     /// <summary>A contrast is looked for beside so many of the easiest.</summary>
@@ -101,40 +107,48 @@ internal sealed partial class PlanItems
 
         bool CanBeUsed(PooledItem item) => !avoided.Any(item.Facts.Contains) && IsOfIdea(item.Task);
         var able = PlanPool.Of(family, school).Select(i => i with { Task = size.Lettered(i.Task) }).DistinctBy(i => i.Task.Text).Where(CanBeUsed).Select(Weigh).ToList();
-        if (able.FindAll(w => !IsMisleading(w.Item.Task)) is var honest && IsEnough(honest)) able = honest;
+        if (able.FindAll(w => !NeighbourItems.IsMisleading(w.Item.Task)) is var honest && IsEnough(honest)) able = honest;
         List<WeighedItem> ofPage = [.. size.Page(family).Where(IsOfIdea).Select(t => Weigh(PlanPool.Look(t, school)))];
+        List<WeighedItem> items = [];
         var shapes = ofPage.Where(w => w.Shows).GroupBy(w => w.Shape).ToDictionary(g => g.Key, g => g.Count());
         List<WeighedItem> Measured(StudentSize measure)
         {
             var fitting = able.FindAll(w => measure.FitsWithAnswer(w.Item.Task) && (measure != size || !w.Shows || measure.IsAsLong(w.Item.Task)));
             var known = fitting.Select(w => w.Item.Task.Text).ToHashSet();
-            var (alike, guarding) = (fitting.Count(IsAlike), fitting.Count(IsGuard));
-            foreach (var item in PlanPool.Like(family, school, measure, seed).Where(i => CanBeUsed(i) && !IsMisleading(i.Task) && known.Add(i.Task.Text)).Select(Weigh))
+            var (alike, guarding, beyond) = (fitting.Count(IsAlike), fitting.Count(IsGuard), 0);
+            var missing = shapes.Keys.ToDictionary(s => s, s => OfEachShape - fitting.Count(w => w.Shows && w.Shape == s));
+            foreach (var item in PlanPool.Like(family, school, measure, seed).Where(i => CanBeUsed(i) && !NeighbourItems.IsMisleading(i.Task) && known.Add(i.Task.Text)).Select(Weigh))
             {
                 // So many leave a choice; of a rule that shows everywhere there are no guards to wait for.
-                if (alike >= Plenty && (guarding >= GuardsNeeded || alike >= 2 * Plenty)) break;
+                if (alike >= Plenty && (guarding >= GuardsNeeded || alike >= 2 * Plenty) && (missing.Values.All(m => m <= 0) || ++beyond > MostBeyond)) break;
                 fitting.Add(item);
-                if (IsAlike(item)) alike++;
                 if (IsGuard(item)) guarding++;
+                if (!IsAlike(item)) continue;
+                alike++;
+                missing[item.Shape]--;
             }
 
             return fitting;
         }
 
         bool IsAlike(WeighedItem item) => item.Shows && shapes.ContainsKey(item.Shape);
+        bool AreLeft(List<WeighedItem> of) => of.Count(w => !w.Shows) >= GuardsNeeded && of.Count(IsGuard) >= Math.Min(GuardsNeeded, items.Count(IsGuard));
 
-        var items = size.Knows(family) ? Measured(size) : [];
+        items = size.Knows(family) ? Measured(size) : [];
         if (size.Knows(family) && !IsEnough(items)) items = Measured(size.Loosened);
         if (size.Knows(family) && !IsEnough(items)) items = Measured(size.Loosened.Loosened);
         if (items.FindAll(w => !w.Shows || shapes.ContainsKey(w.Shape)) is var alike && IsEnough(alike)) items = alike;
         if (!IsEnough(items) && able.FindAll(w => size.KnowsSignsOf(w.Item.Task)) is var known && IsEnough(known)) able = known;
         if (!IsEnough(items)) items = OfLevel(family, school, able, set, size.Level, CanBeUsed, Weigh);
 
+        // Items in between that are shorter than all of the page would give themselves away.
+        if (size.Knows(family) && items.FindAll(w => w.Shows || size.IsAsLong(w.Item.Task)) is var asLong && AreLeft(asLong)) items = asLong;
+
         // Of a rule that hardly shows, those of the page itself.
         if (!IsEnough(items)) items = [.. items.Concat(ofPage).DistinctBy(w => (w.Item.Task.Text, w.Item.Task.Asked))];
         if (items.FindAll(w => !HasOddOldAnswer(w.Item)) is var plain && IsEnough(plain)) items = plain;
         items = [.. items.OrderBy(w => w.Pooled.Steps).ThenBy(w => w.Item.Task.Text.Length).ThenBy(w => w.Item.Task.Text, StringComparer.Ordinal)];
-        return new PlanItems(WithoutLaterIdeas(items, idea), set, points, size, shapes, new Random(seed));
+        return new PlanItems(WithoutLaterIdeas(items, idea, shapes), set, points, size, shapes, new Random(seed));
     }
 
     // Where the page gives no measure, or too little of it for a plan: by the length of the numbers alone.
@@ -161,10 +175,6 @@ internal sealed partial class PlanItems
         return able;
     }
 
-    // A root that lies higher than the straight line says, and a double such as 67 + 67, is no item to learn another idea on, so long as there are others.
-    private static bool IsMisleading(ItemTask task) =>
-        (task is RootTask root && root.TrueAnswer != root.RightAnswer) || (task.SetOperation is not null && task.Numbers is [var one, var other] && one.Text == other.Text);
-
     // A fraction that nobody expects gives the old rule away before it is thought about, and is no key to compare with.
     private static bool HasOddOldAnswer(PlanItem item) => item.OldAnswer.Contains('/') && !item.Right.Contains('/');
 
@@ -172,6 +182,10 @@ internal sealed partial class PlanItems
 
     /// <summary>Whether the rule shows on so many that a session can be made of them; for practice on other days they may come again.</summary>
     public bool AreEnough => showing.Count >= ForASession;
+
+    // How hard it is to see the idea, and nothing else, in an item.
+    private static int Effort(WeighedItem item) =>
+        item.Pooled.Steps + StepsAnIdea * (item.Pooled.Ideas.Count + Math.Max(0, item.Chances - 1) + (item.Item.Right.Contains(' ') ? 1 : 0));
 
     /// <summary>
     /// An item on which the old rule shows, whose work goes through the step that it gets wrong and writes what it comes to: of a shape that the page has, with few
@@ -182,7 +196,7 @@ internal sealed partial class PlanItems
         var clear = showing.FindAll(w => !w.Pooled.HasZeroInFront && (shapes.Count == 0 || shapes.ContainsKey(w.Shape)));
         if (clear.Count == 0) clear = showing;
         if (clear.FindAll(w => !RepeatedDigit().IsMatch(w.Item.Task.Text)) is { Count: > 0 } distinct) clear = distinct;
-        var simple = clear.OrderBy(w => w.Pooled.Steps + StepsAnIdea * w.Pooled.Ideas.Count).ToList();
+        var simple = clear.OrderBy(Effort).ToList();
         var found = simple[(int)(level * (simple.Count - 1))];
         showing.Remove(found);
         given.Add(found);
@@ -196,14 +210,32 @@ internal sealed partial class PlanItems
     public PlanItem? TakeGuard()
     {
         if (guards.Count > 0) return Take(guards, 1, 0.4, 0.4)[0].Item;
-
-        // What looks most like the items on which the rule shows: most of their questions come up.
-        var asked = given.SelectMany(w => w.Pooled.Points).ToHashSet();
-        var like = others.GroupBy(w => w.Pooled.Points.Count(asked.Contains)).MaxBy(g => g.Key)?.ToList();
-        if (like is null) return null;
+        if (others.Count == 0) return null;
+        var like = MostAlike(1);
         var taken = like[(int)(0.4 * (like.Count - 1))];
         others.Remove(taken);
         return taken.Item;
+    }
+
+    // Of the others so many and more, those first in which most questions come up that come up in the items on which the rule shows.
+    private List<WeighedItem> MostAlike(int count)
+    {
+        var asked = given.SelectMany(w => w.Pooled.Points).ToHashSet();
+        var alike = new List<WeighedItem>();
+        foreach (var group in others.GroupBy(w => w.Pooled.Points.Count(asked.Contains)).OrderByDescending(g => g.Key))
+        {
+            if (alike.Count >= count) break;
+            alike.AddRange(group);
+        }
+
+        return [.. others.Where(alike.Contains)];
+    }
+
+    private List<WeighedItem> TakeOthers(int count, double from, double to)
+    {
+        var taken = Take(MostAlike(count * Choice), count, from, to);
+        others.RemoveAll(taken.Contains);
+        return taken;
     }
 
     /// <summary>Leaves items out that were used before, of each kind only so long as there are enough others.</summary>
@@ -221,7 +253,7 @@ internal sealed partial class PlanItems
     public IReadOnlyList<PlanItem> TakeNotShowing(int count)
     {
         var taken = Take(guards, count, 0.2, 0.7);
-        return [.. taken.Concat(Take(others, count - taken.Count, 0.3, 0.8)).Select(w => w.Item)];
+        return [.. taken.Concat(TakeOthers(count - taken.Count, 0.3, 0.8)).Select(w => w.Item)];
     }
 
     /// <summary>
@@ -231,10 +263,10 @@ internal sealed partial class PlanItems
     public IReadOnlyList<PlanItem> TakeMixed(int shown, int between)
     {
         var guarding = Take(guards, between, 0.1, 0.9);
-        guarding.AddRange(Take(others, between - guarding.Count, 0.2, 0.9));
+        guarding.AddRange(TakeOthers(between - guarding.Count, 0.2, 0.9));
         var taken = Take(showing, shown + between - guarding.Count, 0, 0.9);
         taken.AddRange(Take(guards, shown + between - guarding.Count - taken.Count, 0, 0.9));
-        taken.AddRange(Take(others, shown + between - guarding.Count - taken.Count, 0, 0.9));
+        taken.AddRange(TakeOthers(shown + between - guarding.Count - taken.Count, 0, 0.9));
 
         // There are too few of any kind: those that were given out come once more, for another day.
         taken.AddRange(Take([.. given.Except(taken)], shown + between - guarding.Count - taken.Count, 0, 0.9));
@@ -249,8 +281,8 @@ internal sealed partial class PlanItems
     /// </summary>
     public (PlanItem? Works, PlanItem Fails) TakeContrast()
     {
-        (WeighedItem Fails, (PlanItem Item, bool Asks)? Works) best = (showing[0], null);
-        foreach (var fails in showing.Take(Easy))
+        (WeighedItem Fails, (PlanItem Item, bool Asks)? Works) best = (showing.MinBy(Effort)!, null);
+        foreach (var fails in showing.OrderBy(Effort).Take(Easy))
         {
             if (OneThingChanged(fails.Item.Task) is not { } works || (best.Works is not null && !works.Asks)) continue;
             best = (fails, works);
@@ -267,9 +299,8 @@ internal sealed partial class PlanItems
     {
         var (run, taught) = (new MethodRun(), new MethodRun { Recording = true });
         PlanItem? without = null;
-        foreach (var text in Neighbours(task.Text))
+        foreach (var other in NeighbourItems.Of(task))
         {
-            if (TaskText.TryParse(text, task.Asked) is not { Succeeded: true, Value: { } other } || other.Family != task.Family || other.Text != text || !IsNatural(other)) continue;
             Method.Run(other, run, rule);
             if (!run.Page.Answer.SequenceEqual(other.RightAnswer) || run.Chances > 0) continue;
             if (size.Knows(task.Family) && !size.FitsWithAnswer(other)) continue;
@@ -285,44 +316,6 @@ internal sealed partial class PlanItems
     [GeneratedRegex(@"(?<![\d/^])\d*(\d)\d*\1")]
     private static partial Regex RepeatedDigit();
 
-    // Nothing that a teacher would not set: no 0 where none is needed, no answer that is nothing or a word.
-    private static bool IsNatural(ItemTask task) =>
-        !IsMisleading(task) && !OddZero().IsMatch(task.Text) && task.RightAnswer.Any(c => c is >= '1' and <= '9') && task.Numbers.All(n => n.Text.Trim('0', '.', '-').Length > 0);
-
-    // A 0 by itself, in front of a number, or behind the last decimal.
-    [GeneratedRegex(@"(?<![\d.])0(?!\.)|\.\d*0(?!\d)")]
-    private static partial Regex OddZero();
-
-    // Signs first, then points, then single digits, and last a digit, the sign of a number or a term more or less.
-    private static IEnumerable<string> Neighbours(string text)
-    {
-        for (var i = 0; i < text.Length; i++)
-            if (text[i] is '+' or '-' && i + 1 < text.Length && text[i + 1] == ' ') yield return text[..i] + (text[i] == '+' ? '-' : '+') + text[(i + 1)..];
-        for (var i = 1; i < text.Length; i++)
-            if (text[i] == '.') yield return text[..(text[i - 1] == '0' ? i - 1 : i)] + text[(i + 1)..].TrimStart('0');
-        foreach (var by in new[] { 2, -2, 3, -3, 4, -4, 5, -5, 6, -6, 7, -7, 8, -8, 1, -1, 9, -9 })
-            for (var i = 0; i < text.Length; i++)
-                if (char.IsAsciiDigit(text[i]) && (i == 0 || text[i - 1] != '^') && text[i] - '0' + by is >= 0 and <= 9 and var digit)
-                    yield return text[..i] + digit + text[(i + 1)..];
-        foreach (Match number in SignedNumber().Matches(text))
-        {
-            yield return text[..number.Index] + (number.Value[0] == '-' ? number.Value[1..] : $"-{number.Value}") + text[(number.Index + number.Length)..];
-            var digits = number.Index + (number.Value[0] == '-' ? 1 : 0);
-            for (var i = digits; i < number.Index + number.Length; i++) yield return text.Remove(i, 1);
-            for (var first = '1'; first <= '9'; first++) yield return text.Insert(digits, first.ToString());
-        }
-
-        foreach (Match term in LaterTerm().Matches(text)) yield return text.Remove(term.Index, term.Length);
-    }
-
-    // A term behind another, with its sign.
-    [GeneratedRegex(@" [+-] \d*[a-z]?(\^\d)?(?=[ )]|$)")]
-    private static partial Regex LaterTerm();
-
-    // A number that stands by itself between spaces, with its sign.
-    [GeneratedRegex(@"(?<![^ ])-?\d+(\.\d+)?(?![^ ])")]
-    private static partial Regex SignedNumber();
-
     /// <summary>Another item with the same claim, as hard as nearly as can be; null where there is none.</summary>
     /// <param name="old">The item whose place it takes.</param>
     /// <param name="used">The tasks that the plan has, and those that were put out of it.</param>
@@ -336,15 +329,17 @@ internal sealed partial class PlanItems
     }
 
     /// <summary>
-    /// Leaves out items that need a later idea, the latest ideas first, so long as enough items are left on which the rule shows; of the others only where enough are
-    /// left too.
+    /// Leaves out items that need a later idea, the latest ideas first, so long as enough items are left on which the rule shows, and they look like at least half of
+    /// those of the page; of the others only where enough are left too.
     /// </summary>
-    private static List<WeighedItem> WithoutLaterIdeas(List<WeighedItem> items, MissingIdea idea)
+    private static List<WeighedItem> WithoutLaterIdeas(List<WeighedItem> items, MissingIdea idea, Dictionary<string, int> shapes)
     {
+        int Covered(List<WeighedItem> by) => by.Where(w => w.Shows).Select(w => w.Shape).Distinct().Sum(s => shapes.GetValueOrDefault(s));
+        var half = Covered(items) / 2.0;
         foreach (var later in items.SelectMany(w => w.Pooled.Ideas).Distinct().Where(i => IdeaMap.ComesBefore(idea, i)).OrderByDescending(IdeaMap.OrderOf))
         {
             var left = items.FindAll(w => !w.Pooled.Ideas.Contains(later));
-            if (left.Count(w => w.Shows) < Needed) continue;
+            if (left.Count(w => w.Shows) < Needed || Covered(left) < half) continue;
             bool AreLeft(Func<WeighedItem, bool> of) => left.Count(of) >= Math.Min(GuardsNeeded, items.Count(of));
             items = AreLeft(IsGuard) && AreLeft(w => !w.Shows) ? left : items.FindAll(w => !w.Shows || !w.Pooled.Ideas.Contains(later));
         }

@@ -12,7 +12,7 @@ public static class TeachingScripts
         .. SumScripts.All.Concat(DifferenceScripts.All)
             .Concat(ProductScripts.All).Concat(QuotientScripts.All).Concat(DecimalScripts.All).Concat(IntegerScripts.All)
             .Concat(FractionScripts.All).Concat(TermScripts.All).Concat(FactoringScripts.All).Concat(RootScripts.All).Concat(EquationScripts.All)
-            .OrderBy(s => IdeaMap.OrderOf(s.Idea)).ThenBy(s => s.OnlyIn),
+            .OrderBy(s => IdeaMap.OrderOf(s.Idea)).ThenBy(s => s.OnlyIn?.Name, StringComparer.Ordinal),
     ];
 
     private static readonly Dictionary<(MissingIdea Idea, Family? Family), TeachingScript> ByIdea = All.ToDictionary(s => (s.Idea, s.OnlyIn));

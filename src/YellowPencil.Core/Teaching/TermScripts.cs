@@ -1,3 +1,4 @@
+using YellowPencil.Core.Families;
 using YellowPencil.Core.Knowledge;
 using static YellowPencil.Core.Teaching.TeachingScript;
 
@@ -6,6 +7,8 @@ namespace YellowPencil.Core.Teaching;
 /// <summary>How the ideas of sums and products of terms are taught.</summary>
 internal static class TermScripts
 {
+    private static IEnumerable<Family> WithLetters => [FamilyList.Polynomials, FamilyList.Expanding, FamilyList.Factoring, FamilyList.Equations];
+
     public static IReadOnlyList<TeachingScript> All { get; } =
     [
         Of(Ideas.LetterIsOne, "A letter alone is one of it.",
@@ -81,5 +84,12 @@ internal static class TermScripts
             "The two middle terms on cards, laid on each other: equal with equal sign, or opposite.",
             "“What do −6x and 6x come to? And 6x and 6x? Which stand here?” It is collected as always, and nothing is left; it is no rule of its own without a middle.", "What do the middle terms come to?",
             "opposites", n => ($"−{n % 8 + 2} + {n % 8 + 2} = ?", "0"), n => ($"{n % 8 + 2}x + {n % 8 + 2}x = ?", $"{2 * (n % 8 + 2)}x"), n => ("9 steps up and 9 steps down: where are you?", "at the start, 0")),
+        .. WithLetters.Select(family => Of(Ideas.WriteWhatWasFound, "I write each term as I found it: sign, number, letter, power.",
+            "The work is done when it is found; a sign, a number or a power that is left out makes another term of it.",
+            "The answer is said aloud, term by term, before it is written, and read aloud after it.",
+            "“Say your answer, term by term. Now read what you wrote. Is it the same?” If it is not, put 2 for the letter in both and compare; rule out sight and paper first.",
+            "Is every term written as it was found?",
+            "writing terms", n => ($"Write {n % 8 + 2} · x · x with a power.", $"{n % 8 + 2}x²"), n => ($"Is {n % 8 + 2}x² the same as {n % 8 + 2}x?", "no"), n =>
+                ($"Which number stands before the letter in {n}x?", $"{n}")) with { OnlyIn = family }),
     ];
 }

@@ -1,3 +1,5 @@
+using YellowPencil.Core.Parts;
+
 namespace YellowPencil.Core.Teaching;
 
 /// <summary>An item with what a rule does there; what is costly to know of it is found once.</summary>
@@ -20,13 +22,21 @@ internal sealed class WeighedItem(PooledItem pooled, PlanItem item, int chances,
     /// <summary>Whether the old rule gives a wrong answer here.</summary>
     public bool Shows { get; } = item.Shows;
 
-    /// <summary>Which decisions come up, and where the answer has zeros: what makes an item wrong in the way of those on the page.</summary>
+    /// <summary>
+    /// What makes an item wrong in the way of those on the page: in columns how long its numbers are, their signs and points, and where zeros stand in them; in lines
+    /// which decisions come up; and where the answer has zeros.
+    /// </summary>
     public string Shape => shape ??= FindShape();
 
     private string FindShape()
     {
-        var (answer, isWhole) = (pooled.Task.RightAnswer, pooled.Task.RightAnswer.All(char.IsAsciiDigit));
-        var (inside, behind) = (isWhole && answer.TrimEnd('0').Contains('0'), isWhole ? Math.Min(2, answer.Length - answer.TrimEnd('0').Length) : 0);
-        return $"{string.Join(' ', pooled.Points.Select(p => p.Id).Order(StringComparer.Ordinal))} {inside} {behind}";
+        var (task, answer) = (pooled.Task, pooled.Task.RightAnswer);
+        var look = TaughtFamily.Of(task.Family).Layout is null
+            ? string.Join(' ', pooled.Points.Select(p => p.Id).Order(StringComparer.Ordinal))
+            : string.Concat(task.Text.Select(c => c is >= '1' and <= '9' ? '9' : c));
+        return answer.All(char.IsAsciiDigit) ? $"{look} {ZerosIn(answer)}" : look;
     }
+
+    // Inside, and at the end as none, one, or more.
+    private static string ZerosIn(string number) => $"{(number.TrimEnd('0').Contains('0') ? "i" : "")}{Math.Min(2, number.Length - number.TrimEnd('0').Length)}";
 }

@@ -71,6 +71,43 @@ public class PlanMakerTests
         plan.ExampleLines[plan.DecidingStep!.Value].ShouldMatch(@"^\dn [+-] (\d+) [+-] \1 = \d+ [+-] \1$");
     }
 
+    // Five of seven wrong items have their zero inside the multiplier, two have it at the end.
+    [Fact]
+    public void Every_shape_in_which_the_rule_showed_is_practised()
+    {
+        var page = new[] { "214 * 302", "63 * 40", "125 * 204", "342 * 21", "86 * 57", "231 * 103", "58 * 30", "407 * 36", "119 * 508", "73 * 62", "250 * 604", "64 * 25" };
+        var items = PlanOf("multiplication.zero-row-loses-place", page).PracticeFirst.Where(i => i.Shows).Select(i => i.Task.Text).ToList();
+        items.Count(t => System.Text.RegularExpressions.Regex.IsMatch(t, @"^\d{3} \* [1-9]0[1-9]$")).ShouldBeGreaterThanOrEqualTo(2, string.Join("; ", items));
+        items.Count(t => System.Text.RegularExpressions.Regex.IsMatch(t, @"^\d{2} \* [1-9]0$")).ShouldBeGreaterThanOrEqualTo(1, string.Join("; ", items));
+    }
+
+    // Zeros are passed on a page of three and four digits: what stands in between is as long, and is renamed too.
+    [Fact]
+    public void Items_in_between_are_as_long_as_those_of_the_page_and_renamed_like_them()
+    {
+        var plan = PlanOf("subtraction.zeros-become-ten", "604 - 278", "5003 - 1467", "702 - 345", "8001 - 2635", "903 - 456", "4002 - 1358", "745 - 268");
+        foreach (var item in plan.PracticeMixed.Where(i => !i.Shows))
+        {
+            item.Task.Numbers.ShouldAllBe(n => n.Text.Length >= 3);
+            Enumerable.Range(1, 3).Any(place => Digit(item, 0, place) < Digit(item, 1, place)).ShouldBeTrue(item.Written);
+        }
+
+        static int Digit(PlanItem item, int number, int place) => item.Task.Numbers[number].Text is var text && place <= text.Length ? text[^place] - '0' : 0;
+    }
+
+    [Theory]
+    [InlineData("polynomials.minus-first-term-only", "simplify (2x + 3) - (5x + 1)", "simplify (4a - 6) - (2a - 5)", "simplify (7x + 2) - (3x - 4)")]
+    [InlineData("equations.number-added", "solve x + 7 = 15", "solve x - 4 = 9", "solve x + 3 = 11")]
+    [InlineData("roots.gap-as-tenths", "sqrt(3)", "sqrt(13)", "sqrt(29)", "sqrt(60)")]
+    public void No_item_of_a_contrast_is_one_that_nobody_would_set(string rule, params string[] page)
+    {
+        if (PlanOf(rule, page).Works is not { } works) return;
+        works.Task.Text.ShouldNotMatch(@"(?<!sqrt)\(-?\w+\)|^solve [a-z] = |sqrt\(1\)");
+    }
+
+    private static RemediationPlan PlanOf(string rule, params string[] page) =>
+        PlanMaker.Make("K", Hypothesis.Parse(rule)!, [], Classroom.Saying(ClassroomWord.Rename), StudentSize.Of(page.Select(t => TaskText.TryParse(t).Value!)));
+
     [Fact]
     public void Items_of_a_plan_need_no_idea_that_comes_later_where_others_can_be_had()
     {

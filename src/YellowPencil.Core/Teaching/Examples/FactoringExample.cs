@@ -93,6 +93,8 @@ internal sealed class FactoringExample(FactoringTask task, School school)
         var lines = 0;
         foreach (var (one, other) in TrialPairs.Of(a, c))
         {
+            // Where both have one sign, nobody tries the sign that the middle does not have.
+            if (c > 0 && one[1].Number.Sign != Math.Sign(b)) continue;
             var middle = one[0].Number * other[1].Number + one[1].Number * other[0].Number;
             var fits = middle == b;
             if (!fits && ++lines > MostPairs) continue;
