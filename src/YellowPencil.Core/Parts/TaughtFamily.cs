@@ -8,7 +8,8 @@ namespace YellowPencil.Core.Parts;
 /// <summary>A method of another family that a method uses.</summary>
 /// <param name="Family">The name of the family.</param>
 /// <param name="Where">Where in the whole it comes up, after "shows here".</param>
-public sealed record Part(string Family, string Where);
+/// <param name="IsAll">Whether all of the work is that method's, so that its rules are practised here.</param>
+public sealed record Part(string Family, string Where, bool IsAll = false);
 
 /// <summary>In which order the digits of an answer come about.</summary>
 public enum DigitOrder

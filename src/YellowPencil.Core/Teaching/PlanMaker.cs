@@ -179,7 +179,7 @@ public static class PlanMaker
     private static IEnumerable<Rule> Rules(Hypothesis hypothesis, Func<string, string?>? ownName, StudentSize? size)
     {
         foreach (var bug in hypothesis.Bugs)
-            yield return new Rule(bug.Family, bug.Name, ownName?.Invoke(bug.Id), bug.Text, bug.Reason, bug.Idea, bug.Deviations, bug);
+            yield return new Rule(PractisedIn(bug.Family, size), bug.Name, ownName?.Invoke(bug.Id), bug.Text, bug.Reason, bug.Idea, bug.Deviations, bug);
         foreach (var unlisted in hypothesis.Unlisted)
         {
             var family = FamilyOf(unlisted.Deviation.Decision!, size)!;
@@ -189,6 +189,10 @@ public static class PlanMaker
                 unlisted.Deviation.Decision!.Idea!, [unlisted.Deviation]);
         }
     }
+
+    // A rule of columns that shows in the columns of decimals is practised where it shows; one that shows inside a longer way, by itself.
+    private static Family PractisedIn(Family family, StudentSize? size) =>
+        size?.Knows(family) == false && FamilyList.All.FirstOrDefault(f => size.Knows(f) && f.Parts.Any(p => p.IsAll && p.Family == family.Name)) is { } around ? around : family;
 
     // One idea, one plan: a rule behind which two are missing is taught by each of them that shows on the page, or on ordinary items.
     private static List<Rule> ByIdea(Rule rule, StudentSize? size)

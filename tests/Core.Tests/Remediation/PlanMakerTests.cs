@@ -105,6 +105,15 @@ public class PlanMakerTests
         works.Task.Text.ShouldNotMatch(@"(?<!sqrt)\(-?\w+\)|^solve [a-z] = |sqrt\(1\)");
     }
 
+    [Fact]
+    public void A_rule_of_columns_that_showed_in_decimals_is_practised_in_decimals_and_one_inside_a_division_by_itself()
+    {
+        var decimals = PlanOf("subtraction.turns-column-round", "7.42 - 2.58", "9.23 - 3.75", "8.34 - 4.16", "6.57 - 2.39", "5.12 - 1.84");
+        decimals.Family.ShouldBe(FamilyList.DecimalSums);
+        foreach (var item in decimals.Changeable().Append(decimals.Example).Append(decimals.Fails)) item.Task.Text.ShouldMatch(@"^\d\.\d\d - \d\.\d\d$");
+        PlanOf("subtraction.turns-column-round", "912 / 4", "536 / 8", "742 / 3").Family.ShouldBe(FamilyList.Subtraction);
+    }
+
     private static RemediationPlan PlanOf(string rule, params string[] page) =>
         PlanMaker.Make("K", Hypothesis.Parse(rule)!, [], Classroom.Saying(ClassroomWord.Rename), StudentSize.Of(page.Select(t => TaskText.TryParse(t).Value!)));
 

@@ -37,7 +37,7 @@ internal sealed class DecimalSumFamily() : TaughtFamily("decimal-sums", "sums an
     public override (Decision Decision, SchoolQuestion Question, int Answer, IReadOnlyList<Decision> Behind)? ComesFirst =>
         (DecimalSumDecisions.Point, School.DecimalPoint, (int)DecimalPointSchool.PointFirst, [DecimalSumDecisions.Alignment, DecimalSumDecisions.Whole]);
 
-    public override IReadOnlyList<Part> Parts { get; } = [new("addition", "in the columns of decimals"), new("subtraction", "in the columns of decimals")];
+    public override IReadOnlyList<Part> Parts { get; } = [new("addition", "in the columns of decimals", IsAll: true), new("subtraction", "in the columns of decimals", IsAll: true)];
 
     protected override IReadOnlyList<Decision> OwnDecisions => DecimalSumDecisions.All;
 
