@@ -63,6 +63,13 @@ public sealed class Browser : IAsyncDisposable
     /// <summary>Clicks what a CSS selector finds.</summary>
     public void Click(string selector) => Click(By.CssSelector(selector));
 
+    /// <summary>Follows a link of the page's menu.</summary>
+    public void FromMenu(string link)
+    {
+        Click("details[data-menu] summary");
+        Click(By.LinkText(link));
+    }
+
     public void Undo() => new Actions(Driver).KeyDown(OpenQA.Selenium.Keys.Control).SendKeys("z").KeyUp(OpenQA.Selenium.Keys.Control).Perform();
 
     /// <summary>Does something while the browser has no connection.</summary>

@@ -20,7 +20,7 @@ public sealed class PlanPathTests(Browser browser) : IClassFixture<Browser>
         browser.Go(browser.PagePath + "/reading");
         browser.Click("form[action*=Accept] button");
         browser.Until(b => b.Driver.Url.Contains("/plans/") && b.Text.Contains("Practice, with key"), "the plan");
-        browser.Click(By.LinkText("Session card"));
+        browser.FromMenu("Session card");
         browser.Until(b => b.Driver.FindElements(By.CssSelector("table.ticks tbody tr")).Count >= 9, "the card");
         browser.AccessibilityFaults().ShouldBeEmpty();
         browser.Sized(360, 740, () => browser.Script<bool>("return document.documentElement.scrollWidth <= innerWidth").ShouldBeTrue());
@@ -31,6 +31,40 @@ public sealed class PlanPathTests(Browser browser) : IClassFixture<Browser>
         browser.Go("/materials");
         browser.Until(b => b.Text.Contains("What to bring this week"), "the list");
         browser.AccessibilityFaults().ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Words_are_edited_where_they_stand_and_kept_while_they_are_typed()
+    {
+        browser.BeginPage("456 + 378 = 724\n27 + 58 = 75\n604 + 297 = 891\n83 + 14 = 97\n745 + 86 = 721\n369 + 254 = 513");
+        browser.Go(browser.PagePath + "/reading");
+        browser.Click("form[action*=Accept] button");
+        browser.Until(b => b.Driver.Url.Contains("/plans/") && b.Text.Contains("Practice, with key"), "the plan");
+        var plan = new Uri(browser.Driver.Url).AbsolutePath;
+
+        // A menu closes at Escape and gives the hand back.
+        browser.Click("details[data-menu] summary");
+        browser.Keys(Keys.Tab + Keys.Escape);
+        browser.Script<bool>("return !document.querySelector('[data-menu]').open && document.activeElement.matches('summary')").ShouldBeTrue();
+
+        browser.FromMenu("Change the words");
+        browser.Until(b => b.Script<bool>("return document.activeElement.matches('[data-sentence=aim] textarea')"), "the hand in the aim");
+        browser.AccessibilityFaults().ShouldBeEmpty();
+        browser.Script<object?>("document.activeElement.select()");
+        browser.Keys("Ten beads make one on the next string.");
+
+        // Reloaded before it was sent, what was typed is still there; a second look at the menu brings it back.
+        browser.Go(plan);
+        browser.FromMenu("Change the words");
+        browser.Until(b => b.Script<bool>("return document.activeElement.value === 'Ten beads make one on the next string.'"), "what was typed");
+        browser.Click("form.wordsbar button.next");
+        browser.Until(b => b.Driver.FindElements(By.CssSelector("form.wordsbar")).Count == 0 && b.Text.Contains("Ten beads make one on the next string. changed"), "kept and marked");
+        browser.FromMenu("Change the words");
+        browser.Until(b => b.Driver.FindElements(By.CssSelector("[data-sentence=aim] [data-put]")).Count == 1, "as it was");
+        browser.Click("[data-sentence=aim] [data-put]");
+        browser.Click("form.wordsbar button.next");
+        browser.Until(b => b.Driver.FindElements(By.CssSelector("form.wordsbar")).Count == 0 && !b.Text.Contains("Ten beads"), "put back");
+        browser.ConsoleErrors().ShouldBeEmpty();
     }
 
     // Answers worked by hand: carries dropped, zeros of the quotient left out, − − read as −.
@@ -58,7 +92,7 @@ public sealed class PlanPathTests(Browser browser) : IClassFixture<Browser>
         foreach (var (link, pictures) in new[] { ("Practice sheet", 12), ("Faded examples", 6) })
         {
             browser.Go(plan);
-            browser.Click(By.LinkText(link));
+            browser.FromMenu(link);
             browser.Until(b => b.Driver.FindElements(By.CssSelector("article svg.working")).Count == pictures, link);
             browser.AccessibilityFaults().ShouldBeEmpty();
             var file = Pdf(new Uri(browser.Driver.Url).AbsolutePath + "?as=pdf&size=letter");

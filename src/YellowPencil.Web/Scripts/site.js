@@ -8,6 +8,7 @@ import { replay } from "./replay.js";
 import { startSession } from "./session.js";
 import { startTyping } from "./typing.js";
 import { showUnsent } from "./unsent.js";
+import { editWords } from "./words.js";
 import { forgetAll, forgetForm, keepField, unsentPages } from "./keeping.js";
 
 Alpine.data("replay", replay);
@@ -74,6 +75,19 @@ for (const button of document.querySelectorAll("[data-put]"))
     field.dispatchEvent(new Event("input", { bubbles: true }));
     field.focus();
   });
+
+// A menu closes at Escape, and when something else is clicked.
+for (const menu of document.querySelectorAll("details[data-menu]")) {
+  menu.addEventListener("keydown", (event) => {
+    if (event.key !== "Escape" || !menu.open) return;
+    menu.open = false;
+    menu.querySelector("summary").focus();
+  });
+  document.addEventListener("click", (event) => { if (!menu.contains(event.target)) menu.open = false; });
+}
+
+const words = document.querySelector("[data-words]");
+if (words) editWords(words);
 
 for (const button of document.querySelectorAll("[data-print]")) button.addEventListener("click", () => window.print());
 

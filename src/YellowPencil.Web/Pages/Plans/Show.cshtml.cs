@@ -52,8 +52,10 @@ public sealed class ShowModel(PlanDesk plans, RuleNaming names, Removals removal
         return Redirect(Addresses.Plan((await plans.AnewAsync(plan)).Id));
     }
 
-    /// <summary>What a sentence is marked with where it was changed by hand.</summary>
-    public string Changed(string key) => Remediation!.Reworded.ContainsKey(key) ? "changed" : "";
+    /// <summary>A sentence of the plan, which can be edited where it stands, and whether it was.</summary>
+    public IHtmlContent Say(string key, string text) => new HtmlContentBuilder()
+        .AppendFormat("<span data-sentence=\"{0}\">{1}</span>", key, text)
+        .AppendHtml(Remediation!.Reworded.ContainsKey(key) ? " <span class=\"faint noprint\">changed</span>" : "");
 
     /// <summary>Says that it was printed, which takes it off the desk, or that it was not after all.</summary>
     public async Task<IActionResult> OnPostAsync(Guid id, bool printed = true)
