@@ -86,10 +86,16 @@ public abstract class TaughtFamily(string name, string title) : Family(name, tit
     /// <summary>How an answer is checked, in sentences for the student; null where nothing can be planned for the family yet.</summary>
     public virtual string? Check => null;
 
-    /// <summary>What the taught method leaves on the page of an example: what is not worth recording of a student, but is shown, is added.</summary>
+    /// <summary>What an example shows and no student has to write: it stands in the place of what the method leaves in the same fields.</summary>
     /// <param name="task">The example.</param>
-    /// <param name="work">What the method writes.</param>
-    public virtual Work Shown(ItemTask task, Work work) => work;
+    public virtual IReadOnlyList<Mark> ShownIn(ItemTask task) => [];
+
+    /// <summary>The marks of a run with those that an example shows.</summary>
+    public IEnumerable<Mark> Shown(ItemTask task, IEnumerable<Mark> marks)
+    {
+        var shown = ShownIn(task);
+        return marks.Where(m => !shown.Any(s => s.Field == m.Field)).Concat(shown);
+    }
 
     /// <summary>A source of items as a teacher would set them; the same seed gives the same items.</summary>
     public abstract Func<ItemTask> Items(int seed);

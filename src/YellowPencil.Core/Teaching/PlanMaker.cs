@@ -89,7 +89,7 @@ public static class PlanMaker
             ExampleSteps = worked is null ? [.. told.Select(s => ToldSteps.TextOf(s, classroom))] : [.. worked.Select(l => l.Words.In(classroom))],
             ExampleLines = worked?.Any(l => l.Line.Length > 0) == true ? [.. worked.Select(l => l.Line)] : [],
             DecidingStep = Deciding(first, school, example.Task, taught, worked is null ? [.. told.Select(s => new[] { s.Decision! })] : [.. worked.Select(l => l.Words.StartsWith("Check", StringComparison.Ordinal) ? [] : l.About)]),
-            ExampleWork = TaughtFamily.Of(example.Task.Family).Shown(example.Task, Work.Of(taught.Page.Marks, [.. TaughtFamily.Of(example.Task.Family).Fields])),
+            ExampleWork = Work.Of(TaughtFamily.Of(example.Task.Family).Shown(example.Task, taught.Page.Marks), [.. TaughtFamily.Of(example.Task.Family).Fields]),
             Together = items.TakeShowing(2, 0.1, 0.5),
             Afterwards = Afterwards,
             Alone = items.TakeShowing(3, 0.2, 0.7),

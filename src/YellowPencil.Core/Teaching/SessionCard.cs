@@ -1,6 +1,7 @@
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Models;
 using YellowPencil.Core.Parts;
+using YellowPencil.Core.Teaching.Examples;
 using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Core.Teaching;
@@ -56,13 +57,13 @@ public sealed class SessionCard(RemediationPlan plan)
     /// <summary>What a session usually has; a plan that takes longer says where to stop.</summary>
     public const int UsualMinutes = 20;
 
-    /// <summary>How long a part takes: by how many steps its items have, said and written, or written alone.</summary>
+    /// <summary>How long a part takes: by how many steps its items have, said and written together, or written alone, and a while for each item to be looked at.</summary>
     public int Minutes(SessionPart part) => part switch
     {
         SessionPart.First or SessionPart.Contrast or SessionPart.Exit => 2,
-        SessionPart.Example => MinutesOf(plan.ExampleSteps.Count(s => s.Length > 0) * SecondsShown),
-        SessionPart.Together => MinutesOf(plan.Together.Sum(StepsOf) * SecondsTogether),
-        _ => MinutesOf(plan.Alone.Sum(StepsOf) * SecondsAlone),
+        SessionPart.Example => MinutesOf(SecondsDrawn + plan.ExampleSteps.Count(s => s.Length > 0) * SecondsShown),
+        SessionPart.Together => MinutesOf(plan.Together.Sum(item => SecondsLooked + StepsOf(item) * SecondsTogether)),
+        _ => MinutesOf(plan.Alone.Sum(item => SecondsLooked + StepsOf(item) * SecondsAlone)),
     };
 
     /// <summary>How long all of it takes.</summary>
@@ -71,20 +72,27 @@ public sealed class SessionCard(RemediationPlan plan)
     /// <summary>Where to stop in a session of the usual length, and where to go on; empty where all of it fits.</summary>
     public string Split => AllMinutes <= UsualMinutes ? "" : $"With {UsualMinutes} minutes: stop after “together”, and begin the next session with “alone”.";
 
+    // To draw the model on the board, and to look at an item before it is begun.
+    private const int SecondsDrawn = 60;
+
+    private const int SecondsLooked = 20;
+
     // Saying and writing a step takes so long; thinking it over is in it.
     private const int SecondsShown = 20;
 
     private const int SecondsTogether = 15;
 
-    private const int SecondsAlone = 10;
+    private const int SecondsAlone = 8;
 
     private static int MinutesOf(int seconds) => Math.Clamp((seconds + 59) / 60, 2, 8);
 
     private int StepsOf(PlanItem item)
     {
+        var school = School.Parse(plan.School);
+        if (WorkedExamples.Of(item.Task, school) is { Count: > 0 } lines) return lines.Count;
         var run = new MethodRun { Recording = true };
-        Method.Run(item.Task, run, new DeviationSet(School.Parse(plan.School), []));
-        return ToldSteps.InOrder(run.Steps, item.Task.Family, School.Parse(plan.School)).Count;
+        Method.Run(item.Task, run, new DeviationSet(school, []));
+        return ToldSteps.InOrder(run.Steps, item.Task.Family, school).Count;
     }
 
     /// <summary>Whether its example takes so much room that it is set smaller, so that the card stays one page.</summary>

@@ -6,6 +6,7 @@ using YellowPencil.Core.Inference;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 using YellowPencil.Core.Telling;
 
 namespace YellowPencil.Web.Drawing;
@@ -75,7 +76,7 @@ internal sealed class SquaresPicture : PagePicture
     {
         var run = new MethodRun { Recording = true };
         Method.Run(task, run, DeviationSet.Taught);
-        if (open == 0) return Of(task, run, null, school);
+        if (open == 0) return Of(task, run, TaughtFamily.Of(task.Family).Shown(task, run.Page.Marks), isDone: true, school);
         var told = ToldSteps.InOrder(run.Steps, task.Family, school ?? School.Usual);
         var layout = PageLayout.Of(task, school);
         var marks = told.Count <= open ? 0 : told[^open].MarksBefore;
@@ -97,14 +98,16 @@ internal sealed class SquaresPicture : PagePicture
     /// <param name="run">The whole run.</param>
     /// <param name="count">How many of its marks are there; null for all, and the answer as it is written at the end.</param>
     /// <param name="school">What the classroom teaches; null for the usual.</param>
-    public static new SquaresPicture Of(ItemTask task, MethodRun run, int? count, School? school)
+    public static new SquaresPicture Of(ItemTask task, MethodRun run, int? count, School? school) =>
+        Of(task, run, run.Page.Marks.Take(count ?? run.Page.Marks.Count), count is null, school);
+
+    private static SquaresPicture Of(ItemTask task, MethodRun run, IEnumerable<Mark> marks, bool isDone, School? school)
     {
         var layout = PageLayout.Of(task, school);
         var inFront = ZerosInFront(run);
-        var marks = run.Page.Marks.Take(count ?? run.Page.Marks.Count);
         var squares = layout.Put(marks.Where(m => m.Field != WorkFields.Cells || !inFront.Contains(m.At.Place!.Value)), line => ToldSteps.IsRowHeldAsTaught(run.Steps, line));
         var answer = run.Page.Answer.ToString();
-        if (count is null && answer.Length > 0) layout.PutAnswer(squares, answer);
+        if (isDone && answer.Length > 0) layout.PutAnswer(squares, answer);
         var picture = new SquaresPicture(task, layout, squares);
         if (squares.In(layout.Answer.Id) is { Count: > 0 } cells) picture.written = $"written {string.Concat(cells.OrderByDescending(c => c.Key).Select(c => c.Value))}";
         return picture;

@@ -24,11 +24,11 @@ internal sealed class DecimalSumFamily() : TaughtFamily("decimal-sums", "sums an
     public override string Check => "Round to whole numbers first: the answer must be near that. Then work it back.";
 
     /// <summary>The gaps at the ends are filled with zeros, so that every number has the same places.</summary>
-    public override Work Shown(ItemTask task, Work work)
+    public override IReadOnlyList<Mark> ShownIn(ItemTask task)
     {
         var places = task.Numbers.Max(n => n.Places);
-        if (task.Numbers.All(n => n.Places == places)) return work;
-        return work.With(WorkFields.Operands, [.. task.Numbers.Select(n => new Operand(DecimalNumber.Written(n.Unscaled * BigInteger.Pow(10, places - n.Places), places), -places))]);
+        if (task.Numbers.All(n => n.Places == places)) return [];
+        return [.. task.Numbers.Select((n, line) => new Mark(WorkFields.Operands, new Spot(line, -places), DecimalNumber.Written(n.Unscaled * BigInteger.Pow(10, places - n.Places), places)))];
     }
 
     public override DigitOrder DigitsCome => DigitOrder.SmallestFirst;

@@ -70,13 +70,19 @@ internal sealed class NumberExample(ItemTask task, School school)
         for (var row = 0; row < other.ToString().Length; row++)
         {
             var by = Digit(other, row);
-            var isLong = other.ToString().Length > 1;
-            if (isLong)
-                yield return new(
-                    "", row == 0
-                        ? $"First row: {Place.Counted((int)by, 0)}, times {one}."
-                        : $"Row {row + 1}: {Place.Counted((int)by, row)}, so it begins {(school.Of(School.Placeholder) == PlaceholderSchool.ZeroWritten ? $"with {row} {(row == 1 ? "zero" : "zeros")}" : $"{row} {(row == 1 ? "place" : "places")} further left")}.",
-                    MultiplicationDecisions.Row, MultiplicationDecisions.Placeholder);
+            if (other.ToString().Length > 1)
+            {
+                var name = row == 0 ? "First row" : $"Row of the {Place.Name(row)}";
+                if (by.IsZero)
+                {
+                    yield return new("", $"{name}: a 0. All of it would be zeros, so it is left out; the next row keeps its place.", MultiplicationDecisions.Row);
+                    continue;
+                }
+
+                var start = school.Of(School.Placeholder) == PlaceholderSchool.ZeroWritten ? $"with {row} {(row == 1 ? "zero" : "zeros")}" : $"{row} {(row == 1 ? "place" : "places")} further left";
+                yield return new("", $"{name}: {Place.Counted((int)by, row)}, {(row == 0 ? $"times {one}" : $"so it begins {start}")}.", MultiplicationDecisions.Row, MultiplicationDecisions.Placeholder);
+            }
+
             var carry = BigInteger.Zero;
             for (var at = 0; at < one.ToString().Length; at++)
             {
