@@ -76,7 +76,7 @@ public class EveryPlanTests
         var text = PlanText.Markdown(plan);
         text.ShouldNotContain("{");
         text.ShouldNotContain("rename", Case.Insensitive);
-        System.Text.RegularExpressions.Regex.IsMatch(text, @"\b1 (ones|tens|hundreds|thousands|tenths|hundredths)\b").ShouldBeFalse(text);
+        System.Text.RegularExpressions.Regex.IsMatch(text, @"(?<![\d./] ?)\b1 (ones|tens|hundreds|thousands|halves|thirds|quarters|wholes|\w+ths)\b").ShouldBeFalse(text);
     }
 
     // A digit, a sign, or a term more or less.

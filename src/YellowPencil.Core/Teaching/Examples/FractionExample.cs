@@ -79,13 +79,13 @@ internal sealed class FractionExample(FractionTask task, School school)
         }
         else if (task.IsDifference && bottom > 0)
         {
-            yield return new("", $"{top} {Parts(denominator)} are enough for {bottom}: no whole is opened.", MixedDecisions.Needless);
+            yield return new("", $"{Counted(top, denominator)} {Are(top)} enough for {bottom}: no whole is opened.", MixedDecisions.Needless);
         }
 
         var (parts, together) = task.IsDifference ? (top - bottom, wholes - others) : (top + bottom, wholes + others);
         yield return new(
             Mixed(together, parts, denominator),
-            $"Parts: {top} {PrintedSign} {bottom} = {parts} {Parts(denominator)}. Wholes: {wholes} {PrintedSign} {others} = {together}.",
+            $"Parts: {top} {PrintedSign} {bottom} = {Counted(parts, denominator)}. Wholes: {wholes} {PrintedSign} {others} = {together}.",
             MixedDecisions.Wholes, FractionDecisions.Numerators, FractionDecisions.Denominators);
         if (parts >= denominator)
         {
@@ -191,6 +191,9 @@ internal sealed class FractionExample(FractionTask task, School school)
     private static string Wholes(long count) => count == 1 ? "whole" : "wholes";
 
     private static string Are(long count) => count == 1 ? "is" : "are";
+
+    private static string Counted(long count, long denominator) =>
+        $"{count} {(count != 1 ? Parts(denominator) : denominator == 2 ? "half" : Parts(denominator)[..^1])}";
 
     private static string Parts(long denominator) => denominator < Names.Length
         ? Names[denominator]
