@@ -238,9 +238,16 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
         Saved();
         browser.Stored().ShouldContain("\"answer\": \"?\"");
         browser.Stored().ShouldContain("\"rewritten\": {\"0\": \"5\"}");
-        browser.TextOf("[data-spoken]").ShouldContain("4 struck out, 5 above; answer cannot be read");
-        browser.Keys(K.ArrowDown + K.Backspace);
+
+        // All of an item is said when the hand comes to it, and then only what has changed.
+        browser.TextOf("[data-spoken]").ShouldBe("4 struck out, 5 above; over the ones");
+        browser.Keys(K.ArrowDown);
+        browser.TextOf("[data-spoken]").ShouldBe("at the ones");
+        browser.Keys(K.Backspace);
         browser.TextOf("[data-reads]").ShouldBe("Item 1 is empty");
+        browser.TextOf("[data-spoken]").ShouldBe("answer empty; at the ones");
+        browser.Keys("7" + K.Enter);
+        browser.TextOf("[data-spoken]").ShouldStartWith("Item 2: 52 minus 38; answer empty; ");
     }
 
     [Fact]

@@ -141,7 +141,7 @@ internal sealed class LinesPicture : PagePicture
         return html;
     }
 
-    public override Sketch Sketch()
+    private protected override Sketch Lay()
     {
         List<Shape> shapes = [];
         var (task, top, wide) = (ExpressionBox.Of(set), Square, 0.0);

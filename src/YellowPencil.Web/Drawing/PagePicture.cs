@@ -12,6 +12,8 @@ namespace YellowPencil.Web.Drawing;
 /// </summary>
 public abstract class PagePicture
 {
+    private double leastWidth;
+
     private protected PagePicture()
     {
     }
@@ -77,7 +79,17 @@ public abstract class PagePicture
     public abstract IHtmlContent Draw();
 
     /// <summary>Draws it, a square being <see cref="SquarePaper.Square"/> units.</summary>
-    public abstract Sketch Sketch();
+    public Sketch Sketch()
+    {
+        var sketch = Lay();
+        return sketch with { Width = Math.Max(sketch.Width, leastWidth) };
+    }
+
+    /// <summary>Leaves room on its right, so that pictures on a sheet stand in columns.</summary>
+    /// <param name="width">The width that it takes at least.</param>
+    public void Widen(double width) => leastWidth = width;
+
+    private protected abstract Sketch Lay();
 
     /// <summary>Leaves the room that other pictures of the same item take.</summary>
     private protected abstract void MakeRoomFor(IReadOnlyList<PagePicture> others);

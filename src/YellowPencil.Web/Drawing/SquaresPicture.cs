@@ -164,7 +164,7 @@ internal sealed class SquaresPicture : PagePicture
     public override IHtmlContent Draw() => SquarePaper.Svg(Sketch());
 
     /// <inheritdoc/>
-    public override Sketch Sketch()
+    private protected override Sketch Lay()
     {
         var answer = squares.In(layout.Answer.Id);
         var last = Math.Max(

@@ -45,6 +45,18 @@ internal static class ItemBands
         }
     }
 
+    /// <summary>The width in which all of them stand in columns, where that takes no more bands; null where it does.</summary>
+    /// <param name="items">The items.</param>
+    /// <param name="size">The paper.</param>
+    /// <param name="isLarge">Whether it is large print.</param>
+    public static double? EvenWidth(IReadOnlyList<Sketch> items, PaperSize size, bool isLarge)
+    {
+        if (items.Count == 0) return null;
+        var widest = items.Max(i => i.Width);
+        List<Sketch> even = [.. items.Select(i => i with { Width = widest })];
+        return (isLarge ? [LargeSide] : Sides).Select(side => (int)(size.Width / side)).All(columns => Of(even, s => s, columns).Count() <= Of(items, s => s, columns).Count()) ? widest : null;
+    }
+
     /// <summary>How many squares a band is high: its highest item, a line for names and one between.</summary>
     public static double Height(IEnumerable<Sketch> band) => band.Max(s => Squares(s.Height)) + 2;
 

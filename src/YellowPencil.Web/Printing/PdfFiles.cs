@@ -84,7 +84,7 @@ public sealed class PdfFiles
         paper.Heading("Contrast");
         paper.Say("", plan.Works is { } works
             ? $"Here the old rule happens to be right: {works.Written}: {works.RightWritten}." : "There is no item like this on which the old rule is right.");
-        paper.Say("", $"Here it does not: {plan.Fails.Written}: {plan.Fails.RightWritten}; the old rule gives {plan.Fails.OldWritten}.");
+        paper.Say("", $"{(plan.Works is null ? "" : "Here it does not: ")}{plan.Fails.Written}: {plan.Fails.RightWritten}; the old rule gives {plan.Fails.OldWritten}.");
         if (plan.Differs.Length > 0) paper.Say("", plan.Differs);
         paper.Heading("Worked example, with the why", 150);
         paper.Items([(plan.Example.Written, ShowModel.Solved(plan).Sketch())]);

@@ -219,6 +219,9 @@ export function startTyping(root) {
     render();
   }));
 
+  // What a screen reader was told last.
+  let told = {};
+
   // What is shown.
 
   function render() {
@@ -228,13 +231,27 @@ export function startTyping(root) {
       slots[index].classList.toggle("current", index === at);
     });
     const item = current(), reads = answerOf(item);
-    const marks = isLines(item) ? "" : marksSpoken(item);
-    find("spoken").textContent = isLines(item) ? "" : `Item ${item.id}: ${item.spoken}${marks ? `; ${marks}` : ""}; answer ${reads === "?" ? "cannot be read" : reads ?? "empty"}, ${hand.where}`;
+    find("spoken").textContent = isLines(item) ? "" : heard(item, reads);
     find("reads").textContent = notice || `Item ${item.id} ${reads === null ? "is empty" : reads === "?" ? "cannot be read" : `reads ${reads}`}`;
     notice = "";
     showSigns();
     find("direction").textContent = hand.fromLeft ? "→ from the left" : "← from the right";
     showTurned();
+  }
+
+  // All of an item when the hand comes to it, and then only what has changed; what is shown twice is told once.
+  function heard(item, reads) {
+    const now = { item, marks: marksSpoken(item), answer: `answer ${reads === "?" ? "cannot be read" : reads ?? "empty"}`, where: hand.where };
+    const isNew = told.item !== item;
+    if (!isNew && now.marks === told.marks && now.answer === told.answer && now.where === told.where) return told.text;
+    now.text = [
+      isNew ? `Item ${item.id}: ${item.spoken}` : "",
+      now.marks === (isNew ? "" : told.marks) ? "" : now.marks || "no marks",
+      !isNew && now.answer === told.answer ? "" : now.answer,
+      now.where,
+    ].filter(Boolean).join("; ");
+    told = now;
+    return told.text;
   }
 
   // The keys that hold for the item under the hand, and which signs can be written where it is, as keys for mouse and touch.

@@ -55,6 +55,9 @@ public sealed record KeyLine(string Name, string Written, string Right, IReadOnl
 /// <param name="KeySays">What stands above the key.</param>
 public sealed record PaperView(PaperWish Wish, string Title, IReadOnlyList<string> Codes, IReadOnlyList<PaperPart> Parts, IReadOnlyList<KeyLine> Key, string Heads = "", string KeySays = "")
 {
+    /// <summary>The items, in columns where that takes no more paper.</summary>
+    public IReadOnlyList<PaperPart> Parts { get; } = InColumns(Parts, Wish);
+
     /// <summary>Of the wrong answers to an item, so many stand in the key.</summary>
     private const int MostTelling = 4;
 
@@ -71,6 +74,14 @@ public sealed record PaperView(PaperWish Wish, string Title, IReadOnlyList<strin
     public static PaperView Of(PaperWish wish, string title, IEnumerable<string> codes, IReadOnlyList<WorkedItem> items, School? school = null) => new(
         wish, title, [.. codes], [new PaperPart("", [.. items.Select(i => new PaperItem($"{i.Id}{Behind(i.Asked)}", PagePicture.WithRoom(i.Task, school)))])], KeyOf(items),
         KeySays: "Not for the student. Beside the right answer stand answers that rules of the catalogue lead to; one such answer is no finding yet.");
+
+    private static IReadOnlyList<PaperPart> InColumns(IReadOnlyList<PaperPart> parts, PaperWish wish)
+    {
+        foreach (var part in parts)
+            if (ItemBands.EvenWidth([.. part.Items.Select(i => i.Picture.Sketch())], wish.Paper, wish.IsLarge) is { } width)
+                foreach (var item in part.Items) item.Picture.Widen(width);
+        return parts;
+    }
 
     private static string Behind(Asked asked) => asked == default ? "" : " " + asked.Words;
 
