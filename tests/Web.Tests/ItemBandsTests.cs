@@ -1,7 +1,9 @@
 using Shouldly;
 using Xunit;
 using YellowPencil.Core.Format;
+using YellowPencil.Core.Pages;
 using YellowPencil.Web.Drawing;
+using YellowPencil.Web.Pages.Sheets;
 using YellowPencil.Web.Printing;
 
 namespace YellowPencil.Web.Tests;
@@ -29,19 +31,17 @@ public sealed class ItemBandsTests
     public void Squares_are_smaller_only_where_that_saves_a_page(int count, int side) =>
         ItemBands.SideOf([(false, [.. Enumerable.Repeat(Item(4, 4), count)])], PaperSize.A4).ShouldBe(side);
 
+    // Where something is renamed and where nothing is, the same room is left, and all stand in columns.
     [Fact]
-    public void Items_stand_in_columns_where_that_takes_no_more_bands()
+    public void By_its_room_no_item_tells_what_is_to_be_done_in_it()
     {
-        // Of 26 squares four of 4 and 5 wide take 1 + 5 + 6 + 5 + 6; each 5 wide, 1 + 4 × 6 are 25, so they stand in columns.
-        ItemBands.EvenWidth([Item(4, 5), Item(5, 5), Item(4, 5), Item(5, 5)], PaperSize.A4, isLarge: false).ShouldBe(5 * SquarePaper.Square);
-
-        // One of 20 would leave each of the others a band of its own.
-        ItemBands.EvenWidth([Item(4, 5), Item(20, 5), Item(4, 5), Item(4, 5)], PaperSize.A4, isLarge: false).ShouldBeNull();
-
-        // Large print has 17 squares in a row: 6 and 8 go into it, 8 and 8 do not.
-        ItemBands.EvenWidth([Item(6, 5), Item(8, 5)], PaperSize.A4, isLarge: true).ShouldBeNull();
-        ItemBands.EvenWidth([Item(6, 5), Item(7, 5)], PaperSize.A4, isLarge: true).ShouldBe(7 * SquarePaper.Square);
-        ItemBands.EvenWidth([], PaperSize.A4, isLarge: false).ShouldBeNull();
+        var tasks = new[] { "604 - 278", "52 - 10", "331 - 146", "70 - 50", "528 - 18" }.Select(t => new WorkedItem { Id = "1", Task = TaskText.TryParse(t).Value!, TaskAsWritten = t }).ToList();
+        var view = PaperView.Of(new PaperWish(), "Ropes", ["K-06"], tasks);
+        var sketches = view.Parts.Single().Items.Select(i => i.Picture.Sketch()).ToList();
+        sketches.Select(s => s.Height).Distinct().Count().ShouldBe(1);
+        sketches.Select(s => s.Width).Distinct().Count().ShouldBe(1);
+        var first = sketches.Select(s => s.Shapes.OfType<TextShape>().Where(t => t.Style.StartsWith("print", StringComparison.Ordinal)).Min(t => t.Y));
+        first.Distinct().Count().ShouldBe(1);
     }
 
     [Fact]

@@ -75,6 +75,12 @@ public abstract class PagePicture
         foreach (var picture in pictures) picture.MakeRoomFor([pictures[0]]);
     }
 
+    /// <summary>Shows in pictures of one frame the rows that any of them needs: by its room no item tells what is to be done in it.</summary>
+    public static void LineUpAlike(IEnumerable<PagePicture> pictures)
+    {
+        foreach (var alike in pictures.Where(p => p.Frame is not null).GroupBy(p => p.Frame)) LineUp([.. alike]);
+    }
+
     /// <summary>Draws it on the screen.</summary>
     public abstract IHtmlContent Draw();
 
@@ -90,6 +96,9 @@ public abstract class PagePicture
     public void Widen(double width) => leastWidth = width;
 
     private protected abstract Sketch Lay();
+
+    /// <summary>What pictures share whose rows are the same; null where rows come as they are needed.</summary>
+    private protected virtual object? Frame => null;
 
     /// <summary>Leaves the room that other pictures of the same item take.</summary>
     private protected abstract void MakeRoomFor(IReadOnlyList<PagePicture> others);

@@ -158,7 +158,10 @@ internal sealed class SquaresPicture : PagePicture
     private protected override void MakeRoomFor(IReadOnlyList<PagePicture> others)
     {
         foreach (var other in others) Show((SquaresPicture)other);
+        if (IsInLine) LineRow = shown.Min;
     }
+
+    private protected override object Frame => (task.Family, layout.Rows);
 
     /// <inheritdoc/>
     public override IHtmlContent Draw() => SquarePaper.Svg(Sketch());

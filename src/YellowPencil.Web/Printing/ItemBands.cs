@@ -45,18 +45,6 @@ internal static class ItemBands
         }
     }
 
-    /// <summary>The width in which all of them stand in columns, where that takes no more bands; null where it does.</summary>
-    /// <param name="items">The items.</param>
-    /// <param name="size">The paper.</param>
-    /// <param name="isLarge">Whether it is large print.</param>
-    public static double? EvenWidth(IReadOnlyList<Sketch> items, PaperSize size, bool isLarge)
-    {
-        if (items.Count == 0) return null;
-        var widest = items.Max(i => i.Width);
-        List<Sketch> even = [.. items.Select(i => i with { Width = widest })];
-        return (isLarge ? [LargeSide] : Sides).Select(side => (int)(size.Width / side)).All(columns => Of(even, s => s, columns).Count() <= Of(items, s => s, columns).Count()) ? widest : null;
-    }
-
     /// <summary>How many squares a band is high: its highest item, a line for names and one between.</summary>
     public static double Height(IEnumerable<Sketch> band) => band.Max(s => Squares(s.Height)) + 2;
 
@@ -73,6 +61,14 @@ internal static class ItemBands
         var pages = Sides.Select(side => Pages(parts, size, first, side)).ToList();
         return pages.IndexOf(pages.Min());
     }
+
+    /// <summary>How many pages a sheet for one student takes.</summary>
+    /// <param name="parts">Its items, part by part; whether a part has a title.</param>
+    /// <param name="size">The paper.</param>
+    /// <param name="isLarge">Whether it is large print.</param>
+    /// <param name="hasSentence">Whether a sentence stands above the items.</param>
+    public static int PagesOf(IReadOnlyList<(bool HasTitle, IReadOnlyList<Sketch> Items)> parts, PaperSize size, bool isLarge, bool hasSentence) =>
+        (isLarge ? [LargeSide] : Sides).Min(side => Pages(parts, size, size.SheetHeight - Head - (hasSentence ? Sentence : 0), side));
 
     private static int Pages(IReadOnlyList<(bool HasTitle, IReadOnlyList<Sketch> Items)> parts, PaperSize size, double first, double side)
     {

@@ -55,8 +55,8 @@ public sealed record KeyLine(string Name, string Written, string Right, IReadOnl
 /// <param name="KeySays">What stands above the key.</param>
 public sealed record PaperView(PaperWish Wish, string Title, IReadOnlyList<string> Codes, IReadOnlyList<PaperPart> Parts, IReadOnlyList<KeyLine> Key, string Heads = "", string KeySays = "")
 {
-    /// <summary>The items, in columns where that takes no more paper.</summary>
-    public IReadOnlyList<PaperPart> Parts { get; } = InColumns(Parts, Wish);
+    /// <summary>The items, with the same room for all that look alike, and in columns where that takes no more paper.</summary>
+    public IReadOnlyList<PaperPart> Parts { get; } = Arranged(Parts, Wish, Heads.Length > 0);
 
     /// <summary>Of the wrong answers to an item, so many stand in the key.</summary>
     private const int MostTelling = 4;
@@ -75,11 +75,14 @@ public sealed record PaperView(PaperWish Wish, string Title, IReadOnlyList<strin
         wish, title, [.. codes], [new PaperPart("", [.. items.Select(i => new PaperItem($"{i.Id}{Behind(i.Asked)}", PagePicture.WithRoom(i.Task, school)))])], KeyOf(items),
         KeySays: "Not for the student. Beside the right answer stand answers that rules of the catalogue lead to; one such answer is no finding yet.");
 
-    private static IReadOnlyList<PaperPart> InColumns(IReadOnlyList<PaperPart> parts, PaperWish wish)
+    private static IReadOnlyList<PaperPart> Arranged(IReadOnlyList<PaperPart> parts, PaperWish wish, bool hasSentence)
     {
-        foreach (var part in parts)
-            if (ItemBands.EvenWidth([.. part.Items.Select(i => i.Picture.Sketch())], wish.Paper, wish.IsLarge) is { } width)
-                foreach (var item in part.Items) item.Picture.Widen(width);
+        PagePicture.LineUpAlike(parts.SelectMany(p => p.Items).Select(i => i.Picture));
+        List<(bool HasTitle, IReadOnlyList<Sketch> Items)> own = [.. parts.Select(p => (p.Title.Length > 0, (IReadOnlyList<Sketch>)[.. p.Items.Select(i => i.Picture.Sketch())]))];
+        var even = own.ConvertAll(p => (p.HasTitle, (IReadOnlyList<Sketch>)[.. p.Items.Select(i => i with { Width = p.Items.Max(other => other.Width) })]));
+        if (ItemBands.PagesOf(even, wish.Paper, wish.IsLarge, hasSentence) > ItemBands.PagesOf(own, wish.Paper, wish.IsLarge, hasSentence)) return parts;
+        foreach (var (part, sketches) in parts.Zip(even))
+            foreach (var (item, sketch) in part.Items.Zip(sketches.Item2)) item.Picture.Widen(sketch.Width);
         return parts;
     }
 
