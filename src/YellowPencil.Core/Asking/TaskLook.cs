@@ -17,7 +17,7 @@ internal sealed partial class TaskLook
 
     private TaskLook(ItemTask task)
     {
-        var numbers = task.SetOperation is null || char.IsAsciiLetter(task.Text[0]) ? [] : task.Numbers;
+        var numbers = task.SetOperation is null || char.IsAsciiLetter(task.Text[0]) || Fraction().IsMatch(task.Text) ? [] : task.Numbers;
         var text = task.Text[(task.Text.IndexOf(' ') is > 0 and var word && char.IsAsciiLetter(task.Text[0]) ? word + 1 : 0)..];
         var inText = Number().Matches(text);
         Operation = task.SetOperation;
@@ -71,6 +71,10 @@ internal sealed partial class TaskLook
         if (FirstNumber().IsMatch(text)) yield return "number first";
         if (NumberBeforeLetter().IsMatch(text)) yield return "number before letter";
     }
+
+    // Fractions stand in no columns: how large their numbers are is what counts.
+    [GeneratedRegex(@"\d/\d")]
+    private static partial Regex Fraction();
 
     [GeneratedRegex(@"\^\d")]
     private static partial Regex Power();
