@@ -95,7 +95,7 @@ public sealed class LookTests(Browser browser) : IClassFixture<Browser>
         browser.BeginPage("604 - 278\n86 - 42\n3006 - 749");
         browser.Go(browser.PagePath + "/sheet");
         browser.TextOf(".sheet .heads").ShouldBe("K-06\nDate");
-        browser.Script<string>("return [...document.querySelectorAll('.sheet svg')].map(s => s.getAttribute('height')).join()").ShouldBe("8.75rem,7rem,8.75rem");
+        browser.Script<string>("return [...document.querySelectorAll('.sheet svg')].map(s => s.getAttribute('height')).join()").ShouldBe("8.75rem,8.75rem,8.75rem");
         browser.As("print", null, () =>
         {
             browser.Driver.FindElements(By.CssSelector(".caret, .current")).Count.ShouldBe(0);
