@@ -5,6 +5,7 @@ import { forget, keep, kept } from "./keeping.js";
 
 const QUIET = 40; // milliseconds after the last key before sending
 const RETRY = 2000; // milliseconds between tries without a connection
+const PATIENCE = 30_000; // milliseconds after which a request that was not answered is given up and sent again
 
 /**
  * The items belong to pages: each has page, code, title, id, version, and a name for messages. `mail` says how they are written and sent:
@@ -92,7 +93,7 @@ export class Outbox {
   }
 
   async put(sent) {
-    const request = () => fetch(this.mail.address(), { method: "PUT", headers: { "content-type": "application/json", "X-Antiforgery": this.token }, body: this.mail.pack(sent) });
+    const request = () => fetch(this.mail.address(), { method: "PUT", headers: { "content-type": "application/json", "X-Antiforgery": this.token }, body: this.mail.pack(sent), signal: AbortSignal.timeout(PATIENCE) });
     const answer = await request();
     if (answer.status !== 400 && answer.status !== 401) return answer;
 
