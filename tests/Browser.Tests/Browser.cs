@@ -153,7 +153,14 @@ public sealed class Browser : IAsyncDisposable
     {
         var wait = new WebDriverWait(Driver, TimeSpan.FromMinutes(3)) { Message = what, PollingInterval = TimeSpan.FromMilliseconds(50) };
         wait.IgnoreExceptionTypes(typeof(WebDriverException));
-        wait.Until(_ => holds(this));
+        try
+        {
+            wait.Until(_ => holds(this));
+        }
+        catch (WebDriverTimeoutException late)
+        {
+            throw new TimeoutException($"{what}, on {Driver.Url}: {Text}", late);
+        }
     }
 
     /// <summary>Signs the demo's specialist in, who types from the given side.</summary>

@@ -50,6 +50,9 @@ public sealed class PlanPathTests(Browser browser) : IClassFixture<Browser>
         browser.FromMenu("Change the words");
         browser.Until(b => b.Script<bool>("return document.activeElement.matches('[data-sentence=aim] textarea')"), "the hand in the aim");
         browser.AccessibilityFaults().ShouldBeEmpty();
+        browser.Driver.FindElement(By.CssSelector("[data-print]")).Displayed.ShouldBeFalse("half a sentence is not printed");
+        browser.Script<object?>("document.querySelector('[data-words]').click()");
+        browser.Driver.FindElements(By.CssSelector("form.wordsbar")).Count.ShouldBe(1);
         browser.Script<object?>("document.activeElement.select()");
         browser.Keys("Ten beads make one on the next string.");
 

@@ -6,12 +6,13 @@ export function editWords(link) {
   link.addEventListener("click", async (event) => {
     if (event.ctrlKey || event.metaKey || event.shiftKey) return;
     event.preventDefault();
-    const answer = await fetch(link.href).catch(() => null);
-    if (!answer?.ok) { location.href = link.href; return; }
-    const form = new DOMParser().parseFromString(await answer.text(), "text/html").querySelector("form.words");
-    link.closest("details")?.removeAttribute("open");
+    if (link.hidden) return;
     link.hidden = true;
-    open(document.importNode(form, true), link.href);
+    link.closest("details")?.removeAttribute("open");
+    const answer = await fetch(link.href).catch(() => null);
+    const form = answer?.ok ? new DOMParser().parseFromString(await answer.text(), "text/html").querySelector("form.words") : null;
+    if (form) open(document.importNode(form, true), link.href);
+    else location.href = link.href; // also where somebody has signed out: that page says so
   });
 }
 
@@ -24,7 +25,7 @@ function open(form, action) {
   form.className = "wordsbar noprint";
   form.setAttribute("aria-label", "Words of the plan");
   document.querySelector("article.plan").before(form);
-  document.querySelector("[data-print]").classList.remove("next");
+  document.querySelector("[data-print]").hidden = true; // what is printed is what is kept
   form.querySelector("[data-forget]").addEventListener("click", (event) => {
     event.preventDefault();
     forgetForm(event.target.dataset.forget);

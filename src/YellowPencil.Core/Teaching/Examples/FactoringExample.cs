@@ -94,7 +94,7 @@ internal sealed class FactoringExample(FactoringTask task, School school)
         foreach (var (one, other) in TrialPairs.Of(a, c))
         {
             // Where both have one sign, nobody tries the sign that the middle does not have.
-            if (c > 0 && one[1].Number.Sign != Math.Sign(b)) continue;
+            if (a > 0 && c > 0 && one[1].Number.Sign != Math.Sign(b)) continue;
             var middle = one[0].Number * other[1].Number + one[1].Number * other[0].Number;
             var fits = middle == b;
             if (!fits && ++lines > MostPairs) continue;

@@ -79,10 +79,10 @@ public sealed record PaperView(PaperWish Wish, string Title, IReadOnlyList<strin
     {
         PagePicture.LineUpAlike(parts.SelectMany(p => p.Items).Select(i => i.Picture));
         List<(bool HasTitle, IReadOnlyList<Sketch> Items)> own = [.. parts.Select(p => (p.Title.Length > 0, (IReadOnlyList<Sketch>)[.. p.Items.Select(i => i.Picture.Sketch())]))];
-        var even = own.ConvertAll(p => (p.HasTitle, (IReadOnlyList<Sketch>)[.. p.Items.Select(i => i with { Width = p.Items.Max(other => other.Width) })]));
+        var even = own.ConvertAll(p => (p.HasTitle, Items: (IReadOnlyList<Sketch>)[.. p.Items.Select(i => i with { Width = p.Items.Max(other => other.Width) })]));
         if (ItemBands.PagesOf(even, wish.Paper, wish.IsLarge, hasSentence) > ItemBands.PagesOf(own, wish.Paper, wish.IsLarge, hasSentence)) return parts;
         foreach (var (part, sketches) in parts.Zip(even))
-            foreach (var (item, sketch) in part.Items.Zip(sketches.Item2)) item.Picture.Widen(sketch.Width);
+            foreach (var (item, sketch) in part.Items.Zip(sketches.Items)) item.Picture.Widen(sketch.Width);
         return parts;
     }
 
