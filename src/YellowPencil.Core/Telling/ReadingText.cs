@@ -62,10 +62,14 @@ public static class ReadingText
                 $"{who} works as taught, but takes {string.Join(" and ", reading.Facts.Select(f => $"{Signs.Printed(f.Fact.ToString())} to be {f.Written}"))}.",
             Outcome.Sound =>
                 wrong.Count == 0 ? $"{who} works as taught." : $"{who} works as taught; {ItemsOf(wrong)} {(wrong.Count == 1 ? "is a slip" : "are slips")}.",
-            Outcome.Unexplained => $"{who} does something that no rule found fits: {ItemsOf([.. wrong.Where(i => i.Cause == Cause.Unexplained)])}.",
+            Outcome.Unexplained => $"{who} does something that no rule found fits: {ItemsOf(Unfitting(wrong))}.",
             _ => TooFew(reading, wrong, who),
         };
     }
+
+    // Where each wrong item could be something by itself, it is all of them together that nothing fits.
+    private static List<ItemReading> Unfitting(List<ItemReading> wrong) =>
+        wrong.Exists(i => i.Cause == Cause.Unexplained) ? wrong.FindAll(i => i.Cause == Cause.Unexplained) : wrong;
 
     private static string TooFew(Reading reading, List<ItemReading> wrong, string who)
     {

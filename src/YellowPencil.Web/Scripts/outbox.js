@@ -14,7 +14,7 @@ const PATIENCE = 30_000; // milliseconds after which a request that was not answ
  */
 export class Outbox {
   constructor(items, token, mail, { changed, heard }) {
-    Object.assign(this, { items, token, mail, tell: changed, heard, isKept: true, waiting: new Set(), refused: new Map(), conflicts: new Map(), trouble: "", busy: false, timer: 0 });
+    Object.assign(this, { items, token, mail, tell: changed, heard, isKept: true, waiting: new Set(), refused: new Map(), conflicts: new Map(), trouble: null, busy: false, timer: 0 });
     this.byKey = new Map(items.map((item) => [this.key(item), item]));
     window.addEventListener("online", () => this.send());
   }
@@ -36,7 +36,7 @@ export class Outbox {
   get state() {
     const faults = [...this.refused].map(([item, message]) => `${item.name} is not saved: ${message}.`);
     if (this.conflicts.size > 0) faults.unshift(`${this.names(this.conflicts.keys())} changed in another tab: choose what stands.`);
-    if (this.trouble) faults.unshift(this.trouble);
+    if (this.trouble) faults.unshift([this.trouble.what, this.isKept ? "What you typed is kept in this browser." : "", this.trouble.then].filter((sentence) => sentence).join(" "));
     if (!this.isKept && !this.isSettled) faults.unshift("This browser has no room to keep what you type: leave the page open until it says “Saved.”");
     if (faults.length > 0) return faults.length > 3 ? `${faults.slice(0, 3).join(" ")} And ${faults.length - 3} more.` : faults.join(" ");
     return this.busy || this.waiting.size > 0 ? "Saving…" : "Saved.";
@@ -81,11 +81,11 @@ export class Outbox {
     this.waiting.clear();
     try {
       const answer = await this.put(sent);
-      this.trouble = "";
+      this.trouble = null;
       if (answer.ok) this.acknowledge(sent, await answer.json());
       else await this.hold(sent, answer);
     } catch {
-      this.later(sent, "Not connected. What you type is kept in this browser and sent when the connection is back.");
+      this.later(sent, "Not connected.", "It is sent when the connection is back.");
     }
     this.busy = false;
     this.tell();
@@ -125,16 +125,16 @@ export class Outbox {
   find(page, id) { return this.byKey.get(this.key({ page, id })); }
 
   async hold(sent, answer) {
-    if (answer.status === 401) return this.later(sent, "You are signed out. What you typed is kept in this browser: sign in again in another tab, and this page goes on by itself.");
-    if (answer.status === 404) return this.later(sent, "The page is not among your files: it was thrown away, or somebody else is signed in. What you typed is kept in this browser.");
-    if (answer.status >= 500) return this.later(sent, "The server could not save. What you typed is kept in this browser and sent again.");
+    if (answer.status === 401) return this.later(sent, "You are signed out.", "Sign in again in another tab, and this page goes on by itself.");
+    if (answer.status === 404) return this.later(sent, "The page is not among your files: it was thrown away, or somebody else is signed in.");
+    if (answer.status >= 500) return this.later(sent, "The server could not save.", "It is sent again.");
     const fault = await answer.json().catch(() => ({ message: "This page cannot be saved." }));
     for (const { item } of sent) this.refused.set(item, fault.message);
   }
 
-  later(sent, message) {
+  later(sent, what, then = "") {
     for (const { item } of sent) this.waiting.add(item);
-    this.trouble = message;
+    this.trouble = { what, then };
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.send(), RETRY);
   }

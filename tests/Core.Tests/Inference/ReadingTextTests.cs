@@ -48,8 +48,28 @@ public class ReadingTextTests
         Headline("604 - 278 = 88888", "523 - 168 = 7777", "80 - 36 = 1", "703 - 245 = 99999", "952 - 367 = 3").ShouldBe("Merrin does something that no rule found fits: items 1, 2, 3, 4 and 5.");
         Headline("604 - 278 = 326", "523 - 168 = 356", "80 - 36 = 44", "415 - 203 = 212", "703 - 245 = 458", "952 - 367 = 575", "500 - 123 = 377", "867 - 452 = 415", "731 - 480 = 251",
             "640 - 58 = 582", "7004 - 1586 = 5418", "340 - 127 = 213").ShouldBe("Merrin works as taught; items 2 and 6 are slips.");
+        Headline("60 - 51 = 7", "49 - 43 = 7", "754 - 158 = 7", "88 - 28 = 7", "848 - 379 = 7", "477 - 362 = 7").ShouldBe("Merrin does something that no rule found fits: items 1, 2, 3, 4, 5 and 6.");
         Headline("604 - 278").ShouldBe("Nothing of Merrin’s is typed in that can be read.");
     }
+
+    // Wrong in every way at once: one answer everywhere, and each answer under another item.
+    [Theory]
+    [MemberData(nameof(Families))]
+    public void Whatever_is_wrong_on_a_page_is_told(Family family)
+    {
+        foreach (var seed in Enumerable.Range(1, 3))
+        {
+            var tasks = ItemPool.Of(family, 6, seed);
+            foreach (var answers in new[] { tasks.Select(_ => "7"), tasks.Skip(1).Append(tasks[0]).Select(t => t.RightAnswer) })
+            {
+                var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "K-17", Items = [.. tasks.Zip(answers, (task, answer) => WorkedItem.Of(task.Text, task) with { Answer = answer })] });
+                ReadingText.Headline(reading, "Merrin", ClassroomWord.Rename, e => $"rule {e.Hypothesis.RuleCount}").ShouldContain("Merrin");
+                NextStep.After(reading, NextItems.For(reading)).Why.ShouldEndWith(".");
+            }
+        }
+    }
+
+    public static TheoryData<Family> Families => [.. FamilyList.All];
 
     [Fact]
     public void Every_rule_of_the_catalogue_makes_a_headline_that_begins_with_the_student()

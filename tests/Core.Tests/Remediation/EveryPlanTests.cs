@@ -71,6 +71,7 @@ public class EveryPlanTests
         Answer(plan.Example.Task);
         run.Followed.ShouldBeGreaterThan(0);
         plan.ExampleSteps[plan.DecidingStep!.Value].ShouldNotStartWith("Check");
+        foreach (var step in plan.ExampleSteps) SaidArithmetic.MustBeTrue(step, plan.Example.Written);
         plan.Differs.ShouldStartWith("It is decided by one question: ");
         DiffersInOneThing(plan);
         var text = PlanText.Markdown(plan);
