@@ -47,6 +47,10 @@ public abstract class Decision
     /// <summary>How many choices there are, the taught ones included.</summary>
     public abstract int ChoiceCount { get; }
 
+    /// <summary>Making one choice in every context, as a habit; null where numbers come about, which are no choices.</summary>
+    /// <param name="choice">The number of the choice.</param>
+    internal virtual Deviation? EveryTime(int choice) => null;
+
     /// <summary>The unlisted deviations made of one named kind of context and one choice.</summary>
     public abstract IEnumerable<UnlistedDeviation> AllDeviations();
 
@@ -229,6 +233,9 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
 
     /// <summary>A deviation in every context.</summary>
     public Deviation Instead(TName instead) => When(static _ => true).Instead(instead);
+
+    /// <inheritdoc/>
+    internal override Deviation? EveryTime(int choice) => Instead(ChoiceName<TName>.At(choice));
 }
 
 /// <summary>

@@ -39,6 +39,9 @@ internal sealed partial class PlanItems
     /// </summary>
     private const int StepsAnIdea = 3;
 
+    /// <summary>Of those on which a new habit may be wrong, about so many are looked at.</summary>
+    private const int LookedAt = 50;
+
     /// <summary>A contrast is looked for beside so many of the easiest.</summary>
     private const int Easy = 8;
 
@@ -50,6 +53,7 @@ internal sealed partial class PlanItems
     private readonly HashSet<Decision> points;
     private readonly StudentSize size;
     private readonly Random random;
+    private NewHabits? habits;
 
     // How often the page has each shape of those on which the rule shows, and how often it was given out.
     private readonly Dictionary<string, int> shapes;
@@ -206,16 +210,29 @@ internal sealed partial class PlanItems
     /// <summary>Items that the old rule gets wrong, evenly spread between two levels of effort, 0 the easiest and 1 the hardest.</summary>
     public IReadOnlyList<PlanItem> TakeShowing(int count, double from, double to) => [.. Take(showing, count, from, to).Select(w => w.Item)];
 
-    /// <summary>An item in which the same question comes up and has the other answer, or one in which it does not come up; null where the rule shows everywhere.</summary>
+    /// <summary>
+    /// An item on which the old rule is right, of those first on which a new habit is wrong; null where the rule shows everywhere.
+    /// </summary>
     public PlanItem? TakeGuard()
     {
-        if (guards.Count > 0) return Take(guards, 1, 0.4, 0.4)[0].Item;
-        if (others.Count == 0) return null;
-        var like = MostAlike(1);
-        var taken = like[(int)(0.4 * (like.Count - 1))];
-        others.Remove(taken);
-        return taken.Item;
+        var step = 1 + guards.Count / LookedAt;
+        if (guards.Where((w, at) => at % step == 0 && HasHabit(w)).ToList() is { Count: > 0 } caught) return TakeFrom(guards, caught);
+        if (MostAlike(Plenty).FindAll(HasHabit) is { Count: > 0 } alike) return TakeFrom(others, alike);
+        return guards.Count > 0 ? TakeFrom(guards, guards) : others.Count > 0 ? TakeFrom(others, MostAlike(1)) : null;
     }
+
+    private bool HasHabit(WeighedItem weighed) => Habits.AnswerOn(weighed.Item.Task) is not null;
+
+    private NewHabits Habits => habits ??= new NewHabits([.. given.Concat(showing.OrderBy(Effort)).Select(w => w.Item.Task)], rule.School, points);
+
+    private PlanItem TakeFrom(List<WeighedItem> source, List<WeighedItem> choice)
+    {
+        var taken = Take([.. choice], 1, 0.4, 0.4)[0];
+        source.Remove(taken);
+        return WithHabit(taken.Item);
+    }
+
+    private PlanItem WithHabit(PlanItem item) => item with { NewHabit = Habits.AnswerOn(item.Task) };
 
     // Of the others so many and more, those first in which most questions come up that come up in the items on which the rule shows.
     private List<WeighedItem> MostAlike(int count)
@@ -325,7 +342,7 @@ internal sealed partial class PlanItems
         var from = old.Shows ? showing : guards.Exists(w => w.Item.Task.Text == old.Task.Text) || others.Count == 0 ? guards : others;
         return from.Where(w => !used.Contains(w.Item.Written))
             .OrderBy(w => Math.Abs(w.Pooled.Steps - steps)).ThenBy(w => Math.Abs(w.Item.Task.Text.Length - old.Task.Text.Length)).Take(Choice)
-            .OrderBy(_ => random.Next()).Select(w => w.Item).FirstOrDefault();
+            .OrderByDescending(w => old.NewHabit is not null && HasHabit(w)).ThenBy(_ => random.Next()).Select(w => old.NewHabit is null ? w.Item : WithHabit(w.Item)).FirstOrDefault();
     }
 
     /// <summary>

@@ -101,7 +101,10 @@ public static class PlanJson
         {
             using var item = JsonDocument.ParseValue(ref reader);
             var task = TaskText.TryParse(item.RootElement.GetProperty("task").GetString()!, Asked.Read(item.RootElement));
-            return new PlanItem(task.Value ?? throw new JsonException(task.Fault.Message), item.RootElement.GetProperty("oldRule").GetString()!);
+            return new PlanItem(task.Value ?? throw new JsonException(task.Fault.Message), item.RootElement.GetProperty("oldRule").GetString()!)
+            {
+                NewHabit = item.RootElement.TryGetProperty("newHabit", out var newHabit) ? newHabit.GetString() : null,
+            };
         }
 
         public override void Write(Utf8JsonWriter json, PlanItem item, JsonSerializerOptions options)
@@ -111,6 +114,7 @@ public static class PlanJson
             item.Task.Asked.Write(json);
             json.WriteString("right", item.Right);
             json.WriteString("oldRule", item.OldAnswer);
+            if (item.NewHabit is { } newHabit) json.WriteString("newHabit", newHabit);
             json.WriteEndObject();
         }
     }

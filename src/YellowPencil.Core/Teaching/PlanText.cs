@@ -39,7 +39,7 @@ public static class PlanText
         Line($"Stop before each answer is shown: “{plan.Script.StopAt}”");
         Line($"**Check:** {plan.Check}");
         Line($"**Exit question:** {plan.Exit.Written} → {plan.Exit.RightWritten}; the old rule gives {plan.Exit.OldWritten}.");
-        if (plan.Guard is { } guard) Line($"**And one for the new habit:** {guard.Written} → {guard.RightWritten}; here the old way is right, and doing the new thing everywhere is not.");
+        if (plan.Guard is { } guard) Line($"**And one for the new habit:** {guard.Written} → {guard.RightWritten}; {guard.GuardsAgainst}.");
         if (plan.Afterwards.Count > 0) Line("## At the end of the session");
         if (plan.Afterwards.Count > 0) Lines(plan.Afterwards.Select(a => $"- {a}"));
         if (plan.OnceMore is { } more) Line($"Once more together: {more.Written} → {more.RightWritten}; the old rule gives {more.OldWritten}.");

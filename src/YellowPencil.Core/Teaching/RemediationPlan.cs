@@ -13,6 +13,11 @@ public sealed record PlanItem(ItemTask Task, string OldAnswer)
 {
     private const string Or = " or ";
 
+    /// <summary>
+    /// Of an item on which the old rule is right, the answer of a new habit; null where it was not looked for, or none goes wrong.
+    /// </summary>
+    public string? NewHabit { get; init; }
+
     /// <summary>The item of what may come of the old rule; the right answer is left out where something else may.</summary>
     public static PlanItem Of(ItemTask task, IEnumerable<string> oldAnswers)
     {
@@ -39,6 +44,9 @@ public sealed record PlanItem(ItemTask Task, string OldAnswer)
     public string OldWritten => OldAnswer.Length == 0 ? "a blank"
         : OldAnswers is [var first, var second, _, _, ..] ? Signs.Printed($"{first}, {second} or another like it")
         : Signs.Printed(OldAnswer);
+
+    /// <summary>What an item that guards against a new habit is for, in a clause.</summary>
+    public string GuardsAgainst => NewHabit is null ? "here the old way is right, and nothing changes" : $"here the old way is right, and a new habit would give {Signs.Printed(NewHabit)}";
 
     /// <summary>Whether the old rule gives a wrong answer here.</summary>
     public bool Shows => OldAnswers.Any(old => Task.Judge(old) != Verdict.Right);
@@ -137,7 +145,7 @@ public sealed record RemediationPlan
     /// <summary>The question at the end, which the old rule gets wrong.</summary>
     public required PlanItem Exit { get; init; }
 
-    /// <summary>One more at the end, on which the old rule is right and a new habit that is used everywhere is not; null where there is none.</summary>
+    /// <summary>One more at the end, on which the old rule is right and, where there is such an item, a new habit is not; null where the old rule shows everywhere.</summary>
     public PlanItem? Guard { get; init; }
 
     /// <summary>Number facts that came out wrong beside the rule, as they are: they are learnt by themselves, two minutes a session.</summary>

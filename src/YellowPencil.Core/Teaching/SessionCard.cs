@@ -34,8 +34,9 @@ public enum SessionPart
 /// <param name="Written">What is asked.</param>
 /// <param name="Right">The right answer.</param>
 /// <param name="Old">What the old rule gives; empty where it gives the right answer, or has nothing to say.</param>
+/// <param name="NewHabit">Of one that guards against a new habit, what that habit gives; empty where none is known.</param>
 /// <param name="IsSpare">Whether it is only asked where it is needed.</param>
-public sealed record SessionItem(SessionPart Part, string Name, string Written, string Right, string Old, bool IsSpare = false);
+public sealed record SessionItem(SessionPart Part, string Name, string Written, string Right, string Old, string NewHabit = "", bool IsSpare = false);
 
 /// <summary>A plan as it is held in the hand while it is taught: parts with their minutes, what is answered, what to do when it goes wrong, what to bring.</summary>
 public sealed class SessionCard(RemediationPlan plan)
@@ -121,5 +122,5 @@ public sealed class SessionCard(RemediationPlan plan)
         return TaughtFamily.Of(plan.Family).ModelAt(plan.Example.Task, run.Page.Marks, plan.Example.Right);
     }
 
-    private static SessionItem Of(SessionPart part, string name, PlanItem item) => new(part, name, item.Written, item.RightWritten, item.Shows ? item.OldWritten : "");
+    private static SessionItem Of(SessionPart part, string name, PlanItem item) => new(part, name, item.Written, item.RightWritten, item.Shows ? item.OldWritten : "", Signs.Printed(item.NewHabit ?? ""));
 }

@@ -101,7 +101,7 @@ public sealed class PdfFiles
         Practised(paper, "Alone", $"Stop before each answer is shown: “{plan.Script.StopAt}”", plan, plan.Alone);
         paper.Say("Check:", plan.Check);
         paper.Say("Exit question:", $"{plan.Exit.Written}: {plan.Exit.RightWritten}; the old rule gives {plan.Exit.OldWritten}.");
-        if (plan.Guard is { } guard) paper.Say("And one for the new habit:", $"{guard.Written}: {guard.RightWritten}; here the old way is right, and doing the new thing everywhere is not.");
+        if (plan.Guard is { } guard) paper.Say("And one for the new habit:", $"{guard.Written}: {guard.RightWritten}; {guard.GuardsAgainst}.");
         if (plan.Facts.Count > 0) paper.Say("Facts by themselves:", $"{string.Join(", ", plan.Facts)}. Two minutes a session, asked and checked apart from this; no item here needs them.");
         if (plan.Afterwards.Count > 0) paper.Heading("At the end of the session", 80);
         foreach (var next in plan.Afterwards) paper.Say("", next, 10);
@@ -133,7 +133,7 @@ public sealed class PdfFiles
         paper.Say($"Alone, {card.Minutes(SessionPart.Alone)} min:", $"Stop before each answer: “{plan.Script.StopAt}” The student checks: {plan.Check}");
         paper.Table(
             [0.12, 0.36, 0.17, 0.17, 0.06, 0.06, 0.06], ["", "", "Right", "Old rule", "Other", "Help", "Check"],
-            card.Items.Select(i => (IReadOnlyList<string>)[i.Name, i.Written, $"[  ] {i.Right}", i.Old.Length > 0 ? $"[  ] {i.Old}" : "", "[  ]", "[  ]", i.Part == SessionPart.Alone ? "[  ]" : ""]));
+            card.Items.Select(i => (IReadOnlyList<string>)[i.Name, i.Written, $"[  ] {i.Right}", i.Old.Length > 0 ? $"[  ] {i.Old}" : "", i.NewHabit.Length > 0 ? $"[  ] as {i.NewHabit}" : "[  ]", "[  ]", i.Part == SessionPart.Alone ? "[  ]" : ""]));
         paper.Say("When it goes wrong:", $"{SessionCard.IfOldRule} {SessionCard.IfOther} {SessionCard.IfStuck}");
         paper.Say("At the end:", string.Join(' ', plan.Afterwards));
         if (plan.Facts.Count > 0) paper.Say("Facts, two minutes apart:", string.Join(", ", plan.Facts));
@@ -162,7 +162,7 @@ public sealed class PdfFiles
             paper.Heading(card.Plan.Student, 60);
             paper.Table(
                 [0.14, 0.36, 0.17, 0.17, 0.08, 0.08], ["", "", "Right", "Old rule", "Other", "Help"],
-                card.Items.Where(i => i.Part != SessionPart.First).Select(i => (IReadOnlyList<string>)[i.Name, i.Written, $"[  ] {i.Right}", i.Old.Length > 0 ? $"[  ] {i.Old}" : "", "[  ]", "[  ]"]));
+                card.Items.Where(i => i.Part != SessionPart.First).Select(i => (IReadOnlyList<string>)[i.Name, i.Written, $"[  ] {i.Right}", i.Old.Length > 0 ? $"[  ] {i.Old}" : "", i.NewHabit.Length > 0 ? $"[  ] as {i.NewHabit}" : "[  ]", "[  ]"]));
         }
 
         paper.Say("When it goes wrong:", $"{SessionCard.IfOldRule} {SessionCard.IfOther} {SessionCard.IfStuck}");

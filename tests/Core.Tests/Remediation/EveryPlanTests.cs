@@ -59,6 +59,14 @@ public class EveryPlanTests
             if (!item.Shows) run.Chances.ShouldBe(0, item.Task.Text);
         }
 
+        // On the last item the old rule is right, and a new habit is not.
+        if (plan.Guard is { NewHabit: { } newHabit } guard)
+        {
+            guard.Shows.ShouldBeFalse();
+            guard.Task.Judge(newHabit).ShouldBe(Verdict.Wrong, guard.Written);
+            PlanText.Markdown(plan).ShouldContain($"{guard.Written} → {guard.RightWritten}; here the old way is right, and a new habit would give {Signs.Printed(newHabit)}.");
+        }
+
         var isSeen = size.Page(bug.Family).Count(t => Answer(t) != t.RightAnswer) > 1;
         if (isSeen)
         {
