@@ -64,6 +64,9 @@ public sealed class MethodRun
     /// <summary>How many of the chances were followed.</summary>
     public int Followed { get; private set; }
 
+    /// <summary>Whether a deviation applied at a decision and came to the same as what is taught, as 2 + 2 does for 2 · 2.</summary>
+    public bool CameToTheSame { get; private set; }
+
     /// <summary>Whether two deviations claimed the same decision in the same context for different choices.</summary>
     public bool InConflict { get; private set; }
 
@@ -93,6 +96,7 @@ public sealed class MethodRun
         stepNumber = 0;
         Chances = 0;
         Followed = 0;
+        CameToTheSame = false;
         Trials = 0;
         InConflict = false;
         Page.Clear();
@@ -134,6 +138,7 @@ public sealed class MethodRun
                 if (!Unsafe.As<ContextDeviation<TContext>>(deviation).Applies(context, taught, out var instead))
                 {
                     chosen |= instead == Nothing.Else;
+                    CameToTheSame |= instead == Nothing.Else;
                     continue;
                 }
 

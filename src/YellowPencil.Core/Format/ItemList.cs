@@ -70,24 +70,25 @@ public static partial class ItemList
         var text = Numbering().Replace(line.Trim(), "");
         if (text.Contains('\t')) text = FromTable(text.Split('\t', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries));
 
-        // An equation has an equals sign of its own: its answer stands behind the second one.
-        var own = text.StartsWith("solve ", StringComparison.OrdinalIgnoreCase) ? text.IndexOf('=') + 1 : 0;
-        var at = text.IndexOf('=', own);
+        var at = AnswerSign(text);
         var (task, answer) = at < 0 ? (text, "") : (text[..at], text[(at + 1)..].Trim());
         return (Numbering().Replace(task.Trim(), ""), answer.Length == 0 ? null : answer);
     }
+
+    // The equals sign before the answer; less than 0 where there is none. An equation has one of its own, and its answer stands behind the second.
+    private static int AnswerSign(string text) => text.IndexOf('=', text.StartsWith("solve ", StringComparison.OrdinalIgnoreCase) ? text.IndexOf('=') + 1 : 0);
 
     // A column with a whole task, or with nothing but a sign between two numbers, says where the others belong: what stands before is the
     // number of the item, what stands behind is the answer.
     private static string FromTable(string[] columns)
     {
-        var whole = Array.FindIndex(columns, c => TaskText.TryParse(c.Split('=')[0].Trim()).Succeeded);
+        var whole = Array.FindIndex(columns, c => TryParseTask((AnswerSign(c) is >= 0 and var at ? c[..at] : c).Trim(), null, out _) is not null);
         var sign = Array.FindIndex(columns, c => c.Length == 1 && !char.IsLetterOrDigit(c[0]) && c != "=");
         var (task, next) = whole >= 0 ? (columns[whole], whole + 1)
             : sign > 0 && sign + 1 < columns.Length ? (string.Join(' ', columns[(sign - 1)..(sign + 2)]), sign + 2)
             : (string.Join(' ', columns), columns.Length);
         var answer = string.Concat(columns.Skip(next)).TrimStart('=').Trim();
-        return answer.Length == 0 || task.Contains('=') ? task : $"{task} = {answer}";
+        return answer.Length == 0 || AnswerSign(task) >= 0 ? task : $"{task} = {answer}";
     }
 
     /// <summary>What is wrong with an answer to an item of numbers, in a sentence; null where it can be kept.</summary>

@@ -15,10 +15,11 @@ internal static partial class NeighbourItems
         select read.Value;
 
     /// <summary>
-    /// Whether it is a root that lies higher than the straight line says, or a double such as 67 + 67: no item to learn another idea on, so long as there are others.
+    /// Whether it is a root that lies higher than the straight line says or comes out whole although it is none, or a double such as 67 + 67: no item to learn another
+    /// idea on, so long as there are others.
     /// </summary>
     public static bool IsMisleading(ItemTask task) =>
-        (task is RootTask root && root.TrueAnswer != root.RightAnswer) || (task.SetOperation is not null && task.Numbers is [var one, var other] && one.Text == other.Text);
+        (task is RootTask root && (root.TrueAnswer != root.RightAnswer || (!root.IsPerfect && root.Places > 0 && !root.RightAnswer.Contains('.')))) || (task.SetOperation is not null && task.Numbers is [var one, var other] && one.Text == other.Text);
 
     // Nothing that a teacher would not set: no 0 where none is needed, no answer that is nothing or a word, no bracket round one term, no root of 1, nothing that is done.
     private static bool IsNatural(ItemTask task) =>

@@ -49,7 +49,6 @@ internal sealed partial class PlanItems
     private readonly List<WeighedItem> guards;
     private readonly List<WeighedItem> others;
     private readonly DeviationSet rule;
-    private readonly DeviationSet worked;
     private readonly HashSet<Decision> points;
     private readonly StudentSize size;
     private readonly Random random;
@@ -64,7 +63,7 @@ internal sealed partial class PlanItems
 
     private PlanItems(List<WeighedItem> items, DeviationSet rule, HashSet<Decision> points, StudentSize size, Dictionary<string, int> shapes, Random random)
     {
-        (this.rule, worked, this.points, this.size, this.shapes, this.random) = (rule, new DeviationSet(rule.School, []), points, size, shapes, random);
+        (this.rule, this.points, this.size, this.shapes, this.random) = (rule, points, size, shapes, random);
         showing = [.. items.Where(i => i.Shows)];
         guards = [.. items.Where(IsGuard)];
         others = [.. items.Where(i => !i.Shows && i is { Chances: 0, Asks: false })];
@@ -91,13 +90,13 @@ internal sealed partial class PlanItems
         WeighedItem Weigh(PooledItem item)
         {
             Method.Run(item.Task, run, set);
-            var (old, chances) = (run.Page.Answer.ToString(), run.Chances);
+            var (old, chances, isByLuck) = (run.Page.Answer.ToString(), run.Chances, run.CameToTheSame);
             var answers = others.Where(_ => chances > 0).Select(other =>
             {
                 Method.Run(item.Task, run, other);
                 return run.Page.Answer.ToString();
             });
-            return new WeighedItem(item, PlanItem.Of(item.Task, answers.Prepend(old)), chances, item.Points.Overlaps(points));
+            return new WeighedItem(item, PlanItem.Of(item.Task, answers.Prepend(old)), chances, item.Points.Overlaps(points), isByLuck);
         }
 
         var (partRun, ofIdea) = (new MethodRun(), new DeviationSet(school, [part]));
@@ -144,6 +143,9 @@ internal sealed partial class PlanItems
         if (items.FindAll(w => !w.Shows || shapes.ContainsKey(w.Shape)) is var alike && IsEnough(alike)) items = alike;
         if (!IsEnough(items) && able.FindAll(w => size.KnowsSignsOf(w.Item.Task)) is var known && IsEnough(known)) able = known;
         if (!IsEnough(items)) items = OfLevel(family, school, able, set, size.Level, CanBeUsed, Weigh);
+
+        // Where the old rule comes to the right number by luck, there is nothing to learn.
+        if (items.FindAll(w => w.Shows || !w.IsByLuck) is var unlucky && unlucky.Count(w => !w.Shows) >= GuardsNeeded) items = unlucky;
 
         // Items in between that are shorter than all of the page would give themselves away.
         if (size.Knows(family) && items.FindAll(w => w.Shows || size.IsAsLong(w.Item.Task)) is var asLong && AreLeft(asLong)) items = asLong;
@@ -298,36 +300,18 @@ internal sealed partial class PlanItems
     /// </summary>
     public (PlanItem? Works, PlanItem Fails) TakeContrast()
     {
-        (WeighedItem Fails, (PlanItem Item, bool Asks)? Works) best = (showing.MinBy(Effort)!, null);
+        var contrasts = new Contrasts(rule, points, size);
+        (WeighedItem Fails, (PlanItem Item, Contrast Kind)? Works) best = (showing.MinBy(Effort)!, null);
         foreach (var fails in showing.OrderBy(Effort).Take(Easy))
         {
-            if (OneThingChanged(fails.Item.Task) is not { } works || (best.Works is not null && !works.Asks)) continue;
+            if (contrasts.Beside(fails.Item.Task) is not { } works || best.Works?.Kind >= works.Kind) continue;
             best = (fails, works);
-            if (works.Asks) break;
+            if (works.Kind == Contrast.OtherAnswer) break;
         }
 
         given.Add(best.Fails);
         foreach (var list in new[] { showing, guards, others }) list.RemoveAll(w => w == best.Fails || w.Item.Task.Text == best.Works?.Item.Task.Text);
         return (best.Works?.Item, best.Fails.Item);
-    }
-
-    // The neighbour in which the same question comes up with its other answer; else one in which it does not come up.
-    private (PlanItem Item, bool Asks)? OneThingChanged(ItemTask task)
-    {
-        var (run, taught) = (new MethodRun(), new MethodRun { Recording = true });
-        PlanItem? without = null;
-        foreach (var other in NeighbourItems.Of(task))
-        {
-            Method.Run(other, run, rule);
-            if (!run.Page.Answer.SequenceEqual(other.RightAnswer) || run.Chances > 0) continue;
-            if (size.Knows(task.Family) && !size.FitsWithAnswer(other)) continue;
-            var item = new PlanItem(other, other.RightAnswer);
-            Method.Run(other, taught, worked);
-            if (taught.Steps.Any(s => s.Decision is { } decision && points.Contains(decision))) return (item, true);
-            without ??= item;
-        }
-
-        return without is null ? null : (without, false);
     }
 
     [GeneratedRegex(@"(?<![\d/^])\d*(\d)\d*\1")]

@@ -7,7 +7,8 @@ namespace YellowPencil.Core.Teaching;
 /// <param name="item">What is right, and what the old rule gives.</param>
 /// <param name="chances">How many chances the rule has on it.</param>
 /// <param name="asks">Whether the decision comes up at which the rule goes another way.</param>
-internal sealed class WeighedItem(PooledItem pooled, PlanItem item, int chances, bool asks)
+/// <param name="isByLuck">Whether the rule is followed and comes to the same as what is taught.</param>
+internal sealed class WeighedItem(PooledItem pooled, PlanItem item, int chances, bool asks, bool isByLuck)
 {
     private string? shape;
 
@@ -18,6 +19,8 @@ internal sealed class WeighedItem(PooledItem pooled, PlanItem item, int chances,
     public int Chances => chances;
 
     public bool Asks => asks;
+
+    public bool IsByLuck => isByLuck;
 
     /// <summary>Whether the old rule gives a wrong answer here.</summary>
     public bool Shows { get; } = item.Shows;

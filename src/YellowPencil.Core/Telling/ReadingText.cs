@@ -100,13 +100,19 @@ public static class ReadingText
         _ => $"{items.Count} items",
     };
 
-    /// <summary>The rules as a sentence about the student; a text that does not begin with what somebody does is set after a colon.</summary>
+    /// <summary>The rules as a sentence about the student: what somebody does, also behind where they do it; any other text as something in their work.</summary>
     private static string About(Explanation explanation, string who)
     {
         List<string> texts = [.. explanation.Hypothesis.Bugs.Select(b => b.Text)];
         texts.InsertRange(0, explanation.Hypothesis.Unlisted.Select(u => $"Follows a rule that is not in the catalogue: {Lower(u.Text)}."));
-        var first = texts[0];
-        return $"{(BeginsWithDoing(first) ? $"{who} {Lower(first)}" : $"In {who}’s work, {Lower(first)}")}{string.Concat(texts.Skip(1).Select(t => $" Also: {Lower(t)}"))}";
+        return $"{Doing(texts[0], who)}{string.Concat(texts.Skip(1).Select(t => $" Also: {Lower(t)}"))}";
+    }
+
+    internal static string Doing(string text, string who)
+    {
+        if (BeginsWithDoing(text)) return $"{who} {Lower(text)}";
+        var where = text.Split(' ')[0] is "In" or "With" or "Where" ? text.IndexOf(", ", StringComparison.Ordinal) : -1;
+        return where > 0 && BeginsWithDoing(text[(where + 2)..]) ? $"{text[..where]}, {who} {text[(where + 2)..]}" : $"In {who}’s work, {Lower(text)}";
     }
 
     /// <summary>Whether a text of the catalogue begins with what the student does, such as "Turns" or "{Renames}".</summary>

@@ -23,6 +23,10 @@ public sealed class PdfFiles
     private const double SquareOnCards = 3.6;
     private const double TextOnCards = 8.5;
 
+    /// <summary>Items of up to so many characters, with answers of up to so many, stand beside each other in a key.</summary>
+    private const int LongestItemBeside = 22;
+    private const int LongestAnswerBeside = 10;
+
     /// <summary>Makes ready to write files, with the fonts that the browser is served.</summary>
     public PdfFiles(IWebHostEnvironment host)
     {
@@ -106,12 +110,20 @@ public sealed class PdfFiles
         if (plan.Afterwards.Count > 0) paper.Heading("At the end of the session", 80);
         foreach (var next in plan.Afterwards) paper.Say("", next, 10);
         if (plan.OnceMore is { } more) paper.Say("Once more together:", $"{more.Written}: {more.RightWritten}; the old rule gives {more.OldWritten}.");
-        paper.Heading("Practice, with key", 60);
-        paper.Table([0.1, 0.4, 0.25, 0.25], ["", "Item", "Right", "Old rule"], plan.PracticeFirst.Concat(plan.PracticeMixed).Select((item, i) => (IReadOnlyList<string>)[$"{i + 1}", item.Written, item.RightWritten, item.Shows ? item.OldWritten : "the same"]));
-        paper.Say("", "An answer in the last column is the old rule come back.");
-        paper.Heading("To keep in mind");
-        foreach (var caution in plan.Cautions) paper.Say("", caution, 10);
+        paper.Heading("Practice, with key", 150);
+        Key(paper, plan);
+        paper.Say("", "An answer under “old rule” is the old rule come back.");
+        paper.Say("To keep in mind:", string.Join(' ', plan.Cautions));
         return paper.Finish();
+    }
+
+    // Short items stand in two columns: those of the first day, and beside them those of a later one.
+    private static void Key(PdfPaper paper, RemediationPlan plan)
+    {
+        var rows = plan.PracticeFirst.Concat(plan.PracticeMixed).Select((item, i) => (string[])[$"{i + 1}", item.Written, item.RightWritten, item.Shows ? item.OldWritten : "the same"]).ToList();
+        var first = plan.PracticeFirst.Count;
+        if (first != plan.PracticeMixed.Count || rows.Exists(r => r[1].Length > LongestItemBeside || r[2].Length > LongestAnswerBeside || r[3].Length > LongestAnswerBeside)) paper.Table([0.1, 0.4, 0.25, 0.25], ["", "Item", "Right", "Old rule"], rows);
+        else paper.Table([0.04, 0.24, 0.11, 0.11, 0.04, 0.24, 0.11, 0.11], ["", "First", "Right", "Old rule", "", "Later", "Right", "Old rule"], Enumerable.Range(0, first).Select(i => (string[])[.. rows[i], .. rows[first + i]]));
     }
 
     /// <summary>The card of a session, for the specialist's hand.</summary>
@@ -132,7 +144,7 @@ public sealed class PdfFiles
         paper.Items([.. ShowModel.Worked(plan, plan.Together).Prepend(ShowModel.Solved(plan)).Select((p, i) => (i == 0 ? "shown" : $"together {i}", p.Sketch()))]);
         paper.Say($"Alone, {card.Minutes(SessionPart.Alone)} min:", $"Stop before each answer: “{plan.Script.StopAt}” The student checks: {plan.Check}");
         paper.Table(
-            [0.12, 0.36, 0.17, 0.17, 0.06, 0.06, 0.06], ["", "", "Right", "Old rule", "Other", "Help", "Check"],
+            [0.12, 0.32, 0.16, 0.16, 0.12, 0.06, 0.06], ["", "", "Right", "Old rule", "Other", "Help", "Check"],
             card.Items.Select(i => (IReadOnlyList<string>)[i.Name, i.Written, $"[  ] {i.Right}", i.Old.Length > 0 ? $"[  ] {i.Old}" : "", i.NewHabit.Length > 0 ? $"[  ] as {i.NewHabit}" : "[  ]", "[  ]", i.Part == SessionPart.Alone ? "[  ]" : ""]));
         paper.Say("When it goes wrong:", $"{SessionCard.IfOldRule} {SessionCard.IfOther} {SessionCard.IfStuck}");
         paper.Say("At the end:", string.Join(' ', plan.Afterwards));
@@ -161,7 +173,7 @@ public sealed class PdfFiles
         {
             paper.Heading(card.Plan.Student, 60);
             paper.Table(
-                [0.14, 0.36, 0.17, 0.17, 0.08, 0.08], ["", "", "Right", "Old rule", "Other", "Help"],
+                [0.14, 0.32, 0.16, 0.16, 0.14, 0.08], ["", "", "Right", "Old rule", "Other", "Help"],
                 card.Items.Where(i => i.Part != SessionPart.First).Select(i => (IReadOnlyList<string>)[i.Name, i.Written, $"[  ] {i.Right}", i.Old.Length > 0 ? $"[  ] {i.Old}" : "", i.NewHabit.Length > 0 ? $"[  ] as {i.NewHabit}" : "[  ]", "[  ]"]));
         }
 

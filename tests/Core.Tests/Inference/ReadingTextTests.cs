@@ -77,7 +77,16 @@ public class ReadingTextTests
         var texts = FamilyList.All.SelectMany(Catalogue.DeclaredFor).Select(b => b.Text).ToList();
         texts.Where(t => !ReadingText.BeginsWithDoing(t)).Select(t => t.Split(' ')[0]).Distinct().Order()
             .ShouldBe(["A", "Every", "In", "Products", "Sums", "The", "Where", "With"]);
+        texts.Select(t => ReadingText.Doing(t, "Merrin")).Where(t => t.StartsWith("In Merrin’s work, ", StringComparison.Ordinal)).Select(t => t.Split(' ')[3]).Distinct().Order()
+            .ShouldBe(["a", "every", "products", "sums", "the", "where"]);
     }
+
+    [Theory]
+    [InlineData("Takes two.", "Merrin takes two.")]
+    [InlineData("In differences, takes the fractions away and adds the wholes.", "In differences, Merrin takes the fractions away and adds the wholes.")]
+    [InlineData("Where more than one zero is passed, the one next to the short column stays at 10.", "In Merrin’s work, where more than one zero is passed, the one next to the short column stays at 10.")]
+    [InlineData("A digit that has lent is not renamed again: its column is turned round, unless lending has left it 0.", "In Merrin’s work, a digit that has lent is not renamed again: its column is turned round, unless lending has left it 0.")]
+    public void A_rule_is_told_of_the_student_who_does_it(string text, string told) => ReadingText.Doing(text, "Merrin").ShouldBe(told);
 
     [Fact]
     public void A_rule_of_nobodys_is_named_as_one_that_is_not_in_the_catalogue()

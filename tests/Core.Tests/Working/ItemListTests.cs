@@ -23,13 +23,17 @@ public class ItemListTests
     [InlineData("604 - 278\t474", "604 - 278", "474")]
     [InlineData("3\t604 - 278\t474", "604 - 278", "474")]
     [InlineData("3\t604 - 278 = 474", "604 - 278", "474")]
+    [InlineData("3\tsolve 5 + 2y = 29\ty = 17", "solve 5 + 2y = 29", "y = 17")]
+    [InlineData("3\t958 / 4 as a decimal\t239.5", "958 / 4", "239.5")]
+    [InlineData("solve 5 + 2y = 29 = y = 17\t", "solve 5 + 2y = 29", "y = 17")]
+    [InlineData("4\tsolve 5 + 2y = 29", "solve 5 + 2y = 29", null)]
     [InlineData("3\t604\t-\t278\t=\t474", "604 - 278", "474")]
     [InlineData("604\t−\t278", "604 - 278", null)]
     [InlineData("604 - 278 = ?", "604 - 278", "?")]
     [InlineData("604 - 278 =", "604 - 278", null)]
     public void A_line_is_read_as_it_is_meant(string line, string task, string? answer)
     {
-        var items = ItemList.TryParse(line, Subtraction, out var faults);
+        var items = ItemList.TryParse(line, [FamilyList.Subtraction, FamilyList.Division, FamilyList.Equations], out var faults);
         faults.ShouldBeEmpty();
         (items[0].Task.Text, items[0].Answer).ShouldBe((task, answer));
     }

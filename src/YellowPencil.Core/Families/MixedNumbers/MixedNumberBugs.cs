@@ -162,7 +162,7 @@ internal static class MixedNumberBugs
             "There is nothing to put it together with.",
             At.Wholes.When(c => c.HasLoneFraction).Instead(WholesTogether.LeftOutBesideLone)),
         InColumn("wholes-added-in-differences", "The wholes are added in differences", Rare, Ideas.ReadTheSign,
-            "In differences takes the fractions away and adds the wholes.",
+            "In differences, takes the fractions away and adds the wholes.",
             "The sign is read once and then forgotten.",
             At.Wholes.When(c => c.IsDifference).Instead(WholesTogether.Add)),
         InColumn("first-whole-kept", "The first whole is kept", Rare, Ideas.WholesCountToo,

@@ -33,13 +33,15 @@ internal static class WorkedExamples
     public static string? SaysWhatIsAsked(ItemTask task)
     {
         if (task.SetOperation is not { } operation) return null;
-        string all = string.Join(", ", task.Numbers.Select(n => Signs.Printed(n.Text))), first = Signs.Printed(task.Numbers[0].Text), second = Signs.Printed(task.Numbers[^1].Text);
+        var sign = operation switch { PairOperation.Plus => '+', PairOperation.Minus => '-', PairOperation.Times => '*', _ => '/' };
+        var numbers = task.Text.Split($" {sign} ").Select(Signs.Printed).ToList();
+        var (first, last) = (numbers[0], numbers[^1]);
         return operation switch
         {
-            PairOperation.Plus => $"The sign is +: {all} are put together.",
-            PairOperation.Minus => $"The sign is −: {second} is taken away from {first}.",
-            PairOperation.Times => $"The sign is ×: {first} times {second}.",
-            _ => $"The sign is ÷: {first} is divided by {second}.",
+            PairOperation.Plus => $"The sign is +: {string.Join(", ", numbers.Take(numbers.Count - 1))} and {last} are put together.",
+            PairOperation.Minus => $"The sign is −: {last} is taken away from {first}.",
+            PairOperation.Times => $"The sign is ×: {first} times {last}.",
+            _ => $"The sign is ÷: {first} is divided by {last}.",
         };
     }
 
