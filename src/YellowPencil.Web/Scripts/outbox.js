@@ -1,6 +1,6 @@
 // What was typed and has to reach the server. One request at a time; what is not acknowledged stays in local storage
-// with the version it was typed on, and is sent again when the connection is back. An item that the server refuses, or that was changed
-// elsewhere, holds back nothing but itself.
+// with the version it was typed on, and is sent again when the connection is back: first as it was sent before, as the answer to that may have been
+// lost on the way, then as it is now. An item that the server refuses, or that was changed elsewhere, holds back nothing but itself.
 import { forget, keep, kept } from "./keeping.js";
 
 const QUIET = 40; // milliseconds after the last key before sending
@@ -14,7 +14,7 @@ const PATIENCE = 30_000; // milliseconds after which a request that was not answ
  */
 export class Outbox {
   constructor(items, token, mail, { changed, heard }) {
-    Object.assign(this, { items, token, mail, tell: changed, heard, isKept: true, waiting: new Set(), refused: new Map(), conflicts: new Map(), trouble: null, busy: false, timer: 0 });
+    Object.assign(this, { items, token, mail, tell: changed, heard, isKept: true, waiting: new Set(), refused: new Map(), conflicts: new Map(), unanswered: new Map(), trouble: null, busy: false, timer: 0 });
     this.byKey = new Map(items.map((item) => [this.key(item), item]));
     window.addEventListener("online", () => this.send());
   }
@@ -76,15 +76,17 @@ export class Outbox {
     }
     this.busy = true;
     this.again = false;
-    const sent = [...this.waiting].map((item) => ({ item, text: this.text(item) }));
+    const sent = [...this.waiting].map((item) => ({ item, text: this.unanswered.get(item) ?? this.text(item) }));
     this.underWay = sent.map((s) => s.item);
     this.waiting.clear();
     try {
       const answer = await this.put(sent);
+      for (const { item } of sent) this.unanswered.delete(item);
       this.trouble = null;
       if (answer.ok) this.acknowledge(sent, await answer.json());
       else await this.hold(sent, answer);
     } catch {
+      for (const { item, text } of sent) this.unanswered.set(item, text);
       this.later(sent, "Not connected.", "It is sent when the connection is back.");
     }
     this.busy = false;
@@ -112,8 +114,13 @@ export class Outbox {
       if (version === undefined) continue;
       const isAsSent = this.text(item) === text;
       item.version = version;
-      if (isAsSent) forget(this.key(item));
-      else this.keep(item);
+      if (isAsSent) {
+        forget(this.key(item));
+        continue;
+      }
+      this.keep(item);
+      this.waiting.add(item);
+      this.again = true;
     }
     for (const { page, conflicts, refused } of pages) {
       for (const theirs of conflicts) this.conflicts.set(this.find(page, theirs.id), theirs);

@@ -40,15 +40,24 @@ public sealed class WeeksDesk(PencilContext data, PageDesk pages, PlanDesk plans
     public async Task<Session?> FindSessionAsync(Guid id) =>
         await data.Sessions.Include(s => s.Plan).ThenInclude(p => p!.Student).FirstOrDefaultAsync(s => s.Id == id) is { Plan: not null } session ? session : null;
 
-    /// <summary>Keeps how a session went, if it is still as it was when that was typed.</summary>
+    /// <summary>Keeps how a session went, if it is still as it was when that was typed, or was kept so before and the acknowledgement was lost on the way.</summary>
     /// <returns>Whether it was kept; if not, somebody else has changed it, or taken it out.</returns>
     public async Task<bool> SaveAsync(Session session, int version, Action<Session> change)
     {
         await using var transaction = data.Database.CurrentTransaction is null ? await data.Database.BeginTransactionAsync() : null;
         await data.Database.ExecuteSqlAsync($"select 1 from sessions where id = {session.Id} for update");
         await data.Entry(session).ReloadAsync();
-        if (data.Entry(session).State == EntityState.Detached || session.Version != version) return false;
+        if (data.Entry(session).State == EntityState.Detached) return false;
+        var before = (session.HeldOn, session.Said, session.Changed, session.Overruled);
+        var ticks = session.Ticks;
         change(session);
+        var isSame = before == (session.HeldOn, session.Said, session.Changed, session.Overruled) && ticks.Count == session.Ticks.Count && !ticks.Except(session.Ticks).Any();
+        if (isSame || session.Version != version)
+        {
+            await data.Entry(session).ReloadAsync();
+            return isSame;
+        }
+
         session.Version++;
         await data.SaveChangesAsync();
         if (transaction is not null) await transaction.CommitAsync();
