@@ -61,7 +61,7 @@ public sealed record ProgressTrial(Course Course, int Students, int Seen, int Fa
         var text = new StringBuilder();
         text.AppendLine("# How progress is decided").AppendLine();
         text.AppendLine("Made by `dotnet run --project bench/YellowPencil.Bench -c Release progress`.").AppendLine();
-        text.AppendLine("A check has four to six items: three or more on which the old rule gives another answer (its chances), two on which it is right by luck, one on which the new habit would be wrong. "
+        text.AppendLine("A check has four to six items: three or more on which the old rule gives another answer (its chances), two on which it is right by luck, one on which a new habit would be wrong, where one is known. "
             + "The level of a check is the share of its chances at which the old rule was not followed. The first of these that holds is the decision:").AppendLine();
         text.AppendLine("| | holds when | next |").AppendLine("|---|---|---|");
         foreach (var (state, when) in Whens) text.AppendLine(CultureInfo.InvariantCulture, $"| {ProgressRules.NameOf(state)} | {when} | {ProgressRules.NextFor(state)} |");

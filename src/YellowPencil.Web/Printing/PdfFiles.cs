@@ -112,8 +112,7 @@ public sealed class PdfFiles
         if (plan.OnceMore is { } more) paper.Say("Once more together:", $"{more.Written}: {more.RightWritten}; the old rule gives {more.OldWritten}.");
         paper.Heading("Practice, with key", 150);
         Key(paper, plan);
-        paper.Say("", "An answer under “old rule” is the old rule come back.");
-        paper.Say("To keep in mind:", string.Join(' ', plan.Cautions));
+        paper.Say("To keep in mind:", string.Join(' ', plan.Cautions.Prepend("An answer under “old rule” is the old rule come back.")));
         return paper.Finish();
     }
 
