@@ -20,7 +20,7 @@ public enum CheckPart
     [JsonStringEnumMemberName("right-by-luck")]
     RightByLuck,
 
-    /// <summary>The old rule is right here, and doing the new thing everywhere is not.</summary>
+    /// <summary>The old rule is right here, and a new habit is not.</summary>
     [JsonStringEnumMemberName("new-habit")]
     NewHabit,
 }
@@ -59,7 +59,7 @@ public sealed record CheckForm(IReadOnlyList<CheckItem> Items)
         var shown = items.TakeShowing(Math.Max(Showing, Fewest - luck.Count - (habit is null ? 0 : 1)), 0.1, 0.7).Select(i => new CheckItem(CheckPart.Shows, i)).ToList();
 
         // The others stand between, so that no two of them tell what is asked.
-        var between = luck.Select(i => new CheckItem(CheckPart.RightByLuck, i)).Concat(habit is null ? [] : new[] { new CheckItem(CheckPart.NewHabit, habit) }).ToList();
+        var between = luck.Concat(new[] { habit }.OfType<PlanItem>()).Select(i => new CheckItem(i.NewHabit is null ? CheckPart.RightByLuck : CheckPart.NewHabit, i)).ToList();
         var ordered = new List<CheckItem>();
         for (var at = 0; at < Math.Max(shown.Count, between.Count); at++)
         {
@@ -87,8 +87,8 @@ public sealed record CheckForm(IReadOnlyList<CheckItem> Items)
         })]);
     }
 
-    /// <summary>The form as it is kept: for each item, as it is written, what it is for and what the old rule gives.</summary>
-    public string Write() => JsonSerializer.Serialize(Items.Select(i => new KeptItem(ItemList.Written(i.Item.Task), i.Part, i.Item.OldAnswer)));
+    /// <summary>The form as it is kept: for each item, as it is written, what it is for and what the old rule and a new habit give.</summary>
+    public string Write() => JsonSerializer.Serialize(Items.Select(i => new KeptItem(ItemList.Written(i.Item.Task), i.Part, i.Item.OldAnswer, i.Item.NewHabit)));
 
     /// <summary>The form as it was kept, of those items that are still on the page, in its order.</summary>
     /// <param name="kept">What <see cref="Write"/> wrote.</param>
@@ -97,10 +97,12 @@ public sealed record CheckForm(IReadOnlyList<CheckItem> Items)
     {
         var items = JsonSerializer.Deserialize<List<KeptItem>>(kept)!.ToDictionary(i => i.Task);
         return new CheckForm([.. tasks.Select(t => (Task: t, Kept: items.GetValueOrDefault(ItemList.Written(t)))).Where(t => t.Kept is not null)
-            .Select(t => new CheckItem(t.Kept!.Part, new PlanItem(t.Task, t.Kept.Old)))]);
+            .Select(t => new CheckItem(t.Kept!.Part, new PlanItem(t.Task, t.Kept.Old) { NewHabit = t.Kept.NewHabit }))]);
     }
 
-    private sealed record KeptItem([property: JsonPropertyName("task")] string Task, [property: JsonPropertyName("part")] CheckPart Part, [property: JsonPropertyName("old")] string Old);
+    private sealed record KeptItem(
+        [property: JsonPropertyName("task")] string Task, [property: JsonPropertyName("part")] CheckPart Part, [property: JsonPropertyName("old")] string Old,
+        [property: JsonPropertyName("newHabit")] string? NewHabit);
 
     /// <summary>What came of it.</summary>
     /// <param name="on">When it was written.</param>

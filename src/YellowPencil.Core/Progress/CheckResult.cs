@@ -46,8 +46,8 @@ public sealed record CheckResult(DateOnly On, IReadOnlyList<CheckedItem> Items, 
     /// <summary>How many of them stand in the answers, in their order.</summary>
     public int SignsRight { get; init; } = Items.Where(i => i.Outcome != CheckOutcome.Open).Sum(i => Common(Plain(i.Item.Item.Right), Plain(i.Answer!)));
 
-    /// <summary>Whether the new thing was done where it does not belong.</summary>
-    public bool ShowsNewHabit { get; init; } = Items.Any(i => i.Item.Part == CheckPart.NewHabit && i.Outcome == CheckOutcome.Other);
+    /// <summary>Whether an answer is that of a new habit.</summary>
+    public bool ShowsNewHabit { get; init; } = Items.Any(i => i.Outcome == CheckOutcome.Other && i.Item.Item is { NewHabit: { } habit, Task: var task } && task.Canonical(i.Answer!) == task.Canonical(habit));
 
     /// <summary>The share of the chances at which the old rule was not followed, 0 to 1; null where there was none.</summary>
     public double? Level => Chances == 0 ? null : 1 - (double)Followed / Chances;

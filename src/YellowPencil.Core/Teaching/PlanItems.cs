@@ -189,9 +189,10 @@ internal sealed partial class PlanItems
     /// <summary>Whether the rule shows on so many that a session can be made of them; for practice on other days they may come again.</summary>
     public bool AreEnough => showing.Count >= ForASession;
 
-    // How hard it is to see the idea, and nothing else, in an item.
+    // How hard it is to see the idea, and nothing else, in an item: a fraction that comes out of whole numbers takes the eye too.
     private static int Effort(WeighedItem item) =>
-        item.Pooled.Steps + StepsAnIdea * (item.Pooled.Ideas.Count + Math.Max(0, item.Chances - 1) + (item.Item.Right.Contains(' ') ? 1 : 0));
+        item.Pooled.Steps
+            + StepsAnIdea * (item.Pooled.Ideas.Count + Math.Max(0, item.Chances - 1) + (item.Item.Right.Contains(' ') ? 1 : 0) + (item.Item.Right.Contains('/') && !item.Item.Task.Text.Contains('/') ? 1 : 0));
 
     /// <summary>
     /// An item on which the old rule shows, whose work goes through the step that it gets wrong and writes what it comes to: of a shape that the page has, with few

@@ -60,11 +60,14 @@ public class CheckFormTests
         var form = CheckForm.Make(plan, rule, [], size, 1, 3, new HashSet<string>())!;
         form.Items.Select(i => i.Part).ShouldBe([CheckPart.Shows, CheckPart.RightByLuck, CheckPart.Shows, CheckPart.RightByLuck, CheckPart.Shows, CheckPart.NewHabit]);
         var answers = form.Items.Select(i => (string?)i.Item.Right).ToArray();
-        (answers[0], answers[2], answers[5]) = (form.Items[0].Item.OldAnswer, null, "0");
-        var result = form.Judge(new DateOnly(2026, 3, 9), answers);
+        (answers[0], answers[2], answers[5]) = (form.Items[0].Item.OldAnswer, null, form.Items[5].Item.NewHabit);
+        var result = CheckForm.Read(form.Write(), form.Items.Select(i => i.Item.Task)).Judge(new DateOnly(2026, 3, 9), answers);
         result.Items.Select(i => i.Outcome).ShouldBe([CheckOutcome.OldRule, CheckOutcome.Right, CheckOutcome.Open, CheckOutcome.Right, CheckOutcome.Right, CheckOutcome.Other]);
         (result.Chances, result.Followed, result.Answered, result.Right, result.ShowsNewHabit).ShouldBe((2, 1, 5, 3, true));
         result.Level.ShouldBe(0.5);
+
+        // Another wrong answer to the last item is no new habit.
+        CheckForm.Read(form.Write(), form.Items.Select(i => i.Item.Task)).Judge(new DateOnly(2026, 3, 9), [.. answers.SkipLast(1), "0"]).ShowsNewHabit.ShouldBeFalse();
         Should.Throw<ArgumentException>(() => form.Judge(new DateOnly(2026, 3, 9), ["1"]));
     }
 
