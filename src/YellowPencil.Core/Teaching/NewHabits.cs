@@ -23,6 +23,8 @@ internal sealed class NewHabits
     /// <param name="points">The decisions at which the old rule goes another way.</param>
     public NewHabits(IReadOnlyList<ItemTask> showing, School school, IReadOnlySet<Decision> points)
     {
+        habits = [];
+        if (showing.Count == 0) return;
         var taught = new MethodRun { Recording = true };
         Method.Run(showing[0], taught, new DeviationSet(school, []));
         var leading = Leading(taught.Steps, points);

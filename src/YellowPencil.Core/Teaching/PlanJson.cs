@@ -88,6 +88,7 @@ public static class PlanJson
                         "practiceFirst", 6, plan.PracticeFirst), ("practiceMixed", 6, plan.PracticeMixed),
                 })
             if (items.Count != count) yield return $"plan.{name}: has {items.Count} items and must have {count}";
+        if (plan.Guard is { NewHabit: { } habit } guard && guard.Task.Judge(habit) != Verdict.Wrong) yield return "plan.guard: newHabit must be a wrong answer";
         if (!plan.Fails.Shows) yield return "plan.fails: the old rule gives the right answer there, so it shows nothing";
         foreach (var item in plan.Changeable().Append(plan.Example).Append(plan.Fails).Where(i => i.Task.Family != plan.Family))
             yield return $"plan: {item.Written} is no item of {plan.Family.Name}";

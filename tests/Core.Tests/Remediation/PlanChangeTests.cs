@@ -78,6 +78,7 @@ public sealed class PlanChangeTests
         var plan = Plan();
         Should.Throw<JsonException>(() => Read(Written(plan with { Alone = [plan.Alone[0]] }))).Message.ShouldBe("plan.alone: has 1 items and must have 3");
         Should.Throw<JsonException>(() => Read(Written(plan with { Fails = plan.Fails with { OldAnswer = plan.Fails.Right } }))).Message.ShouldBe("plan.fails: the old rule gives the right answer there, so it shows nothing");
+        Should.Throw<JsonException>(() => Read(Written(plan with { Guard = plan.Guard! with { NewHabit = plan.Guard.Right } }))).Message.ShouldBe("plan.guard: newHabit must be a wrong answer");
         Should.Throw<JsonException>(() => Read(Written(plan).Replace("\"task\":", "\"tusk\":", StringComparison.Ordinal))).Message.ShouldStartWith("plan: ");
         Should.Throw<JsonException>(() => Read(Written(plan).Replace("\"oldRule\":\"", "\"oldRule\":", StringComparison.Ordinal)));
     }
