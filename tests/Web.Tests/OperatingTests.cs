@@ -99,7 +99,7 @@ public sealed class OperatingTests(PencilApp app) : PageTests(app), IClassFixtur
             await visitor.GetAsync($"/students/{code}");
             var page = await measured.SqlAsync($"select p.id::text from pages p join students s on s.id = p.student_id where s.code = '{code}' and state <> 'Typing' limit 1");
             await visitor.GetAsync($"/pages/{page}/reading");
-            for (var tries = 0; tries < 600 && !collector.Text("/v1/metrics").Contains("yellowpencil.queue.length"); tries++) await Task.Delay(100);
+            for (var tries = 0; tries < 1_200 && !(collector.Text("/v1/metrics").Contains("yellowpencil.queue.length") && collector.Text("/v1/traces").Contains("read a page")); tries++) await Task.Delay(100);
         }
 
         collector.Text("/v1/traces").ShouldContain("GET students/{code}");
