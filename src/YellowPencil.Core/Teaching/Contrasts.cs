@@ -23,6 +23,7 @@ internal enum Contrast
 internal sealed class Contrasts(DeviationSet rule, IReadOnlySet<Decision> points, StudentSize size)
 {
     private readonly DeviationSet worked = new(rule.School, []);
+    private readonly SameWork sameWork = new(rule);
     private readonly MethodRun run = new();
     private readonly MethodRun taught = new() { Recording = true };
 
@@ -43,8 +44,9 @@ internal sealed class Contrasts(DeviationSet rule, IReadOnlySet<Decision> points
     private Contrast? KindOf(ItemTask task)
     {
         Method.Run(task, run, rule);
-        if (!run.Page.Answer.SequenceEqual(task.RightAnswer) || run.Chances > 0) return null;
+        if (!run.Page.Answer.SequenceEqual(task.RightAnswer)) return null;
         if (size.Knows(task.Family) && !size.FitsWithAnswer(task)) return null;
+        if (run.Chances > 0) return sameWork.On(task) ? Contrast.TheSame : null;
         if (run.CameToTheSame) return Contrast.TheSame;
         Method.Run(task, taught, worked);
         return taught.Steps.Any(s => s.Decision is { } decision && points.Contains(decision)) ? Contrast.OtherAnswer : Contrast.NotAsked;

@@ -39,8 +39,16 @@ internal static partial class NeighbourItems
     {
         for (var i = 0; i < text.Length; i++)
             if (text[i] is '+' or '-' && i + 1 < text.Length && text[i + 1] == ' ') yield return text[..i] + (text[i] == '+' ? '-' : '+') + text[(i + 1)..];
+        if (Difference().Match(text) is { Success: true } taken) yield return $"{taken.Groups[2]} {(taken.Groups["sign"].Value == "+" ? '-' : '+')} {taken.Groups[1]}";
         for (var i = 1; i < text.Length; i++)
             if (text[i] == '.') yield return text[..(text[i - 1] == '0' ? i - 1 : i)] + text[(i + 1)..].TrimStart('0');
+        foreach (Match whole in WholeNumber().Matches(text).Where(_ => text.Contains('.')))
+        {
+            var point = whole.Index + whole.Length - 1;
+            yield return text.Insert(point, whole.Length == 1 ? "0." : ".");
+            if (whole.Length == 1) yield return text.Insert(point, "0.0");
+        }
+
         foreach (var by in new[] { 2, -2, 3, -3, 4, -4, 5, -5, 6, -6, 7, -7, 8, -8, 1, -1, 9, -9 })
             for (var i = 0; i < text.Length; i++)
                 if (char.IsAsciiDigit(text[i]) && (i == 0 || text[i - 1] != '^') && text[i] - '0' + by is >= 0 and <= 9 and var digit)
@@ -59,6 +67,14 @@ internal static partial class NeighbourItems
     // A term behind another, with its sign.
     [GeneratedRegex(@" [+-] \d*[a-z]?(\^\d)?(?=[ )]|$)")]
     private static partial Regex LaterTerm();
+
+    // Two numbers that are put together or taken from each other: with the other sign, the larger is to stand first.
+    [GeneratedRegex(@"^([\d.]+) (?<sign>[+-]) ([\d.]+)$")]
+    private static partial Regex Difference();
+
+    // A number without a point.
+    [GeneratedRegex(@"(?<![\d.])\d+(?![\d.])")]
+    private static partial Regex WholeNumber();
 
     // A number that stands by itself between spaces, with its sign.
     [GeneratedRegex(@"(?<![^ ])-?\d+(\.\d+)?(?![^ ])")]

@@ -2,6 +2,7 @@ using System.Text.RegularExpressions;
 using YellowPencil.Core.Asking;
 using YellowPencil.Core.Families;
 using YellowPencil.Core.Knowledge;
+using YellowPencil.Core.Teaching.Examples;
 
 namespace YellowPencil.Core.Teaching;
 
@@ -33,11 +34,8 @@ internal sealed partial class PlanItems
     /// <summary>Of the items that could take the place of another, one of so many nearest is taken.</summary>
     private const int Choice = 8;
 
-    /// <summary>
-    /// An idea that an item needs beside the one that is taught, another place where the rule shows, or an answer in two parts makes an example as hard as so many
-    /// steps more.
-    /// </summary>
-    private const int StepsAnIdea = 3;
+    /// <summary>Of so many easy items one is looked for whose example says what is decided.</summary>
+    private const int LookedAtForExample = 60;
 
     /// <summary>Of those on which a new habit may be wrong, about so many are looked at.</summary>
     private const int LookedAt = 50;
@@ -87,10 +85,12 @@ internal sealed partial class PlanItems
         var set = new DeviationSet(school, [rule]);
         var others = orElse.Select(other => new DeviationSet(school, [[other]])).ToList();
         var points = rule.Select(d => d.Decision!).ToHashSet();
+        var sameWork = new SameWork(set);
         WeighedItem Weigh(PooledItem item)
         {
             Method.Run(item.Task, run, set);
-            var (old, chances, isByLuck) = (run.Page.Answer.ToString(), run.Chances, run.CameToTheSame);
+            var (old, isByLuck) = (run.Page.Answer.ToString(), run.CameToTheSame);
+            var chances = run.Chances > 0 && old == item.Task.RightAnswer && sameWork.On(item.Task) ? 0 : run.Chances;
             var answers = others.Where(_ => chances > 0).Select(other =>
             {
                 Method.Run(item.Task, run, other);
@@ -189,22 +189,19 @@ internal sealed partial class PlanItems
     /// <summary>Whether the rule shows on so many that a session can be made of them; for practice on other days they may come again.</summary>
     public bool AreEnough => showing.Count >= ForASession;
 
-    // How hard it is to see the idea, and nothing else, in an item: a fraction that comes out of whole numbers takes the eye too.
-    private static int Effort(WeighedItem item) =>
-        item.Pooled.Steps
-            + StepsAnIdea * (item.Pooled.Ideas.Count + Math.Max(0, item.Chances - 1) + (item.Item.Right.Contains(' ') ? 1 : 0) + (item.Item.Right.Contains('/') && !item.Item.Task.Text.Contains('/') ? 1 : 0));
-
     /// <summary>
     /// An item on which the old rule shows, whose work goes through the step that it gets wrong and writes what it comes to: of a shape that the page has, with few
-    /// steps and few ideas beside the one that is taught, and no digit twice in a number.
+    /// steps and few ideas beside the one that is taught, not by one, no zeros that are not written, and no digit twice in a number.
     /// </summary>
     public PlanItem TakeExample(double level)
     {
         var clear = showing.FindAll(w => !w.Pooled.HasZeroInFront && (shapes.Count == 0 || shapes.ContainsKey(w.Shape)));
         if (clear.Count == 0) clear = showing;
+        if (clear.FindAll(w => !ItemEffort.IsByOne(w.Item.Task) && !ItemEffort.HidesZeros(w.Item.Task)) is { Count: > 0 } plain) clear = plain;
         if (clear.FindAll(w => !RepeatedDigit().IsMatch(w.Item.Task.Text)) is { Count: > 0 } distinct) clear = distinct;
-        var simple = clear.OrderBy(Effort).ToList();
-        var found = simple[(int)(level * (simple.Count - 1))];
+        var simple = clear.OrderBy(ItemEffort.Of).ToList();
+        var from = simple.Skip((int)(level * (simple.Count - 1))).ToList();
+        var found = from.Take(LookedAtForExample).FirstOrDefault(w => WorkedExamples.Of(w.Item.Task, rule.School)?.Any(l => l.About.Any(points.Contains)) != false) ?? from[0];
         showing.Remove(found);
         given.Add(found);
         return found.Item;
@@ -226,7 +223,7 @@ internal sealed partial class PlanItems
 
     private bool HasHabit(WeighedItem weighed) => Habits.AnswerOn(weighed.Item.Task) is not null;
 
-    private NewHabits Habits => habits ??= new NewHabits([.. given.Concat(showing.OrderBy(Effort)).Select(w => w.Item.Task)], rule.School, points);
+    private NewHabits Habits => habits ??= new NewHabits([.. given.Concat(showing.OrderBy(ItemEffort.Of)).Select(w => w.Item.Task)], rule.School, points);
 
     private PlanItem TakeFrom(List<WeighedItem> source, List<WeighedItem> choice)
     {
@@ -302,8 +299,8 @@ internal sealed partial class PlanItems
     public (PlanItem? Works, PlanItem Fails) TakeContrast()
     {
         var contrasts = new Contrasts(rule, points, size);
-        (WeighedItem Fails, (PlanItem Item, Contrast Kind)? Works) best = (showing.MinBy(Effort)!, null);
-        foreach (var fails in showing.OrderBy(Effort).Take(Easy))
+        (WeighedItem Fails, (PlanItem Item, Contrast Kind)? Works) best = (showing.MinBy(ItemEffort.Of)!, null);
+        foreach (var fails in showing.OrderBy(ItemEffort.Of).Take(Easy))
         {
             if (contrasts.Beside(fails.Item.Task) is not { } works || best.Works?.Kind >= works.Kind) continue;
             best = (fails, works);

@@ -112,6 +112,11 @@ public sealed record RemediationPlan
     /// <summary>An item like it where the old rule does not work.</summary>
     public required PlanItem Fails { get; init; }
 
+    /// <summary>What is said where the old rule works beside no item.</summary>
+    public string WithoutContrast => Guard is { Shows: false }
+        ? "No item that differs from this one in one thing comes out right by the old rule; in the practice there are some."
+        : "There is no item like this on which the old rule is right.";
+
     /// <summary>In which question the two items of the contrast differ, with the taught answer to it; empty in plans of before it was said.</summary>
     public string Differs { get; init; } = "";
 

@@ -87,16 +87,13 @@ public sealed class PdfFiles
         if (plan.Gate.Length > 0) paper.Say("", plan.Gate);
         paper.Heading("Contrast");
         paper.Say("", plan.Works is { } works
-            ? $"Here the old rule happens to be right: {works.Written}: {works.RightWritten}." : "There is no item like this on which the old rule is right.");
+            ? $"Here the old rule happens to be right: {works.Written}: {works.RightWritten}." : plan.WithoutContrast);
         paper.Say("", $"{(plan.Works is null ? "" : "Here it does not: ")}{plan.Fails.Written}: {plan.Fails.RightWritten}; the old rule gives {plan.Fails.OldWritten}.");
         if (plan.Differs.Length > 0) paper.Say("", plan.Differs);
         paper.Heading("Worked example, with the why", 150);
         paper.Items([(plan.Example.Written, ShowModel.Solved(plan).Sketch())]);
         foreach (var (number, step) in plan.ExampleSteps.Index().Where(s => s.Item.Length > 0))
-        {
-            var line = Signs.Printed(plan.ExampleLines.ElementAtOrDefault(number) ?? "");
-            paper.Say([($"{number + 1}.", true), (line.Length > 0 ? $"{line}   {step}" : step, number == plan.DecidingStep)], 10);
-        }
+            paper.Step(number + 1, Signs.Printed(plan.ExampleLines.ElementAtOrDefault(number) ?? ""), step, number == plan.DecidingStep);
         paper.Say("Why it works:", plan.Script.Why);
         paper.Say("With:", plan.Script.Material);
         paper.Say("To bring:", Materials.Listed(Materials.In(plan.Script.Material)));

@@ -18,6 +18,13 @@ internal sealed class PdfPaper : IDisposable
     private const double Rounding = 0.05;
     private static readonly XPen Grid = new(XColor.FromArgb(0xd9, 0xde, 0xd6), 0.5);
     private static readonly XPen Dashed = new(XColors.Black, 1.2) { DashStyle = XDashStyle.Dash };
+
+    // A space at which no line ends, and what stands between a line of working and the words beside it.
+    private const char Kept = '\u00a0';
+    private static readonly string Behind = new(Kept, 2);
+
+    // By so much of its size the hand is lifted to stand on the line of the print.
+    private const double HandAbove = 0.2;
     private readonly PdfDocument document = new();
     private readonly PaperSize size;
     private readonly List<(PdfPage Page, string Head)> pages = [];
@@ -86,9 +93,18 @@ internal sealed class PdfPaper : IDisposable
     public void Say(string lead, string sentence, double indent = 0, double with = 0) => Say([(lead, true), (sentence, false)], indent, with);
 
     /// <summary>A sentence of parts, some of them in bold.</summary>
-    public void Say(IEnumerable<(string Text, bool IsBold)> parts, double indent = 0, double with = 0)
+    public void Say(IEnumerable<(string Text, bool IsBold)> parts, double indent = 0, double with = 0) =>
+        Say([.. parts.SelectMany(p => Words(p.Text, p.IsBold ? Bold(TextSize) : Plain(TextSize)))], indent, with);
+
+    /// <summary>A step of an example: its number, the line that it writes, in the hand in which that stands on the paper, and what is said of it.</summary>
+    public void Step(int number, string line, string sentence, bool decides)
     {
-        List<(string Word, XFont Font)> words = [.. parts.SelectMany(p => Words(p.Text, p.IsBold ? Bold(TextSize) : Plain(TextSize)))];
+        var font = decides ? Bold(TextSize) : Plain(TextSize);
+        Say([($"{number}.", Bold(TextSize)), .. line.Length > 0 ? [(line.Replace(' ', Kept), new XFont(PdfFonts.Hand, TextSize + 2)), (Behind, font)] : Words("", font), .. Words(sentence, font)], 10, 0);
+    }
+
+    private void Say(List<(string Word, XFont Font)> words, double indent, double with)
+    {
         var lines = Lines(words, Width - indent);
         Need(lines.Count * 1.35 * TextSize + with);
         foreach (var line in lines)
@@ -279,9 +295,10 @@ internal sealed class PdfPaper : IDisposable
         for (var at = 0; at < line.Count;)
         {
             var font = line[at].Font;
-            var run = string.Join(' ', line.Skip(at).TakeWhile(w => w.Font.Bold == font.Bold).Select(w => w.Word)) + " ";
-            at += line.Skip(at).TakeWhile(w => w.Font.Bold == font.Bold).Count();
-            Write(run, font, left, top);
+            var alike = line.Skip(at).TakeWhile(w => (w.Font.Bold, w.Font.Size) == (font.Bold, font.Size)).Select(w => w.Word).ToList();
+            var run = string.Join(' ', alike) + " ";
+            at += alike.Count;
+            Write(run, font, left, font.FontFamily.Name == PdfFonts.Hand ? top - HandAbove * font.Size : top);
             left += on.MeasureString(run, font).Width;
         }
     }

@@ -43,6 +43,39 @@ public class PlanMakerTests
         (run.Page.Answer.ToString(), run.CameToTheSame).ShouldBe((works.Right, isSame), works.Written);
     }
 
+    private static RemediationPlan OnPages(string rule, int seed)
+    {
+        var bug = Catalogue.Find(rule)!;
+        return PlanMaker.Make("K-17", Hypothesis.Of(bug), [], Classroom.Saying(ClassroomWord.Borrow), StudentSize.Of(ItemPool.Of(bug.Family, 12, seed)));
+    }
+
+    // The point of the quotient cannot be shown in 9.6 ÷ 0.2 = 48, nor places in 0.5 × 0.2 = 0.1, nor long division where it is by 1.
+    [Theory]
+    [InlineData("decimal-division.point-by-feel")]
+    [InlineData("decimal-division.each-point-to-its-end")]
+    [InlineData("decimal-products.places-of-first-only")]
+    public void An_example_has_what_it_is_to_show(string rule)
+    {
+        for (var seed = 1; seed <= 6; seed++)
+        {
+            var example = OnPages(rule, seed).Example;
+            if (rule.EndsWith("point-by-feel", StringComparison.Ordinal)) example.Right.ShouldContain('.', $"{example.Written}: the point has a place");
+            example.Task.Numbers.ShouldAllBe(n => n.Text.Trim('-', '0', '.') != "1", example.Written);
+            if (!rule.Contains("products", StringComparison.Ordinal)) continue;
+            example.Right.Split('.')[1].Length.ShouldBe(example.Task.Numbers.Sum(n => n.Places), $"{example.Written}: every place that is counted is seen");
+        }
+    }
+
+    // 0.2 + 7.7 as two numbers is 7.9, digit for digit; 0.2 + 7.9 is not.
+    [Fact]
+    public void A_rule_of_the_whole_page_is_right_where_it_writes_the_same()
+    {
+        var plan = OnPages("decimal-sums.two-numbers", 3);
+        plan.Works.ShouldNotBeNull().OldAnswer.ShouldBe(plan.Works.Right);
+        plan.Guard.ShouldNotBeNull().Shows.ShouldBeFalse();
+        plan.PracticeFirst.Concat(plan.PracticeMixed).ShouldContain(i => !i.Shows);
+    }
+
     [Theory]
     [InlineData("17 + 4", "The sign is +: 17 and 4 are put together.")]
     [InlineData("7 5/6 - 7", "The sign is −: 7 is taken away from 7 5/6.")]

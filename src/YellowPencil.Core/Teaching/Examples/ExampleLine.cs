@@ -4,6 +4,7 @@ using YellowPencil.Core.Families.Expanding;
 using YellowPencil.Core.Families.Factoring;
 using YellowPencil.Core.Families.Polynomials;
 using YellowPencil.Core.Families.Roots;
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Parts.Fractions;
 
 namespace YellowPencil.Core.Teaching.Examples;
@@ -12,7 +13,11 @@ namespace YellowPencil.Core.Teaching.Examples;
 /// <param name="Line">The line, as it is typed; empty where only something is said.</param>
 /// <param name="Words">What is said, with its numbers.</param>
 /// <param name="About">The decisions that are made in it.</param>
-internal sealed record ExampleLine(string Line, string Words, params Decision[] About);
+internal sealed record ExampleLine(string Line, string Words, params Decision[] About)
+{
+    /// <summary>The idea that it teaches by itself, whichever way the old rule goes; null where the decisions say what it is for.</summary>
+    public MissingIdea? Teaches { get; init; }
+}
 
 /// <summary>Items that are worked in lines, as the classroom works them, every line with its words, and the check at the end.</summary>
 internal static class WorkedExamples

@@ -3,6 +3,7 @@ using YellowPencil.Core.Families;
 using YellowPencil.Core.Families.DecimalDivision;
 using YellowPencil.Core.Families.DecimalProducts;
 using YellowPencil.Core.Families.Division;
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Parts.DecimalColumns;
 using YellowPencil.Core.Parts.Divisions;
 using YellowPencil.Core.Parts.Products;
@@ -180,7 +181,7 @@ internal sealed class NumberExample(ItemTask task, School school)
         var places = numbers.Max(n => n.Places);
         var (lines, isFirst) = (new List<ExampleLine>(), school.Of(School.DecimalPoint) == DecimalPointSchool.PointFirst);
         var filled = numbers.Where(n => n.Places < places).Select(n => $"{n.Text} is {DecimalNumber.Written(n.Unscaled * BigInteger.Pow(10, places - n.Places), places)}").ToList();
-        lines.Add(new("", "Point under point, so that tenths stand under tenths.", DecimalSumDecisions.Alignment, DecimalSumDecisions.Whole));
+        lines.Add(new("", "Point under point, so that tenths stand under tenths.", DecimalSumDecisions.Alignment, DecimalSumDecisions.Whole) { Teaches = Ideas.SamePlaceUnderSamePlace });
         if (filled.Count > 0) lines.Add(new("", $"The gaps are filled with zeros: {string.Join(", ", filled)}.", DecimalSumDecisions.Gap, DecimalSumDecisions.Lone, DecimalSumDecisions.Whole));
         var point = new ExampleLine("", "The point of the answer stands straight below.", DecimalSumDecisions.Point, DecimalSumDecisions.Places);
         if (isFirst) lines.Add(point);

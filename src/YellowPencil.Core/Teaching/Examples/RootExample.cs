@@ -1,5 +1,6 @@
 using System.Numerics;
 using YellowPencil.Core.Families.Roots;
+using YellowPencil.Core.Knowledge;
 
 namespace YellowPencil.Core.Teaching.Examples;
 
@@ -25,7 +26,10 @@ internal sealed class RootExample(RootTask task, School school)
         var (below, above) = (lower * lower, upper * upper);
         yield return new(
             "", $"{lower} × {lower} = {below} is the last square that is not more than {Plain(number)}, {upper} × {upper} = {above} comes next: the root lies between {lower} and {upper}.",
-            RootDecisions.Around, RootDecisions.Known, RootDecisions.Under);
+            RootDecisions.Around, RootDecisions.Known, RootDecisions.Under)
+        {
+            Teaches = Ideas.RootUndoesSquare,
+        };
         foreach (var line in school.Of(School.Roots) == RootSchool.NumberLine ? Tried(lower) : Along(lower, below, above)) yield return line;
     }
 
