@@ -21,7 +21,7 @@ public static class PlanText
         Line("## Contrast");
         Line(plan.Works is { } works
             ? $"Here the old rule happens to be right: {works.Written} → {works.RightWritten}."
-            : plan.WithoutContrast);
+            : plan.WithoutContrast());
         Line($"{(plan.Works is null ? "" : "Here it does not: ")}{plan.Fails.Written} is {plan.Fails.RightWritten}; the old rule gives {plan.Fails.OldWritten}.");
         if (plan.Differs.Length > 0) Line(plan.Differs);
         Line("## Worked example");

@@ -68,7 +68,7 @@ internal static class QuotientScripts
                 ($"{Place.Counted(n / 10, 1)} and {Place.Counted(n % 10, 0)} are how many ones?", $"{n}"), n =>
                     ($"2 hundreds are how many tens?", "20"), n => ($"2 tens are left and a {n % 10} comes down: which number is it?", $"2{n % 10}")),
         Of(Ideas.EveryDigitBroughtDownCounts, "Each digit I bring down gives a digit on top, also a 0.",
-            "Each digit that comes down is shared too and has its own place on top; where each one gets none of it, a 0 says so.",
+            "Each digit that comes down is shared too and has its own place on top; where each one gets none of it, a zero says so.",
             "A place-value mat for the quotient, a square over each digit that is brought down.",
             "“This digit came down. How often does it go? Not once: what do we write? {zero-cycle?Then the next digit comes down.|And times the divisor, and what is left?}” If nothing is written, read the places of the "
                 + "quotient.", "Which digit stands over this one?",

@@ -113,7 +113,7 @@ public sealed record RemediationPlan
     public required PlanItem Fails { get; init; }
 
     /// <summary>What is said where the old rule works beside no item.</summary>
-    public string WithoutContrast => Guard is { Shows: false }
+    public string WithoutContrast() => Guard is { Shows: false }
         ? "No item that differs from this one in one thing comes out right by the old rule; in the practice there are some."
         : "There is no item like this on which the old rule is right.";
 

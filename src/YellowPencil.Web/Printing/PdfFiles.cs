@@ -87,7 +87,7 @@ public sealed class PdfFiles
         if (plan.Gate.Length > 0) paper.Say("", plan.Gate);
         paper.Heading("Contrast");
         paper.Say("", plan.Works is { } works
-            ? $"Here the old rule happens to be right: {works.Written}: {works.RightWritten}." : plan.WithoutContrast);
+            ? $"Here the old rule happens to be right: {works.Written}: {works.RightWritten}." : plan.WithoutContrast());
         paper.Say("", $"{(plan.Works is null ? "" : "Here it does not: ")}{plan.Fails.Written}: {plan.Fails.RightWritten}; the old rule gives {plan.Fails.OldWritten}.");
         if (plan.Differs.Length > 0) paper.Say("", plan.Differs);
         paper.Heading("Worked example, with the why", 150);
