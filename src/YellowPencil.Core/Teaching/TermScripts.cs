@@ -51,7 +51,7 @@ internal static class TermScripts
         Of(Ideas.FactorReachesAll, "The number before a bracket reaches every term in it.",
             "Each bag holds all of the bracket: every term is there as often as there are bags.",
             "Three bags, each with a long tile and small ones, emptied on the table and counted.",
-            "“With 2 for the letter, how much is 3(x + 4)? And 3x + 4? So what is missing?” If only the first is multiplied, empty the bags.",
+            "“With 2 for the letter, how much is 3(x + 4)? And 3x + 4? So what is missing?” If only one of them is multiplied, empty the bags.",
             "Has it met every term?",
             "so many groups", n => ($"3 bags with {n % 9 + 1} red and 4 blue pegs each: how many blue pegs?", "12"), n => ($"{n % 8 + 2} × (10 + 1) = ?", $"{11 * (n % 8 + 2)}"), n =>
                 ($"2 × ({n % 8 + 2} + 5) = ?", $"{2 * (n % 8 + 2) + 10}")),

@@ -191,7 +191,7 @@ internal static class FactoringDecisions
             "nearest-pair", "takes the two numbers with that product that are nearest to each other", q => Pairs.Nearest((long)q.A * q.C, q.B)),
         [TwoNumbers.LetterTakenOut] = new("letter-taken-out", "takes the letter out of the first two terms"),
         [TwoNumbers.SaysPrime] = new("says-prime", "says prime", _ => NumberPair.NotFound),
-        [TwoNumbers.SumOnly] = new("sum-only", "takes 1 and what is missing to the sum", q => new(1, q.B - 1)),
+        [TwoNumbers.SumOnly] = new("sum-only", "takes 1 and what is missing to the sum", q => q.B < 0 ? new(-1, q.B + 1) : new(1, q.B - 1)),
         [TwoNumbers.OneAndLastAsWritten] = new("one-and-last-as-written", "takes 1 and the last number as it stands", q => Pairs.AsTheyAre(q, new(1, q.C))),
         [TwoNumbers.LastAndOneAsWritten] = new("last-and-one-as-written", "takes the last number as it stands and 1", q => Pairs.AsTheyAre(q, new(q.C, 1))),
         [TwoNumbers.RootsOfEnds] = new(

@@ -91,6 +91,10 @@ internal static class FractionBugs
             "In sums of fractions with the same denominator, multiplies the numerators.",
             "Multiplying came up with fractions, and it is kept.",
             At.Numerators.When(p => !p.WereChanged && !p.IsDifference).Instead(NumeratorsTogether.Multiply)),
+        Declare("tops-multiplied-over-common", "Numerators are multiplied over the common denominator", Rare, Ideas.PartsOfOneSize,
+            "Finds the common denominator and writes the product of the numerators over it.",
+            "Below something was done to both, so above something is done to both.",
+            At.Change.Instead(NumeratorChange.Left), At.Numerators.When(p => p.WereChanged).Instead(NumeratorsTogether.Multiply)),
     ];
 
     /// <summary>What becomes of the numerators when the denominators are made the same.</summary>
