@@ -33,6 +33,9 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
     private readonly List<ItemEvidence> open = [.. sheet.Items.Where(i => !student.Items[i.Index].IsForetold)];
     private readonly List<ItemEvidence> met = [.. sheet.Items.Where(i => student.Items[i.Index].IsForetold)];
     private readonly List<Found> found = [];
+
+    // A rule that gives every answer need not be the one that writes what stands there.
+    private readonly bool showsWork = sheet.Items.Any(i => !i.Item.Work.IsEmpty);
     private bool leavesNothing;
 
     /// <summary>How many rules were tried.</summary>
@@ -71,7 +74,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
             if (shown.Count(tree => tree.Consider(option.Result)) < leastMet) continue;
             foreach (var tree in kept) tree.Consider(option.Result);
             TryAll(point, RuleLength.Named, option, shown, kept, some);
-            if (leavesNothing || option.Length == RuleLength.Expression || some.Count(s => s) < leastMet) continue;
+            if ((leavesNothing && !showsWork) || option.Length == RuleLength.Expression || some.Count(s => s) < leastMet) continue;
             foreach (var length in Learnt) TryAll(point, length, option, shown, kept, some);
         }
     }
