@@ -144,6 +144,9 @@ public sealed record Explanation
     /// <summary>Whether it says that there is no systematic bug.</summary>
     public bool IsSound => Hypothesis.RuleCount == 0;
 
+    /// <summary>The listed bugs in the order in which they are told: what only leaves an answer in another form comes last.</summary>
+    public required IReadOnlyList<Bug> AsTold { get; init; }
+
     /// <summary>On how many of the items on which it would show it does; and where an item has more than one chance, on how many of these.</summary>
     public string CountText
     {
@@ -160,7 +163,7 @@ public sealed record Explanation
         get
         {
             if (IsSound) return "No systematic bug: follows the method as taught.";
-            List<string> rules = [.. Hypothesis.Bugs.Select(b => b.Text)];
+            List<string> rules = [.. AsTold.Select(b => b.Text)];
             rules.AddRange(Hypothesis.Unlisted.Select(u => $"A rule that is not in the catalogue. {u.Text}."));
             var origin = Origin.Length == 0 ? "" : Origin + " ";
             return $"{string.Join(" Also: ", rules)} {origin}{CountText}.";

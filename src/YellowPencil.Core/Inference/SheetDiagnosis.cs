@@ -213,6 +213,7 @@ public static class SheetDiagnosis
         return new Explanation
         {
             Hypothesis = candidate.Hypothesis,
+            AsTold = candidate.Hypothesis.Bugs.Count < 2 ? candidate.Hypothesis.Bugs : [.. candidate.Hypothesis.Bugs.OrderBy(bug => !ChangesValues(bug, candidate.Hypothesis.School, sheet))],
             Probability = 0,
             Consistency = candidate.Consistency,
             Chances = counts.Values.Sum(c => c.Chances),
@@ -225,6 +226,17 @@ public static class SheetDiagnosis
             MostShown = shown.DefaultIfEmpty().Max(),
             Predictions = evidence.Where(e => e.IsLast).ToDictionary(e => e.Item.Id, e => candidate.Items[e.Index].Foremost),
         };
+    }
+
+    /// <summary>Whether a bug by itself gives wrong values on the page, and not only another form of right ones.</summary>
+    private static bool ChangesValues(Bug bug, School school, SheetLikelihood sheet)
+    {
+        var (run, alone) = (new MethodRun(), new DeviationSet(school, [bug.Deviations]));
+        return sheet.Items.Any(item =>
+        {
+            Method.Run(item.Item.Task, run, alone);
+            return item.Item.Task.Judge(run.Page.Answer.ToString()) == Verdict.Wrong;
+        });
     }
 
     /// <summary>Where a bug of another family shows on the page, in a sentence; empty for a bug that shows in its own family only.</summary>

@@ -103,7 +103,7 @@ public static class ReadingText
     /// <summary>The rules as a sentence about the student: what somebody does, also behind where they do it; any other text as something in their work.</summary>
     private static string About(Explanation explanation, string who)
     {
-        List<string> texts = [.. explanation.Hypothesis.Bugs.Select(b => b.Text)];
+        List<string> texts = [.. explanation.AsTold.Select(b => b.Text)];
         texts.InsertRange(0, explanation.Hypothesis.Unlisted.Select(u => $"Follows a rule that is not in the catalogue: {Lower(u.Text)}."));
         return $"{Doing(texts[0], who)}{string.Concat(texts.Skip(1).Select(t => $" Also: {Lower(t)}"))}";
     }

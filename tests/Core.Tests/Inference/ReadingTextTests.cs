@@ -52,6 +52,12 @@ public class ReadingTextTests
         Headline("604 - 278").ShouldBe("Nothing of Merrin’s is typed in that can be read.");
     }
 
+    // Both numerators take the multiplier of the other fraction, and nothing is brought to lowest terms: the first makes the values wrong, the second is form.
+    [Fact]
+    public void What_makes_values_wrong_is_told_before_what_leaves_another_form() =>
+        Headline("2/3 + 1/4 = 10/12", "1/6 + 3/8 = 15/24", "3/4 - 1/6 = 3/12", "5/8 + 1/6 = 23/24", "7/9 - 1/6 = 19/18", "1/4 + 1/4 = 2/4", "3/8 + 1/8 = 4/8", "5/6 + 5/6 = 10/6")
+            .ShouldStartWith("Merrin multiplies each numerator by the number that belongs to the other fraction. Also: leaves ");
+
     // Wrong in every way at once: one answer everywhere, and each answer under another item.
     [Theory]
     [MemberData(nameof(Families))]

@@ -63,7 +63,8 @@ internal static class ExpandingExample
         var (one, other) = (task.Before is { } before ? [before] : task.First, task.Before is null ? task.Second! : task.First);
         if (task.IsSquare)
             yield return new(
-                $"{Bracket(task.First, letter)}{Bracket(task.First, letter)}", "A square is the bracket times itself: it is written twice.", ExpandingDecisions.Square) { Teaches = Ideas.SquareIsAProduct };
+                $"{Bracket(task.First, letter)}{Bracket(task.First, letter)}", "A square is the bracket times itself: it is written twice.", ExpandingDecisions.Square)
+            { Teaches = Ideas.SquareIsAProduct };
         var pieces = one.SelectMany(a => other.Select(b => (One: a, Other: b, Product: new PolyTerm(a.Number * b.Number, a.Power + b.Power)))).ToList();
         var inBox = school.Of(School.Binomials) == BinomialSchool.Box && one.Count > 1;
         if (one.Count > 1)
