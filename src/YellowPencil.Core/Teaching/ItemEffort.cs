@@ -13,6 +13,9 @@ internal static partial class ItemEffort
     /// </summary>
     private const int StepsAnIdea = 3;
 
+    /// <summary>A fraction that comes out of whole numbers takes the eye like so many ideas.</summary>
+    private const int FractionOfWholes = 3;
+
     /// <summary>In lines, numbers of so much together make an item as hard as a step more.</summary>
     private const int LargeForAStep = 10;
 
@@ -25,12 +28,15 @@ internal static partial class ItemEffort
     public static int Of(WeighedItem item)
     {
         var (task, right) = (item.Item.Task, item.Item.Right);
-        var odd = (right.Contains(' ') ? 1 : 0) + (right.Contains('/') && !task.Text.Contains('/') ? 1 : 0) + (IsByOne(task) ? 1 : 0) + (HidesZeros(task) ? 1 : 0);
+        var odd = (right.Contains(' ') ? 1 : 0) + (ComesToAFraction(item) ? FractionOfWholes : 0) + (IsByOne(task) ? 1 : 0) + (HidesZeros(task) ? 1 : 0);
         var large = TaughtFamily.Of(task.Family).Layout is null
             ? Number().Matches(task.Text).Sum(n => n.Length <= MostDigits ? int.Parse(n.ValueSpan, CultureInfo.InvariantCulture) : MostCounted) / LargeForAStep
             : 0;
         return item.Pooled.Steps + task.Text.Count(c => c == '-') + large + StepsAnIdea * (item.Pooled.Ideas.Count + Math.Max(0, item.Chances - 1) + odd);
     }
+
+    /// <summary>Whether a fraction comes out of whole numbers.</summary>
+    public static bool ComesToAFraction(WeighedItem item) => item.Item.Right.Contains('/') && !item.Item.Task.Text.Contains('/');
 
     /// <summary>Whether it is times one, or divided by one: nothing becomes of it.</summary>
     public static bool IsByOne(ItemTask task) => task.SetOperation is PairOperation.Times or PairOperation.DividedBy && task.Numbers.Any(n => n.Text.Trim('-', '0', '.') == "1");

@@ -191,13 +191,13 @@ internal sealed partial class PlanItems
 
     /// <summary>
     /// An item on which the old rule shows, whose work goes through the step that it gets wrong and writes what it comes to: of a shape that the page has, with few
-    /// steps and few ideas beside the one that is taught, not by one, no zeros that are not written, and no digit twice in a number.
+    /// steps and few ideas beside the one that is taught, not by one, no zeros that are not written, no fraction out of whole numbers, and no digit twice in a number.
     /// </summary>
     public PlanItem TakeExample(double level)
     {
         var clear = showing.FindAll(w => !w.Pooled.HasZeroInFront && (shapes.Count == 0 || shapes.ContainsKey(w.Shape)));
         if (clear.Count == 0) clear = showing;
-        if (clear.FindAll(w => !ItemEffort.IsByOne(w.Item.Task) && !ItemEffort.HidesZeros(w.Item.Task)) is { Count: > 0 } plain) clear = plain;
+        if (clear.FindAll(w => !ItemEffort.IsByOne(w.Item.Task) && !ItemEffort.HidesZeros(w.Item.Task) && !ItemEffort.ComesToAFraction(w)) is { Count: > 0 } plain) clear = plain;
         if (clear.FindAll(w => !RepeatedDigit().IsMatch(w.Item.Task.Text)) is { Count: > 0 } distinct) clear = distinct;
         var simple = clear.OrderBy(ItemEffort.Of).ToList();
         var from = simple.Skip((int)(level * (simple.Count - 1))).ToList();
@@ -299,8 +299,9 @@ internal sealed partial class PlanItems
     public (PlanItem? Works, PlanItem Fails) TakeContrast()
     {
         var contrasts = new Contrasts(rule, points, size);
-        (WeighedItem Fails, (PlanItem Item, Contrast Kind)? Works) best = (showing.MinBy(ItemEffort.Of)!, null);
-        foreach (var fails in showing.OrderBy(ItemEffort.Of).Take(Easy))
+        var easy = showing.OrderBy(ItemEffort.ComesToAFraction).ThenBy(ItemEffort.Of).Take(Easy).ToList();
+        (WeighedItem Fails, (PlanItem Item, Contrast Kind)? Works) best = (easy[0], null);
+        foreach (var fails in easy)
         {
             if (contrasts.Beside(fails.Item.Task) is not { } works || best.Works?.Kind >= works.Kind) continue;
             best = (fails, works);

@@ -66,6 +66,20 @@ public class PlanMakerTests
         }
     }
 
+    // The bracket is what is to be seen, not a = −4/3.
+    [Theory]
+    [InlineData("equations.first-term-only")]
+    [InlineData("equations.number-added")]
+    public void An_example_of_whole_numbers_comes_out_whole(string rule)
+    {
+        for (var seed = 1; seed <= 6; seed++)
+        {
+            var plan = OnPages(rule, seed);
+            (plan.Example.Right.Contains('/') && !plan.Example.Task.Text.Contains('/')).ShouldBeFalse($"{plan.Example.Written}: {plan.Example.Right}");
+            (plan.Fails.Right.Contains('/') && !plan.Fails.Task.Text.Contains('/')).ShouldBeFalse($"{plan.Fails.Written}: {plan.Fails.Right}");
+        }
+    }
+
     // 0.2 + 7.7 as two numbers is 7.9, digit for digit; 0.2 + 7.9 is not.
     [Fact]
     public void A_rule_of_the_whole_page_is_right_where_it_writes_the_same()
