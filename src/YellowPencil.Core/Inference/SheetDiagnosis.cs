@@ -213,7 +213,9 @@ public static class SheetDiagnosis
         return new Explanation
         {
             Hypothesis = candidate.Hypothesis,
-            AsTold = candidate.Hypothesis.Bugs.Count < 2 ? candidate.Hypothesis.Bugs : [.. candidate.Hypothesis.Bugs.OrderBy(bug => !ChangesValues(bug, candidate.Hypothesis.School, sheet))],
+            AsTold = candidate.Hypothesis.Bugs.Count < 2
+                ? candidate.Hypothesis.Bugs
+                : [.. candidate.Hypothesis.Bugs.OrderBy(bug => !ChangesValues(bug, candidate.Hypothesis.School, sheet))],
             Probability = 0,
             Consistency = candidate.Consistency,
             Chances = counts.Values.Sum(c => c.Chances),

@@ -43,7 +43,9 @@ internal static partial class ItemEffort
 
     /// <summary>Whether it is a product whose last decimals are zeros, which are not written: the places that are counted are not seen.</summary>
     public static bool HidesZeros(ItemTask task) =>
-        task.SetOperation == PairOperation.Times && task.Text.Contains('.') && task.Numbers.Aggregate(1, (last, n) => last * (n.Text.Trim('-', '0', '.') is [.., var digit] ? digit - '0' : 0) % 10) == 0;
+        task.SetOperation == PairOperation.Times && task.Text.Contains('.') && task.Numbers.Aggregate(1, (last, n) => last * LastDigit(n.Text) % 10) == 0;
+
+    private static int LastDigit(string number) => number.Trim('-', '0', '.') is [.., var digit] ? digit - '0' : 0;
 
     [GeneratedRegex(@"(?<![\d^])\d+")]
     private static partial Regex Number();

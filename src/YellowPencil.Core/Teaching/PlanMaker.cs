@@ -88,7 +88,11 @@ public static class PlanMaker
             Example = example,
             ExampleSteps = worked is null ? [.. told.Select(s => ToldSteps.TextOf(s, classroom))] : [.. worked.Select(l => l.Words.In(classroom))],
             ExampleLines = worked?.Any(l => l.Line.Length > 0) == true ? [.. worked.Select(l => l.Line)] : [],
-            DecidingStep = worked?.Index().FirstOrDefault(l => l.Item.Teaches == first.Idea) is { Item: not null } teaching ? teaching.Index : Deciding(first, school, example.Task, taught, worked is null ? [.. told.Select(s => new[] { s.Decision! })] : [.. worked.Select(l => l.Words.StartsWith("Check", StringComparison.Ordinal) ? [] : l.About)]),
+            DecidingStep = worked?.Index().FirstOrDefault(l => l.Item.Teaches == first.Idea) is { Item: not null } teaching
+                ? teaching.Index
+                : Deciding(
+                    first, school, example.Task, taught,
+                    worked is null ? [.. told.Select(s => new[] { s.Decision! })] : [.. worked.Select(l => l.Words.StartsWith("Check", StringComparison.Ordinal) ? [] : l.About)]),
             ExampleWork = Work.Of(TaughtFamily.Of(example.Task.Family).Shown(example.Task, taught.Page.Marks), [.. TaughtFamily.Of(example.Task.Family).Fields]),
             Together = items.TakeShowing(2, 0.1, 0.5),
             Afterwards = Afterwards,

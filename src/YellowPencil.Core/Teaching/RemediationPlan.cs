@@ -114,7 +114,7 @@ public sealed record RemediationPlan
 
     /// <summary>What is said where the old rule works beside no item.</summary>
     public string WithoutContrast() => Guard is { Shows: false }
-        ? "No item that differs from this one in one thing comes out right by the old rule; in the practice there are some."
+        ? "No item that differs from this one in one thing comes out right by the old rule."
         : "There is no item like this on which the old rule is right.";
 
     /// <summary>In which question the two items of the contrast differ, with the taught answer to it; empty in plans of before it was said.</summary>
