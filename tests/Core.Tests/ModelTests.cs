@@ -76,7 +76,7 @@ public class ModelTests
         var wrong = End<AreaModel>("47 * 38", "multiplication.carry-dropped");
         wrong.Strips.Select(s => s.Written).ShouldBe(["326", "1210"]);
         wrong.Disagreement.ShouldBe("The strip of 8 holds 376, and 326 is written. The strip of 30 holds 1410, and 1210 is written. All pieces together are 1786, and 1536 is written.");
-        End<AreaModel>("4.6 * 3.7").Unit.ShouldBe(" The pieces are counted in hundredths: tenths times tenths.");
+        End<AreaModel>("4.6 * 3.7").Unit.ShouldBe("The pieces are counted in hundredths: tenths times tenths.");
         End<AreaModel>("407 * 60").Strips.Select(s => (int)s.Sum).ShouldBe([24_420]);
     }
 
@@ -201,8 +201,8 @@ public class ModelTests
     public void A_product_is_a_box_to_scale_whose_pieces_are_all_there()
     {
         var box = End<AreaBox>("expand (x + 5)(x + 2)", "expanding.first-and-last-only");
-        box.Pieces.Select(row => string.Join(' ', row.Select(p => p.Text))).ShouldBe(["x² 2x", "5x 10"]);
-        box.Top.Concat(box.Side).Select(t => (int)t.AtTen!.Value).ShouldBe([10, 2, 10, 5]);
+        box.Pieces.Select(row => string.Join(' ', row.Select(p => p.Text))).ShouldBe(["x² 5x", "2x 10"]);
+        box.Top.Concat(box.Side).Select(t => (int)t.AtTen!.Value).ShouldBe([10, 5, 10, 2]);
         box.IsToScale.ShouldBeTrue();
         box.Disagreement.ShouldBe("All pieces together are x² + 7x + 10, and x² + 10 is written.");
         End<AreaBox>("expand (x - 3)(x + 4)").IsToScale.ShouldBeFalse();

@@ -37,7 +37,7 @@ public sealed record AreaModel : ItemModel
             "; ",
             Strips.Select(
                 s => $"{s.Side} times {string.Join(" and ", Top)}: {(s.IsFilled ? $"{string.Join(" and ", s.Cells)}, together {s.Sum}" : "not worked yet")}"))
-            + "." + Unit;
+            + (Unit.Length == 0 ? "." : $". {Unit}");
 
     /// <inheritdoc/>
     public override string Disagreement => Note;
@@ -84,5 +84,5 @@ public sealed record AreaModel : ItemModel
     private static string Stripped(string row) => row.Trim().TrimEnd('0').TrimStart('0');
 
     private static string Units(DecimalNumber first, DecimalNumber second) => first.Places + second.Places == 0
-        ? "" : $" The pieces are counted in {Place.Name(-first.Places - second.Places)}: {Place.Name(-first.Places)} times {Place.Name(-second.Places)}.";
+        ? "" : $"The pieces are counted in {Place.Name(-first.Places - second.Places)}: {Place.Name(-first.Places)} times {Place.Name(-second.Places)}.";
 }

@@ -14,7 +14,7 @@ internal static class IntegerScripts
             "“Show me this number. On which side of zero is it?” If the sign is passed over, start from both and compare.", "Where does this number lie?",
             "numbers below zero", n =>
                 ($"Which lies further left: −{n % 9 + 1} or {n % 9 + 1}?", $"−{n % 9 + 1}"), n =>
-                    ($"{n % 9 + 1} degrees below zero is which number?", $"−{n % 9 + 1}"), n => ($"Which is the opposite of {n}?", $"−{n}")),
+                    ($"{n % 8 + 2} degrees below zero is which number?", $"−{n % 8 + 2}"), n => ($"Which is the opposite of {n}?", $"−{n}")),
         Of(Ideas.OppositesCancel, "Plus and minus cancel, one against one. What is left has the sign of what there was more of.",
             "One up and one down lead back to where one was; only what has no partner counts.",
             "Counters of two kinds, paired off one against one; or the number line.",

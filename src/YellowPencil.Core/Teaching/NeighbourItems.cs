@@ -1,18 +1,27 @@
+using System.Globalization;
 using System.Text.RegularExpressions;
 using YellowPencil.Core.Families.Roots;
 using YellowPencil.Core.Format;
+using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Teaching;
 
 /// <summary>Items that differ from one in one thing only: a sign, a point, a digit, or a term more or less.</summary>
 internal static partial class NeighbourItems
 {
+    // The largest last number that is tried with the other sign.
+    private const int MostOfLast = 40;
+
     /// <summary>Those that a teacher would set.</summary>
     public static IEnumerable<ItemTask> Of(ItemTask task) =>
-        from text in Texts(task.Text)
+        from text in Squares(task).Concat(Texts(task.Text))
         let read = TaskText.TryParse(text, task.Asked)
-        where read.Succeeded && read.Value.Family == task.Family && read.Value.Text == text && IsNatural(read.Value)
+        where read.Succeeded && (read.Value.Family == task.Family || IsWithoutSign(task, read.Value)) && read.Value.Text == text && IsNatural(read.Value)
         select read.Value;
+
+    // 2 + 4 beside 2 + -4: without its only sign an item belongs to the whole numbers.
+    private static bool IsWithoutSign(ItemTask task, ItemTask other) =>
+        task.Numbers.Any(n => n.IsNegative) && !other.Numbers.Any(n => n.IsNegative) && TaughtFamily.Of(task.Family).Parts.Any(p => p.Family == other.Family.Name);
 
     /// <summary>
     /// Whether it is a root that lies higher than the straight line says or comes out whole although it is none, or a double such as 67 + 67: no item to learn another
@@ -34,13 +43,24 @@ internal static partial class NeighbourItems
     [GeneratedRegex(@"(?<![\d.])0(?!\.)|\.\d*0(?!\d)")]
     private static partial Regex OddZero();
 
+    // Beside a root that is no whole number the nearest square.
+    private static IEnumerable<string> Squares(ItemTask task)
+    {
+        if (task is not RootTask { IsPerfect: false } root) yield break;
+        var value = (double)root.Radicand.Numerator / (double)root.Radicand.Denominator;
+        var below = Math.Floor(Math.Sqrt(value));
+        foreach (var side in new[] { below, below + 1 }.OrderBy(n => Math.Abs(n * n - value))) yield return string.Create(CultureInfo.InvariantCulture, $"sqrt({side * side})");
+    }
+
     // Signs first, then points, then single digits, and last a digit, the sign of a number or a term more or less.
     private static IEnumerable<string> Texts(string text)
     {
         for (var i = 0; i < text.Length; i++)
             if (text[i] is '+' or '-' && i + 1 < text.Length && text[i + 1] == ' ') yield return text[..i] + (text[i] == '+' ? '-' : '+') + text[(i + 1)..];
         if (Difference().Match(text) is { Success: true } taken) yield return $"{taken.Groups[2]} {(taken.Groups["sign"].Value == "+" ? '-' : '+')} {taken.Groups[1]}";
-        for (var i = 1; i < text.Length; i++)
+        if (LastTerm().Match(text) is { Success: true } last)
+            for (var number = 1; number <= MostOfLast; number++) yield return $"{text[..last.Index]} {(last.Groups["sign"].Value == "+" ? '-' : '+')} {number}";
+        for (var i = 1; i < text.Length && !text.StartsWith("sqrt", StringComparison.Ordinal); i++)
             if (text[i] == '.') yield return text[..(text[i - 1] == '0' ? i - 1 : i)] + text[(i + 1)..].TrimStart('0');
         foreach (Match whole in WholeNumber().Matches(text).Where(_ => text.Contains('.')))
         {
@@ -63,6 +83,10 @@ internal static partial class NeighbourItems
 
         foreach (Match term in LaterTerm().Matches(text)) yield return text.Remove(term.Index, term.Length);
     }
+
+    // The last number of a quadratic, with its sign: with the other sign only another number has factors too.
+    [GeneratedRegex(@"(?<=^factor .*) (?<sign>[+-]) \d+$")]
+    private static partial Regex LastTerm();
 
     // A term behind another, with its sign.
     [GeneratedRegex(@" [+-] \d*[a-z]?(\^\d)?(?=[ )]|$)")]

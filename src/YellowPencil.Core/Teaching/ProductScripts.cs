@@ -15,7 +15,7 @@ internal static class ProductScripts
             "“One group: how many? Two groups?” If the count is one off, count the fingers.", "How many groups have we counted?",
             "counting groups", n =>
                 ($"Count three times in steps of {n % 9 + 2}.", $"{n % 9 + 2}, {2 * (n % 9 + 2)}, {3 * (n % 9 + 2)}"), n =>
-                    ($"Two groups of {n} are how many?", $"{2 * n}"), n => ($"How many groups of 5 have you counted at {5 * (n / 10)}?", $"{n / 10}")),
+                    ($"Two groups of {n % 9 + 1} are how many?", $"{2 * (n % 9 + 1)}"), n => ($"How many groups of 5 have you counted at {5 * (n / 10)}?", $"{n / 10}")),
         Of(Ideas.ProductIsGroups, "Times means so many groups of so many.",
             "All the groups together are the product; one group, or the two numbers put together, is less.",
             "Counters in rows: so many rows of so many.",

@@ -80,7 +80,7 @@ internal sealed partial class ModelSketch
 
     private void Area(AreaModel area)
     {
-        const int Head = 64, Row = 38;
+        const int Head = 64, Row = 38, UnitWidth = 330;
         var widths = area.Top.Select(part => 44.0 + 14 * part.ToString(CultureInfo.InvariantCulture).Length).ToList();
         var right = Head + widths.Sum();
         for (var (at, x) = (0, (double)Head); at < widths.Count; x += widths[at++]) Text("plain", x + widths[at] / 2, 12, area.Top[at].ToString(CultureInfo.InvariantCulture));
@@ -102,7 +102,8 @@ internal sealed partial class ModelSketch
             if (strip.Disagrees) Rect("against", right + 100, y + 4, 80, Row - 8);
         }
 
-        Grow(right + 190, 28 + area.Strips.Count * Row);
+        if (area.Unit.Length > 0) Text("small", Head + UnitWidth / 2.0, 36 + area.Strips.Count * Row, area.Unit);
+        Grow(Math.Max(right + 190, area.Unit.Length > 0 ? Head + UnitWidth : 0), (area.Unit.Length > 0 ? 44 : 28) + area.Strips.Count * Row);
     }
 
     private void Ladder(MultiplesLadder ladder)
@@ -121,9 +122,12 @@ internal sealed partial class ModelSketch
         Stroke("rail", Left, 4, Left, 14 + 9 * Rung);
         Stroke("rail", Left + Wide, 4, Left + Wide, 14 + 9 * Rung);
         var at = 14 + (9 - standing) * Rung - (standing < 9 ? Rung / 2.0 : 0);
-        Text("hand", Left + Wide + 62, at, $"← {ladder.Amount}");
-        if (ladder.Chosen is { } chosen) Text("hand", Left + Wide + 62, at + 26, $"{chosen} written");
-        Grow(Left + Wide + 130, 20 + 9 * Rung);
+        Stroke("rail", Left + Wide + 8, at, Left + Wide + 36, at);
+        Stroke("rail", Left + Wide + 8, at, Left + Wide + 15, at - 5);
+        Stroke("rail", Left + Wide + 8, at, Left + Wide + 15, at + 5);
+        Text("hand", Left + Wide + 72, at, ladder.Amount.ToString(CultureInfo.InvariantCulture));
+        if (ladder.Chosen is { } chosen) Text("hand", Left + Wide + 72, at + 26, $"{chosen} written");
+        Grow(Left + Wide + 140, Math.Max(20 + 9 * Rung, at + 44));
     }
 
     private void Line(NumberLine line)

@@ -14,7 +14,7 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
 
     public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) => task switch
     {
-        ExpandingTask { Second: { } second, Before: null } set => AreaBox.OfProduct(set.First, second, set.Letter, marks.Count > 0, answer),
+        ExpandingTask { Second: { } second, Before: null } set => AreaBox.OfProduct(second, set.First, set.Letter, marks.Count > 0, answer),
         ExpandingTask { Second: null, Before: { } before } set => AreaBox.OfProduct([before], set.First, set.Letter, marks.Count > 0, answer),
         _ => null,
     };
