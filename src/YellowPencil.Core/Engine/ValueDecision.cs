@@ -39,7 +39,7 @@ internal static class Expressions
 
     private static readonly int[] Bounds = [1, 2, 9];
 
-    /// <summary>All of them: constants, each number, one more, one less, twice, a bound, its ones and tens, and two numbers together.</summary>
+    /// <summary>All of them: constants, each number, one more, one less, twice, squared, a bound, its ones and tens, and two numbers together.</summary>
     public static IEnumerable<ChoiceOrValue<TContext>> Of<TContext>(IReadOnlyList<Property<TContext>> numbers)
     {
         foreach (var constant in Constants) yield return new ChoiceOrValue<TContext>($"is-{constant}", constant.ToString(), (in TContext _, int _) => constant);
@@ -56,6 +56,8 @@ internal static class Expressions
                 $"{number.Id}-tens", $"the tens of {number.Text}", (in TContext c, int _) => of(c) is >= 0 and var n ? n / 10 : -1);
             yield return new ChoiceOrValue<TContext>(
                 $"{number.Id}-twice", $"twice {number.Text}", (in TContext c, int _) => of(c) is >= 0 and < 100_000 and var n ? 2 * n : -1);
+            yield return new ChoiceOrValue<TContext>(
+                $"{number.Id}-squared", $"{number.Text} times itself", (in TContext c, int _) => of(c) is >= 0 and < 10_000 and var n ? n * n : -1);
             foreach (var most in Bounds)
                 yield return new ChoiceOrValue<TContext>(
                     $"{number.Id}-at-most-{most}", $"{number.Text}, but at most {most}",

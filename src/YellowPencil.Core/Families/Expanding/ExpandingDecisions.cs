@@ -23,7 +23,7 @@ internal enum BoxEdge { WithSign, SignLeftOff }
 internal enum ProductMade { Made, LeftOut, OtherCopied, OtherCopiedWithSign, AddedWhereLike }
 
 /// <summary>What becomes of the numbers of two terms.</summary>
-internal enum NumbersChoice { Multiplied, Added, SizesAdded, FirstOnly, SecondOnly, LetterCountsAsOne }
+internal enum NumbersChoice { Multiplied, Added, SizesAdded, FirstOnly, SecondOnly, LetterCountsAsOne, FirstTimesItself, SecondTimesItself }
 
 /// <summary>What becomes of the letters of two terms.</summary>
 internal enum LettersChoice { PowersAdded, LetterLost, PowerStays, PowersMultiplied, TwoOfTheLetter }
@@ -187,6 +187,8 @@ internal static class ExpandingDecisions
         [NumbersChoice.LetterCountsAsOne] = new(
             "letter-counts-as-one", "writes the plain number and passes over the one before the letter",
             c => c.AreMixed ? c.WithSign(Math.Abs(c.FirstPower == 0 ? c.First : c.Second)) : null),
+        [NumbersChoice.FirstTimesItself] = new("first-times-itself", "multiplies the first number by itself", c => (long)c.First * c.First),
+        [NumbersChoice.SecondTimesItself] = new("second-times-itself", "multiplies the second number by itself", c => (long)c.Second * c.Second),
         Kinds = Kinds,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.NumbersTimesPowersPlus,

@@ -190,7 +190,8 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
     {
         var (a, b) = (BigInteger.Abs(one.Number), BigInteger.Abs(other.Number));
         var way = run.Ask(ExpandingDecisions.Numbers, context);
-        if (way == NumbersChoice.Added) return one.Number + other.Number;
+        if (way is NumbersChoice.Added or NumbersChoice.FirstTimesItself or NumbersChoice.SecondTimesItself)
+            return way == NumbersChoice.Added ? one.Number + other.Number : BigInteger.Pow(way == NumbersChoice.FirstTimesItself ? one.Number : other.Number, 2);
         var size = way switch
         {
             NumbersChoice.SizesAdded => a + b,

@@ -35,7 +35,7 @@ internal enum LowestTerms { ByCommon, NotAtAll, NumeratorOnly, DenominatorOnly, 
 internal enum OverOne
 {
     Mixed, Stays, TurnedOver, RestAlone, WholeAlone, Exchanged, RestOverNumerator, RestOverWhole, DigitsSplit, OneTakenOut, DenominatorOverRest, OneBesideAll,
-    WholesBesideAll, OneMore,
+    WholesBesideAll, OneMore, TakenFromNumerator,
 }
 
 /// <summary>The decisions about sums and differences of fractions.</summary>
@@ -269,6 +269,9 @@ internal static class FractionDecisions
         [OverOne.WholesBesideAll] = new(
             "wholes-beside-all", "writes the wholes before the fraction and leaves it", r => r.Rest > 0 ? new(r.Quotient, r.Numerator, r.Denominator) : null),
         [OverOne.OneMore] = new("one-more", "takes one whole too many out", r => new(r.Quotient + 1, r.Rest, r.Denominator)),
+        [OverOne.TakenFromNumerator] = new(
+            "taken-from-top", "takes the wholes out and one for each from the numerator", r =>
+                r.Denominator > 1 ? new(r.Quotient, r.Numerator - r.Quotient, r.Denominator) : null),
         Kinds = Results,
         Idea = Ideas.WholesInAFraction,
     };
