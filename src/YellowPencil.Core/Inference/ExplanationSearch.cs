@@ -50,6 +50,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>Two rules that each give a single item at the most are looked for behind so many.</summary>
     private const int LeastForTwo = 4;
 
+    /// <summary>So many of the best are tried with one rule less.</summary>
+    private const int LessTried = 3;
+
     private readonly Dictionary<string, Candidate> candidates = [];
 
     /// <summary>How many rules outside the catalogue were tried, beside the student beside whom most were; 0 where none were looked for.</summary>
@@ -64,6 +67,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         RefineBest();
         AddFacts();
         AddUnlisted();
+        LeaveOut();
         return [.. candidates.Values.Where(c => !IsRedundant(c))];
     }
 
@@ -234,6 +238,14 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
 
         Keep([.. Ordered(found).Take(UnlistedGrown).Where(c => Unmet(c).Count >= UnlistedSearch.LeastMet && c.LogScore > found.Max(f => f.LogScore) - InReach)
             .SelectMany(c => Unlisted(c))]);
+    }
+
+    /// <summary>A rule that was found first may say nothing any more once another was found beside it: the best are tried with one rule less.</summary>
+    private void LeaveOut()
+    {
+        foreach (var whole in Ordered(candidates.Values).Take(LessTried).Select(c => c.Hypothesis).Where(h => h is { Unlisted.Count: > 0, RuleCount: > 1 }).ToList())
+            for (var rule = 0; rule < whole.RuleCount; rule++)
+                if (whole.Only(i => i != rule) is var smaller && !candidates.ContainsKey(smaller.Key)) candidates[smaller.Key] = sheet.Refine(sheet.Rough(smaller));
     }
 
     // What leaves open what comes of it leaves room for a rule that does not.

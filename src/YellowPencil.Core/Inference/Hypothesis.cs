@@ -87,6 +87,10 @@ public sealed class Hypothesis
     /// <summary>The same student with one bug less.</summary>
     public Hypothesis Without(Bug bug) => new([.. Bugs.Where(b => b != bug)], Unlisted, Facts, School);
 
+    /// <summary>The same student with some of the rules only, by their order in <see cref="RuleIds"/>.</summary>
+    internal Hypothesis Only(Func<int, bool> isKept) =>
+        new([.. Bugs.Where((_, i) => isKept(Unlisted.Count + i))], [.. Unlisted.Where((_, i) => isKept(i))], Facts, School);
+
     /// <summary>The same student with an unlisted rule.</summary>
     public Hypothesis With(UnlistedDeviation unlisted) => new(Bugs, [unlisted, .. Unlisted], Facts, School);
 

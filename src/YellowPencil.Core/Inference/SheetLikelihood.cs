@@ -200,24 +200,29 @@ internal sealed class SheetLikelihood
         return [.. trace.Steps.Where(s => s.Fact is not null).Select(s => s.Fact!.Value).Distinct()];
     }
 
-    /// <summary>On how many wrong answers that a student gives each rule has a part, in the order of <see cref="Hypothesis.RuleIds"/>.</summary>
+    /// <summary>
+    /// On how many wrong answers that a student gives each rule has a part, in the order of <see cref="Hypothesis.RuleIds"/>; also where another of the rules is not
+    /// followed there.
+    /// </summary>
     public int[] Shown(Hypothesis hypothesis)
     {
         var shown = new int[hypothesis.RuleCount];
+        List<int[]> together = [.. Together(hypothesis.RuleCount)];
+        var students = together.ConvertAll(kept => kept.Length == hypothesis.RuleCount ? hypothesis : hypothesis.Only(kept.Contains));
         foreach (var item in Items.Where(i => !i.IsRight && !IsSilent(hypothesis, i)))
         {
-            foreach (var outcome in hypothesis.Outcomes)
-            {
-                item.Run(run, outcome.Deviations);
-                if (!item.Matches(run)) continue;
-                for (var owner = 0; owner < shown.Length; owner++)
-                    if (run.FollowedOf(owner) > 0) shown[owner]++;
-                break;
-            }
+            var at = students.FindIndex(student => Gives(student, item));
+            if (at < 0) continue;
+            for (var owner = 0; owner < together[at].Length; owner++)
+                if (run.FollowedOf(owner) > 0) shown[together[at][owner]]++;
         }
 
         return shown;
     }
+
+    // All rules, then all but one, and so on.
+    private static IEnumerable<int[]> Together(int rules) =>
+        Enumerable.Range(1, (1 << rules) - 1).Select(set => Enumerable.Range(0, rules).Where(rule => (set & 1 << rule) != 0).ToArray()).OrderByDescending(kept => kept.Length);
 
     private double EffortOf(ItemEvidence item)
     {
