@@ -50,6 +50,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>Two rules that each give a single item at the most are looked for behind so many.</summary>
     private const int LeastForTwo = 4;
 
+    /// <summary>So many of the shortest items that nothing explains a pair of listed rules has to give, to be looked at further.</summary>
+    private const int PairsTriedOn = 2;
+
     /// <summary>So many of the best are tried with one rule less.</summary>
     private const int LessTried = 3;
 
@@ -65,6 +68,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         var beam = Singles();
         for (var size = 2; size <= Hypothesis.MostRules; size++) beam = Grow(beam);
         RefineBest();
+        AddPairs();
         AddFacts();
         AddUnlisted();
         LeaveOut();
@@ -121,6 +125,27 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         }
 
         return Best(grown);
+    }
+
+    /// <summary>
+    /// Two listed rules at work on nearly every item: neither of them alone gives one, and none grows. Where most of what is wrong stays open, all pairs are tried
+    /// that give both of the shortest such items.
+    /// </summary>
+    private void AddPairs()
+    {
+        List<ItemEvidence> wrong = Unmet(candidates[""]), first = [.. Unmet(BestThatSays()).OrderBy(sheet.Effort).Take(PairsTriedOn)];
+        if (wrong.Count < LeastForTwo || 2 * Unmet(BestThatSays()).Count <= wrong.Count) return;
+        var rules = sheet.Listed.Rules.Where(bug => !bug.IsOpen && !sheet.IsBeside(bug)).ToList();
+        var pairs = new List<(Hypothesis Pair, int Given)>();
+        foreach (var one in rules.Where(bug => first.TrueForAll(item => sheet.Listed.OnTaughtWay(bug, item) > 0)))
+            foreach (var other in rules.Where(bug => bug != one))
+            {
+                var pair = sheet.Sound.With(one).With(other);
+                if (!candidates.ContainsKey(pair.Key) && first.TrueForAll(item => sheet.Gives(pair, item))) pairs.Add((pair, wrong.Count(item => sheet.Gives(pair, item))));
+            }
+
+        foreach (var (pair, _) in pairs.DistinctBy(p => p.Pair.Key).OrderByDescending(p => p.Given).ThenBy(p => p.Pair.Key, StringComparer.Ordinal).Take(BeamWidth))
+            candidates[pair.Key] = sheet.Refine(sheet.Rough(pair));
     }
 
     /// <summary>The items that a candidate, followed throughout, does not give.</summary>
