@@ -268,9 +268,14 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     /// <summary>A rule that was found first may say nothing any more once another was found beside it: the best are tried with one rule less.</summary>
     private void LeaveOut()
     {
+        var wrong = Unmet(candidates[""]);
         foreach (var whole in Ordered(candidates.Values).Take(LessTried).Select(c => c.Hypothesis).Where(h => h is { Unlisted.Count: > 0, RuleCount: > 1 }).ToList())
             for (var rule = 0; rule < whole.RuleCount; rule++)
-                if (whole.Only(i => i != rule) is var smaller && !candidates.ContainsKey(smaller.Key)) candidates[smaller.Key] = sheet.Refine(sheet.Rough(smaller));
+            {
+                var smaller = whole.Only(i => i != rule);
+                if (!candidates.ContainsKey(smaller.Key) && wrong.Count(item => sheet.Gives(smaller, item)) >= UnlistedSearch.LeastMet)
+                    candidates[smaller.Key] = sheet.Refine(sheet.Rough(smaller));
+            }
     }
 
     // What leaves open what comes of it leaves room for a rule that does not.

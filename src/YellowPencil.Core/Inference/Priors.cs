@@ -138,8 +138,8 @@ public static class Priors
     public static readonly (double Value, double Weight)[] SlipRate = [(0.01, 0.35), (0.05, 0.35), (0.12, 0.2), (0.25, 0.1)];
 
     /// <summary>
-    /// How much oftener than by chance certain rules are held together: one missing idea brings about several, and who invents one way invents others. By so
-    /// much strangers with two rules were foretold best, and those with one no worse.
+    /// How much oftener than by chance a rule that nobody listed is held together with others: one missing idea brings about several, and who invents one way
+    /// invents others. By so much strangers with two rules were foretold best, and those with one no worse.
     /// </summary>
     public const double InCompany = 4;
 

@@ -328,6 +328,6 @@ internal sealed class SheetLikelihood
                 * (hypothesis.Bugs[i].IsOpen ? Priors.LeavesOpen : 1) / totalWeight;
         foreach (var rule in hypothesis.Unlisted) prior *= unlistedPrior[(int)rule.Length];
         foreach (var fact in hypothesis.Facts) prior *= Priors.OneWrongFact * Priors.FactWeight(fact.Fact);
-        return Math.Log(prior * (hypothesis.RuleCount > 1 ? Priors.InCompany : 1));
+        return Math.Log(prior * (hypothesis.RuleCount > 1 && hypothesis.Unlisted.Count > 0 ? Priors.InCompany : 1));
     }
 }

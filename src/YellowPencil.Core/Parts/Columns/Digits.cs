@@ -4,7 +4,8 @@ namespace YellowPencil.Core.Parts.Columns;
 internal static class Digits
 {
     /// <summary>
-    /// Puts the cells of a column layout (-1 is blank, a cell may hold several digits) one digit to a place: blanks close up.
+    /// Puts the cells of a column layout (-1 is blank, a cell may hold several digits) one digit to a place: blanks close up. Rules that come together can write more
+    /// digits than there is room for; the rest is left off, as no page holds it either.
     /// </summary>
     /// <returns>How many digits there are.</returns>
     public static int Flatten(ReadOnlySpan<int> cells, Span<int> digits)
@@ -16,6 +17,7 @@ internal static class Digits
             var rest = cell;
             do
             {
+                if (count == digits.Length) return count;
                 digits[count++] = rest % 10;
                 rest /= 10;
             }
