@@ -144,19 +144,26 @@ public static class SheetDiagnosis
         var alike = told.GroupBy(s => s.Candidate.Signature)
             .SelectMany(g => g.Select(s => (s.Candidate, Members: g.ToList()))).ToDictionary(p => p.Candidate, p => p.Members);
         var reported = new Dictionary<string, Explanation>();
+        var done = new HashSet<Candidate>();
         foreach (var (candidate, share) in told)
         {
+            if (!done.Add(candidate)) continue;
             var members = alike[candidate];
+
+            // Rules that give the same on every item are one explanation, told by the commoner.
+            var same = members.FindAll(
+                m => m.Probability >= Reported && !done.Contains(m.Candidate) && Twins.Are(candidate.Hypothesis, m.Candidate.Hypothesis, sheet.Families));
+            done.UnionWith(same.Select(m => m.Candidate));
 
             // Wordings of one rule that the page cannot tell apart are one explanation, told by the likeliest; rules of the catalogue stand each for itself.
             var unlisted = members.FindAll(m => m.Candidate.Hypothesis.Unlisted.Count > 0);
             var teller = members[0].Candidate.Hypothesis.RuleCount > 0 ? members[0].Candidate : unlisted.Count > 0 ? unlisted[0].Candidate : null;
             if (candidate.Hypothesis.Unlisted.Count > 0 && teller != candidate) continue;
-            var probability = share + (teller == candidate ? unlisted.Where(m => m.Candidate != candidate).Sum(m => m.Probability) : 0);
+            var probability = share + same.Sum(m => m.Probability) + (teller == candidate ? unlisted.Where(m => m.Candidate != candidate).Sum(m => m.Probability) : 0);
             var key = string.Join('+', candidate.Hypothesis.RuleIds);
-            if (reported.TryGetValue(key, out var same))
+            if (reported.TryGetValue(key, out var before))
             {
-                reported[key] = same with { Probability = same.Probability + probability };
+                reported[key] = before with { Probability = before.Probability + probability };
                 continue;
             }
 
@@ -165,7 +172,7 @@ public static class SheetDiagnosis
                 Probability = probability,
                 NotSeparatedFrom = candidate.Hypothesis.RuleCount == 0 || probability >= Threshold
                     ? []
-                    : RulesOf(members.Except(unlisted).Where(m => m.Probability >= probability / Comparable), candidate),
+                    : RulesOf(members.Except(unlisted).Except(same).Where(m => m.Probability >= probability / Comparable), candidate),
             };
         }
 

@@ -64,6 +64,11 @@ internal sealed class SheetLikelihood
 
     public IReadOnlyList<ItemEvidence> Items { get; }
 
+    /// <summary>The families of what was set.</summary>
+    public IReadOnlyList<Family> Families => families ??= [.. Items.Select(i => i.Item.Task.Family).Distinct()];
+
+    private IReadOnlyList<Family>? families;
+
     /// <summary>The bugs that can show in the families of the sheet, and where they can.</summary>
     public ChanceTable<Bug> Listed { get; }
 

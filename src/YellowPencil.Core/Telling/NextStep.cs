@@ -32,6 +32,9 @@ public enum NextStepKind
 /// <param name="ItemId">The item to talk through; null where none is.</param>
 public sealed record NextStep(NextStepKind Kind, string Why, IReadOnlyList<ItemTask> Items, string? ItemId)
 {
+    /// <summary>What to ask about that item; null where the student is only to tell how it was done.</summary>
+    public string? Question { get; init; }
+
     /// <summary>From this probability on, a rule that had no chance on the page is worth a word also where nothing is wrong.</summary>
     private const double MuchUnseen = 0.2;
 
@@ -65,6 +68,7 @@ public sealed record NextStep(NextStepKind Kind, string Why, IReadOnlyList<ItemT
     /// <summary>To let the student talk a wrong item through.</summary>
     public static NextStep TalkThrough(Reading reading, string why)
     {
+        if (QuestionAloud.For(reading) is { } aloud) return new(NextStepKind.TalkThrough, why, ShowingItems.For(reading), aloud.ItemId) { Question = aloud.Question };
         var item = reading.Items.FirstOrDefault(i => i.Cause == Cause.Unexplained)
             ?? reading.Items.FirstOrDefault(i => i.Verdict == Verdict.Wrong) ?? reading.Items.First(i => i.Item.IsAnswered);
         return new(NextStepKind.TalkThrough, why, ShowingItems.For(reading), item.Item.Id);

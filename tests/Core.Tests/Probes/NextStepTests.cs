@@ -59,6 +59,15 @@ public class NextStepTests
         step.Items.Count.ShouldBe(3);
     }
 
+    // Two rules of signs give the same answers here: what was thought at the sign only the student knows.
+    [Theory]
+    [InlineData("Which sign does the answer get?", "solve 16 - x = -3 = x = -19", "solve 5 - x = 9 = x = 4", "solve 2 - x = 7 = x = 5", "solve 3x + 1 = 10 = x = 3", "solve 8 - x = 3 = x = -5")]
+    public void What_only_the_student_can_tell_is_asked_about_its_place(string question, params string[] lines)
+    {
+        var aloud = QuestionAloud.For(Read(lines))!;
+        (aloud.ItemId, aloud.Question).ShouldBe(("1", question));
+    }
+
     [Fact]
     public void A_page_without_answers_is_typed_in() => Step("604 - 278").Kind.ShouldBe(NextStepKind.TypeIn);
 

@@ -138,6 +138,9 @@ public sealed class ReadingView
     /// <summary>What was tried to explain the page, in a phrase.</summary>
     public string Effort => $"{Reading.Tried.Rules} listed rules, {Reading.Tried.Weighed} of them and of their combinations weighed item by item{(Reading.Tried.Unlisted > 0 ? $", {Reading.Tried.Unlisted} rules outside the catalogue" : "")}, and one slip an item.";
 
+    /// <summary>What to ask about the item that is talked through; empty where there is nothing but how it was done.</summary>
+    public string Aloud => Step.Question is { } question ? $" Then, at the place: “{question.In(Word)}”" : "";
+
     private ClassroomWord Word => Student.Word;
 
     /// <summary>The picture of an item, with the circle and with what the chosen explanation predicts; plain while the page is asked about.</summary>
