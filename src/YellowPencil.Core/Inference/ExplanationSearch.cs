@@ -141,7 +141,8 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
             foreach (var other in rules.Where(bug => bug != one))
             {
                 var pair = sheet.Sound.With(one).With(other);
-                if (!candidates.ContainsKey(pair.Key) && first.TrueForAll(item => sheet.Gives(pair, item))) pairs.Add((pair, wrong.Count(item => sheet.Gives(pair, item))));
+                if (candidates.ContainsKey(pair.Key) || !first.TrueForAll(item => sheet.Gives(pair, item))) continue;
+                pairs.Add((pair, wrong.Count(item => sheet.Gives(pair, item))));
             }
 
         foreach (var (pair, _) in pairs.DistinctBy(p => p.Pair.Key).OrderByDescending(p => p.Given).ThenBy(p => p.Pair.Key, StringComparer.Ordinal).Take(BeamWidth))

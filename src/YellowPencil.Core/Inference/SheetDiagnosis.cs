@@ -159,7 +159,8 @@ public static class SheetDiagnosis
             var unlisted = members.FindAll(m => m.Candidate.Hypothesis.Unlisted.Count > 0);
             var teller = members[0].Candidate.Hypothesis.RuleCount > 0 ? members[0].Candidate : unlisted.Count > 0 ? unlisted[0].Candidate : null;
             if (candidate.Hypothesis.Unlisted.Count > 0 && teller != candidate) continue;
-            var probability = share + same.Sum(m => m.Probability) + (teller == candidate ? unlisted.Where(m => m.Candidate != candidate).Sum(m => m.Probability) : 0);
+            var wordings = teller == candidate ? unlisted.Where(m => m.Candidate != candidate) : [];
+            var probability = share + same.Sum(m => m.Probability) + wordings.Sum(m => m.Probability);
             var key = string.Join('+', candidate.Hypothesis.RuleIds);
             if (reported.TryGetValue(key, out var before))
             {

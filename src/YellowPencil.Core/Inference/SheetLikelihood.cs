@@ -227,7 +227,8 @@ internal sealed class SheetLikelihood
 
     // All rules, then all but one, and so on.
     private static IEnumerable<int[]> Together(int rules) =>
-        Enumerable.Range(1, (1 << rules) - 1).Select(set => Enumerable.Range(0, rules).Where(rule => (set & 1 << rule) != 0).ToArray()).OrderByDescending(kept => kept.Length);
+        Enumerable.Range(1, (1 << rules) - 1)
+            .Select(set => Enumerable.Range(0, rules).Where(rule => (set & 1 << rule) != 0).ToArray()).OrderByDescending(kept => kept.Length);
 
     private double EffortOf(ItemEvidence item)
     {

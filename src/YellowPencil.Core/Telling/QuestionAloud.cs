@@ -18,13 +18,15 @@ public sealed record QuestionAloud(string ItemId, string Question)
             Method.Run(item.Item.Task, first, one.Hypothesis.Deviations);
             Method.Run(item.Item.Task, second, other.Hypothesis.Deviations);
             if (!first.Page.Answer.SequenceEqual(second.Page.Answer) || item.Item.Task.Judge(first.Page.Answer.ToString()) != Verdict.Wrong) continue;
-            if (first.Steps.Zip(second.Steps).FirstOrDefault(s => !IsSame(s.First, s.Second)).First is { } step) return new QuestionAloud(item.Item.Id, Ask(step));
+            var apart = first.Steps.Zip(second.Steps).FirstOrDefault(s => !IsSame(s.First, s.Second));
+            if (apart.First is { } step) return new QuestionAloud(item.Item.Id, Ask(step));
         }
 
         return null;
     }
 
-    private static bool IsSame(Step one, Step other) => (one.Decision, one.Fact, one.Chosen, one.Line, one.Place) == (other.Decision, other.Fact, other.Chosen, other.Line, other.Place);
+    private static bool IsSame(Step one, Step other) =>
+        (one.Decision, one.Fact, one.Chosen, one.Line, one.Place) == (other.Decision, other.Fact, other.Chosen, other.Line, other.Place);
 
     private static string Ask(Step step)
     {
