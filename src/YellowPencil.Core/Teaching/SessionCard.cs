@@ -120,12 +120,16 @@ public sealed class SessionCard(RemediationPlan plan)
         var run = new MethodRun { Recording = true };
         Method.Run(plan.Example.Task, run, new DeviationSet(School.Parse(plan.School), []));
         var model = TaughtFamily.Of(plan.Family).ModelAt(plan.Example.Task, run.Page.Marks, plan.Example.Right);
-        return model is MultiplesLadder { Chosen: 0 } ? TaughtFamily.Of(plan.Family).ModelAt(plan.Example.Task, [.. UpToLastDigit(run.Page.Marks)], plan.Example.Right) : model;
+        return model is MultiplesLadder { Chosen: 0 }
+            ? TaughtFamily.Of(plan.Family).ModelAt(plan.Example.Task, [.. UpToLastDigit(run.Page.Marks)], plan.Example.Right)
+            : model;
     }
 
     // A ladder shows something where a multiple is taken from what stands there: up to the last digit of the quotient that is no 0.
     private static IEnumerable<Mark> UpToLastDigit(IReadOnlyList<Mark> marks) =>
-        marks.Take(1 + marks.Index().Where(m => m.Item.Field == WorkFields.Cycles && m.Item.At.Part == WorkFields.Cycles.Quotient.Part && m.Item.Text != "0").Select(m => m.Index).DefaultIfEmpty(marks.Count).Max());
+        marks.Take(1 + marks.Index().Where(m => IsDigitOfQuotient(m.Item)).Select(m => m.Index).DefaultIfEmpty(marks.Count).Max());
+
+    private static bool IsDigitOfQuotient(Mark mark) => mark.Field == WorkFields.Cycles && mark.At.Part == WorkFields.Cycles.Quotient.Part && mark.Text != "0";
 
     private static SessionItem Of(SessionPart part, string name, PlanItem item) => new(part, name, item.Written, item.RightWritten, item.Shows ? item.OldWritten : "", Signs.Printed(item.NewHabit ?? ""));
 }

@@ -8,10 +8,10 @@ namespace YellowPencil.Core.Telling;
 /// <param name="Question">The question about the first step that goes two ways and comes to the same, for example "In the tens: who lends?".</param>
 public sealed record QuestionAloud(string ItemId, string Question)
 {
-    /// <summary>The question that lies between the two likeliest explanations of a page; null where they give no wrong answer of it both.</summary>
+    /// <summary>The question that lies between the two likeliest explanations of a page; null where it is told apart, or they give no wrong answer of it both.</summary>
     public static QuestionAloud? For(Reading reading)
     {
-        if (ReadingText.Rivals(reading).Take(2).ToList() is not [var one, var other]) return null;
+        if (reading.Outcome != Outcome.NotToldApart || ReadingText.Rivals(reading).Take(2).ToList() is not [var one, var other]) return null;
         var (first, second) = (new MethodRun { Recording = true }, new MethodRun { Recording = true });
         foreach (var item in reading.Items.Where(i => i.Verdict == Verdict.Wrong))
         {

@@ -183,7 +183,7 @@ public static class ReadingText
         foreach (var prediction in reading.Predictions)
             text.Append($"  would answer {prediction.Task} with {prediction.Answer} ({Math.Min(99, 100 * prediction.Probability):0} %)\n");
         if (next.Count > 0) text.Append($"  {AskNext(next)}");
-        else if (reading.Outcome == Outcome.NotToldApart && QuestionAloud.For(reading) is { } aloud) text.Append($"  Ask about item {aloud.ItemId}: {aloud.Question.In(word)}");
+        else if (QuestionAloud.For(reading) is { } aloud) text.Append($"  Ask about item {aloud.ItemId}: {aloud.Question.In(word)}");
         return text.ToString().TrimEnd();
     }
 }
