@@ -10,7 +10,7 @@ using YellowPencil.Core.Teaching;
 
 namespace YellowPencil.Core.Tests.Remediation;
 
-/// <summary>Plans for all that the catalogue knows, each from three pages.</summary>
+/// <summary>Plans for all that the catalogue knows, each from one of three pages of its family.</summary>
 public class EveryPlanTests
 {
     public static TheoryData<string, int> EveryBug
@@ -18,15 +18,16 @@ public class EveryPlanTests
         get
         {
             var all = new TheoryData<string, int>();
-            foreach (var bug in Catalogue.All)
-                for (var page = 0; page < 3; page++) all.Add(bug.Id, page);
+            foreach (var (number, bug) in Catalogue.All.Index()) all.Add(bug.Id, number % PagesOfAFamily);
             return all;
         }
     }
 
+    private const int PagesOfAFamily = 3;
+
     // Three pages of ten items of each family, as ordinary weeks have them.
     private static readonly Dictionary<Family, List<StudentSize>> Pages =
-        FamilyList.All.ToDictionary(f => (Family)f, f => Enumerable.Range(1, 3).Select(seed => StudentSize.Of(ItemPool.Of(f, 10, seed))).ToList());
+        FamilyList.All.ToDictionary(f => (Family)f, f => Enumerable.Range(1, PagesOfAFamily).Select(seed => StudentSize.Of(ItemPool.Of(f, 10, seed))).ToList());
 
     [Theory]
     [MemberData(nameof(EveryBug))]
