@@ -31,12 +31,15 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
         if (verdict == Verdict.Right || (first.IsRight && (verdict == Verdict.Unfinished || first.IsBrokenOff || !item.IsAnswered))) return new ItemReading(item, verdict, null, null, replay);
         if (first.IsCopied && first.IsRight) return new ItemReading(item, verdict, Cause.Slip, WrongCopy(first), replay);
         if (!replay.IsExplained && SlipOfThePen(first) is { } slipped) return new ItemReading(item, verdict, Cause.Slip, InRow(first, slipped), replay);
-        if (!replay.IsExplained)
+
+        // What is done by what the last line no longer shows is seen from the task on.
+        var seen = first;
+        var wrong = replay.IsExplained ? FirstDeviantStep(first, replay) ?? FirstDeviantStep(seen = ItemEvidence.Whole(item), replay) : null;
+        if (wrong is null)
             return new ItemReading(
                 item, verdict, Cause.Unexplained, InRow(first, first.IsLast ? FirstWrongDigit(first) : WrongLine(first, "line", "", "")), replay);
-        var wrong = FirstDeviantStep(first, replay);
         isOnce |= wrong.Cause == StepCause.Slip;
-        return new ItemReading(item, verdict, isOnce ? Cause.Slip : CauseOf(wrong), WithDue(first, InRow(first, Describe(first, replay, wrong, isOnce))), replay);
+        return new ItemReading(item, verdict, isOnce ? Cause.Slip : CauseOf(wrong), WithDue(seen, InRow(seen, Describe(seen, replay, wrong, isOnce))), replay);
     }
 
     // By a rule another answer was due, and one digit of it stands there as one more or one less.
@@ -77,11 +80,11 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
     // One item is no rule: what is done by a rule that shows on no other was done this once.
     private bool IsSeenOnce(Hypothesis hypothesis) => hypothesis.RuleCount > 0 && sheet.Shown(hypothesis).Max() < SheetDiagnosis.ShowingsNeeded;
 
-    private Step FirstDeviantStep(ItemEvidence item, ItemReplay replay)
+    private Step? FirstDeviantStep(ItemEvidence item, ItemReplay replay)
     {
         item.MakeReady(trace);
         Method.Run(item.Task, trace, replay.Hypothesis.Deviations, replay.Declined, replay.Slip);
-        return trace.Steps.First(s => s.Cause != StepCause.AsTaught);
+        return trace.Steps.FirstOrDefault(s => s.Cause != StepCause.AsTaught);
     }
 
     private static Cause CauseOf(Step wrong) => wrong.Cause == StepCause.Fact ? Cause.Fact : Cause.Bug;

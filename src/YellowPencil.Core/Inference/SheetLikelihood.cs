@@ -134,9 +134,10 @@ internal sealed class SheetLikelihood
             [
                 .. Items.Select(
                     i =>
-                        first[i.Index].Chances == 0
-                            ? taughtRoughly[i.Index]
-                            : new ItemLikelihood(RoughWays(hypothesis, i, first[i.Index], explains), predictions[i.Index]))]);
+                        FromTheTask(hypothesis, i, predictions[i.Index] ?? i.Taught)
+                            ?? (first[i.Index].Chances == 0
+                                ? taughtRoughly[i.Index]
+                                : new ItemLikelihood(RoughWays(hypothesis, i, first[i.Index], explains), predictions[i.Index])))]);
     }
 
     /// <summary>A candidate with one more rule, that nobody listed, weighed quickly by the ways that are known.</summary>
@@ -277,7 +278,7 @@ internal sealed class SheetLikelihood
 
     private ItemLikelihood Exact(Hypothesis hypothesis, ItemEvidence item)
     {
-        if (IsSilent(hypothesis, item)) return ExactlyAsTaught(item);
+        if (IsSilent(hypothesis, item)) return FromTheTask(hypothesis, item, item.Taught) ?? ExactlyAsTaught(item);
         item.MakeReady(run);
         var ways = new List<Way>();
         string? prediction = null;
@@ -289,6 +290,7 @@ internal sealed class SheetLikelihood
                 ways.Add(WayRun(hypothesis, item, declined));
             },
             () => ways[0].Chances > ChancesOfEveryWay && ways.Exists(w => w.IsMet));
+        if (FromTheTask(hypothesis, item, prediction!) is { } whole) return whole;
         if (ways[0].Chances == 0) return ExactlyAsTaught(item);
         if (item.IsRight && !ways.Exists(w => w.Followed == 0)) ways.Add(NoneFollowed(hypothesis, item));
         return ways.Exists(w => w.IsMet)
@@ -302,6 +304,24 @@ internal sealed class SheetLikelihood
     private ItemLikelihood ExactlyAsTaught(ItemEvidence item) => taughtExactly[item.Index] ??= taughtRoughly[item.Index].IsMet
         ? taughtRoughly[item.Index]
         : new ItemLikelihood([new Way(0, 0, false, Slip(Sound, item))], item.Taught);
+
+    /// <summary>
+    /// An answer behind lines, by what the rules come to from the task on, where that is another answer than from the last line on: what a line no longer shows they
+    /// still go by (−7 − 6 as −7 + −6; one halving behind another). Null where the lines are not on their way, or it is the same.
+    /// </summary>
+    private ItemLikelihood? FromTheTask(Hypothesis hypothesis, ItemEvidence item, string fromTheLine)
+    {
+        if (hypothesis.RuleCount == 0 || !item.IsLast || item.Index == 0 || Items[item.Index - 1].Item != item.Item) return null;
+        var before = Items.Take(item.Index).Reverse().TakeWhile(i => i.Item == item.Item).ToList();
+        if (before.TrueForAll(i => IsSilent(hypothesis, i))) return null;
+        before[^1].Run(run, hypothesis.Deviations);
+        if (run.Followed == 0 || run.Page.Answer.SequenceEqual(fromTheLine) || !before.TrueForAll(i => i.Matches(run))) return null;
+        var followed = new Way(run.Chances, run.Followed, item.IsWritten(run.Page.Answer), 0, item.MarksOf(run));
+        if (followed.IsMet) return new ItemLikelihood([followed], run.Page.Answer.ToString());
+        return item.Item.Task.Judge(item.Item.Answer) == Verdict.Right
+            ? new ItemLikelihood([followed with { Marks = null }, new Way(run.Chances, 0, true, 0, taughtRoughly[item.Index].Ways[0].Marks)], run.Page.Answer.ToString())
+            : null;
+    }
 
     // Where no rule has a chance, the item is what it is without them.
     private bool IsSilent(Hypothesis hypothesis, ItemEvidence item) => hypothesis.Facts.Count == 0 && TaughtChances(hypothesis, item) == 0;

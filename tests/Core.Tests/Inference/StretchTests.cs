@@ -90,4 +90,43 @@ public class StretchTests
     [InlineData("9 * -6", "-6 * 9", true)]
     [InlineData("-24 / 6", "6 / -24", false)]
     public void Lines_that_say_the_same_are_known(string one, string other, bool same) => TaughtFamily.Of(FamilyList.Integers).IsSameLine(one, other).ShouldBe(same);
+
+    private static Reading Read(params (string Task, string Answer, string[] Lines)[] items) => SheetDiagnosis.Read(
+        new WorkedSheet { Student = "L", Items = [.. items.Select((item, i) => Item(item.Task, item.Answer, item.Lines) with { Id = $"{i + 1}" })] });
+
+    [Fact]
+    public void A_right_answer_behind_a_right_line_speaks_against_a_rule_that_the_line_no_longer_shows()
+    {
+        // −7 − 6 as −7 + −6 is no taking away from a negative number any more, and was one.
+        var reading = Read(
+            ("-4 - 4", "0", []), ("-7 - 6", "-13", ["-7 + -6"]), ("-9 - 9", "0", []), ("-8 - 5", "-13", ["-8 + -5"]), ("-3 - 3", "0", []), ("-12 - 4", "-16", ["-12 + -4"]));
+        var towardsZero = reading.Explanations.Single(e => e.Hypothesis.RuleIds is ["integers.taking-from-negative-goes-up"]);
+        (towardsZero.ItemsFollowed, towardsZero.ItemsWithChances).ShouldBe((3, 6));
+        towardsZero.Probability.ShouldBeLessThan(0.7);
+    }
+
+    [Fact]
+    public void Both_parts_are_divided_in_as_many_lines_as_somebody_likes() =>
+        Stretches(Item("7/12 + 1/12", "2/3", "8/12", "4/6")).ShouldBe("7/12 + 1/12 to 8/12 right; 8/12 to 4/6 right; 4/6 to 2/3 right");
+
+    [Fact]
+    public void One_halving_behind_another_is_no_halving_once()
+    {
+        var reading = Read(
+            ("1/4 - 1/8", "1/8", ["8/32 - 4/32", "4/32", "2/16"]), ("3/10 + 1/2", "4/5", ["6/20 + 10/20", "16/20", "8/10"]),
+            ("5/6 - 3/6", "2/6", []), ("7/9 - 4/9", "3/9", []), ("3/4 + 1/8", "7/8", ["6/8 + 1/8"]), ("11/15 - 1/15", "10/15", []));
+        reading.Explanations[0].Hypothesis.Key.ShouldNotContain("halved-once");
+    }
+
+    [Fact]
+    public void Who_divides_once_and_then_takes_the_wholes_out_is_told_by_the_task_and_not_by_the_last_line()
+    {
+        var reading = Read(
+            ("7/12 + 5/6", "1 15/36", ["42/72 + 60/72", "102/72", "51/36"]), ("1/4 - 2/12", "2/24", ["12/48 - 8/48", "4/48"]), ("5/18 - 1/6", "6/54", ["30/108 - 18/108", "12/108"]),
+            ("14/15 - 9/12", "11/60", ["168/180 - 135/180", "33/180"]), ("7/9 - 11/18", "9/54", ["126/162 - 99/162", "27/162"]));
+        reading.Explanations[0].Hypothesis.RuleIds.ShouldBe(["fractions.reduced-once"]);
+        reading.Explanations[0].ItemsFollowed.ShouldBe(4);
+        reading.Items[0].Cause.ShouldBe(Cause.Bug);
+        reading.Items[0].FirstWrongStep.ShouldNotBeNull();
+    }
 }

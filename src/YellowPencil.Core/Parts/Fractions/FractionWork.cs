@@ -22,6 +22,8 @@ internal readonly record struct Fraction(long Numerator, long Denominator)
 /// <param name="run">The run.</param>
 internal readonly struct FractionWork(MethodRun run)
 {
+    private const int LargestDivisorTried = 100;
+
     /// <summary>Both fractions with one denominator; they stay as they are where a recipe needs none.</summary>
     /// <param name="pair">The fractions, with different denominators.</param>
     /// <param name="recipe">The recipe.</param>
@@ -80,12 +82,27 @@ internal readonly struct FractionWork(MethodRun run)
     {
         if (run.Page.KeepsMarks) run.Page.Pass(parts.Text, isWritten: true);
         var lowest = InLowestTerms(parts, isDifference, hasWholes, isAlone: true);
-        if (run.Page.KeepsMarks && lowest != parts) run.Page.Pass(lowest.Denominator == 1 ? $"{lowest.Numerator}" : lowest.Text, isWritten: true);
+        if (run.Page.KeepsMarks && lowest != parts)
+        {
+            PassOnTheWay(parts, lowest);
+            run.Page.Pass(lowest.Denominator == 1 ? $"{lowest.Numerator}" : lowest.Text, isWritten: true);
+        }
+
         var written = lowest.Numerator < lowest.Denominator || lowest.Denominator == 0 ? (Whole: 0, Left: lowest) : WholesOut(lowest, isDifference, hasWholes);
         if (written.Left is { Numerator: > 0, Denominator: 1 })
             run.Page.Append($"{(isNegative ? "-" : "")}{new MixedNumber(written.Whole, written.Left.Numerator, 1).Text}");
         else Append(written.Whole, written.Left, isNegative);
         if (run.Page.KeepsMarks) PassMixed(parts, lowest);
+    }
+
+    // Who divides both parts by a number that is too small goes on from there: 12/20, 6/10, 3/5.
+    private void PassOnTheWay(Fraction parts, Fraction lowest)
+    {
+        if (lowest.Numerator == 0 || lowest.Denominator == 0 || parts.Denominator % lowest.Denominator != 0) return;
+        var by = parts.Denominator / lowest.Denominator;
+        if (parts.Numerator != lowest.Numerator * by) return;
+        for (long small = 2; small < Math.Min(by, LargestDivisorTried); small++)
+            if (by % small == 0) run.Page.Pass(new Fraction(parts.Numerator / small, parts.Denominator / small).Text, isWritten: false);
     }
 
     // Who takes the wholes out first, and brings what is left to lowest terms then, writes lines that the method meets all the same.
