@@ -49,9 +49,9 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
         return FirstWrongDigit(item) with { Text = $"This once: by the rule it would be {Signs.Printed(due)}, and one digit of it is written as another one." };
     }
 
-    // The taught method was run for the description: which of its lines the written one was to be.
+    // The taught method was run for the description: which of its lines the written one was to be; an answer was to be its answer.
     private WrongStep WithDue(ItemEvidence item, WrongStep wrong) => wrong.Field == WorkFields.Lines
-        ? wrong with { Due = WrittenLine.Read(item.Answer).Closest([.. mended.Page.Passed, mended.Page.Answer.ToString()]) }
+        ? wrong with { Due = WrittenLine.Read(item.Answer).Closest(item.IsLast ? [mended.Page.Answer.ToString()] : [.. mended.Page.Passed, mended.Page.Answer.ToString()]) }
         : wrong;
 
     // Where the answer stands as the last line of a working, that line is where it is seen.
