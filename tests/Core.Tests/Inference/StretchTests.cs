@@ -122,11 +122,12 @@ public class StretchTests
     public void Who_divides_once_and_then_takes_the_wholes_out_is_told_by_the_task_and_not_by_the_last_line()
     {
         var reading = Read(
-            ("7/12 + 5/6", "1 15/36", ["42/72 + 60/72", "102/72", "51/36"]), ("1/4 - 2/12", "2/24", ["12/48 - 8/48", "4/48"]), ("5/18 - 1/6", "6/54", ["30/108 - 18/108", "12/108"]),
+            ("7/12 + 5/6", "1 15/36", ["42/72 + 60/72", "102/72", "51/36", "1 15/36"]), ("1/4 - 2/12", "2/24", ["12/48 - 8/48", "4/48"]), ("5/18 - 1/6", "6/54", ["30/108 - 18/108", "12/108"]),
             ("14/15 - 9/12", "11/60", ["168/180 - 135/180", "33/180"]), ("7/9 - 11/18", "9/54", ["126/162 - 99/162", "27/162"]));
         reading.Explanations[0].Hypothesis.RuleIds.ShouldBe(["fractions.reduced-once"]);
         reading.Explanations[0].ItemsFollowed.ShouldBe(4);
         reading.Items[0].Cause.ShouldBe(Cause.Bug);
-        reading.Items[0].FirstWrongStep.ShouldNotBeNull();
+        var step = reading.Items[0].FirstWrongStep!;
+        (step.Field, step.Row, step.Due).ShouldBe((WorkFields.Lines, 4, "1 5/12"));
     }
 }
