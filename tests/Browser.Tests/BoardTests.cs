@@ -57,6 +57,28 @@ public sealed class BoardTests(Browser browser) : IClassFixture<Browser>
     }
 
     [Fact]
+    public void Answers_in_lines_are_drawn_built_up_while_the_hand_is_elsewhere()
+    {
+        Begin(students: 1, items: "604 - 278\n2/3 + 3/5\nfactor x^2 + x - 12");
+        browser.Keys($"474{K.Enter}5/8{K.Enter}(x+{K.Enter}");
+        Saved();
+        Stored().ShouldBe("474/5/8/(x+");
+        browser.Until(_ => Built(1), "5/8 is built up");
+        Built(2).ShouldBeFalse("the bracket is not closed");
+        browser.Driver.Navigate().Refresh();
+        browser.Until(_ => Built(1), "it is built up by the server too");
+        browser.AccessibilityFaults().ShouldBeEmpty();
+        Cell(0, 1).SendKeys(K.F2 + "1");
+        Built(1).ShouldBeFalse("the hand is there");
+        browser.Keys(K.Enter);
+        browser.Until(_ => Built(1), "5/81 is built up");
+        Saved();
+        Stored().ShouldBe("474/5/81/(x+");
+
+        bool Built(int column) => browser.Script<bool>("const picture = arguments[0].closest('td').querySelector('.built svg'); return picture !== null && picture.checkVisibility()", Cell(0, column));
+    }
+
+    [Fact]
     public void A_class_is_typed_with_enter_and_arrows_and_read_while_it_is_typed()
     {
         Begin();

@@ -117,6 +117,72 @@ public sealed class LineTypingTests(Browser browser) : IClassFixture<Browser>
         void Alt(string key) => new Actions(browser.Driver).KeyDown(K.Alt).SendKeys(key).KeyUp(K.Alt).Perform();
     }
 
+    [Fact]
+    public void What_stays_of_a_line_is_offered_in_the_next_and_stored_only_when_it_is_taken()
+    {
+        browser.BeginPage("solve 5x - 3 = 2x + 12\nsolve 2x = 8", "FromLeft");
+        browser.Keys($"3x = 12 + 3{K.Enter}");
+        Offered(2, "3x = ");
+        Saved();
+        browser.Stored().ShouldContain("\"answer\": \"3x = 12 + 3\"");
+        browser.Keys($"{K.ArrowRight}15{K.Enter}");
+        Offered(3, "x = ");
+        browser.Keys($"x=5{K.Enter}{K.Enter}x = 4");
+        Saved();
+        browser.Stored().ShouldContain("\"lines\": [\"3x = 12 + 3\", \"3x = 15\", \"x=5\"]");
+
+        void Offered(int line, string text) => browser.Until(b => b.Script<string>($"return document.querySelector(\"[data-item='1'] li:nth-child({line}) input\").placeholder") == text, $"{text} is offered");
+    }
+
+    [Fact]
+    public void A_cell_beside_the_lines_is_reached_with_the_mouse_and_multiples_stand_beside_a_division()
+    {
+        browser.BeginPage("factor x^2 + x - 12\n9568 / 8", "FromLeft");
+        browser.Click("[data-item='1'] .besides button");
+        browser.Click("[aria-label='Item 1, right end of the X']");
+        browser.Keys("-3");
+        browser.Click("[aria-label='Item 1, line 1']");
+        browser.Keys($"(x + 4)(x - 3){K.ArrowDown}");
+        browser.Keys("1196");
+        new Actions(browser.Driver).KeyDown(K.Alt).SendKeys("m").KeyUp(K.Alt).Perform();
+        foreach (var multiple in new[] { "8", "16", "24" }) browser.Keys(multiple + K.Enter);
+        Saved();
+        browser.Stored().ShouldContain("\"cross\": {\"right\": \"-3\"}");
+        browser.Stored().ShouldContain("\"multiples\": [\"8\", \"16\", \"24\"]");
+        browser.Undo();
+        Saved();
+        browser.Stored().ShouldContain("\"multiples\": [\"8\", \"16\", \"2\"]");
+        browser.Driver.Navigate().Refresh();
+        browser.Until(b => b.Script<string>("return document.querySelector(\"[aria-label='Item 2, 2 times the divisor']\")?.value ?? ''") == "16", "the multiples are there again");
+        browser.AccessibilityFaults().ShouldBeEmpty();
+        browser.Go(browser.PagePath + "/reading");
+        browser.Until(b => b.Driver.FindElements(By.CssSelector(".items li")).Count == 2, "the reading");
+        browser.Script<string>("return [...document.querySelectorAll('.items li:nth-child(2) text.handline')].map(t => t.textContent).join('')").ShouldBe("8162");
+    }
+
+    [Theory]
+    [InlineData(360)]
+    [InlineData(640)]
+    [InlineData(1024)]
+    public void Pages_of_lines_fit_narrow_windows_and_are_without_barriers(int width)
+    {
+        browser.BeginPage("2/3 + 3/5\nfactor x^2 + x - 12\nsolve 5x - 3 = 2x + 12\nsqrt(31)\nsimplify (4x^2 - 3x) - (x^2 - 5)", "FromLeft");
+        browser.Keys($"10/15 + 9/15{K.Enter}19/15{K.Enter}1 4/15{K.Enter}{K.Enter}(x + 4)(x - 3){K.Enter}{K.Enter}5x - 2x = 12 - 3{K.Enter}3x = 9{K.Enter}x = 3{K.Enter}{K.Enter}5.5{K.Enter}{K.Enter}3x^2 - 3x - 5");
+        Saved();
+        var page = browser.PagePath;
+        browser.Sized(width, 800, () =>
+        {
+            foreach (var view in new[] { "", "/reading", "/items/3", "/items/2/schools", "/sheet" })
+            {
+                browser.Go(page + view);
+                browser.Until(b => b.Driver.FindElements(By.CssSelector("main svg")).Count > 0, $"{view} is drawn");
+                browser.Script<long>("return document.documentElement.scrollWidth - document.documentElement.clientWidth").ShouldBeLessThanOrEqualTo(0, $"{view} at {width}");
+                browser.AccessibilityFaults().ShouldBeEmpty($"{view} at {width}");
+            }
+        });
+        browser.As("screen", "forced-colors:active", () => browser.AccessibilityFaults().ShouldBeEmpty("in forced colours"));
+    }
+
     [Theory]
     [InlineData(31)]
     [InlineData(32)]

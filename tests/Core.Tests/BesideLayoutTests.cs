@@ -33,6 +33,19 @@ public class BesideLayoutTests
     }
 
     [Fact]
+    public void One_square_of_two_and_multiples_with_a_gap_keep_their_places()
+    {
+        var half = Take(Item("sqrt(31)"), ("between-1", "36"));
+        SheetWriter.Write(new WorkedSheet { Student = "K", Items = [half] }).ShouldContain("\"between\":[\"\",\"36\"]");
+        BesideLayout.Written(half).ShouldBe(new Dictionary<string, string> { ["between-1"] = "36" });
+        var listed = Take(Item("9568 / 8"), ("multiples-1", "16"), ("multiples-3", "32"));
+        SheetWriter.Write(new WorkedSheet { Student = "K", Items = [listed] }).ShouldContain("\"multiples\":[\"\",\"16\",\"\",\"32\"]");
+        MultiplesField.FirstWrong(listed.Work.Get(WorkFields.Multiples)!, 8).ShouldBeNull();
+        MultiplesField.FirstWrong(["", "16", "25"], 8).ShouldBe((3, "25", 24));
+        foreach (var item in new[] { half, listed }) SheetReader.TryRead(SheetWriter.Write(new WorkedSheet { Student = "K", Items = [item] }), out _).ShouldNotBeNull();
+    }
+
+    [Fact]
     public void A_family_has_the_parts_of_its_own_fields_only()
     {
         BesideLayout.Of(Item("2/3 + 3/5")).ShouldBeEmpty();

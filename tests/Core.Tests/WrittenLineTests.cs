@@ -25,6 +25,33 @@ public class WrittenLineTests
     public void A_line_is_built_up_and_read_aloud_from_one_tree(string text, string math) => MathMarkup.Of(WrittenLine.Read(text)).ShouldBe(math);
 
     [Theory]
+    [InlineData("2x = 15 - 7", "2x = ", "the term waits for what the other side comes to")]
+    [InlineData("2x = 8", "x = ", "only the division is left")]
+    [InlineData("-3a = 7/2", "a = ", "also with a sign and a fraction")]
+    [InlineData("x = 4", "", "nothing is left")]
+    [InlineData("x = 8/2 + 1", "x = ", "the letter stands alone, its number does not")]
+    [InlineData("3x - 3 = 12", "", "the left side changes")]
+    [InlineData("2(x^2 + 5x + 6)", "2(", "the number before the bracket")]
+    [InlineData("2(x + 3)(x + 2)", "", "all is done")]
+    [InlineData("10/15 + 9/15", "", "nothing of a sum stays")]
+    [InlineData("2x = ", "", "not yet a line")]
+    public void What_stays_of_a_line_begins_the_next_one(string line, string stays, string why) => LineChange.Stays(WrittenLine.Read(line)).ShouldBe(stays, why);
+
+    [Theory]
+    [InlineData("2x + 7 = 15", "2x = 15 - 7", "2<2 x<x =<= 15<15 7<7")]
+    [InlineData("3/4 + 5/8", "6/8 + 5/8", "+<+ 5<5 8<8")]
+    [InlineData("3x = 9", "x = 3", "x<x =<= 3<3")]
+    [InlineData("5.54", "5.5", "")]
+    public void Signs_of_a_line_come_from_those_of_the_line_before(string before, string line, string signs)
+    {
+        var (was, now) = (WrittenLine.Read(before), WrittenLine.Read(line));
+        var (theirs, mine) = (was.Leaves.Select(l => l.Text).ToList(), now.Leaves.Select(l => l.Text).ToList());
+        var origins = LineChange.Origins(was, now);
+        string.Join(' ', origins.OrderBy(o => o.Key).Select(o => $"{mine[o.Key]}<{theirs[o.Value]}")).ShouldBe(signs);
+        origins.Values.ShouldBeUnique();
+    }
+
+    [Theory]
     [InlineData("3/", 1, "Nothing stands under the line of this fraction.")]
     [InlineData("5 - /3", 4, "Nothing stands over the line of this fraction.")]
     [InlineData("(x + 2", 0, "This bracket is not closed.")]

@@ -19,6 +19,7 @@ public sealed class LinePageTests(PencilApp app) : PageTests(app), IClassFixture
         var built = await LineAsync(visitor, "29/4 - 17/6");
         built.GetProperty("svg").GetString()!.Split("<line").Length.ShouldBe(3, "two lines of fractions");
         built.GetProperty("message").ValueKind.ShouldBe(JsonValueKind.Null);
+        (await LineAsync(visitor, "2x = 15 - 7")).GetProperty("stays").GetString().ShouldBe("2x = ");
         var kept = await LineAsync(visitor, "3/");
         kept.GetProperty("at").GetInt32().ShouldBe(1);
         kept.GetProperty("message").GetString().ShouldBe("Nothing stands under the line of this fraction.");
@@ -33,6 +34,49 @@ public sealed class LinePageTests(PencilApp app) : PageTests(app), IClassFixture
         using var stranger = new Visitor(App);
         await stranger.GetAsync("/api/line?text=1/2");
         stranger.Last!.StatusCode.ShouldBe(HttpStatusCode.Unauthorized);
+    }
+
+    [Fact]
+    public async Task One_item_stands_there_by_each_school_with_what_it_takes()
+    {
+        var (visitor, _, page) = await PageAsync("factor x^2 + x - 12\nsqrt(31)\n2/3 + 3/5\n5 1/4 - 2 5/6");
+        using var __ = visitor;
+        var quadratic = await visitor.GetAsync($"/pages/{page}/items/1/schools");
+        quadratic.QuerySelectorAll(".schools h3").Select(h => string.Join(' ', h.TextContent.Split(' ', StringSplitOptions.RemoveEmptyEntries))).ShouldBe(["with X and box taught here", "by trying pairs", "by middle and gap"]);
+        quadratic.QuerySelectorAll(".schools > div").Select(d => d.QuerySelectorAll("math")[^1].TextContent).ShouldAllBe(answer => answer == "(x+4)(x−3)");
+        quadratic.QuerySelectorAll(".schools p")[1].TextContent.ShouldContain("6 trials");
+
+        // 31 is 6/11 of the way from 25 to 36; 5.5 squared is 30.25 and 5.6 squared 31.36; the root is 5.56776...
+        var root = await visitor.GetAsync($"/pages/{page}/items/2/schools");
+        root.QuerySelectorAll(".schools p").Select(p => p.TextContent).ShouldContain("The true value is 5.5678 and more; the error is −0.0678.");
+        root.QuerySelectorAll(".schools p").Select(p => p.TextContent).ShouldContain("The true value is 5.5678 and more; the error is 0.0322.");
+        (await visitor.GetAsync($"/pages/{page}/items/4/schools")).QuerySelectorAll(".schools h3").Length.ShouldBeGreaterThan(1);
+        (await visitor.GetAsync($"/pages/{page}/items/3/schools")).QuerySelector("main")!.TextContent.ShouldContain("On this item all schools write the same.");
+        await visitor.GetAsync($"/pages/{page}/items/9/schools");
+        visitor.Last!.StatusCode.ShouldBe(HttpStatusCode.NotFound);
+    }
+
+    [Fact]
+    public async Task Lines_that_follow_are_ticked_what_is_not_finished_has_a_mark_of_its_own_and_an_end_of_the_x_is_circled()
+    {
+        var (visitor, _, page) = await PageAsync("7/12 + 5/6\n3/4 + 5/8\nfactor x^2 + x - 12");
+        using var __ = visitor;
+        await visitor.GetAsync($"/pages/{page}");
+        await SaveAsync(
+            visitor, page,
+            new { id = "1", version = 1, lines = new[] { "42/72 + 60/72", "112/72", "14/9", "1 5/9" } },
+            new { id = "2", version = 1, lines = new[] { "24/32 + 20/32", "44/32" } },
+            new { id = "3", version = 1, lines = new[] { "(x + 4)(x + 3)" }, cells = new Dictionary<string, string> { ["cross-0"] = "1", ["cross-1"] = "-12", ["cross-2"] = "4", ["cross-3"] = "3" } });
+        var items = (await visitor.GetAsync($"/pages/{page}/reading")).QuerySelectorAll(".items > li");
+        items[0].TextContent.ShouldContain("lines 3, 4 follow rightly");
+        items[0].QuerySelectorAll("text.inkmark").Count(t => t.TextContent == "✓").ShouldBe(2);
+        items[1].QuerySelector(".itemname")!.TextContent.Trim().ShouldBe("2 not finished");
+        items[1].QuerySelectorAll("text.inkmark").Select(t => t.TextContent.Trim()).ShouldContain(t => t.StartsWith("→ …"));
+        items[1].QuerySelector("ellipse").ShouldBeNull();
+        var circle = items[2].QuerySelector("ellipse")!;
+        var three = items[2].QuerySelectorAll("text.handline").Last(t => t.TextContent == "3");
+        Math.Abs(Number(circle, "cx") - Number(three, "x")).ShouldBeLessThan(1);
+        Math.Abs(Number(circle, "cy") - Number(three, "y")).ShouldBeLessThan(1);
     }
 
     [Fact]

@@ -2,7 +2,7 @@ using YellowPencil.Core.Parts;
 
 namespace YellowPencil.Core.Format;
 
-/// <summary>A place beside the lines of a working in which something can be written.</summary>
+/// <summary>A place beside a working in which something can be written.</summary>
 /// <param name="Id">Its name, unique in the item.</param>
 /// <param name="Label">What it is called aloud.</param>
 /// <param name="Kind">The mark that stands there.</param>
@@ -10,18 +10,20 @@ namespace YellowPencil.Core.Format;
 /// <param name="Column">The column, from 1.</param>
 public sealed record BesideCell(string Id, string Label, MarkKind Kind, int Row, int Column);
 
-/// <summary>What stands together beside the lines: the X, a box, middle and gap, two squares, trials.</summary>
+/// <summary>What stands together beside a working: the X, a box, middle and gap, two squares, trials, multiples of a divisor.</summary>
 /// <param name="Field">The field of the format.</param>
 /// <param name="Title">What it is called.</param>
 /// <param name="Key">The letter that opens it.</param>
 /// <param name="Cells">Its cells, in the order in which they are written.</param>
 public sealed record BesidePart(WorkField Field, string Title, char Key, IReadOnlyList<BesideCell> Cells);
 
-/// <summary>What can be filled in beside the lines of an item: cells from its work, and its work from cells.</summary>
+/// <summary>What can be filled in beside an item, in lines or in squares: cells from its work, and its work from cells.</summary>
 public static class BesideLayout
 {
     private const int LeastTerms = 2;
     private const int LeastTrials = 4;
+    private const int LeastMultiples = 10;
+    private const int MultiplesAcross = 5;
 
     /// <summary>The parts that an item can have, by the fields of its family.</summary>
     public static IReadOnlyList<BesidePart> Of(WorkedItem item)
@@ -34,6 +36,7 @@ public static class BesideLayout
             new(WorkFields.Gap, "Middle and gap", 'g', [Cell(WorkFields.Gap, 0, "middle", 1, 1), Cell(WorkFields.Gap, 1, "squared", 1, 2), Cell(WorkFields.Gap, 2, "gap", 1, 3)]),
             new(WorkFields.Between, "Squares round it", 's', [Cell(WorkFields.Between, 0, "lower square", 1, 1), Cell(WorkFields.Between, 1, "upper square", 1, 2)]),
             new(WorkFields.Tried, "Tried", 't', [.. Trials(item.Work.Get(WorkFields.Tried)?.Count ?? 0)]),
+            new(WorkFields.Multiples, "Multiples", 'm', [.. Enumerable.Range(0, Math.Max(LeastMultiples, item.Work.Get(WorkFields.Multiples)?.Count ?? 0)).Select(Multiple)]),
         ];
         return parts.FindAll(p => fields.Contains(p.Field));
     }
@@ -81,6 +84,8 @@ public static class BesideLayout
             yield return Cell(WorkFields.Tried, WorkFields.Tried.Result(row).Part, $"what it comes to, {row + 1}", row + 1, 2);
         }
     }
+
+    private static BesideCell Multiple(int at) => Cell(WorkFields.Multiples, at, $"{at + 1} times the divisor", 1 + at / MultiplesAcross, 1 + at % MultiplesAcross);
 
     private static BesideCell Cell(WorkField field, int part, string label, int row, int column) => new($"{field.Name}-{part}", label, new MarkKind(field, part), row, column);
 }

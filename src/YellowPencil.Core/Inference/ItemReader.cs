@@ -18,9 +18,13 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
     {
         var evidence = sheet.Items.ToLookup(e => e.Item.Id);
         return [.. items.Select(item => evidence[item.Id].ToList() is { Count: > 0 } stretches
-            ? Read(item, stretches)
+            ? Read(item, stretches) with { FollowingLines = FollowingLines(item, stretches) }
             : new ItemReading(item, item.Task.Judge(item.Answer), null, null, new ItemReplay(candidates[0].Candidate.Hypothesis, 0, null, false)))];
     }
+
+    private static IReadOnlyList<int> FollowingLines(WorkedItem item, List<ItemEvidence> stretches) => item.Work.Has(WorkFields.Lines)
+        ? [.. stretches.SkipWhile(s => s.IsRight).Skip(1).GroupBy(s => s.IsLast ? s.RowOfAnswer ?? s.Row : s.Row).Where(line => line.All(s => s.IsRight)).Select(line => line.Key)]
+        : [];
 
     /// <summary>Reads an item by the first of its stretches that goes wrong; where none does, by the last.</summary>
     private ItemReading Read(WorkedItem item, List<ItemEvidence> stretches)
@@ -97,6 +101,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
     {
         item.MakeReady(mended);
         Method.Run(item.Task, mended, new DeviationSet(replay.Hypothesis.School, []));
+        var (dueMarks, doneMarks) = (InOrderOf(item.Item, mended.Page.Marks), InOrderOf(item.Item, trace.Page.Marks));
         var text = (isOnce ? "This once: " : "") + wrong.ChosenText;
         if (!item.IsLast) return WrongLine(item, wrong.Name, wrong.TaughtText, text);
         var shows = wrong.Decision?.ShowsIn ?? WorkFields.Cells;
@@ -109,7 +114,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
             .Concat(elsewhere.SelectMany(f => Spots(f, wrong)).OrderBy(s => s.At.Line));
         foreach (var spot in spots)
         {
-            var (due, done) = (Standing(mended.Page.Marks, spot), Standing(trace.Page.Marks, spot));
+            var (due, done) = (Standing(dueMarks, spot), Standing(doneMarks, spot));
             var isAnswer = spot.Field == WorkFields.Cells;
             if (IsSame(due, done) || (isAnswer && spot.At.Place != wrong.Place)) continue;
             if (!isAnswer && !item.Item.Work.Records(spot.Field, spot.At))
@@ -123,7 +128,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
             if (!IsSame(due, stands)) return At(spot, due, stands, Say(due), Say(stands));
         }
 
-        if (unrecorded is { } open) return At(open, Standing(mended.Page.Marks, open), Standing(trace.Page.Marks, open), wrong.TaughtText, wrong.ChosenText);
+        if (unrecorded is { } open) return At(open, Standing(dueMarks, open), Standing(doneMarks, open), wrong.TaughtText, wrong.ChosenText);
         return new WrongStep(
             wrong.Name, shows.Field, shows.Field.StandsInLines
                 ? wrong.Line + 1
@@ -132,7 +137,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
         WrongStep At((WorkField Field, Spot At) spot, Mark? due, Mark? stands, string expected, string written)
         {
             var place = spot.Field.FirstDifference(spot.At, due?.Text ?? "", stands?.Text ?? "") ?? FirstPlace(item);
-            return new WrongStep(wrong.Name, spot.Field, spot.Field.StandsInLines ? spot.At.Line + 1 : null, place, expected, written, text);
+            return new WrongStep(wrong.Name, spot.Field, spot.Field.StandsInLines ? spot.At.Line + 1 : null, place, expected, written, text) { Part = spot.At.Part };
         }
 
         static bool IsSame(Mark? one, Mark? other) => one is { } due && other is { } done ? due.Field.IsSame(due, done) : one is null && other is null;
@@ -148,6 +153,10 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
         .DistinctBy(m => (m.At.Line, m.At.Part, Place: IsByPlace(m.Kind) ? m.At.Place : null))
         .Select(m => (m.Field, m.At))
         .OrderBy(s => s.At.Line).ThenBy(s => Math.Abs((s.At.Place ?? 0) - (wrong.Place ?? 0)));
+
+    // What may change places stands as the student put it.
+    private static IReadOnlyList<Mark> InOrderOf(WorkedItem item, IReadOnlyList<Mark> marks) => WorkFields.All.OfType<PartsField>()
+        .Aggregate(marks, (all, field) => item.Work.Get(field) is { } seen ? field.InOrderOf(seen, all) : all);
 
     private static Mark? Standing(IEnumerable<Mark> marks, (WorkField Field, Spot At) spot) => marks
         .Where(m => m.Field == spot.Field && m.At.Line == spot.At.Line && m.At.Part == spot.At.Part && (m.At.Place == spot.At.Place || !IsByPlace(m.Kind)))

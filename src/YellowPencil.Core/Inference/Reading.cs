@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using YellowPencil.Core.Format;
 
 namespace YellowPencil.Core.Inference;
 
@@ -75,10 +76,21 @@ public sealed record WrongStep(string Step, WorkField Field, int? Row, int? Plac
 {
     /// <summary>Of a line: the line of the taught method that comes closest to it, from the line before; null where none is known.</summary>
     public string? Due { get; init; }
+
+    /// <summary>Which part of a mark that has several: an end of the X, a cell of a box; null where the whole mark is concerned.</summary>
+    public int? Part { get; init; }
 }
 
 /// <summary>One item as read.</summary>
-public sealed record ItemReading(WorkedItem Item, Verdict Verdict, Cause? Cause, WrongStep? FirstWrongStep, ItemReplay Replay);
+public sealed record ItemReading(WorkedItem Item, Verdict Verdict, Cause? Cause, WrongStep? FirstWrongStep, ItemReplay Replay)
+{
+    /// <summary>The lines behind the first wrong one that follow rightly from the line before them, from 0 as <see cref="LineLayout"/> counts them.</summary>
+    public IReadOnlyList<int> FollowingLines { get; init; } = [];
+
+    /// <summary>Whether all that stands there is right and only the end is missing.</summary>
+    public bool IsRightSoFar => Verdict == Verdict.Unfinished && (FirstWrongStep is not { } wrong || wrong.Field == WorkFields.Cells
+        || (wrong.Field == WorkFields.Lines && wrong.Row == LineLayout.Lines(Item).Count));
+}
 
 /// <summary>The student's procedure on one item, as far as it was found, for drawing beside the taught method.</summary>
 /// <param name="Hypothesis">The rules followed.</param>

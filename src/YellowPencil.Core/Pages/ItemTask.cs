@@ -90,6 +90,9 @@ public abstract class ItemTask : IEquatable<ItemTask>
     /// <summary>What is asked for, in the words of the worked-sheet format; nothing where it is what the family usually asks for.</summary>
     public Asked Asked { get; }
 
+    /// <summary>What is asked for as it is printed behind the task: also what the format takes for granted where nothing is said.</summary>
+    public virtual string AskedInPrint => Asked.Words;
+
     /// <summary>The operation that is set; null where the task is not one operation.</summary>
     public abstract PairOperation? SetOperation { get; }
 

@@ -48,22 +48,36 @@ public sealed class PartsField(string name, bool isList, params string[] parts) 
     private protected override IEnumerable<Mark> Marks(IReadOnlyList<string?> value)
     {
         for (var i = 0; i < parts.Length; i++)
-            if (value[i] is { } part) yield return new Mark(this, new Spot(Part: i), part);
+            if (value[i] is { Length: > 0 } part) yield return new Mark(this, new Spot(Part: i), part);
     }
 
     private protected override IReadOnlyList<string?>? Value(IReadOnlyList<Mark> marks) =>
         marks.Count < (isList ? parts.Length : 1) ? null : [.. parts.Select((_, i) => Due(marks, i))];
 
-    private protected override bool Tells(IReadOnlyList<string?> value, Spot at) => value[at.Part] is not null;
+    /// <summary>Of a list of which not all was typed the rest stands empty.</summary>
+    internal override object? ValueOfTyped(IReadOnlyList<Mark> marks) =>
+        isList && marks.Count > 0 ? (string?[])[.. parts.Select((_, i) => Due(marks, i) ?? "")] : base.ValueOfTyped(marks);
+
+    private protected override bool Tells(IReadOnlyList<string?> value, Spot at) => value[at.Part] is { Length: > 0 };
 
     private protected override IEnumerable<FieldMatch> Match(ItemTask task, IReadOnlyList<string?> seen, IReadOnlyList<Mark> due)
     {
         if (due.Count == 0) yield break;
+        due = InOrderOf(seen, due);
         var expected = parts.Select((_, i) => Due(due, i)).ToArray();
-        if (LastTwoMayChange && ((seen[^1] is { } last && IsSame(last, expected[^2])) || (seen[^2] is { } before && IsSame(before, expected[^1]))))
-            (expected[^1], expected[^2]) = (expected[^2], expected[^1]);
         for (var i = 0; i < parts.Length; i++)
             if (seen[i] is { Length: > 0 } part && expected[i] is { } one) yield return FieldMatch.Of(IsSame(part, one));
+    }
+
+    /// <summary>The marks as they stand on a page on which the last two may have changed places.</summary>
+    /// <param name="seen">What stands there.</param>
+    /// <param name="due">Marks, those of other fields among them.</param>
+    internal IReadOnlyList<Mark> InOrderOf(IReadOnlyList<string?> seen, IReadOnlyList<Mark> due)
+    {
+        var (before, last) = (parts.Length - 2, parts.Length - 1);
+        List<Mark> mine = [.. due.Where(m => m.Field == this)];
+        if (!LastTwoMayChange || !((seen[last] is { } end && IsSame(end, Due(mine, before))) || (seen[before] is { } one && IsSame(one, Due(mine, last))))) return due;
+        return [.. due.Select(m => m.Field == this && m.At.Part >= before ? m with { At = m.At with { Part = before + last - m.At.Part } } : m)];
     }
 
     private static bool IsSame(string seen, string? due) => due is not null && Plain(seen) == Plain(due);

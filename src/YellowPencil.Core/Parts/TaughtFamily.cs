@@ -83,6 +83,10 @@ public abstract class TaughtFamily(string name, string title) : Family(name, tit
     /// <param name="task">A task of this family.</param>
     public virtual ItemModel? ModelFor(MissingIdea idea, ItemTask task) => null;
 
+    /// <summary>To what value an answer comes that the taught methods only come near; null where they come to it.</summary>
+    /// <param name="task">A task of this family.</param>
+    public virtual double? TrueValue(ItemTask task) => null;
+
     /// <summary>How an answer is checked, in sentences for the student; null where nothing can be planned for the family yet.</summary>
     public virtual string? Check => null;
 

@@ -26,6 +26,9 @@ internal sealed class LinesPicture : PagePicture
     private readonly IReadOnlyList<NotedPart> noted;
     private WrongStep? circled;
     private (int Line, int From, int To)? circle;
+    private MarkKind? circledBeside;
+    private IReadOnlyList<int> following = [];
+    private bool isRightSoFar;
     private string? predicted;
     private bool isForetold;
     private int room;
@@ -40,14 +43,19 @@ internal sealed class LinesPicture : PagePicture
         set = WrittenLine.Read(expression);
     }
 
+    /// <summary>Whether it is said of the signs of the last line from where in the line before they come.</summary>
+    private bool ShowsChange { get; init; }
+
     // What is to be done, as the format says it before the expression; nothing for what is said by a sign.
     private string Verb { get; }
 
-    public override string Label => string.Join("; ", ((string[])[Spoken.Task(task), Written, Circled, Foretold]).Where(t => t.Length > 0));
+    public override string Label => string.Join("; ", ((string[])[Spoken.Task(task), Written, Circled, Following, Foretold]).Where(t => t.Length > 0));
 
     private string Written => lines.Count == 0 ? "nothing written" : $"written {string.Join(", then ", lines.Select(l => Signs.Printed(l.Text)))}";
 
     private string Circled => circled is null ? "" : circle is { } at ? $"first wrong step in line {at.Line + 1}" : "first wrong step marked";
+
+    private string Following => isRightSoFar ? "right so far, not finished" : following.Count == 0 ? "" : $"{(following.Count == 1 ? "line" : "lines")} {string.Join(", ", following.Select(l => l + 1))} follow{(following.Count == 1 ? "s" : "")} rightly";
 
     private string Foretold => isForetold ? "as predicted" : predicted is null ? "" : $"predicted {Signs.Printed(predicted)}";
 
@@ -78,7 +86,7 @@ internal sealed class LinesPicture : PagePicture
         List<string> lines = [.. marks.Where(m => m.Field == WorkFields.Lines).Select(m => m.Text)];
         var answer = run.Page.Answer.ToString();
         if (count is null && answer.Length > 0 && (lines.Count == 0 || task.Canonical(lines[^1]) != task.Canonical(answer))) lines.Add(answer);
-        return new LinesPicture(task, lines, Beside(task, lines, Work.Of(marks, WorkFields.Cross, WorkFields.Box, WorkFields.Gap, WorkFields.Between, WorkFields.Tried)));
+        return new LinesPicture(task, lines, Beside(task, lines, Work.Of(marks, WorkFields.Cross, WorkFields.Box, WorkFields.Gap, WorkFields.Between, WorkFields.Tried))) { ShowsChange = true };
     }
 
     // Middle and gap that stand in lines of their own are not drawn once more.
@@ -93,10 +101,23 @@ internal sealed class LinesPicture : PagePicture
         return new LinesPicture(task, written, Beside(task, written, work));
     }
 
+    public override PagePicture WithReading(ItemReading item)
+    {
+        following = item.FollowingLines;
+        isRightSoFar = item.IsRightSoFar;
+        return isRightSoFar ? this : WithCircle(item.FirstWrongStep);
+    }
+
     public override PagePicture WithCircle(WrongStep? step)
     {
         if (step is null) return this;
         circled = step;
+        if (step.Part is { } part && NotedPart.Together(new MarkKind(step.Field, part)) is var kind && noted.Any(n => n.Holds(kind)))
+        {
+            circledBeside = kind;
+            return this;
+        }
+
         var line = step.Field == WorkFields.Lines && step.Row is { } row ? row - 1 : lines.Count - 1;
         if (line < 0 || line >= lines.Count) return this;
         var written = lines[line];
@@ -121,6 +142,10 @@ internal sealed class LinesPicture : PagePicture
         return SquarePaper.Svg(new Sketch(Math.Max(Square, box.Width), box.Squares * Square, Signs.Printed(line.Text), shapes));
     }
 
+    /// <summary>The answer of an item that stands in lines, as it is built up; null where it is no such item, or nothing is built up of it.</summary>
+    public static IHtmlContent? Small(WorkedItem item) =>
+        LineLayout.Has(item.Task.Family) && item.Answer is { } answer && answer != LineLayout.Unreadable && WrittenLine.Read(answer) is { Fault: null } line ? Line(line) : null;
+
     /// <summary>The drawing, and what it says as MathML for who hears it.</summary>
     public override IHtmlContent Draw()
     {
@@ -129,14 +154,14 @@ internal sealed class LinesPicture : PagePicture
         html.AppendHtml("<span class=\"visuallyhidden\">");
         html.Append(Verb.Length > 0 ? Verb + " " : "");
         html.AppendHtml(MathMarkup.Of(set));
-        html.Append(" " + task.Asked.Words);
+        html.Append(" " + task.AskedInPrint);
         foreach (var line in lines)
         {
             html.Append("; ");
             html.AppendHtml(MathMarkup.Of(line));
         }
 
-        html.Append(string.Join("", ((string[])[lines.Count == 0 ? "nothing written" : "", Circled, Foretold]).Where(t => t.Length > 0).Select(t => $"; {t}")));
+        html.Append(string.Join("", ((string[])[lines.Count == 0 ? "nothing written" : "", Circled, Following, Foretold]).Where(t => t.Length > 0).Select(t => $"; {t}")));
         html.AppendHtml("</span>");
         return html;
     }
@@ -152,12 +177,13 @@ internal sealed class LinesPicture : PagePicture
             left = 8 + Verb.Length * 8.5;
         }
 
-        Put(shapes, task, left, top + task.Squares * Square / 2, "printline");
+        var before = (Line: set, Box: task, Left: left, Middle: top + task.Squares * Square / 2);
+        Put(shapes, task, left, before.Middle, "printline");
         var end = left + task.Width;
-        if (this.task.Asked.Words.Length > 0)
+        if (this.task.AskedInPrint.Length > 0)
         {
-            shapes.Add(new TextShape("print word", end + 8, top + task.Squares * Square / 2, this.task.Asked.Words));
-            end += 12 + this.task.Asked.Words.Length * 8.5;
+            shapes.Add(new TextShape("print word", end + 8, top + task.Squares * Square / 2, this.task.AskedInPrint));
+            end += 12 + this.task.AskedInPrint.Length * 8.5;
         }
 
         wide = Math.Max(wide, end);
@@ -166,7 +192,8 @@ internal sealed class LinesPicture : PagePicture
         {
             var box = ExpressionBox.Of(lines[i]);
             var middle = top + box.Squares * Square / 2;
-            Put(shapes, box, 0, middle, "handline");
+            Put(shapes, box, 0, middle, "handline", ShowsChange && i == lines.Count - 1 ? Arrivals(before, (lines[i], box, 0, middle)) : null);
+            before = (lines[i], box, 0, middle);
             end = box.Width;
             if (circle is { } at && at.Line == i)
             {
@@ -174,10 +201,13 @@ internal sealed class LinesPicture : PagePicture
                 shapes.Add(new OvalShape("circle", (x1 + x2) / 2, middle + (y1 + y2) / 2, (x2 - x1) / 2 + 6, (y2 - y1) / 2 + 3, Turned: -3));
             }
 
-            if (isForetold && i == lines.Count - 1)
+            // An answer that came as foretold is ticked for that, and not once more.
+            var isLast = i == lines.Count - 1;
+            var ink = (isRightSoFar && isLast ? "→ … " : "") + ((isForetold && isLast) || following.Contains(i) ? "✓" : "");
+            if (ink.Length > 0)
             {
-                shapes.Add(new TextShape("inkmark", box.Width + 18, middle, "✓"));
-                end += Square;
+                shapes.Add(new TextShape("inkmark", box.Width + 12 + 6 * ink.Length, middle, ink));
+                end += Square * (ink.Length + 1) / 2;
             }
 
             wide = Math.Max(wide, end);
@@ -201,7 +231,7 @@ internal sealed class LinesPicture : PagePicture
         {
             // Beside the lines where there is room, else in a row of its own below.
             if (right + Square + part.Width > Widest && right > 0) (right, above) = (-Square, top + Square);
-            part.Draw(shapes, right + Square, above);
+            part.Draw(shapes, right + Square, above, circledBeside);
             right += Square + Math.Ceiling(part.Width / Square) * Square;
             (wide, top) = (Math.Max(wide, right), Math.Max(top, above + part.Height));
         }
@@ -220,10 +250,24 @@ internal sealed class LinesPicture : PagePicture
         }
     }
 
-    private static void Put(List<Shape> shapes, ExpressionBox box, double left, double middle, string style)
+    // How each sign of a line comes to its place, in the order of its box.
+    private static Func<int, Arrival> Arrivals((WrittenLine Line, ExpressionBox Box, double Left, double Middle) before, (WrittenLine Line, ExpressionBox Box, double Left, double Middle) now)
+    {
+        var (theirs, mine) = (before.Line.Leaves.ToList(), now.Line.Leaves.ToList());
+        var arrivals = new Dictionary<int, Arrival>();
+        foreach (var (to, from) in LineChange.Origins(before.Line, now.Line))
+            foreach (var (sign, was) in Signs(now.Box, mine[to]).Zip(Signs(before.Box, theirs[from])))
+                arrivals[sign] = new Arrival(before.Left + before.Box.Placed[was].X - now.Left - now.Box.Placed[sign].X, before.Middle + before.Box.Placed[was].Y - now.Middle - now.Box.Placed[sign].Y);
+        return sign => arrivals.GetValueOrDefault(sign) ?? new Arrival(0, 0, IsNew: true);
+
+        static IEnumerable<int> Signs(ExpressionBox box, SignPart leaf) => box.Placed.Index().Where(s => s.Item.From >= leaf.From && s.Item.From < leaf.To).Select(s => s.Index);
+    }
+
+    private static void Put(List<Shape> shapes, ExpressionBox box, double left, double middle, string style, Func<int, Arrival>? arrivals = null)
     {
         var size = style == "handline" ? 25 : 21;
-        foreach (var sign in box.Placed) shapes.Add(new TextShape(style, left + sign.X, middle + sign.Y, sign.Text, size * sign.Size));
+        foreach (var (at, sign) in box.Placed.Index())
+            shapes.Add(new TextShape(style, left + sign.X, middle + sign.Y, sign.Text, size * sign.Size) { Arrival = arrivals?.Invoke(at) });
         foreach (var stroke in box.Strokes) shapes.Add(new LineShape(style == "inkline-text" ? "inkstroke" : "rule thin", left + stroke.X1, middle + stroke.Y1, left + stroke.X2, middle + stroke.Y2));
     }
 }

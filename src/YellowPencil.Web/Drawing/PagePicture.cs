@@ -55,6 +55,9 @@ public abstract class PagePicture
     /// <summary>The point of the answer, where the classroom writes it before the digits.</summary>
     public virtual PagePicture WithPoint() => this;
 
+    /// <summary>Adds what the reader's ink says of an item: the circle round the first wrong step, ticks behind lines that follow rightly from it, or that more is to come.</summary>
+    public virtual PagePicture WithReading(ItemReading item) => WithCircle(item.FirstWrongStep);
+
     /// <summary>Adds the circle round the first step that went wrong.</summary>
     public abstract PagePicture WithCircle(WrongStep? step);
 

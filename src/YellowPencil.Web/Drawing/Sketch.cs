@@ -17,7 +17,14 @@ public sealed record LineShape(string Style, double X1, double Y1, double X2, do
 /// <param name="Y">The point.</param>
 /// <param name="Text">The text.</param>
 /// <param name="Size">The size of its letters; 0 where the style says it.</param>
-public sealed record TextShape(string Style, double X, double Y, string Text, double Size = 0) : Shape(Style);
+public sealed record TextShape(string Style, double X, double Y, string Text, double Size = 0) : Shape(Style)
+{
+    /// <summary>How it is shown to come to its place; null where it stands still.</summary>
+    public Arrival? Arrival { get; init; }
+}
+
+/// <summary>How a sign comes to its place: from that far to the side and down, or new.</summary>
+public sealed record Arrival(double X, double Y, bool IsNew = false);
 
 /// <summary>A rectangle.</summary>
 public sealed record RectShape(string Style, double X, double Y, double Width, double Height) : Shape(Style);
@@ -54,13 +61,15 @@ public sealed record Sketch(double Width, double Height, string Label, IReadOnly
                 OvalShape { Turned: 0 } s => svg.Append(CultureInfo.InvariantCulture, $"<ellipse{css} cx=\"{s.X:0.##}\" cy=\"{s.Y:0.##}\" rx=\"{s.RadiusX:0.##}\" ry=\"{s.RadiusY:0.##}\"/>"),
                 OvalShape s => svg.Append(CultureInfo.InvariantCulture, $"<ellipse{css} cx=\"{s.X:0.##}\" cy=\"{s.Y:0.##}\" rx=\"{s.RadiusX:0.##}\" ry=\"{s.RadiusY:0.##}\" transform=\"rotate({s.Turned} {s.X:0.##} {s.Y:0.##})\"/>"),
                 ArcShape s => svg.Append(CultureInfo.InvariantCulture, $"<path{css} d=\"M{s.X1:0.#} {s.Y:0.#} Q{s.BentX:0.#} {s.BentY:0.#} {s.X2:0.#} {s.Y:0.#}\"/>"),
-                TextShape s => svg.Append(CultureInfo.InvariantCulture, $"<text{css} x=\"{s.X:0.##}\" y=\"{s.Y:0.##}\"{(s.Size > 0 ? string.Create(CultureInfo.InvariantCulture, $" font-size=\"{s.Size:0.##}\"") : "")}>{WebUtility.HtmlEncode(s.Text)}</text>"),
+                TextShape s => svg.Append(CultureInfo.InvariantCulture, $"<text{css} x=\"{s.X:0.##}\" y=\"{s.Y:0.##}\"{(s.Size > 0 ? string.Create(CultureInfo.InvariantCulture, $" font-size=\"{s.Size:0.##}\"") : "")}{Coming(s.Arrival)}>{WebUtility.HtmlEncode(s.Text)}</text>"),
                 _ => throw new InvalidOperationException($"no SVG of {shape.GetType().Name}"),
             };
         }
 
         return new HtmlString(svg.Append("</svg>").ToString());
     }
+
+    private static string Coming(Arrival? arrival) => arrival is null ? "" : arrival.IsNew ? " data-new" : string.Create(CultureInfo.InvariantCulture, $" data-from=\"{arrival.X:0.##} {arrival.Y:0.##}\"");
 
     private string Said(bool isHidden) => isHidden ? "aria-hidden=\"true\"" : $"role=\"img\" aria-label=\"{WebUtility.HtmlEncode(Label)}\"";
 }

@@ -26,6 +26,7 @@ internal sealed class SquaresPicture : PagePicture
     private WrongStep? circled;
     private bool isForetold;
     private string written = "";
+    private IReadOnlyList<NotedPart> noted = [];
 
     private SquaresPicture(ItemTask task, PageLayout layout, Squares squares)
     {
@@ -44,7 +45,7 @@ internal sealed class SquaresPicture : PagePicture
     internal IReadOnlyCollection<int> Rows => shown;
 
     /// <inheritdoc/>
-    public override string Label => string.Join("; ", ((string[])[Spoken.Task(task), .. Spoken.Marks(layout, squares), written, Circled, Foretold]).Where(t => t.Length > 0));
+    public override string Label => string.Join("; ", ((string[])[Spoken.Task(task), .. Spoken.Marks(layout, squares), .. noted.Select(n => $"beside it {n.Text}"), written, Circled, Foretold]).Where(t => t.Length > 0));
 
     private string Circled => circled is null ? "" : circled.Place is { } place ? $"first wrong step in the {Place.Name(place)}" : "first wrong step marked";
 
@@ -90,7 +91,7 @@ internal sealed class SquaresPicture : PagePicture
     public static new SquaresPicture Of(WorkedItem item, School? school)
     {
         var layout = PageLayout.Of(item.Task, school);
-        return new SquaresPicture(item.Task, layout, layout.Put(item)) { written = item.Answer switch { null => "nothing written", "?" => "written, but it cannot be read", var answer => $"written {answer}" } };
+        return new SquaresPicture(item.Task, layout, layout.Put(item)) { written = item.Answer switch { null => "nothing written", "?" => "written, but it cannot be read", var answer => $"written {answer}" }, noted = NotedPart.Of(item.Task, item.Work) };
     }
 
     /// <summary>The page as a run has left it after so many marks. A zero that stands in front of the finished answer is not written.</summary>
@@ -205,7 +206,15 @@ internal sealed class SquaresPicture : PagePicture
         foreach (var (column, text) in predicted.In(layout.Answer.Id)) paper.Predict(text, column);
         if (isForetold) paper.Tick(answer.Keys.Max() + 1, layout.Answer.Row);
         if (circle is { } at) paper.Circle(at.Column, at.Row);
-        return paper.Finish(Label);
+        var (sketch, shapes) = (paper.Finish(Label), new List<Shape>());
+        var (wide, high) = (sketch.Width, sketch.Height);
+        foreach (var part in noted)
+        {
+            part.Draw(shapes, wide + SquarePaper.Square, 0, null);
+            (wide, high) = (wide + SquarePaper.Square + Math.Ceiling(part.Width / SquarePaper.Square) * SquarePaper.Square, Math.Max(high, part.Height));
+        }
+
+        return sketch with { Width = wide, Height = high, Shapes = [.. sketch.Shapes, .. shapes] };
     }
 
     /// <summary>

@@ -68,6 +68,7 @@ internal static class TypingJson
         json.WriteNumber("version", version);
         if (LineLayout.Has(item.Task.Family)) WriteLines(json, item);
         else WriteSquares(json, item, PageLayout.Of(item.Task, school));
+        WriteBeside(json, item);
         json.WriteEndObject();
     }
 
@@ -77,6 +78,12 @@ internal static class TypingJson
         json.WriteStartArray("texts");
         foreach (var line in LineLayout.Lines(item)) json.WriteStringValue(line);
         json.WriteEndArray();
+        json.WriteString("letter", WrittenLine.Read(LinesPicture.Parts(item.Task).Expression).Leaves.FirstOrDefault(l => l.Kind == SignKind.Letter)?.Text);
+    }
+
+    // What can be filled in beside the item, and what stands there.
+    private static void WriteBeside(Utf8JsonWriter json, WorkedItem item)
+    {
         json.WriteStartArray("beside");
         foreach (var part in BesideLayout.Of(item))
         {
@@ -103,7 +110,6 @@ internal static class TypingJson
         json.WriteStartObject("cells");
         foreach (var (id, text) in BesideLayout.Written(item)) json.WriteString(id, text);
         json.WriteEndObject();
-        json.WriteString("letter", WrittenLine.Read(LinesPicture.Parts(item.Task).Expression).Leaves.FirstOrDefault(l => l.Kind == SignKind.Letter)?.Text);
     }
 
     private static void WriteSquares(Utf8JsonWriter json, WorkedItem item, PageLayout layout)

@@ -1,4 +1,5 @@
 // Typing in a class: students down, items across, a field in every cell. What is typed is kept in the browser and sent, as on squared paper.
+import { build } from "./lines.js";
 import { listConflicts } from "./margin.js";
 import { Outbox } from "./outbox.js";
 import { startTable } from "./table.js";
@@ -28,6 +29,17 @@ export function startBoard(root) {
   function show(item, answer, work) {
     Object.assign(item, { answer, work });
     item.field.value = answer ?? "";
+    buildUp(item);
+  }
+
+  /** An answer of an item that stands in lines is drawn small and built up, while the hand is somewhere else. */
+  async function buildUp({ field, answer }) {
+    const cell = field.closest("td"), picture = cell.querySelector(".built");
+    if (!picture) return;
+    const line = answer === null || answer === "?" ? null : await build(answer);
+    if (line && field.value !== answer) return;
+    picture.innerHTML = line && !line.message ? line.svg : "";
+    cell.classList.toggle("isbuilt", picture.innerHTML !== "");
   }
 
   /** What was typed into a field becomes the answer. */

@@ -17,7 +17,9 @@ export class LineHand {
     }));
     this.beside = items.map((item, index) => isLines(item) && new BesideFields(item, slots[index], {
       typed: (cell, text) => page.change(index, (changed) => { changed.cells[cell] = text; }),
-      key: (event, field) => this.besideKey(index, event, field),
+      meant: page.meant,
+      act: page.act,
+      leave: () => this.fields[index].focus(),
       focused: () => this.arrive(index, this.line),
     }));
   }
@@ -29,7 +31,7 @@ export class LineHand {
 
   /** Puts the hand into a line; where it is in a cell beside it, it stays. */
   focus(index, line) {
-    if (![...this.beside[index].parts.values()].some((part) => part.group.contains(document.activeElement))) this.fields[index].focus(line);
+    if (!this.beside[index].hasHand) this.fields[index].focus(line);
   }
 
   arrive(index, line) {
@@ -42,17 +44,6 @@ export class LineHand {
       if (item.texts.length === 0) item.texts.push("");
       edit(item.texts);
     });
-  }
-
-  // Enter goes from cell to cell, and from the last one to the lines.
-  besideKey(index, event, field) {
-    const meaning = this.page.meant(event);
-    if (meaning === "undo" || meaning === "redo") this.page.act(meaning);
-    else if (event.altKey && this.beside[index].byKey(event.key)) return true;
-    else if (event.key === "Enter") { if (!this.beside[index].next(field)) this.fields[index].focus(); }
-    else return false;
-    event.stopPropagation();
-    return true;
   }
 
   /** What a key does in a line; false where the field takes it. */
@@ -69,6 +60,7 @@ export class LineHand {
     else if (event.key === "Enter") this.enter(index, line, field);
     else if (event.key === "ArrowUp") { if (line > 0) this.fields[index].focus(line - 1); else this.page.goTo(index - 1); }
     else if (event.key === "ArrowDown") { if (line < last) this.fields[index].focus(line + 1); else this.page.nextItem(); }
+    else if (event.key === "ArrowRight" && this.fields[index].takeStays(field)) { /* the field has it */ }
     else if (event.key === "Backspace" && field.value === "" && last > 0) edit(Math.max(0, line - 1), (lines) => lines.splice(line, 1));
     else return false;
     event.stopPropagation();

@@ -8,8 +8,8 @@ export const isLines = (item) => item.texts !== undefined;
 /** The lines in which something stands. */
 export const filled = (item) => item.texts.filter((line) => line.trim() !== "");
 
-/** A line as the server builds it up: { svg, at, message }; asked for once. */
-function build(text) {
+/** A line as the server builds it up: { svg, at, message, stays }; asked for once. */
+export function build(text) {
   if (!built.has(text)) {
     const asked = fetch(`/api/line?text=${encodeURIComponent(text)}`).then((answer) => (answer.ok ? answer.json() : null)).catch(() => null);
     asked.then((line) => line ?? built.delete(text));
@@ -34,6 +34,7 @@ export class LineFields {
       if (field.value !== lines[at]) field.value = lines[at];
       field.setAttribute("aria-label", `Item ${this.item.id}, line ${at + 1}`);
       row.classList.toggle("answer", at === lines.length - 1 && lines.length > 1);
+      if (at === 0) field.placeholder = "";
       this.show(row);
     });
   }
@@ -74,7 +75,9 @@ export class LineFields {
     if (line && field.value.trim() === text) this.put(row, fault, line, text);
   }
 
-  put(row, fault, { svg, at, message }, text = "") {
+  put(row, fault, { svg, at, message, stays = "" }, text = "") {
+    const below = row.nextElementSibling?.querySelector("input");
+    if (below) below.placeholder = stays;
     const picture = row.querySelector(".built");
     if (picture.innerHTML !== svg) picture.innerHTML = svg;
     row.classList.toggle("isbuilt", svg !== "" && !message);
@@ -89,6 +92,13 @@ export class LineFields {
     field.scrollIntoView({ block: "nearest" });
   }
 
+  /** Takes what stays of the line before into a line in which nothing stands; whether there is something. */
+  takeStays(field) {
+    if (field.value !== "" || field.placeholder === "") return false;
+    this.insert(field.placeholder);
+    return true;
+  }
+
   /** Writes where the hand is, as keys for mouse and touch do. */
   insert(text) {
     const field = this.list.contains(document.activeElement) ? document.activeElement : this.list.lastElementChild.querySelector("input");
@@ -101,7 +111,10 @@ export class LineFields {
   }
 }
 
-/** The cells beside the lines: each part has a key and a button that open it, and stays open where something stands in it. */
+/**
+ * The cells beside a working: each part has a key and a button that open it, and stays open where something stands in it. `tell` hears of what is typed and
+ * of where the hand is, says what a key means, undoes and does again, and takes the hand back to the working.
+ */
 export class BesideFields {
   constructor(item, slot, tell) {
     Object.assign(this, { item, tell, open: new Set() });
@@ -123,7 +136,7 @@ export class BesideFields {
       field.style.gridColumn = cell.column;
       field.addEventListener("input", () => this.tell.typed(cell.id, field.value));
       field.addEventListener("focus", () => this.tell.focused());
-      field.addEventListener("keydown", (event) => { if (this.tell.key(event, field)) event.preventDefault(); });
+      field.addEventListener("keydown", (event) => { if (this.press(event, field)) event.preventDefault(); });
       fields.set(cell.id, field);
       group.append(field);
     }
@@ -138,6 +151,20 @@ export class BesideFields {
       opener.hidden = isOpen;
       group.hidden = !isOpen;
     }
+  }
+
+  /** Whether the hand is in one of the cells. */
+  get hasHand() { return [...this.parts.values()].some(({ group }) => group.contains(document.activeElement)); }
+
+  // Enter goes from cell to cell, and from the last one back to the working.
+  press(event, field) {
+    const meaning = this.tell.meant(event);
+    if (meaning === "undo" || meaning === "redo") this.tell.act(meaning);
+    else if (event.altKey && this.byKey(event.key)) return true;
+    else if (event.key === "Enter") { if (!this.next(field)) this.tell.leave(); }
+    else return false;
+    event.stopPropagation();
+    return true;
   }
 
   /** Opens a part and puts the hand into its first cell that is empty. */

@@ -1,5 +1,6 @@
 // Goes through the frames of a replay with the arrow keys or the buttons.
 import { keep, kept } from "./keeping.js";
+const MOVING = { duration: 450, easing: "ease-in-out" }; // milliseconds in which the signs of a new line come to their places
 const MODEL = "pencil-model"; // whether models were shown last; of no student, and kept at sign-out
 
 export function replay() {
@@ -20,7 +21,12 @@ export function replay() {
       event.preventDefault();
     },
     back() { this.at = Math.max(0, this.at - 1); this.show(); },
-    on() { this.at = Math.min(this.count - 1, this.at + 1); this.show(); },
+    on() {
+      const before = this.at;
+      this.at = Math.min(this.count - 1, this.at + 1);
+      this.show();
+      if (this.at > before) this.move();
+    },
     first() { this.at = 0; this.show(); },
     last() { this.at = this.count - 1; this.show(); },
     where() { return `Step ${this.at + 1} of ${this.count}`; },
@@ -29,6 +35,19 @@ export function replay() {
       this.isModelled = !this.isModelled;
       keep(MODEL, this.isModelled ? "shown" : "hidden");
       this.show();
+    },
+    /** Has the signs of a line that is new come from where they stood in the line before. */
+    move() {
+      if (matchMedia("(prefers-reduced-motion: reduce)").matches) return;
+      for (const side of this.$root.querySelectorAll("[data-side]")) {
+        const frames = [...side.querySelectorAll(".frame")], now = frames[this.at], before = frames[this.at - 1];
+        if (!now || now.innerHTML === before.innerHTML) continue;
+        for (const sign of now.querySelectorAll("[data-from]")) {
+          const [x, y] = sign.dataset.from.split(" ");
+          sign.animate([{ transform: `translate(${x}px, ${y}px)` }, { transform: "none" }], MOVING);
+        }
+        for (const sign of now.querySelectorAll("[data-new]")) sign.animate([{ opacity: 0 }, { opacity: 0, offset: 0.5 }, { opacity: 1 }], MOVING);
+      }
     },
     show() {
       this.$root.classList.toggle("modelled", this.isModelled);

@@ -2,7 +2,7 @@
 import { draw, squareAt } from "./drawing.js";
 import { Hand } from "./hand.js";
 import { LineHand } from "./line-hand.js";
-import { isLines } from "./lines.js";
+import { BesideFields, isLines } from "./lines.js";
 import { showConflicts, showMargin } from "./margin.js";
 import { Outbox } from "./outbox.js";
 import { answerOf, copy, isOfKind, isOpen, marksSpoken, open, restore, take, turnRound, written } from "./working.js";
@@ -35,11 +35,7 @@ export function startTyping(root) {
     nextItem,
     act: (name) => actions[name](),
     goTo: (index) => goTo(index) && showHand(),
-    change: (index, edit) => {
-      at = index;
-      change(edit);
-      render();
-    },
+    change: changeAt,
     arrive: (index) => {
       if (at === index) return showSigns();
       at = index;
@@ -47,6 +43,26 @@ export function startTyping(root) {
       render();
     },
   });
+
+  // What is filled in beside items in squares; beside lines the hand that writes in lines has it.
+  const beside = items.map((item, index) => !isLines(item) && item.beside.length > 0 && new BesideFields(item, slots[index], {
+    typed: (cell, text) => changeAt(index, (changed) => { changed.cells[cell] = text; }),
+    meant,
+    act: (name) => { actions[name](); render(); },
+    leave: () => paper.focus({ preventScroll: true }),
+    focused: () => arrive(index),
+  }));
+
+  function changeAt(index, edit) {
+    at = index;
+    change(edit);
+    render();
+  }
+
+  function arrive(index) {
+    if (at === index) return showSigns();
+    if (goTo(index)) render();
+  }
 
   // What is done to the item under the hand.
 
@@ -88,7 +104,7 @@ export function startTyping(root) {
   /** Puts the focus where the item under the hand is written. */
   function focusHand() {
     if (isLines(current())) lineHand.fields[at].focus();
-    else paper.focus({ preventScroll: true });
+    else if (!beside[at]?.hasHand) paper.focus({ preventScroll: true });
   }
 
   function showHand() {
@@ -178,7 +194,8 @@ export function startTyping(root) {
   paper.addEventListener("keydown", (event) => {
     if (event.target !== paper) return;
     const key = meant(event);
-    if (key === "Enter" && event.shiftKey) {
+    if (event.altKey && beside[at] && beside[at].byKey(event.key)) event.preventDefault();
+    else if (key === "Enter" && event.shiftKey) {
       goTo(at - 1);
       render();
       event.preventDefault();
@@ -205,8 +222,8 @@ export function startTyping(root) {
   }
 
   slots.forEach((slot, index) => slot.addEventListener("mousedown", (event) => {
+    if (event.target.closest("[data-beside], [data-lines]")) return;
     if (isLines(items[index])) {
-      if (event.target.closest("[data-lines]")) return;
       event.preventDefault();
       goTo(index);
       showHand();
@@ -227,7 +244,10 @@ export function startTyping(root) {
   function render() {
     items.forEach((item, index) => {
       if (isLines(item)) lineHand.render(index);
-      else slots[index].querySelector("[data-drawing]").innerHTML = draw(item, index === at ? hand.caret : null);
+      else {
+        slots[index].querySelector("[data-drawing]").innerHTML = draw(item, index === at ? hand.caret : null);
+        if (beside[index]) beside[index].render();
+      }
       slots[index].classList.toggle("current", index === at);
     });
     const item = current(), reads = answerOf(item);

@@ -3,7 +3,7 @@ import { filled, isLines } from "./lines.js";
 
 /** The item as the server gives it out. */
 export function open(set) {
-  return isLines(set) ? { ...set, texts: [...set.texts], cells: { ...set.cells } } : { ...set, squares: mapped(set.squares), moved: new Map(Object.entries(set.moved)) };
+  return isLines(set) ? { ...set, texts: [...set.texts], cells: { ...set.cells } } : { ...set, squares: mapped(set.squares), moved: new Map(Object.entries(set.moved)), cells: { ...set.cells } };
 }
 
 const mapped = (squares) => new Map(Object.entries(squares).map(([strip, columns]) => [strip, new Map(Object.entries(columns).map(([column, text]) => [Number(column), text]))]));
@@ -32,16 +32,17 @@ export const answerOf = (item) => (isLines(item) ? filled(item).at(-1) ?? null :
 
 /** The item as it is sent and kept. */
 export function written(item) {
-  if (isLines(item)) return { lines: filled(item), cells: Object.fromEntries(Object.entries(item.cells).filter(([, text]) => text.trim() !== "")) };
+  const cells = Object.fromEntries(Object.entries(item.cells).filter(([, text]) => text.trim() !== ""));
+  if (isLines(item)) return { lines: filled(item), cells };
   const squares = [...item.squares].filter(([, columns]) => columns.size > 0).map(([strip, columns]) => [strip, Object.fromEntries(columns)]);
-  return { squares: Object.fromEntries(squares), moved: Object.fromEntries([...item.moved].filter(([, by]) => by !== 0)), unreadable: item.unreadable };
+  return { squares: Object.fromEntries(squares), moved: Object.fromEntries([...item.moved].filter(([, by]) => by !== 0)), unreadable: item.unreadable, ...(item.beside.length > 0 ? { cells } : {}) };
 }
 
 /** Puts back what was kept in this browser and had not reached the server. */
 export function take(item, { lines, cells, squares, moved, unreadable }) {
+  item.cells = { ...cells };
   if (isLines(item)) {
     item.texts = [...lines];
-    item.cells = { ...cells };
     return;
   }
   item.squares = mapped(squares ?? {});
@@ -54,12 +55,12 @@ export const isOfKind = (item, before) => (isLines(item) ? Array.isArray(before.
 
 export const isOpen = (item) => answerOf(item) === null;
 
-export const copy = (item) => (isLines(item) ? { texts: [...item.texts], cells: { ...item.cells } } : { squares: [...item.squares].map(([strip, columns]) => [strip, [...columns]]), moved: [...item.moved], unreadable: item.unreadable });
+export const copy = (item) => (isLines(item) ? { texts: [...item.texts], cells: { ...item.cells } } : { squares: [...item.squares].map(([strip, columns]) => [strip, [...columns]]), moved: [...item.moved], unreadable: item.unreadable, cells: { ...item.cells } });
 
 export function restore(item, before) {
+  item.cells = { ...before.cells };
   if (isLines(item)) {
     item.texts = [...before.texts];
-    item.cells = { ...before.cells };
     return;
   }
   item.squares = new Map(before.squares.map(([strip, columns]) => [strip, new Map(columns)]));

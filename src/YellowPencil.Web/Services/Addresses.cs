@@ -70,6 +70,9 @@ public static class Addresses
     /// <summary>The replay of an item, by one of the explanations.</summary>
     public static string Item(Guid id, string item, string? rules = null) => $"/pages/{id}/items/{Uri.EscapeDataString(item)}{Chosen(rules)}";
 
+    /// <summary>An item worked by each school.</summary>
+    public static string Schools(Guid id, string item) => $"{Item(id, item)}/schools";
+
     /// <summary>A class.</summary>
     public static string Class(Guid id) => $"/classes/{id}";
 

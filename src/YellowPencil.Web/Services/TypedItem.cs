@@ -13,7 +13,7 @@ namespace YellowPencil.Web.Services;
 /// <param name="Work">The work, in the worked-sheet format, or null.</param>
 /// <param name="Squares">What stands in the squares of the item instead of answer and work, as <see cref="Drawing.TypingJson"/> reads it; or null.</param>
 /// <param name="Lines">The lines of an item that stands in lines, instead of answer and work; or null.</param>
-/// <param name="Cells">What stands in the cells beside the lines, by their ids; null where that was not said.</param>
+/// <param name="Cells">What stands in the cells beside the working, by their ids; null where that was not said.</param>
 public sealed record TypedItem(string Id, int Version, string? Answer, JsonElement? Work, JsonElement? Squares, IReadOnlyList<string>? Lines = null,
     IReadOnlyDictionary<string, string>? Cells = null)
 {
@@ -60,7 +60,8 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
         if (TypingJson.TryRead(json, layout, out fault) is not { } squares) return null;
         var taken = layout.Take(item, squares);
         if (taken.Answer is { Length: > WorkedItem.LongestAnswer }) fault = $"its answer has more than {WorkedItem.LongestAnswer} characters";
-        return fault is null ? taken : null;
+        if (fault is not null) return null;
+        return Cells is null ? taken : BesideLayout.Take(taken, Cells);
     }
 
     private WorkedItem? PutLines(WorkedItem item, out string? fault)

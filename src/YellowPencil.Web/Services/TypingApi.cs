@@ -57,7 +57,7 @@ internal static class TypingApi
     {
         if (text is not { Length: > 0 and <= WorkedItem.LongestAnswer }) return Refuse($"a line of 1 to {WorkedItem.LongestAnswer} characters is expected");
         var line = WrittenLine.Read(text);
-        return Results.Json(new { svg = LinesPicture.Line(line).ToString(), at = line.Fault?.At, message = line.Fault?.Message });
+        return Results.Json(new { svg = LinesPicture.Line(line).ToString(), at = line.Fault?.At, message = line.Fault?.Message, stays = LineChange.Stays(line) });
     }
 
     /// <summary>From which side the specialist types, where a page does not say otherwise.</summary>

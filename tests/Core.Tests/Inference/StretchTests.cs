@@ -54,6 +54,36 @@ public class StretchTests
     }
 
     [Fact]
+    public void Lines_that_follow_from_a_wrong_one_are_known_and_the_wrong_one_is_not_among_them()
+    {
+        Follow("7/12 + 5/6", "1 5/9", "42/72 + 60/72", "112/72", "14/9").ShouldBe([2, 3], "14/9 and 1 5/9 are what 112/72 is");
+        Follow("7/12 + 5/6", "1 5/9", "42/72 + 60/72", "112/72", "14/8").ShouldBe([3], "14/8 is another number, and 1 5/9 is what 112/72 comes to");
+        Follow("7/12 + 5/6", "1 5/12", "42/72 + 60/72", "102/72").ShouldBe([], "nothing is wrong");
+        Follow("2/3 + 3/5", "5/8").ShouldBe([], "there are no lines");
+
+        static IReadOnlyList<int> Follow(string task, string answer, params string[] lines) =>
+            SheetDiagnosis.Read(new WorkedSheet { Student = "L", Items = [lines.Length > 0 ? Item(task, answer, lines) : Item(task, answer) with { Work = Work.None }] }).Items[0].FollowingLines;
+    }
+
+    [Theory]
+    [InlineData("3/4 + 5/8", "44/32", "24/32 + 20/32", true)]
+    [InlineData("3/4 + 5/8", "11/8", "", true)]
+    [InlineData("3/4 + 5/8", "8/12", "", false)]
+    [InlineData("3/4 + 5/8", "1 3/8", "", false)]
+    public void What_is_right_and_not_at_its_end_is_told_from_what_is_wrong(string task, string answer, string line, bool isRightSoFar) =>
+        SheetDiagnosis.Read(new WorkedSheet { Student = "L", Items = [line.Length > 0 ? Item(task, answer, line) : Item(task, answer) with { Work = Work.None }] })
+            .Items[0].IsRightSoFar.ShouldBe(isRightSoFar);
+
+    [Fact]
+    public void The_end_of_the_x_that_is_wrong_is_named()
+    {
+        var item = Item("factor x^2 + x - 12", "(x + 4)(x + 3)") with { Work = Work.Of([new Mark(WorkFields.Cross, new Spot(Part: 0), "1"), new Mark(WorkFields.Cross, new Spot(Part: 1), "-12"), new Mark(WorkFields.Cross, new Spot(Part: 2), "4"), new Mark(WorkFields.Cross, new Spot(Part: 3), "3")], WorkFields.Cross) };
+        var wrong = SheetDiagnosis.Read(new WorkedSheet { Student = "L", Items = [item] }).Items[0].FirstWrongStep!;
+        (wrong.Field, wrong.Expected, wrong.Written).ShouldBe((WorkFields.Cross, "right -3", "right 3"), "4 and -3 may stand either way round");
+        wrong.Part.ShouldBe(3);
+    }
+
+    [Fact]
     public void A_slip_behind_a_right_line_is_found_from_there()
     {
         var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "L", Items = [Item("-7 - -4", "-2", "-7 + 4"), Item("-5 + 8", "3") with { Id = "2" }, Item("-9 - 4", "-13") with { Id = "3" }, Item("-6 * 9", "-54") with { Id = "4" }] });

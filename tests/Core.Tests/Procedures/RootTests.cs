@@ -67,6 +67,7 @@ public sealed class RootTests
         string.Join(' ', run.Page.Marks.Where(m => m.Field == WorkFields.Tried).Select(m => m.Text)).ShouldBe(tried);
         Method.Run(set, run, DeviationSet.Taught);
         string.Join(' ', run.Page.Marks.Where(m => m.Field == WorkFields.Lines).Select(m => m.Text)).ShouldBe(lines);
+        SchoolEffort.Questions(set).ShouldBe(tried.Length > 0 ? [School.Roots] : []);
         SchoolEffort.Of(set, School.Roots).Select(e => e.Trials).ShouldBe([0, tried.Split(' ').Length / 2]);
     }
 

@@ -19,6 +19,10 @@ internal sealed class RootFamily() : TaughtFamily("roots", "roots")
     public override ItemModel? ModelFor(MissingIdea idea, ItemTask task) =>
         task is RootTask { Mixed: null, Estimate: null } set && (idea == Ideas.SquareTheGuess || set.TrueAnswer != set.RightAnswer) ? CurveAndChord.Of(set.Radicand) : null;
 
+    public override double? TrueValue(ItemTask task) => task is RootTask { IsPerfect: false, Mixed: null, Estimate: null } set
+        ? Math.Sqrt((double)set.Radicand.Numerator / (double)set.Radicand.Denominator)
+        : null;
+
     public override string Check => "Square the answer: it must come out near the number. A straight line lies a little low, so some of it may be missing: the square shows how much.";
 
     public override IReadOnlyList<Bug> Bugs => RootBugs.All;

@@ -37,6 +37,8 @@ internal sealed class RootTask : ItemTask
 
     public override string StandsThere { get; }
 
+    public override string AskedInPrint => $"to {DecimalNumber.Written(BigInteger.One, Places)}";
+
     private bool IsBegun => Mixed is not null || Estimate is not null;
 
     /// <summary>How many places the answer has.</summary>

@@ -148,7 +148,7 @@ public sealed class ReadingView
     {
         var plain = PagePicture.Of(item.Item, Student.Classroom.School);
         if (Turned is not null) return plain;
-        var picture = plain.WithCircle(item.FirstWrongStep);
+        var picture = plain.WithReading(item);
         return !Chosen.IsSound && Chosen.Predictions.TryGetValue(item.Item.Id, out var answer) && answer != item.Item.Task.RightAnswer
             ? picture.WithPrediction(answer)
             : picture;
@@ -161,6 +161,7 @@ public sealed class ReadingView
         Verdict.Blank or Verdict.Unreadable when item is { Item.IsBrokenOff: true, FirstWrongStep: not null } => "breaks off",
         Verdict.Blank => "blank",
         Verdict.Unreadable => "unreadable",
+        Verdict.Unfinished when item.IsRightSoFar => "not finished",
         _ => item.Cause switch { Cause.Slip => "slip", Cause.Fact => "fact", Cause.Unexplained => "unexplained", _ => "bug" },
     };
 
