@@ -81,7 +81,10 @@ public sealed class LineTypingTests(Browser browser) : IClassFixture<Browser>
     public void Squares_and_lines_stand_on_one_page_and_keys_for_touch_write_into_both()
     {
         browser.BeginPage("604 - 278\n3/8 + 1/6\nfactor x^2 + x - 12", "FromLeft");
-        browser.Keys($"474{K.Enter}4/14{K.Enter}{K.Enter}");
+        browser.Keys($"474{K.Enter}");
+        Signs().ShouldBe("− + × / =");
+        browser.Keys($"4/14{K.Enter}{K.Enter}");
+        Signs().ShouldBe("− + × / ( ) = ^ √ x");
         foreach (var key in new[] { "(", "letter", "+", "4", ")" }) browser.Click($"[data-key='{key}']");
         Saved();
         browser.Stored().ShouldContain("\"answer\": \"474\"");
@@ -91,6 +94,8 @@ public sealed class LineTypingTests(Browser browser) : IClassFixture<Browser>
         browser.Keys($"{K.Backspace}5");
         Saved();
         browser.Stored().ShouldContain("\"answer\": \"475\"");
+
+        string Signs() => string.Join(' ', browser.Driver.FindElements(By.CssSelector("[data-sign]")).Where(b => b.Displayed).Select(b => b.Text));
     }
 
     [Fact]

@@ -83,6 +83,9 @@ public abstract class TaughtFamily(string name, string title) : Family(name, tit
     /// <param name="task">A task of this family.</param>
     public virtual ItemModel? ModelFor(MissingIdea idea, ItemTask task) => null;
 
+    /// <summary>The signs that its lines can hold beside digits and the letter of the task, for who has no keyboard; √ begins a root.</summary>
+    public virtual string LineSigns => "";
+
     /// <summary>To what value an answer comes that the taught methods only come near; null where they come to it.</summary>
     /// <param name="task">A task of this family.</param>
     public virtual double? TrueValue(ItemTask task) => null;

@@ -4,6 +4,7 @@ using YellowPencil.Core.Format;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
+using YellowPencil.Core.Parts;
 using YellowPencil.Data;
 
 namespace YellowPencil.Web.Drawing;
@@ -78,6 +79,7 @@ internal static class TypingJson
         json.WriteStartArray("texts");
         foreach (var line in LineLayout.Lines(item)) json.WriteStringValue(line);
         json.WriteEndArray();
+        json.WriteString("signs", TaughtFamily.Of(item.Task.Family).LineSigns);
         json.WriteString("letter", WrittenLine.Read(LinesPicture.Parts(item.Task).Expression).Leaves.FirstOrDefault(l => l.Kind == SignKind.Letter)?.Text);
     }
 

@@ -280,7 +280,7 @@ export function startTyping(root) {
     for (const text of root.querySelectorAll("[data-keys-for]")) text.hidden = (text.dataset.keysFor === "lines") !== onLines;
     find("direction").hidden = onLines;
     if (onLines) {
-      for (const button of root.querySelectorAll("[data-sign]")) button.hidden = button.dataset.key === "letter" ? !current().letter : !["+", "-", "*", "/", "(", ")", "=", "^", "sqrt(", "."].includes(button.dataset.key);
+      for (const button of root.querySelectorAll("[data-sign]")) button.hidden = button.dataset.key === "letter" ? !current().letter : !current().signs.includes(button.dataset.key === "sqrt(" ? "√" : button.dataset.key);
       const letter = root.querySelector("[data-key=letter]");
       letter.textContent = current().letter ?? "";
       return;

@@ -22,6 +22,8 @@ internal sealed class EquationFamily() : TaughtFamily("equations", "equations")
         static List<(Rational Number, bool HasLetter)> Pieces(IEnumerable<SideTerm> side) => [.. side.Select(t => (t.Number, t.HasLetter))];
     }
 
+    public override string LineSigns => "+-*/.()=";
+
     public override string Check => "Put the answer in for the letter on both sides of the first line: both must come to the same number.";
 
     public override IReadOnlyList<Bug> Bugs => EquationBugs.All;

@@ -19,6 +19,8 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
         _ => null,
     };
 
+    public override string LineSigns => "+-*^()=";
+
     public override string Check => "Put 1 for the letter into the task and into the answer, then 2: both must come to the same.";
 
     public override IReadOnlyList<Bug> Bugs => ExpandingBugs.All;

@@ -25,6 +25,8 @@ internal sealed class FactoringFamily() : TaughtFamily("factoring", "factoring")
     public override ItemModel? ModelFor(MissingIdea idea, ItemTask task) =>
         idea == Ideas.HalfWayBetween && task is FactoringTask { A: not 0 } set ? HalfLine.Of(new Rational(set.B, set.A), new Rational(set.C, set.A)) : null;
 
+    public override string LineSigns => "+-*/^()=√";
+
     public override string Check => "Multiply the brackets out: the first line must stand there again, with its middle and its signs.";
 
     public override IReadOnlyList<Bug> Bugs => FactoringBugs.All;

@@ -13,6 +13,8 @@ internal sealed class FractionFamily() : TaughtFamily("fractions", "fractions")
     public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) =>
         task is FractionTask { Second: { } second } set ? FractionBars.Of(set.First, second, set.IsDifference, marks.Count > 0, answer) : null;
 
+    public override string LineSigns => "+-*/=";
+
     public override string Check => "Before and after: is it more than each of the two, or less than the first? Is it nearer to 0, to a half or to 1? What was taken away, added back, gives the first number.";
 
     public override IReadOnlyList<Bug> Bugs => FractionBugs.All;

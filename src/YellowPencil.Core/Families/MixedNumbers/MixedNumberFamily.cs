@@ -15,6 +15,8 @@ internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed
     public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) =>
         task is FractionTask { Second: { } second } set ? FractionBars.Of(set.First, second, set.IsDifference, marks.Count > 0, answer) : null;
 
+    public override string LineSigns => "+-*/=";
+
     public override string Check => "Round both to wholes: is the answer near that? Then add back what was taken away: the first number must come out.";
 
     public override IReadOnlyList<Bug> Bugs => MixedNumberBugs.All;

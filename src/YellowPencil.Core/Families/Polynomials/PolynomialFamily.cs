@@ -13,6 +13,8 @@ internal sealed class PolynomialFamily() : TaughtFamily("polynomials", "polynomi
     public override ItemModel? ModelAt(ItemTask task, IReadOnlyList<Mark> marks, string? answer) =>
         task is PolynomialTask { IsLine: false } set ? TermTiles.Of([.. set.Groups.Select(g => (g.IsTakenAway, g.Terms))], set.Letter, marks.Count > 0, answer) : null;
 
+    public override string LineSigns => "+-*^()=";
+
     public override string Check => "Put 1 for the letter into the first line and into the answer, then 2: both must come to the same.";
 
     public override IReadOnlyList<Bug> Bugs => PolynomialBugs.All;

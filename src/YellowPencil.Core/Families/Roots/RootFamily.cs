@@ -23,6 +23,8 @@ internal sealed class RootFamily() : TaughtFamily("roots", "roots")
         ? Math.Sqrt((double)set.Radicand.Numerator / (double)set.Radicand.Denominator)
         : null;
 
+    public override string LineSigns => "+-*/.=√";
+
     public override string Check => "Square the answer: it must come out near the number. A straight line lies a little low, so some of it may be missing: the square shows how much.";
 
     public override IReadOnlyList<Bug> Bugs => RootBugs.All;
