@@ -57,6 +57,9 @@ public sealed class Student : IOwned, IRemovable
     /// <summary>When the file was opened.</summary>
     public DateTimeOffset CreatedAt { get; set; }
 
+    /// <summary>When the file was laid into the archive, out of the desk's sight; null while it lies on the desk.</summary>
+    public DateTimeOffset? ArchivedAt { get; set; }
+
     /// <summary>The student's pages.</summary>
     public List<StudentPage> Pages { get; } = [];
 

@@ -2,7 +2,9 @@ using System.Net;
 using AngleSharp.Dom;
 using Shouldly;
 using Xunit;
+using YellowPencil.Core.Knowledge;
 using YellowPencil.Tests.Shared;
+using YellowPencil.Web.Drawing;
 
 namespace YellowPencil.Web.Tests;
 
@@ -80,6 +82,29 @@ public sealed class PlanTests(PencilApp app) : IClassFixture<PencilApp>
         map.QuerySelector("#read-the-sign li a")!.TextContent.ShouldBe("Stock: items 4, 5, 6 right");
         map.QuerySelector("#ten-for-one .needs")!.TextContent.ShouldContain("! which number is taken away");
         map.QuerySelectorAll(".idea").Length.ShouldBe(105);
+
+        // On the map: what was seen, and what stands next to what is missing; the others are folded up.
+        var boxes = map.QuerySelectorAll(".ideamap a").Select(a => a.GetAttribute("href")!.TrimStart('#')).ToList();
+        boxes.ShouldBeUnique();
+        boxes.ShouldContain("take-away-in-order");
+        boxes.ShouldContain("ten-for-one", "it rests on what is missing");
+        boxes.ShouldContain("read-the-sign", "what is missing rests on it");
+        boxes.ShouldNotContain("both-points-move");
+        map.QuerySelector("[data-rest] #both-points-move").ShouldNotBeNull();
+        map.QuerySelector("[data-rest] #take-away-in-order").ShouldBeNull();
+        map.QuerySelectorAll(".ideamap path.missing").Length.ShouldBeGreaterThan(0);
+    }
+
+    /// <summary>Law: on a map of all ideas each stands to the right of all that it needs, and no two stand in one place.</summary>
+    [Fact]
+    public void Every_idea_stands_behind_what_it_needs_and_alone_in_its_place()
+    {
+        var placed = IdeaPicture.Place([.. IdeaMap.All]);
+        placed.Count.ShouldBe(105);
+        placed.Select(p => (p.Column, p.Row)).ShouldBeUnique();
+        var columns = placed.ToDictionary(p => p.Idea, p => p.Column);
+        foreach (var idea in IdeaMap.All)
+            foreach (var needed in IdeaMap.Needs(idea)) columns[needed].ShouldBeLessThan(columns[idea]);
     }
 
     [Fact]

@@ -5,6 +5,7 @@ using YellowPencil.Core.Asking;
 using YellowPencil.Core.Engine;
 using YellowPencil.Core.Format;
 using YellowPencil.Tests.Shared;
+using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Tests;
 
@@ -38,6 +39,67 @@ public sealed class StudentFilesTests(PencilApp app) : IClassFixture<PencilApp>
         file.QuerySelector("main")!.TextContent.ShouldContain("The classroom says exchange");
         var page = file.QuerySelector("td a")!.GetAttribute("href")!.Replace("/reading", "", StringComparison.Ordinal);
         (await visitor.GetAsync(page + "/reading")).QuerySelector(".sentence")!.TextContent.ShouldContain("Exchanges across a zero");
+    }
+
+    [Fact]
+    public async Task A_file_in_the_archive_is_off_the_desk_and_whole_and_comes_back_with_a_new_page()
+    {
+        using var visitor = await DemoAsync();
+        await visitor.GetAsync("/add-student");
+        await visitor.PostAsync("/add-student", ("code", "ARCH-1"), ("callName", ""), ("word", "Rename"));
+        await visitor.GetAsync("/students/ARCH-1/pages/new");
+        await visitor.PostAsync("/students/ARCH-1/pages/new", ("items", "604 - 278 = 474"), ("title", "Old rope"));
+        (await OnDeskAsync("/")).ShouldBe((1, 1));
+
+        await visitor.GetAsync("/students/ARCH-1/edit");
+        var file = await visitor.PostAsync("/students/ARCH-1/edit?handler=Archive");
+        visitor.Address.ShouldBe("/students/ARCH-1");
+        file.QuerySelector("main")!.TextContent.ShouldContain("In the archive since");
+        file.QuerySelector("main")!.TextContent.ShouldContain("Old rope");
+        (await OnDeskAsync("/")).ShouldBe((0, 0));
+        (await OnDeskAsync("/?archive=true")).ShouldBe((0, 1));
+
+        await visitor.GetAsync("/students/ARCH-1/pages/new");
+        await visitor.PostAsync("/students/ARCH-1/pages/new", ("items", "52 - 38"), ("title", "New rope"));
+        (await OnDeskAsync("/")).ShouldBe((1, 1));
+        (await OnDeskAsync("/?archive=true")).ShouldBe((1, 0));
+
+        await visitor.GetAsync("/students/K-29/edit");
+        var refused = await visitor.PostAsync("/students/K-29/edit?handler=Archive");
+        refused.QuerySelector(".fault")!.TextContent.ShouldContain("A plan is being taught");
+        (await visitor.GetAsync("/")).QuerySelectorAll(".pile li").ShouldContain(li => li.TextContent.Contains("K-29"));
+
+        async Task<(int Piled, int Listed)> OnDeskAsync(string address)
+        {
+            var desk = await visitor.GetAsync(address);
+            return (desk.QuerySelectorAll(".pile li").Count(li => li.TextContent.Contains("ARCH-1")), desk.QuerySelectorAll(".ledger tr").Count(tr => tr.TextContent.Contains("ARCH-1")));
+        }
+    }
+
+    [Fact]
+    public async Task What_is_looked_for_on_the_desk_is_found_in_piles_and_among_the_students()
+    {
+        using var visitor = await DemoAsync();
+        var found = await visitor.GetAsync("/?find=turns+the+COLUMN");
+        var lines = found.QuerySelectorAll(".pile li:not(.sharedrule)").Select(li => li.TextContent + li.ParentElement!.QuerySelector(".sharedrule")?.TextContent).ToList();
+        lines.Count.ShouldBeGreaterThan(1);
+        lines.ShouldAllBe(text => text.Contains("Turns the column"));
+        found.QuerySelectorAll(".pile.nothing").ShouldBeEmpty("that nothing of it waits there says nothing of the pile");
+        var nobody = await visitor.GetAsync("/?find=zebra");
+        nobody.QuerySelectorAll(".pile li").ShouldBeEmpty();
+        nobody.QuerySelector("main")!.TextContent.ShouldContain("No student’s code, name or latest reading has “zebra” in it.");
+        nobody.QuerySelector("#find")!.GetAttribute("value").ShouldBe("zebra");
+    }
+
+    [Fact]
+    public void Sheets_on_which_the_same_was_found_lie_together_under_it()
+    {
+        var pile = new Pile("To decide", "", [Sheet("A", "Turns"), Sheet("B", "Zeros"), Sheet("C", null), Sheet("D", "Turns"), Sheet("E", null)]);
+        pile.Lines.Select(l => $"{l.Shared}|{l.Sheet.Code}|{l.Sheet.Finding}").ShouldBe(["Turns: 2 students|A|", "|D|", "Others|B|Zeros", "|C|", "|E|"]);
+        pile.With("zero").Sheets.Select(s => s.Code).ShouldBe(["B"]);
+        pile.With("").Sheets.Count.ShouldBe(5);
+
+        static PiledSheet Sheet(string code, string? finding) => new(Guid.NewGuid(), code, "", "", "", "", "") { Finding = finding };
     }
 
     [Fact]

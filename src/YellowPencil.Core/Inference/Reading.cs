@@ -159,6 +159,9 @@ public sealed record Explanation
     /// <summary>The listed bugs in the order in which they are told: what only leaves an answer in another form comes last.</summary>
     public required IReadOnlyList<Bug> AsTold { get; init; }
 
+    /// <summary>Where there are several rules: each by itself, in the order in which they are told.</summary>
+    public IReadOnlyList<RuleStanding> Rules { get; init; } = [];
+
     /// <summary>On how many of the items on which it would show it does; and where an item has more than one chance, on how many of these.</summary>
     public string CountText
     {
@@ -175,6 +178,7 @@ public sealed record Explanation
         get
         {
             if (IsSound) return "No systematic bug: follows the method as taught.";
+            if (Rules.Count > 1) return $"{string.Join(" Also: ", Rules.Select(r => $"{r.Text} {r.CountText}."))} {Origin}".TrimEnd();
             List<string> rules = [.. AsTold.Select(b => b.Text)];
             rules.AddRange(Hypothesis.Unlisted.Select(u => $"A rule that is not in the catalogue. {u.Text}."));
             var origin = Origin.Length == 0 ? "" : Origin + " ";

@@ -95,7 +95,11 @@ public static class SheetDiagnosis
         var likelihood = likelihoods.Find(l => l.Sound.School == best.Hypothesis.School)!;
         var told = Told.Of(trusted, likelihood);
         var explanations = Explanations(told.Candidates, likelihood)
-            .ConvertAll(e => e with { Alone = e.Probability * (1 - (e.IsSound ? 0 : AnotherBeside(e.Hypothesis.RuleCount, unseen))) });
+            .ConvertAll(e => e with
+            {
+                Alone = e.Probability * (1 - (e.IsSound ? 0 : AnotherBeside(e.Hypothesis.RuleCount, unseen))),
+                Rules = RuleStanding.Of(e, likelihood.Items),
+            });
         var items = new ItemReader(likelihood, [.. weighed.Candidates.Where(s => s.Candidate.Hypothesis.School == best.Hypothesis.School)], told)
             .Read(sheet.Items);
 

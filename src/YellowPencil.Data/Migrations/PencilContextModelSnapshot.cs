@@ -1333,6 +1333,10 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("uuid")
                         .HasColumnName("id");
 
+                    b.Property<DateTimeOffset?>("ArchivedAt")
+                        .HasColumnType("timestamp with time zone")
+                        .HasColumnName("archived_at");
+
                     b.Property<string>("CallName")
                         .IsRequired()
                         .HasMaxLength(40)

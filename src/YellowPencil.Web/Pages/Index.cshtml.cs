@@ -23,14 +23,23 @@ public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention
     /// <summary>What waits.</summary>
     public IReadOnlyList<Pile> Piles { get; private set; } = [];
 
-    /// <summary>From so many on, students can be looked for.</summary>
+    /// <summary>From more lines than these on the desk, something can be looked for.</summary>
     public const int ManyStudents = 12;
 
-    /// <summary>What is looked for among the students; empty for all.</summary>
+    /// <summary>What is looked for on the desk; empty for all.</summary>
     public string Find { get; private set; } = "";
 
+    /// <summary>Whether the archive is shown in the place of the students on the desk.</summary>
+    public bool ShowsArchive { get; private set; }
+
+    /// <summary>How many files lie in the archive.</summary>
+    public int Archived { get; private set; }
+
+    /// <summary>Whether there is so much on the desk that one looks for something.</summary>
+    public bool CanFind => Find.Length > 0 || Students.Count + Piles.Sum(p => p.Sheets.Count) > ManyStudents;
+
     /// <summary>Whether nothing at all is on the desk yet.</summary>
-    public bool IsNew => Students.Count == 0 && Find.Length == 0 && Classes.Count == 0 && Piles.All(p => p.Sheets.Count == 0);
+    public bool IsNew => Students.Count == 0 && Find.Length == 0 && Archived == 0 && Classes.Count == 0 && Piles.All(p => p.Sheets.Count == 0);
 
     /// <summary>The students.</summary>
     public IReadOnlyList<StudentLine> Students { get; private set; } = [];
@@ -67,17 +76,18 @@ public sealed class IndexModel(Desk desk, ClassDesk classes, Retention retention
     }
 
     /// <summary>Shows the desk.</summary>
-    public async Task OnGetAsync(string? find = null)
+    public async Task OnGetAsync(string? find = null, bool archive = false)
     {
-        Find = (find ?? "").Trim();
-        Students = [.. (await desk.StudentsAsync()).Where(s => $"{s.Code} {s.CallName}".Contains(Find, StringComparison.OrdinalIgnoreCase))];
+        (Find, ShowsArchive) = ((find ?? "").Trim(), archive);
+        Students = [.. (await desk.StudentsAsync(archive)).Where(s => $"{s.Code} {s.CallName} {s.Latest}".Contains(Find, StringComparison.OrdinalIgnoreCase))];
+        Archived = await desk.ArchivedAsync();
         Classes = await classes.ListAsync();
         Leaving = await retention.SoonAsync();
         var all = await weeks.AllAsync();
         var to = await timetable.ComingAsync();
         Meetings = [.. to.Where(m => m.Day == Today)];
         HasWeek = all.Count > 0;
-        Piles = await desk.PilesAsync(all, Timetable.NextOf(to), await facts.AllAsync());
+        Piles = [.. (await desk.PilesAsync(all, Timetable.NextOf(to), await facts.AllAsync())).Select(p => p.With(Find))];
         this.Shows("desk", Students.Select(s => s.Id).Concat(Piles.SelectMany(p => p.Sheets).Select(s => s.Student).OfType<Guid>()).Concat(Meetings.SelectMany(m => m.Students).Select(s => s.Plan.StudentId)));
     }
 }

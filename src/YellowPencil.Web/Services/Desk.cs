@@ -10,13 +10,38 @@ using YellowPencil.Web.Week;
 namespace YellowPencil.Web.Services;
 
 /// <summary>One pile on the desk.</summary>
-public sealed record Pile(string Name, string Empty, IReadOnlyList<PiledSheet> Sheets);
+public sealed record Pile(string Name, string Empty, IReadOnlyList<PiledSheet> Sheets)
+{
+    /// <summary>The lines of the pile: where the same was found on several sheets, these come first and together, under what they share, and then the others.</summary>
+    public IReadOnlyList<(string? Shared, PiledSheet Sheet)> Lines
+    {
+        get
+        {
+            var shared = Sheets.Where(s => s.Finding is not null).GroupBy(s => s.Finding!).Where(g => g.Count() > 1).OrderByDescending(g => g.Count()).ToList();
+            var others = Sheets.Where(s => shared.TrueForAll(g => g.Key != s.Finding));
+            return
+            [
+                .. shared.SelectMany(g => g.Select((sheet, at) => (at == 0 ? $"{g.Key}: {g.Count()} students" : null, sheet with { Finding = null }))),
+                .. others.Select((sheet, at) => (at == 0 && shared.Count > 0 ? "Others" : null, sheet)),
+            ];
+        }
+    }
+
+    /// <summary>The pile with the sheets only in which a text stands.</summary>
+    public Pile With(string text) => text.Length == 0 ? this : this with { Sheets = [.. Sheets.Where(s => s.Holds(text))] };
+}
 
 /// <summary>What lies in a pile: whose, what, when, what is to be known about it, and what else waits of the same student.</summary>
 public sealed record PiledSheet(Guid? Student, string Code, string CallName, string Title, string When, string Note, string Address)
 {
     /// <summary>What else waits of the same student, further down in the order of the work.</summary>
     public IReadOnlyList<PiledSheet> Also { get; init; } = [];
+
+    /// <summary>What was found and waits to be decided on; null where nothing does.</summary>
+    public string? Finding { get; init; }
+
+    /// <summary>Whether a text stands in it, or in what else waits of the student.</summary>
+    public bool Holds(string text) => $"{Code} {CallName} {Title} {Note} {Finding}".Contains(text, StringComparison.OrdinalIgnoreCase) || Also.Any(a => a.Holds(text));
 }
 
 /// <summary>One student in the list.</summary>
@@ -39,10 +64,11 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
     /// <summary>
     /// The students in the order of their codes, with what their latest reading came to; without those who are only known by the sheets of a class.
     /// </summary>
-    public async Task<IReadOnlyList<StudentLine>> StudentsAsync()
+    /// <param name="isArchived">Whether those in the archive are asked for, or those on the desk.</param>
+    public async Task<IReadOnlyList<StudentLine>> StudentsAsync(bool isArchived)
     {
         await names.LoadAsync();
-        var rows = await data.Students.Where(s => s.Classes.Count == 0 || s.CallName != "" || s.Plans.Count > 0 || s.Pages.Any(p => p.ClassSheetId == null)).OrderBy(s => s.CodeKey).Select(s => new
+        var rows = await data.Students.Where(s => s.ArchivedAt != null == isArchived).Where(s => isArchived || s.Classes.Count == 0 || s.CallName != "" || s.Plans.Count > 0 || s.Pages.Any(p => p.ClassSheetId == null)).OrderBy(s => s.CodeKey).Select(s => new
         {
             s.Id,
             s.Code,
@@ -55,6 +81,9 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
         return [.. rows.Select(r => new StudentLine(r.Id, r.Code, r.CallName, r.Pages, r.Latest is null ? null : readings.Summary(r.Latest.Outcome, r.Latest.Rules, r.Word), r.Plans))];
     }
 
+    /// <summary>How many files lie in the archive.</summary>
+    public Task<int> ArchivedAsync() => data.Students.CountAsync(s => s.ArchivedAt != null);
+
     /// <summary>The piles in the order of the work.</summary>
     /// <param name="weeks">How it stands with what is taught.</param>
     /// <param name="next">The next session of plans that have one.</param>
@@ -63,7 +92,7 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
         IReadOnlyList<PlanWeeks> weeks, IReadOnlyDictionary<Guid, (DateOnly Day, TimeOnly At)> next, IReadOnlyList<(Student Student, TrackedFact Fact)> facts)
     {
         await names.LoadAsync();
-        var pages = await data.Pages.Where(p => p.Check == null).OrderBy(p => p.CreatedAt).Select(p => new WaitingPage(
+        var pages = await data.Pages.Where(p => p.Check == null && (p.ClassSheetId != null || p.Student!.ArchivedAt == null)).OrderBy(p => p.CreatedAt).Select(p => new WaitingPage(
             p.Id, p.StudentId, p.State, p.Title, p.Student!.Code, p.Student.CallName, p.ClassSheet == null ? null : p.ClassSheetId, p.ClassSheet!.Class!.Name, p.WrittenOn, p.CreatedAt, p.ItemCount, p.Version,
             p.Readings.OrderByDescending(r => r.MadeAt).Select(r => (int?)r.PageVersion).FirstOrDefault(),
             p.Decisions.Where(d => d.Kind == DecisionKind.Accepted || d.Kind == DecisionKind.PutAside || d.Kind == DecisionKind.Own).OrderByDescending(d => d.At).Select(d => (int?)d.PageVersion).FirstOrDefault(),
@@ -77,7 +106,7 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
                 null, g.First().Class ?? "", "", g.First().Title, When(g.First()), $"{Items(g.First().Items)}, {Count(g.Count(), "student")}", g.Key.Stage == Stage.TypeIn ? Addresses.ClassSheet(g.Key.Sheet) : Addresses.ClassReading(g.Key.Sheet))));
         var own = waiting.Where(p => p.ClassSheet is null || StageOf(p) == Stage.Print).Select(p => (Stage: StageOf(p), Sheet: SheetOf(p)))
             .Concat(weeks.Where(w => w.Plan.PrintedAt is not null || w.Sessions.Count > 0 || w.Series.Checks.Count > 0 || w.Open is not null).Select(w => TaughtOf(w, next)))
-            .Concat(facts.Select(f => LearntOf(f.Student, f.Fact)))
+            .Concat(facts.Where(f => f.Student.ArchivedAt is null).Select(f => LearntOf(f.Student, f.Fact)))
             .GroupBy(o => o.Sheet.Student).Select(g => g.OrderBy(o => o.Stage).ToList())
             .Select(g => (g[0].Stage, Sheet: g[0].Sheet with { Also = [.. g.Skip(1).Select(o => o.Sheet)] }));
         var lying = sheets.Concat(own).ToLookup(o => o.Stage, o => o.Sheet);
@@ -90,10 +119,13 @@ public sealed class Desk(PencilContext data, ReadingDesk readings, RuleNaming na
         {
             Stage.TypeIn => (page.ReadAt is null ? "" : "items were added", Addresses.Page(page.Id)),
             Stage.Read => (page.ReadAt is null ? "" : "changed since it was read", Addresses.Reading(page.Id)),
-            Stage.Decide => (Found(page) + (page.DecidedAt is null ? "" : ", changed since you decided"), Addresses.Reading(page.Id)),
+            Stage.Decide => (page.DecidedAt is null ? "" : "changed since you decided", Addresses.Reading(page.Id)),
             _ => ("plan" + PlanDesk.Waits(page.Plan!.Content), Addresses.Plan(page.Plan.Id)),
         };
-        return new PiledSheet(page.Student, page.Code, page.CallName, page.Title, When(page), string.Join(", ", new[] { Items(page.Items), note }.Where(n => n.Length > 0)), address);
+        return new PiledSheet(page.Student, page.Code, page.CallName, page.Title, When(page), string.Join(", ", new[] { Items(page.Items), note }.Where(n => n.Length > 0)), address)
+        {
+            Finding = StageOf(page) == Stage.Decide && Found(page) is { Length: > 0 } found ? found : null,
+        };
     }
 
     private string Found(WaitingPage page) => page.Found is not { } found ? ""

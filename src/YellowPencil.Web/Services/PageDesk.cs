@@ -17,6 +17,7 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
     {
         var page = New(student, title, writtenOn, items, clock.GetUtcNow());
         data.Pages.Add(page);
+        student.ArchivedAt = null; // who writes again lies on the desk again
         await data.SaveChangesAsync();
         return page;
     }

@@ -33,6 +33,17 @@ public sealed partial class StudentFiles(PencilContext data, TimeProvider clock)
         return null;
     }
 
+    /// <summary>Lays a file into the archive, or takes it out of it. What is being taught stays on the desk.</summary>
+    /// <returns>What is wrong, in a sentence; null when it was done.</returns>
+    public async Task<string?> ArchiveAsync(Student student, bool isArchived)
+    {
+        if (isArchived && await data.Plans.AnyAsync(p => p.StudentId == student.Id && p.ClosedAt == null && (p.PrintedAt != null || p.Sessions.Count > 0)))
+            return "A plan is being taught: close it first, on the page that shows how it stands.";
+        student.ArchivedAt = isArchived ? student.ArchivedAt ?? clock.GetUtcNow() : null;
+        await data.SaveChangesAsync();
+        return null;
+    }
+
     /// <summary>A student by code, in whatever case it is written; null when there is none of this owner.</summary>
     public Task<Student?> FindAsync(string code)
     {

@@ -58,6 +58,22 @@ public class ReadingTextTests
         Headline("2/3 + 1/4 = 10/12", "1/6 + 3/8 = 15/24", "3/4 - 1/6 = 3/12", "5/8 + 1/6 = 23/24", "7/9 - 1/6 = 19/18", "1/4 + 1/4 = 2/4", "3/8 + 1/8 = 4/8", "5/6 + 5/6 = 10/6")
             .ShouldStartWith("Merrin multiplies each numerator by the number that belongs to the other fraction. Also: leaves ");
 
+    // Seven sums: the carry is dropped in 1 to 4 (27+38, 46+37, 58+25, 19+64); four differences: the smaller digit is taken from the larger in 5 to 7, and 8 has no such column.
+    [Fact]
+    public void Each_of_two_rules_has_its_own_count_and_its_own_items()
+    {
+        var reading = SheetDiagnosis.Read(new WorkedSheet
+        {
+            Student = "K-17", Items = ItemList.TryParse("27 + 38 = 55\n46 + 37 = 73\n58 + 25 = 73\n19 + 64 = 73\n52 - 38 = 26\n81 - 27 = 66\n604 - 278 = 474\n86 - 42 = 44", null, out _),
+        });
+        var best = reading.Best;
+        best.Rules.Count.ShouldBe(2);
+        best.Rules.Select(r => (r.CountText, Agrees: string.Join(' ', r.Stands.Where(s => s.Value == Stand.Agrees).Select(s => s.Key).Order()))).OrderBy(r => r.Agrees)
+            .ShouldBe([("4 of 4 items", "1 2 3 4"), ("3 of 3 items", "5 6 7")]);
+        best.Rules.ShouldAllBe(r => r.Stands["8"] == Stand.Silent);
+        best.Text.ShouldContain("4 of 4 items. Also: ");
+    }
+
     // Wrong in every way at once: one answer everywhere, and each answer under another item.
     [Theory]
     [MemberData(nameof(Families))]

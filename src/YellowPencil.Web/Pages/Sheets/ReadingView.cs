@@ -174,8 +174,13 @@ public sealed class ReadingView
     /// <summary>The specialist's own name for the chosen explanation.</summary>
     public string? OwnName => names.Own(ChosenRules);
 
-    /// <summary>The strip in words.</summary>
-    public string StripText(Explanation e) => string.Join("; ", Enum.GetValues<Stand>().Select(stand => (Stand: stand, Items: e.Standing(stand, Reading.Sheet).ToList())).Where(g => g.Items.Count > 0)
+    /// <summary>The strips of an explanation: one, or where it has several rules one for each under its name.</summary>
+    public IEnumerable<(string Label, IReadOnlyDictionary<string, Stand> Stands)> Strips(Explanation e) =>
+        e.Rules.Count > 1 ? e.Rules.Select(r => (names.Of(r.Rule, Word), r.Stands)) : [("", e.Stands)];
+
+    /// <summary>A strip in words.</summary>
+    public string StripText(IReadOnlyDictionary<string, Stand> stands) => string.Join("; ", Enum.GetValues<Stand>()
+        .Select(stand => (Stand: stand, Items: Reading.Sheet.Items.Select(i => i.Id).Where(id => stands.TryGetValue(id, out var found) && found == stand).ToList())).Where(g => g.Items.Count > 0)
         .Select(g => $"{(g.Stand == Stand.Agrees ? "agrees on" : g.Stand == Stand.Against ? "against it" : "silent")} {string.Join(", ", g.Items)}"));
 
     /// <summary>What was decided about an explanation.</summary>

@@ -15,6 +15,10 @@ public sealed class EditModel(StudentFiles files, PlanDesk plans, Removals remov
     /// <inheritdoc/>
     public override string KeptAs => $"edit-student-{Kept?.Id}";
 
+    /// <summary>What keeps the file out of the archive.</summary>
+    [TempData]
+    public string? ArchiveFault { get; set; }
+
     /// <summary>Shows the form.</summary>
     public async Task<IActionResult> OnGetAsync(string student)
     {
@@ -35,6 +39,20 @@ public sealed class EditModel(StudentFiles files, PlanDesk plans, Removals remov
         if (Message is not null) return Page();
         await plans.FollowAsync(Kept);
         return Redirect(Addresses.Student(Kept.Code));
+    }
+
+    /// <summary>Lays the file into the archive.</summary>
+    public Task<IActionResult> OnPostArchiveAsync(string student) => ArchiveAsync(student, isArchived: true);
+
+    /// <summary>Takes it out again.</summary>
+    public Task<IActionResult> OnPostTakeOutAsync(string student) => ArchiveAsync(student, isArchived: false);
+
+    private async Task<IActionResult> ArchiveAsync(string student, bool isArchived)
+    {
+        Kept = await files.FindAsync(student);
+        if (Kept is null) return NotFound();
+        ArchiveFault = await files.ArchiveAsync(Kept, isArchived);
+        return Redirect(ArchiveFault is null ? Addresses.Student(Kept.Code) : Addresses.EditStudent(Kept.Code));
     }
 
     /// <summary>Throws the file away.</summary>

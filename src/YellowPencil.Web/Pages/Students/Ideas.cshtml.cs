@@ -24,6 +24,15 @@ public sealed class IdeasModel(StudentFiles files, StudentIdeas ideas) : PageMod
     /// <summary>How many pages are not read.</summary>
     public int Unread { get; private set; }
 
+    /// <summary>The strands with the ideas of which the pages say something.</summary>
+    public IEnumerable<(string Name, IReadOnlyList<MissingIdea> Ideas)> Seen => Strands(idea => Standings[idea].Evidence.Count > 0);
+
+    /// <summary>The strands with the others.</summary>
+    public IEnumerable<(string Name, IReadOnlyList<MissingIdea> Ideas)> NotSeen => Strands(idea => Standings[idea].Evidence.Count == 0);
+
+    private static IEnumerable<(string Name, IReadOnlyList<MissingIdea> Ideas)> Strands(Func<MissingIdea, bool> isOf) =>
+        IdeaMap.Strands.Select(s => (s.Name, Ideas: (IReadOnlyList<MissingIdea>)[.. s.Ideas.Where(isOf)])).Where(s => s.Ideas.Count > 0);
+
     /// <summary>The mark of a state.</summary>
     public static string MarkOf(IdeaState state) => Key.First(k => k.State == state).Mark;
 
