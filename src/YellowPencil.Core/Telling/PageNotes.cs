@@ -53,11 +53,15 @@ public static class PageNotes
         return new PageNote($"In {ItemsOf(copied)} the numbers were copied wrongly ({copies}); what was worked is right for them.", SightFirst);
     }
 
+    // What a rule that is held, or each of those that a page leaves open, foretells is no coincidence to be asked about.
+    private static bool IsForetold(Reading reading, ItemReading item) => reading.Outcome is Outcome.Bug or Outcome.NotToldApart
+        && reading.BestBug is { } bug && bug.Predictions.TryGetValue(item.Item.Id, out var answer) && answer == item.Item.Task.Canonical(item.Item.Answer!);
+
     private static PageNote? OneAnswer(Reading reading)
     {
         var same = reading.Items.Where(i => i.Verdict == Verdict.Wrong)
             .GroupBy(i => i.Item.Answer!.Trim()).OrderByDescending(g => g.Count()).FirstOrDefault()?.ToList();
-        return same is null || same.Count < LeastItems || same.Select(i => i.Item.Task.Text).Distinct().Count() < LeastItems
+        return same is null || same.Count < LeastItems || same.TrueForAll(i => IsForetold(reading, i)) || same.Select(i => i.Item.Task.Text).Distinct().Count() < LeastItems
             ? null
             : new PageNote($"The same answer, {same[0].Item.Answer!.Trim()}, stands under {ItemsOf(same)}.", AskFirst);
     }

@@ -56,8 +56,7 @@ public static class ReadingText
         return reading.Outcome switch
         {
             Outcome.Bug => About(reading.Best, who).In(word),
-            Outcome.NotToldApart =>
-                $"{who} follows a rule, and this page cannot tell which: {string.Join(", or ", Rivals(reading).Select(e => $"“{nameOf(e)}”"))}.",
+            Outcome.NotToldApart => NotToldApart([.. Rivals(reading)], who, nameOf),
             Outcome.Sound when reading.Facts.Count > 0 =>
                 $"{who} works as taught, but takes {string.Join(" and ", reading.Facts.Select(f => $"{Signs.Printed(f.Fact.ToString())} to be {f.Written}"))}.",
             Outcome.Sound =>
@@ -65,6 +64,19 @@ public static class ReadingText
             Outcome.Unexplained => $"{who} does something that no rule found fits: {ItemsOf(Unfitting(wrong))}.",
             _ => TooFew(reading, wrong, who),
         };
+    }
+
+    // Rules that all of the explanations share are known; what is open is the rest.
+    private static string NotToldApart(List<Explanation> rivals, string who, Func<Explanation, string> nameOf)
+    {
+        var shared = rivals.Select(e => e.Hypothesis.RuleIds.AsEnumerable()).Aggregate((all, rules) => all.Intersect(rules)).ToHashSet();
+        var isShared = rivals.Count > 1 && shared.Count > 0 && rivals.TrueForAll(e => e.Hypothesis.RuleCount > shared.Count);
+        var open = string.Join(", or ", rivals.Select(e => $"“{(isShared ? Name(e, id => !shared.Contains(id)) : nameOf(e))}”"));
+        return isShared
+            ? $"{who} follows the rule “{Name(rivals[0], shared.Contains)}” and another one, and this page cannot tell which: {open}."
+            : $"{who} follows a rule, and this page cannot tell which: {open}.";
+
+        string Name(Explanation e, Func<string, bool> isMeant) => nameOf(e with { Hypothesis = e.Hypothesis.Only(at => isMeant(e.Hypothesis.RuleIds[at])) });
     }
 
     // Where each wrong item could be something by itself, it is all of them together that nothing fits.

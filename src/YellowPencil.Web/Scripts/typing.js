@@ -283,6 +283,9 @@ export function startTyping(root) {
       for (const button of root.querySelectorAll("[data-sign]")) button.hidden = button.dataset.key === "letter" ? !current().letter : !current().signs.includes(button.dataset.key === "sqrt(" ? "√" : button.dataset.key);
       const letter = root.querySelector("[data-key=letter]");
       letter.textContent = current().letter ?? "";
+      const keys = find("beside-keys"), parts = current().beside;
+      keys.hidden = parts.length === 0;
+      keys.innerHTML = `${parts.map((part) => `<kbd>Alt</kbd> <kbd>${part.key.toUpperCase()}</kbd> ${part.title}`).join(" · ")} ·`;
       return;
     }
     const { strips } = current(), writable = strips.find((strip) => strip.kind === "Answer").signs ?? "";

@@ -64,7 +64,8 @@ public class ReadingTextTests
     {
         var reading = SheetDiagnosis.Read(new WorkedSheet
         {
-            Student = "K-17", Items = ItemList.TryParse("27 + 38 = 55\n46 + 37 = 73\n58 + 25 = 73\n19 + 64 = 73\n52 - 38 = 26\n81 - 27 = 66\n604 - 278 = 474\n86 - 42 = 44", null, out _),
+            Student = "K-17",
+            Items = ItemList.TryParse("27 + 38 = 55\n46 + 37 = 73\n58 + 25 = 73\n19 + 64 = 73\n52 - 38 = 26\n81 - 27 = 66\n604 - 278 = 474\n86 - 42 = 44", null, out _),
         });
         var best = reading.Best;
         best.Rules.Count.ShouldBe(2);
@@ -72,6 +73,18 @@ public class ReadingTextTests
             .ShouldBe([("4 of 4 items", "1 2 3 4"), ("3 of 3 items", "5 6 7")]);
         best.Rules.ShouldAllBe(r => r.Stands["8"] == Stand.Silent);
         best.Text.ShouldContain("4 of 4 items. Also: ");
+
+        // Three of them come to 73, as they should by the rule; what all explanations share is said once.
+        PageNotes.For(reading).ShouldNotContain(n => n.Text.Contains("The same answer"));
+        ReadingText.Headline(reading, "Merrin", ClassroomWord.Rename, e => string.Join(" and ", e.Hypothesis.Bugs.Select(b => b.Name)))
+            .ShouldBe("Merrin follows the rule “Turns the column round” and another one, and this page cannot tell which: “The carry is dropped”, or “The carry is not counted in the last column”.");
+    }
+
+    [Fact]
+    public void One_answer_under_many_items_is_asked_about_where_no_rule_foretells_it()
+    {
+        var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "K-17", Items = ItemList.TryParse("60 - 51 = 7\n49 - 43 = 7\n754 - 158 = 7\n88 - 28 = 7\n848 - 379 = 7\n477 - 362 = 7", null, out _) });
+        PageNotes.For(reading).ShouldContain(n => n.Text.StartsWith("The same answer, 7, stands under items 1, 2, 3"));
     }
 
     // Wrong in every way at once: one answer everywhere, and each answer under another item.

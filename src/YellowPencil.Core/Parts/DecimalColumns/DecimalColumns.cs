@@ -21,8 +21,21 @@ internal static class DecimalColumns
         // More taken away than there is: the larger number goes on top and the answer gets a minus sign.
         var swapped = isDifference && Compare(sum.Numbers[0], sum.Numbers[1]) < 0;
         var split = run.Ask(DecimalSumDecisions.Split, context);
-        if (split != DecimalSplit.OneNumber) WalkParts(split == DecimalSplit.TwoNumbersEvenedUp ? EvenedUp(sum) : sum, run, isDifference, swapped);
-        else WalkColumns(sum, context, run, isDifference, swapped);
+        if (split == DecimalSplit.OneNumber)
+        {
+            WalkColumns(sum, context, run, isDifference, swapped);
+            return;
+        }
+
+        // Also who takes the point for a wall between two numbers sets them out with the points under each other.
+        if (run.Page.KeepsMarks)
+        {
+            var offsets = run.Take(sum.Numbers.Count);
+            for (var row = 0; row < offsets.Length; row++) offsets[row] = context.LastColumn(row, DecimalAlignment.Points);
+            WriteOperands(sum, run, offsets, DecimalAlignment.Points);
+        }
+
+        WalkParts(split == DecimalSplit.TwoNumbersEvenedUp ? EvenedUp(sum) : sum, run, isDifference, swapped);
     }
 
     /// <summary>The same numbers, filled up to equally many places.</summary>
