@@ -136,7 +136,7 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
         BeginPage("604 - 278 = 426\n703 - 245 = 558\n805 - 347 = 558");
         var page = new Uri(browser.Driver.Url).AbsolutePath;
         Check("typing");
-        foreach (var address in new[] { "/", "/account", "/thrown-away", "/add-student", "/students/K-01", "/students/K-01/edit", page + "/edit", page + "/sheet", "/students/K-01/pages/new", page + "/reading", page + "/items/1", "/no-such-page" })
+        foreach (var address in new[] { "/", "/account", "/thrown-away", "/add-student", "/students/K-01", "/students/K-01/edit", "/students/K-01/looks", "/students/K-05/ideas", "/students/K-05/facts", "/materials", "/paper", "/?find=turns", "/?archive=true", page + "/edit", page + "/sheet", "/students/K-01/pages/new", page + "/reading", page + "/items/1", "/no-such-page" })
         {
             browser.Go(address);
             Check(address);

@@ -111,7 +111,7 @@ public class ModelTests
 
     [Fact]
     public void A_sign_that_was_read_away_leads_elsewhere() =>
-        End<NumberLine>("-7 - -12", "integers.minus-minus-stays-minus").Disagreement.ShouldBe("The way leads to 5, and −19 is written.");
+        End<NumberLine>("-7 - -12", "integers.minus-minus-stays-minus").Disagreement.ShouldBe("The way leads to 5; −19 is written, from −7 that is 12 steps down.");
 
     [Fact]
     public void Numbers_too_long_for_a_picture_have_none()

@@ -100,6 +100,19 @@ public sealed class CalendarTests : IAsyncDisposable
         missing.ShouldContain(m => m.Contains($"K-33, {Said(1)}: No teaching on this day: Regatta."));
         missing.ShouldContain(m => m.Contains($"K-29, {Said(0)}: Your calendar says that you are busy then."));
         ((long)(await app.SqlAsync("select count(*) from busy_times b where to_jsonb(b)::text like '%Secret%'"))!).ShouldBe(0);
+
+        // All at once: whoever finds a free slot comes there, and nobody is lost.
+        var all = Rows(week).Count + missing.Count(m => m.Contains("No teaching") || m.Contains("busy then"));
+        await visitor.GetAsync("/week/times");
+        await visitor.PostAsync("/week/times?handler=Slot", ("days", "Wednesday"), ("start", "14:00"), ("minutes", "25"));
+        await visitor.GetAsync("/week");
+        week = await visitor.PostAsync("/week?handler=MoveAll", ("day", Day(0)));
+        var told = week.QuerySelector(".note[role=status]")!.TextContent;
+        told.ShouldStartWith("Moved: ");
+        told.ShouldContain($" to {Said(2)} at 14:00");
+        Rows(week).ShouldContain(r => r.StartsWith("Wed 14:00", StringComparison.Ordinal));
+        week.QuerySelectorAll("ul li").ShouldNotContain(li => li.TextContent.Contains("No teaching on this day"));
+        (Rows(week).Count + week.QuerySelectorAll("ul li").Count(li => li.TextContent.Contains("Missed; no other slot"))).ShouldBe(all);
     }
 
     [Fact]

@@ -8,6 +8,20 @@ namespace YellowPencil.Web.Tests;
 public sealed class DecidingTests(PencilApp app) : PageTests(app), IClassFixture<PencilApp>
 {
     [Fact]
+    public async Task What_explanations_share_is_told_once_and_each_rule_has_its_strip()
+    {
+        var (visitor, _, page) = await PageAsync("27 + 38 = 55\n46 + 37 = 73\n58 + 25 = 73\n19 + 64 = 73\n52 - 38 = 26\n81 - 27 = 66\n604 - 278 = 474\n86 - 42 = 44");
+        using var __ = visitor;
+        var aside = (await visitor.GetAsync($"/pages/{page}/reading")).QuerySelector("ol.explanations > li")!;
+        var sentences = aside.QuerySelectorAll(".sentence").Select(s => string.Join(' ', s.TextContent.Split((char[]?)null, StringSplitOptions.RemoveEmptyEntries))).ToList();
+        sentences[0].ShouldBe("In each of these: Turns the column round wherever the top digit is too small, and takes the top digit from the bottom one. 3 of 3 items.");
+        sentences[1].ShouldContain("Writes the ones of a column’s sum and forgets the tens; the leftmost sum is written in full. 4 of 4 items.");
+        sentences.Skip(1).ShouldAllBe(s => !s.Contains("Turns the column round"));
+        aside.QuerySelectorAll(".striplabel").Select(l => l.TextContent).ShouldBe(["the one that is not told apart", "Turns the column round"], ignoreOrder: true);
+        aside.QuerySelectorAll(".strip").Select(s => s.GetAttribute("aria-label")).ShouldBe(["agrees on 1, 2, 3, 4; silent 5, 6, 7, 8", "agrees on 5, 6, 7; silent 1, 2, 3, 4, 8"], ignoreOrder: true);
+    }
+
+    [Fact]
     public async Task After_accepting_the_reading_shows_the_plan_and_no_second_accept()
     {
         var (visitor, _, page) = await PageAsync();

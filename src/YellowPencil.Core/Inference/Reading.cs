@@ -87,6 +87,23 @@ public sealed record ItemReading(WorkedItem Item, Verdict Verdict, Cause? Cause,
     /// <summary>The lines behind the first wrong one that follow rightly from the line before them, from 0 as <see cref="LineLayout"/> counts them.</summary>
     public IReadOnlyList<int> FollowingLines { get; init; } = [];
 
+    /// <summary>
+    /// The first wrong step in a sentence with its numbers: where the sentence names none, what stands there and what is due, unless that is the answer, which
+    /// is told beside it. Empty where nothing is wrong.
+    /// </summary>
+    public string Told
+    {
+        get
+        {
+            if (FirstWrongStep is not { } step) return "";
+            var due = step.Due ?? step.Expected;
+            var isNamed = step.Text.Any(char.IsAsciiDigit) || !due.Any(char.IsAsciiDigit) || step.Text.Contains(step.Written, StringComparison.OrdinalIgnoreCase);
+            return isNamed || Item.Task.Canonical(step.Written) == Item.Task.Canonical(Item.Answer ?? "")
+                ? step.Text
+                : $"{step.Text.TrimEnd('.')}: {Notation.Signs.Printed(step.Written)}; due is {Notation.Signs.Printed(due)}.";
+        }
+    }
+
     /// <summary>Whether all that stands there is right and only the end is missing.</summary>
     public bool IsRightSoFar => Verdict == Verdict.Unfinished && (FirstWrongStep is not { } wrong || wrong.Field == WorkFields.Cells
         || (wrong.Field == WorkFields.Lines && wrong.Row == LineLayout.Lines(Item).Count));

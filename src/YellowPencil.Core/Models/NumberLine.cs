@@ -33,7 +33,14 @@ public sealed record NumberLine : ItemModel
 
     /// <inheritdoc/>
     public override string Disagreement =>
-        Written is { } written && written != Right ? $"The way leads to {Signed(Right)}, and {Signed(written)} is written." : "";
+        Written is not { } written || written == Right ? ""
+        : WrittenWay is { } way ? $"The way leads to {Signed(Right)}; {Signed(written)} is written, from {Signed(way.From)} that is {Steps(way.To - way.From)}."
+        : $"The way leads to {Signed(Right)}, and {Signed(written)} is written.";
+
+    /// <summary>Of a sum or a difference: the jump to the answer that is written, where it leads elsewhere; else null.</summary>
+    public LineJump? WrittenWay => IsOneJump && Written is { } written && written != Right ? new LineJump(Start, written) : null;
+
+    private bool IsOneJump { get; init; }
 
     /// <summary>What the answer should be.</summary>
     public required int Right { get; init; }
@@ -66,7 +73,7 @@ public sealed record NumberLine : ItemModel
         };
 
         NumberLine Line(int start, IReadOnlyList<LineJump> jumps, string way, int end) =>
-            new() { Start = start, Jumps = jumps, End = end, Right = right, Written = written, Way = way };
+            new() { Start = start, Jumps = jumps, End = end, Right = right, Written = written, Way = way, IsOneJump = operation is PairOperation.Plus or PairOperation.Minus };
     }
 
     private static List<LineJump> Equal(int count, int size) => [.. Enumerable.Range(0, count).Select(i => new LineJump(i * size, (i + 1) * size))];

@@ -187,8 +187,8 @@ public static class ReadingText
         foreach (var item in reading.Items)
         {
             text.Append($"  {item.Item.Id,3}. {item.Item.TaskAsWritten} = {item.Item.Answer ?? "(blank)"}: {Spelling.Of(item.Verdict)}");
-            if (item.Verdict == Verdict.Wrong) text.Append($", should be {item.Item.Task.RightAnswer}; {item.FirstWrongStep!.Text.In(word)}");
-            else if (item.Item.IsBrokenOff && item.FirstWrongStep is { } step) text.Append($", right is {item.Item.Task.RightAnswer}; the work breaks off: {step.Text.In(word)}");
+            if (item.Verdict == Verdict.Wrong) text.Append($", should be {item.Item.Task.RightAnswer}; {item.Told.In(word)}");
+            else if (item.Item.IsBrokenOff && item.FirstWrongStep is not null) text.Append($", right is {item.Item.Task.RightAnswer}; the work breaks off: {item.Told.In(word)}");
             text.Append('\n');
         }
 

@@ -73,12 +73,12 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
     private static string Summarize(ItemReading item, ClassroomWord word) => item.Verdict switch
     {
         Verdict.Right => $"Written {Signs.Printed(item.Item.Answer!)}: right.",
-        Verdict.Blank or Verdict.Unreadable when item.Item.IsBrokenOff && item.FirstWrongStep is { } step =>
-            $"The work breaks off; right is {item.Item.Task.RightAnswer}. {step.Text}".In(word),
+        Verdict.Blank or Verdict.Unreadable when item.Item.IsBrokenOff && item.FirstWrongStep is not null =>
+            $"The work breaks off; right is {item.Item.Task.RightAnswer}. {item.Told}".In(word),
         Verdict.Blank => $"Nothing is written; right is {item.Item.Task.RightAnswer}.",
         Verdict.Unreadable => $"What is written cannot be read; right is {item.Item.Task.RightAnswer}.",
-        Verdict.Unfinished => $"Written {Signs.Printed(item.Item.Answer!)}: right in value, and not at its end; that is {Signs.Printed(item.Item.Task.RightAnswer)}. {item.FirstWrongStep?.Text}".In(word).TrimEnd(),
-        _ => $"Written {Signs.Printed(item.Item.Answer!)}; right is {Signs.Printed(item.Item.Task.RightAnswer)}. {item.FirstWrongStep?.Text}".In(word).TrimEnd(),
+        Verdict.Unfinished => $"Written {Signs.Printed(item.Item.Answer!)}: right in value, and not at its end; that is {Signs.Printed(item.Item.Task.RightAnswer)}. {item.Told}".In(word).TrimEnd(),
+        _ => $"Written {Signs.Printed(item.Item.Answer!)}; right is {Signs.Printed(item.Item.Task.RightAnswer)}. {item.Told}".In(word).TrimEnd(),
     };
 
     /// <summary>What is known where no procedure was found: the item, and what stands under it.</summary>

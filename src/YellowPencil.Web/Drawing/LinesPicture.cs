@@ -134,12 +134,21 @@ internal sealed class LinesPicture : PagePicture
     }
 
     /// <summary>A line of a working by itself, as it stands on the page.</summary>
-    public static IHtmlContent Line(WrittenLine line)
+    public static IHtmlContent Line(WrittenLine line) => Line(line, "handline");
+
+    private static IHtmlContent Line(WrittenLine line, string style)
     {
         var box = ExpressionBox.Of(line);
         List<Shape> shapes = [];
-        Put(shapes, box, 0, box.Squares * Square / 2, "handline");
+        Put(shapes, box, 0, box.Squares * Square / 2, style);
         return SquarePaper.Svg(new Sketch(Math.Max(Square, box.Width), box.Squares * Square, Signs.Printed(line.Text), shapes));
+    }
+
+    /// <summary>A task as it stands over a column: its words, and built up what it is done with.</summary>
+    public static IHtmlContent Head(ItemTask task)
+    {
+        var (verb, expression) = Parts(task);
+        return new HtmlContentBuilder().Append(verb.Length > 0 ? verb + " " : "").AppendHtml(Line(WrittenLine.Read(expression), "printline")).Append(" " + task.AskedInPrint);
     }
 
     /// <summary>The answer of an item that stands in lines, as it is built up; null where it is no such item, or nothing is built up of it.</summary>

@@ -145,16 +145,8 @@ internal sealed partial class ModelSketch
             Text(number == 0 ? "bold" : "small", X(number), Base + 16, Signs.Printed(number.ToString(CultureInfo.InvariantCulture)));
         }
 
-        foreach (var jump in line.Jumps)
-        {
-            var (from, to) = (X(jump.From), X(jump.To));
-            var up = Math.Min(60, 14 + Math.Abs(to - from) / 3);
-            shapes.Add(new ArcShape("jump", from, Base, (from + to) / 2, Base - 2 * up, to));
-            if (jump.From == jump.To) continue;
-            var back = to > from ? -7 : 7;
-            Stroke("jump", to + back, Base - 11, to, Base - 1);
-            Stroke("jump", to, Base - 1, to + back / 7.0, Base - 13);
-        }
+        foreach (var jump in line.Jumps) Jump("jump", X(jump.From), X(jump.To), Base, lower: 0);
+        if (line.WrittenWay is { } way) Jump("against", X(way.From), X(way.To), Base, lower: 10);
 
         Circle("counter", X(line.Start), Base, 5);
         Circle("counter", X(line.End), Base, 5);
@@ -165,6 +157,17 @@ internal sealed partial class ModelSketch
         }
 
         Grow(Left + Long + 30, Base + 58);
+    }
+
+    // An arc with the head of an arrow at its end.
+    private void Jump(string css, double from, double to, double ground, double lower)
+    {
+        var up = Math.Min(60, 14 + Math.Abs(to - from) / 3) - lower;
+        shapes.Add(new ArcShape(css, from, ground, (from + to) / 2, ground - 2 * up, to));
+        if (from == to) return;
+        var back = to > from ? -7 : 7;
+        Stroke(css, to + back, ground - 11, to, ground - 1);
+        Stroke(css, to, ground - 1, to + back / 7.0, ground - 13);
     }
 
     private void Grow(double toWidth, double toHeight) => (width, height) = (Math.Max(width, toWidth), Math.Max(height, toHeight));

@@ -12,6 +12,7 @@ namespace YellowPencil.Web.Drawing;
 /// </summary>
 public abstract class PagePicture
 {
+    private const int FewItems = 8;
     private double leastWidth;
 
     private protected PagePicture()
@@ -23,6 +24,9 @@ public abstract class PagePicture
 
     /// <summary>Whether there is a row below for a predicted answer.</summary>
     public bool HasRowBelow { get; private protected set; }
+
+    /// <summary>Whether the squares of a page are drawn large: where it has few items, and none whose lines take the room.</summary>
+    public static bool IsLarge(WorkedSheet sheet) => sheet.Items.Count <= FewItems && sheet.Items.All(i => !LineLayout.Has(i.Task.Family));
 
     /// <summary>The task alone, with room for an answer.</summary>
     public static PagePicture Blank(ItemTask task, School? school = null) => LineLayout.Has(task.Family) ? LinesPicture.Blank(task) : SquaresPicture.Blank(task, school);

@@ -65,6 +65,19 @@ public class StretchTests
             SheetDiagnosis.Read(new WorkedSheet { Student = "L", Items = [lines.Length > 0 ? Item(task, answer, lines) : Item(task, answer) with { Work = Work.None }] }).Items[0].FollowingLines;
     }
 
+    [Fact]
+    public void A_wrong_line_is_told_with_what_stands_there_and_what_is_due()
+    {
+        var reading = SheetDiagnosis.Read(new WorkedSheet
+        {
+            Student = "L",
+            Items = [.. new[] { (7, 15, 22), (4, 20, 24), (3, 11, 14), (5, 17, 22) }.Select((n, i) => Item($"solve 2x + {n.Item1} = {n.Item2}", $"x = {n.Item3 / 2}", $"2x = {n.Item3}") with { Id = $"{i + 1}" })],
+        });
+        reading.Items[0].Told.ShouldBe("Brings the number of the left to the right with the same sign: 2x = 22; due is 2x = 8.");
+        reading.Items[2].Told.ShouldEndWith(": 2x = 14; due is 2x = 8.");
+        SheetDiagnosis.Read(new WorkedSheet { Student = "L", Items = [Item("2/3 + 3/5", "1 4/15", "10/15 + 9/15")] }).Items[0].Told.ShouldBe("");
+    }
+
     [Theory]
     [InlineData("3/4 + 5/8", "44/32", "24/32 + 20/32", true)]
     [InlineData("3/4 + 5/8", "11/8", "", true)]

@@ -70,6 +70,13 @@ public class ReplayTests
         "5 − 3 = 2",
     ]);
 
+    // A thousand is taken and ten ones come: no ten was changed, and the replay does not say that one was.
+    [Theory]
+    [InlineData("5004 - 1236", "zeros-skipped", "Puts ten to the 4 in the ones: 14.")]
+    [InlineData("604 - 278", "lender-unchanged", "Puts ten to the 4 in the ones: 14.")]
+    [InlineData("684 - 278", "zeros-skipped", "One ten is ten ones: 4 becomes 14.")]
+    public void A_ten_that_nobody_paid_is_not_said_to_be_changed(string task, string bug, string says) => Told(task, bug).ShouldContain(says);
+
     [Fact]
     public void A_zero_left_as_it_is() => Told("604 - 278", "zeros-skipped").ShouldContain("The 0 in the tens is left as it is.");
 

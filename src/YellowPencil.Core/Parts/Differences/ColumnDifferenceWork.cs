@@ -1,3 +1,4 @@
+using System.Numerics;
 using YellowPencil.Core.Parts.Columns;
 
 namespace YellowPencil.Core.Parts.Differences;
@@ -115,6 +116,7 @@ internal ref partial struct ColumnDifferenceWork
     private void Rename(ColumnContext context)
     {
         var column = context.Column - smallestPlace;
+        var before = run.Recording ? AmountLeftOf(column) : 0;
         if (!context.SomebodyCanLend)
         {
             switch (run.Ask(SubtractionDecisions.Stuck, context))
@@ -136,10 +138,19 @@ internal ref partial struct ColumnDifferenceWork
             Lend(context);
         }
 
+        // Only a replay says where the ten comes from.
+        if (run.Recording) context = context with { IsTenUnpaid = before - AmountLeftOf(column) != 1 };
         var raised = run.Value(SubtractionDecisions.ReceiverBecomes, context, run.Do(SubtractionDecisions.Receiver, context), most: 99);
         if (raised != top[column]) Rewrite(column, raised);
         renames++;
         WriteDifference(column, wasRaised: raised >= 10);
+    }
+
+    private readonly BigInteger AmountLeftOf(int column)
+    {
+        BigInteger amount = 0;
+        for (var place = top.Length - 1; place > column; place--) amount = 10 * amount + top[place];
+        return amount;
     }
 
     /// <summary>Finds the difference of what stands in the column, the larger less the smaller, and writes it.</summary>

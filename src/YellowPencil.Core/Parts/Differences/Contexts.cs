@@ -51,6 +51,9 @@ internal readonly record struct ColumnContext : IDecisionContext
     /// <summary>Whether some top digit to the left is not zero.</summary>
     public required bool SomebodyCanLend { get; init; }
 
+    /// <summary>Whether the ten that the column gets was not taken from the next column: nobody paid it, or somebody paid another amount.</summary>
+    public bool IsTenUnpaid { get; init; }
+
     public int? Place => Column;
 
     /// <summary>Whether there is no digit below.</summary>

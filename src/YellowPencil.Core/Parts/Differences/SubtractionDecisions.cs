@@ -224,7 +224,11 @@ internal static class SubtractionDecisions
         "subtraction.receiver", "What does the short column become?", ReceiverGets.TenMore)
     {
         [ReceiverGets.TenMore] = new("ten-more", "gives ten to the short digit", c => c.Top + 10)
-        { Says = c => $"One {Place.UnitName(c.Column + 1)} is ten {Place.Name(c.Column)}: {c.Top} becomes {c.Top + 10}." },
+        {
+            Says = c => c.IsTenUnpaid
+                ? $"Puts ten to the {c.Top} in the {Place.Name(c.Column)}: {c.Top + 10}."
+                : $"One {Place.UnitName(c.Column + 1)} is ten {Place.Name(c.Column)}: {c.Top} becomes {c.Top + 10}.",
+        },
         [ReceiverGets.OneMore] = new("one-more", "gives one to the short digit", c => c.Top + 1)
         { Says = c => $"Adds one instead of ten: {c.Top} becomes {c.Top + 1}." },
         [ReceiverGets.BecomesTen] = new("becomes-ten", "writes 10 in place of the short digit", _ => 10) { Says = c => $"Writes 10 in place of {c.Top}." },

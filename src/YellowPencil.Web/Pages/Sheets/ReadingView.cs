@@ -168,15 +168,36 @@ public sealed class ReadingView
     /// <summary>The explanation in a sentence, behind the specialist's own name where there is one.</summary>
     public string Text(Explanation e) => names.Told(e, Word);
 
+    /// <summary>The explanation as one of those that the page does not tell apart: without the rules that they share.</summary>
+    public string Text(Explanation e, IReadOnlyList<Explanation> together)
+    {
+        var shared = Shared(together);
+        return shared.Count == 0 || shared.Count == e.Rules.Count || names.Own(ReadingDesk.RulesOf(e)) is not null
+            ? Text(e)
+            : string.Join(" Also: ", e.Rules.Where(r => shared.All(s => s.Rule != r.Rule)).Select(Told));
+    }
+
+    /// <summary>What explanations that the page does not tell apart have in common; empty where it is nothing.</summary>
+    public string SharedText(IReadOnlyList<Explanation> together) => string.Join(" Also: ", Shared(together).Select(Told));
+
+    private static IReadOnlyList<RuleStanding> Shared(IReadOnlyList<Explanation> together) =>
+        together.Count < 2 ? [] : [.. together[0].Rules.Where(r => together.All(e => e.Rules.Any(other => other.Rule == r.Rule)))];
+
+    private string Told(RuleStanding rule) => $"{rule.Text} {rule.CountText}.".In(Word);
+
     /// <summary>The name of an explanation.</summary>
     public string NameOf(Explanation e) => names.Of(ReadingDesk.RulesOf(e), Word);
 
     /// <summary>The specialist's own name for the chosen explanation.</summary>
     public string? OwnName => names.Own(ChosenRules);
 
-    /// <summary>The strips of an explanation: one, or where it has several rules one for each under its name.</summary>
-    public IEnumerable<(string Label, IReadOnlyDictionary<string, Stand> Stands)> Strips(Explanation e) =>
-        e.Rules.Count > 1 ? e.Rules.Select(r => (names.Of(r.Rule, Word), r.Stands)) : [("", e.Stands)];
+    /// <summary>The strips of explanations that say the same on every item: one, or where there are several rules one for each under its name.</summary>
+    public IEnumerable<(string Label, IReadOnlyDictionary<string, Stand> Stands)> Strips(IReadOnlyList<Explanation> together)
+    {
+        var shared = Shared(together);
+        return together[0].Rules.Count < 2 ? [("", together[0].Stands)]
+            : together[0].Rules.Select(r => (together.Count == 1 || shared.Contains(r) ? names.Of(r.Rule, Word) : "the one that is not told apart", r.Stands));
+    }
 
     /// <summary>A strip in words.</summary>
     public string StripText(IReadOnlyDictionary<string, Stand> stands) => string.Join("; ", Enum.GetValues<Stand>()

@@ -51,15 +51,34 @@ public sealed class ShowModel(Timetable timetable, WeeksDesk weeks, PencilContex
     public async Task<IActionResult> OnPostMissAsync(Guid seat, DateOnly on)
     {
         if (await timetable.MissAsync(seat, on) is { } change)
-        {
-            var slot = change.ToSlotId is { } to ? await data.Slots.FindAsync(to) : null;
-            Changed = change is { ToDay: { } day } && slot is not null
-                ? $"The session of {SchoolTime.Weekday(on)} moved to {SchoolTime.Weekday(day)} at {slot.Start:H\\:mm}."
+            Changed = await GoneToAsync(change) is { } to
+                ? $"The session of {SchoolTime.Weekday(on)} moved to {to}."
                 : $"The session of {SchoolTime.Weekday(on)} is left out: no other slot of the week is free for it.";
-        }
-
         return Redirect(WeekAddresses.Week(on));
     }
+
+    /// <summary>Moves all sessions of a week, from today on, that a day without teaching or a busy hour takes.</summary>
+    public async Task<IActionResult> OnPostMoveAllAsync(DateOnly day)
+    {
+        if (day is { Year: < 2000 or > 2200 }) return NotFound();
+        var (moved, left) = (new List<string>(), new List<string>());
+        foreach (var missing in (await timetable.WeekAsync(Timetable.MondayOf(day))).Missing.Where(m => m.Who.Moved is null && m.On >= Today).OrderBy(m => m.On))
+        {
+            if (await timetable.MissAsync(missing.Who.Seat.Id, missing.On) is not { } change) continue;
+            var code = missing.Who.Plan.Student!.Code;
+            if (await GoneToAsync(change) is { } to) moved.Add($"{code} to {to}");
+            else left.Add($"{code} of {SchoolTime.Weekday(missing.On)}");
+        }
+
+        Changed = string.Join(" ", ((string[])
+        [
+            moved.Count == 0 ? "" : $"Moved: {string.Join("; ", moved)}.", left.Count == 0 ? "" : $"Left out, as no other slot of the week is free: {string.Join("; ", left)}.",
+        ]).Where(t => t.Length > 0));
+        return Redirect(WeekAddresses.Week(day));
+    }
+
+    private async Task<string?> GoneToAsync(SeatChange change) =>
+        change is { ToDay: { } day, ToSlotId: { } to } && await data.Slots.FindAsync(to) is { } slot ? $"{SchoolTime.Weekday(day)} at {slot.Start:H\\:mm}" : null;
 
     /// <summary>Puts a session back where it usually is.</summary>
     public async Task<IActionResult> OnPostPutBackAsync(Guid seat, DateOnly on)
