@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Text.Encodings.Web;
 using System.Text.Json;
 using AngleSharp.Dom;
@@ -125,6 +126,29 @@ public class DrawingTests
     {
         Texts(Svg(PagePicture.Of(Item("604 - 278", "474")).WithPrediction("474")), "inkmark").ShouldBe(["✓"]);
         Texts(Svg(PagePicture.Of(Item("604 - 278", "326")).WithPrediction("474")), "inkmark").ShouldBe(["4", "7", "4"]);
+    }
+
+    [Theory]
+    [InlineData("-7 - -12", "-19")]
+    [InlineData("5 - -4", "1")]
+    [InlineData("604 - 278", "474")]
+    [InlineData("4.56 + 3.7", "4.93")]
+    public void A_tick_stands_in_the_picture_and_on_no_other_sign(string task, string answer)
+    {
+        var svg = Svg(PagePicture.Of(Item(task, answer)).WithPrediction(answer));
+        var tick = svg.QuerySelectorAll("text").Single(t => t.TextContent == "✓");
+        svg.QuerySelectorAll("text").Where(t => t != tick && t.GetAttribute("y") == tick.GetAttribute("y")).ShouldAllBe(t => t.GetAttribute("x") != tick.GetAttribute("x"));
+        double.Parse(tick.GetAttribute("x")!, CultureInfo.InvariantCulture).ShouldBeInRange(0, double.Parse(svg.GetAttribute("viewBox")!.Split(' ')[2], CultureInfo.InvariantCulture));
+    }
+
+    [Fact]
+    public void A_number_in_the_wrong_columns_is_circled_where_it_stands()
+    {
+        var items = ItemList.TryParse("4.56 + 3.7 = 4.93\n2.75 + 6.4 = 3.39\n5.38 + 2.6 = 5.64\n7.24 + 1.5 = 7.39", null, out _);
+        var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "K", Items = items });
+        var svg = Svg(PagePicture.Of(reading.Items[0].Item).WithReading(reading.Items[0]));
+        var circle = svg.QuerySelector("ellipse")!;
+        svg.QuerySelectorAll("text.print").Single(t => t.GetAttribute("x") == circle.GetAttribute("cx") && t.GetAttribute("y") == circle.GetAttribute("cy")).TextContent.ShouldBe("7");
     }
 
     [Fact]

@@ -137,7 +137,7 @@ internal sealed class ItemReader(SheetLikelihood sheet, IReadOnlyList<Share> can
         WrongStep At((WorkField Field, Spot At) spot, Mark? due, Mark? stands, string expected, string written)
         {
             var place = spot.Field.FirstDifference(spot.At, due?.Text ?? "", stands?.Text ?? "") ?? FirstPlace(item);
-            return new WrongStep(wrong.Name, spot.Field, spot.Field.StandsInLines ? spot.At.Line + 1 : null, place, expected, written, text) { Part = spot.At.Part };
+            return new WrongStep(wrong.Name, spot.Field, spot.Field.StandsInLines || spot.Field == WorkFields.Operands ? spot.At.Line + 1 : null, place, expected, written, text) { Part = spot.At.Part };
         }
 
         static bool IsSame(Mark? one, Mark? other) => one is { } due && other is { } done ? due.Field.IsSame(due, done) : one is null && other is null;

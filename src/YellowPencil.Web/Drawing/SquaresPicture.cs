@@ -127,6 +127,14 @@ internal sealed class SquaresPicture : PagePicture
     {
         if (step is null) return this;
         circled = step;
+
+        // Of numbers that stand in the wrong columns, the one is circled that does, at its last digit.
+        if (step.Field == WorkFields.Operands && layout.Strips.FirstOrDefault(s => s.Given is not null && s.Line == (step.Row ?? 1) - 1) is { } number)
+        {
+            circle = (number.GivenAt + squares.MovedBy(number.Id), number.Row);
+            return this;
+        }
+
         var strips = layout.Strips.Where(s => s.Mark?.Field == step.Field && s.Line == (step.Row ?? 1) - 1).OrderBy(s => s.Level).ToList();
         var strip = strips.Find(s => squares.TextOf(s.Id) is { } text && text.Text == step.Written) ?? strips.Find(s => !squares.IsEmpty(s.Id)) ?? strips.Find(s => s.Mark!.Value.Field is PlaceField) ?? layout.Answer;
         var filled = squares.In(strip.Id);
@@ -176,7 +184,8 @@ internal sealed class SquaresPicture : PagePicture
             layout.Strips.SelectMany(s => squares.In(s.Id).Keys).DefaultIfEmpty(0).Max());
         var used = layout.Strips.SelectMany(s => squares.In(s.Id).Keys.Concat(s.Given is null ? [] : [s.GivenAt + squares.MovedBy(s.Id)]))
             .Concat(layout.Prints.Where(p => shown.Contains(p.Row)).Select(p => p.Column)).Concat(predicted.In(layout.Answer.Id).Keys).Append(layout.Answer.Ones);
-        var right = HasRoom ? 0 : Math.Min(used.Min(), circle?.Column ?? int.MaxValue);
+        var tick = isForetold ? TickColumn(answer.Keys.Min(), answer.Keys.Max()) : int.MaxValue;
+        var right = HasRoom ? 0 : Math.Min(Math.Min(used.Min(), tick), circle?.Column ?? int.MaxValue);
         // In a line a task ends a square before the next one's begins.
         var inSigns = task.Text.Replace(" ", "");
         var inLine = IsInLine ? Squares.Spread(inSigns, 0).Count() + 1 : 0;
@@ -204,7 +213,7 @@ internal sealed class SquaresPicture : PagePicture
 
         if (squares.IsUnreadable) paper.Write("?", layout.Answer.Ones, layout.Answer.Row, isSmall: false);
         foreach (var (column, text) in predicted.In(layout.Answer.Id)) paper.Predict(text, column);
-        if (isForetold) paper.Tick(answer.Keys.Max() + 1, layout.Answer.Row);
+        if (isForetold) paper.Tick(tick, layout.Answer.Row);
         if (circle is { } at) paper.Circle(at.Column, at.Row);
         var (sketch, shapes) = (paper.Finish(Label), new List<Shape>());
         var (wide, high) = (sketch.Width, sketch.Height);
@@ -216,6 +225,9 @@ internal sealed class SquaresPicture : PagePicture
 
         return sketch with { Width = wide, Height = high, Shapes = [.. sketch.Shapes, .. shapes] };
     }
+
+    // Before the answer, or behind it where a sign is printed before it.
+    private int TickColumn(int last, int first) => layout.Prints.Any(p => p.Row == layout.Answer.Row && p.Column == first + 1) ? last - 1 : first + 1;
 
     /// <summary>
     /// Whether a line belongs to work of which nothing is written. On paper for the student it would tell how much there is to do.
