@@ -84,10 +84,12 @@ public static class IdeaPicture
 
     private static void Box(StringBuilder svg, PlacedIdea place, IdeaState state, string name)
     {
-        var lines = Lines($"{Pages.Students.IdeasModel.MarkOf(state)} {name}");
+        // What is read aloud has in it what is seen, so a line ends with its space.
+        var seen = $"{Pages.Students.IdeasModel.MarkOf(state)} {name}";
+        var lines = Lines(seen);
         var top = Y(place) + High / 2.0 - (lines.Count - 1) * 8;
-        svg.Append(CultureInfo.InvariantCulture, $"<a href=\"#{place.Idea.Id}\" class=\"{state.ToString().ToLowerInvariant()}\" aria-label=\"{WebUtility.HtmlEncode($"{name}: {Pages.Students.IdeasModel.Told(state)}")}\"><rect x=\"{X(place)}\" y=\"{Y(place)}\" width=\"{Wide}\" height=\"{High}\"/>");
-        foreach (var (number, line) in lines.Index()) svg.Append(CultureInfo.InvariantCulture, $"<text x=\"{X(place) + 8}\" y=\"{top + number * 16}\">{WebUtility.HtmlEncode(line)}</text>");
+        svg.Append(CultureInfo.InvariantCulture, $"<a href=\"#{place.Idea.Id}\" class=\"{state.ToString().ToLowerInvariant()}\" aria-label=\"{WebUtility.HtmlEncode($"{seen}: {Pages.Students.IdeasModel.Told(state)}")}\"><rect x=\"{X(place)}\" y=\"{Y(place)}\" width=\"{Wide}\" height=\"{High}\"/>");
+        foreach (var (number, line) in lines.Index()) svg.Append(CultureInfo.InvariantCulture, $"<text x=\"{X(place) + 8}\" y=\"{top + number * 16}\">{WebUtility.HtmlEncode(line)}{(number < lines.Count - 1 ? " " : "")}</text>");
         svg.Append("</a>");
     }
 

@@ -1,10 +1,12 @@
 // Typing in a page on squared paper, in squares or in lines, by keyboard, mouse or touch. Each change is kept in the browser, drawn, and sent.
 import { draw, squareAt } from "./drawing.js";
 import { Hand } from "./hand.js";
+import { showKeyRow } from "./keyrow.js";
 import { LineHand } from "./line-hand.js";
 import { BesideFields, isLines } from "./lines.js";
 import { showConflicts, showMargin } from "./margin.js";
 import { Outbox } from "./outbox.js";
+import { TurnedAnswers } from "./turned.js";
 import { answerOf, copy, isOfKind, isOpen, marksSpoken, open, restore, take, turnRound, written } from "./working.js";
 
 export function startTyping(root) {
@@ -17,8 +19,6 @@ export function startTyping(root) {
   const past = [], future = [];
   const leftBlank = new Set(); // items that were passed with Enter while nothing stood there
   let at = 0;
-  let turned = new Map(); // answers that make sense only from the other side, by item
-  let wholePage = null; // the sentence that asks about all of them at once
   let switched = false; // whether the direction was changed by key and nothing typed since
   let notice = "";
   const outbox = new Outbox(items, root.dataset.token, {
@@ -63,6 +63,26 @@ export function startTyping(root) {
     if (at === index) return showSigns();
     if (goTo(index)) render();
   }
+
+  const turned = new TurnedAnswers(root, items, {
+    turn: (asked, isPage) => {
+      const before = at;
+      for (const item of asked) {
+        goTo(items.indexOf(item));
+        change(turnRound);
+      }
+      if (isPage) {
+        setDirection(!hand.fromLeft);
+        goTo(before);
+      }
+      hand.toStart(current());
+      showHand();
+    },
+    leave: (isPage) => {
+      if (isPage) tell(`/api/pages/${page.id}/written-so`, true);
+      focusHand();
+    },
+  });
 
   // What is done to the item under the hand.
 
@@ -256,7 +276,7 @@ export function startTyping(root) {
     notice = "";
     showSigns();
     find("direction").textContent = hand.fromLeft ? "→ from the left" : "← from the right";
-    showTurned();
+    turned.show();
   }
 
   // All of an item when the hand comes to it, and then only what has changed; what is shown twice is told once.
@@ -274,29 +294,7 @@ export function startTyping(root) {
     return told.text;
   }
 
-  // The keys that hold for the item under the hand, and which signs can be written where it is, as keys for mouse and touch.
-  function showSigns() {
-    const onLines = isLines(current());
-    for (const text of root.querySelectorAll("[data-keys-for]")) text.hidden = (text.dataset.keysFor === "lines") !== onLines;
-    find("direction").hidden = onLines;
-    if (onLines) {
-      for (const button of root.querySelectorAll("[data-sign]")) button.hidden = button.dataset.key === "letter" ? !current().letter : !current().signs.includes(button.dataset.key === "sqrt(" ? "√" : button.dataset.key);
-      const letter = root.querySelector("[data-key=letter]");
-      letter.textContent = current().letter ?? "";
-      const keys = find("beside-keys"), parts = current().beside;
-      keys.hidden = parts.length === 0;
-      keys.innerHTML = `${parts.map((part) => `<kbd>Alt</kbd> <kbd>${part.key.toUpperCase()}</kbd> ${part.title}`).join(" · ")} ·`;
-      return;
-    }
-    const { strips } = current(), writable = strips.find((strip) => strip.kind === "Answer").signs ?? "";
-    for (const text of root.querySelectorAll("[data-when]")) {
-      const { when } = text.dataset;
-      text.hidden = when.length === 1 ? !writable.includes(when) : !strips.some((strip) => strip.id.startsWith(when));
-    }
-
-    const signs = [...(hand.strip.signs ?? "")].concat(hand.strip.given ? ["<", ">"] : []);
-    for (const button of root.querySelectorAll("[data-sign]")) button.hidden = !signs.includes(button.dataset.key);
-  }
+  const showSigns = () => showKeyRow(root, current(), hand.strip);
 
   function showState() {
     find("saving").textContent = outbox.state;
@@ -306,40 +304,7 @@ export function startTyping(root) {
 
   function takeMargin(margin) {
     showMargin(root, margin);
-    turned = new Map(margin.turned.map((t) => [t.id, t]));
-    wholePage = margin.wholePage;
-    showTurned();
-  }
-
-  // An answer that only makes sense from the other side was probably typed in the wrong direction.
-  function showTurned() {
-    const wrong = [...turned.keys()].map((id) => items.find((item) => item.id === id)).filter((item) => answerOf(item) === turned.get(item.id).answer);
-    find("turned").hidden = wrong.length === 0;
-    if (wrong.length === 0) return;
-    const asked = wholePage ? wrong : wrong.slice(0, 1);
-    const { answer, other } = turned.get(asked[0].id);
-    find("turned-text").textContent = wholePage ?? `Item ${asked[0].id} reads ${answer}. Typed from the other side it would be ${other}.`;
-    find("turn").textContent = wholePage ? "Turn the page round" : "Turn it round";
-    find("leave").textContent = wholePage ? "The paper shows them so" : "It is written so";
-    find("turn").onclick = () => {
-      const before = at;
-      for (const item of asked) {
-        goTo(items.indexOf(item));
-        change(turnRound);
-      }
-      if (wholePage) {
-        setDirection(!hand.fromLeft);
-        goTo(before);
-      }
-      hand.toStart(current());
-      showHand();
-    };
-    find("leave").onclick = () => {
-      if (wholePage) tell(`/api/pages/${page.id}/written-so`, true);
-      for (const item of asked) turned.delete(item.id);
-      showTurned();
-      focusHand();
-    };
+    turned.take(margin);
   }
 
   // Going on to the reading: only when all of it is with the server.
