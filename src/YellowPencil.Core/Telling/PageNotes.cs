@@ -53,9 +53,10 @@ public static class PageNotes
         return new PageNote($"In {ItemsOf(copied)} the numbers were copied wrongly ({copies}); what was worked is right for them.", SightFirst);
     }
 
-    // What a rule that is held, or each of those that a page leaves open, foretells is no coincidence to be asked about.
+    // What the rule that is held, or each of those that a page leaves open, foretells is no coincidence to be asked about.
     private static bool IsForetold(Reading reading, ItemReading item) => reading.Outcome is Outcome.Bug or Outcome.NotToldApart
-        && reading.BestBug is { } bug && bug.Predictions.TryGetValue(item.Item.Id, out var answer) && answer == item.Item.Task.Canonical(item.Item.Answer!);
+        && ReadingText.Rivals(reading).ToList() is { Count: > 0 } rivals
+        && rivals.TrueForAll(e => e.Predictions.TryGetValue(item.Item.Id, out var answer) && answer == item.Item.Task.Canonical(item.Item.Answer!));
 
     private static PageNote? OneAnswer(Reading reading)
     {

@@ -67,8 +67,9 @@ public static class ReadingText
     }
 
     // Rules that all of the explanations share are known; what is open is the rest.
-    private static string NotToldApart(List<Explanation> rivals, string who, Func<Explanation, string> nameOf)
+    internal static string NotToldApart(List<Explanation> rivals, string who, Func<Explanation, string> nameOf)
     {
+        if (rivals.Count == 0) return $"{who} follows a rule, and this page cannot tell which of many.";
         var shared = rivals.Select(e => e.Hypothesis.RuleIds.AsEnumerable()).Aggregate((all, rules) => all.Intersect(rules)).ToHashSet();
         var isShared = rivals.Count > 1 && shared.Count > 0 && rivals.TrueForAll(e => e.Hypothesis.RuleCount > shared.Count);
         var open = string.Join(", or ", rivals.Select(e => $"“{(isShared ? Name(e, id => !shared.Contains(id)) : nameOf(e))}”"));

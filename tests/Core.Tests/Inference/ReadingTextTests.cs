@@ -81,6 +81,10 @@ public class ReadingTextTests
     }
 
     [Fact]
+    public void Where_no_explanation_is_likely_enough_to_be_named_none_is() =>
+        ReadingText.NotToldApart([], "Merrin", _ => "").ShouldBe("Merrin follows a rule, and this page cannot tell which of many.");
+
+    [Fact]
     public void One_answer_under_many_items_is_asked_about_where_no_rule_foretells_it()
     {
         var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "K-17", Items = ItemList.TryParse("60 - 51 = 7\n49 - 43 = 7\n754 - 158 = 7\n88 - 28 = 7\n848 - 379 = 7\n477 - 362 = 7", null, out _) });
