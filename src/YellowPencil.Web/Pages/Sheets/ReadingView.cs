@@ -191,11 +191,14 @@ public sealed class ReadingView
     /// <summary>The specialist's own name for the chosen explanation.</summary>
     public string? OwnName => names.Own(ChosenRules);
 
-    /// <summary>The strips of explanations that say the same on every item: one, or where there are several rules one for each under its name.</summary>
+    /// <summary>
+    /// The strips of explanations that say the same on every item: one for each rule under its name, where one explanation has several or all share some; else
+    /// one for all together.
+    /// </summary>
     public IEnumerable<(string Label, IReadOnlyDictionary<string, Stand> Stands)> Strips(IReadOnlyList<Explanation> together)
     {
         var shared = Shared(together);
-        return together[0].Rules.Count < 2 ? [("", together[0].Stands)]
+        return together[0].Rules.Count < 2 || (together.Count > 1 && shared.Count == 0) ? [("", together[0].Stands)]
             : together[0].Rules.Select(r => (together.Count == 1 || shared.Contains(r) ? names.Of(r.Rule, Word) : "the one that is not told apart", r.Stands));
     }
 
