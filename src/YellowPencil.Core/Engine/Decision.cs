@@ -59,6 +59,9 @@ public abstract class Decision
     /// <param name="made">What is done, as ids spell it.</param>
     public abstract UnlistedDeviation? FindDeviation(string kind, string made);
 
+    /// <summary>How many kinds of context of a length a choice can be held to.</summary>
+    internal abstract int KindsOf(RuleLength length);
+
     /// <summary>How many unlisted deviations of a length the decision has.</summary>
     internal abstract int CountOf(RuleLength length);
 
@@ -139,7 +142,9 @@ public abstract class Decision<TContext> : Decision
 
     private LearntKinds<TContext>? allKinds;
 
-    internal override int CountOf(RuleLength length) => AllKinds.Of(length).Length * Options.Count;
+    internal override int KindsOf(RuleLength length) => AllKinds.Of(length).Length;
+
+    internal override int CountOf(RuleLength length) => KindsOf(length) * Options.Count;
 
     internal override void Accept(IDecisionVisitor visitor) => visitor.Visit(this);
 
@@ -165,6 +170,7 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
     where TName : struct, Enum
 {
     private readonly Choice<TContext>?[] table = new Choice<TContext>?[ChoiceName<TName>.Count];
+    private readonly ChoiceResult<TContext>?[] results = new ChoiceResult<TContext>?[ChoiceName<TName>.Count];
 
     /// <summary>The entry of a choice.</summary>
     /// <exception cref="InvalidOperationException">The table has no entry for it, or two.</exception>
@@ -219,8 +225,12 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
         return head is null ? Capitalised(Entry(made).Does) + "." : $"{head}: {Entry(made).Does}.";
     }
 
-    /// <summary>The number of a choice in contexts in which something else comes of it than of the taught one; less than 0 in others.</summary>
-    internal virtual ChoiceResult<TContext> ResultOf(int number)
+    /// <summary>
+    /// The number of a choice in contexts in which something else comes of it than of the taught one; less than 0 in others. It is one object for one choice.
+    /// </summary>
+    internal ChoiceResult<TContext> ResultOf(int number) => results[number] ??= NewResultOf(number);
+
+    private protected virtual ChoiceResult<TContext> NewResultOf(int number)
     {
         var (needs, all, name) = (Entry(number).Needs, Needs, ChoiceName<TName>.At(number));
         if (all is not null) return (in TContext context, int taught) => number == taught || all(context, name) ? number : Nothing.Done;
@@ -265,10 +275,10 @@ public sealed class Decision<TContext, TName, TResult>(string id, string questio
     internal TResult Result(TName made, in TContext context, School school) =>
         Gives(ChoiceName<TName>.Number(made)).Gives!(context) ?? this[Taught(context, school)].Gives!(context)!.Value;
 
-    internal override ChoiceResult<TContext> ResultOf(int number)
+    private protected override ChoiceResult<TContext> NewResultOf(int number)
     {
         var (gives, needs) = (Gives(number).Gives, Gives(number).Needs);
-        if (gives is null) return base.ResultOf(number);
+        if (gives is null) return base.NewResultOf(number);
         return (in TContext context, int taught) =>
         {
             if (number == taught) return number;

@@ -9,6 +9,9 @@ public abstract class Deviation
 
     /// <summary>The decision concerned; null for a wrong number fact.</summary>
     public abstract Decision? Decision { get; }
+
+    /// <summary>What is done instead, as an object that is the same for all deviations that do the same there; null for a wrong number fact.</summary>
+    internal virtual object? Done => null;
 }
 
 /// <summary>At a decision point, in contexts of one kind, something else than what is taught.</summary>
@@ -16,6 +19,8 @@ internal sealed class ContextDeviation<TContext>(Decision<TContext> decision, Fu
     where TContext : struct, IDecisionContext
 {
     public override Decision Decision => decision;
+
+    internal override object Done => make;
 
     public Func<TContext, bool> When => when;
 

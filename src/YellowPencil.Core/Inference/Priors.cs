@@ -41,6 +41,12 @@ public static class Priors
     };
 
     /// <summary>
+    /// Of rules that nobody listed, the part that does what listed ones do, in contexts of its own: who held a common rule and learned where it fails holds it in
+    /// fewer contexts. The choices of listed rules share it by how common these are, and the kinds of context share what each choice gets.
+    /// </summary>
+    public const double Narrowed = 0.5;
+
+    /// <summary>
     /// How far an explanation that is found to be certain can be trusted: of students written down by others, so many did something else that agrees with the
     /// page, and more of them the more items stand against it.
     /// </summary>

@@ -29,7 +29,6 @@ internal sealed class SheetLikelihood
     private readonly ItemLikelihood?[] taughtExactly;
     private readonly Dictionary<string, StudentTrees> trees = [];
     private readonly HashSet<Bug> inside;
-    private readonly double[] unlistedPrior;
     private readonly double[] efforts;
     private readonly double totalWeight;
     private readonly double schoolWeight;
@@ -55,7 +54,7 @@ internal sealed class SheetLikelihood
         this.inside = [.. inside ?? []];
         ListedCount = catalogue.Count;
         Points = [.. items.Select(i => i.Task.Family).Distinct().SelectMany(f => TaughtFamily.Of(f).Decisions).Distinct()];
-        unlistedPrior = [.. Enum.GetValues<RuleLength>().Select(l => Priors.UnlistedOf(l) / Math.Max(1, Points.Sum(p => p.CountOf(l))))];
+        Unlisted = new UnlistedPrior(Points, catalogue);
         taughtRoughly = [.. items.Select(item => new ItemLikelihood([RoughSlip(Followed(Sound, item))], item.Taught))];
         efforts = [.. items.Select(EffortOf)];
         taughtExactly = new ItemLikelihood?[items.Count];
@@ -83,6 +82,9 @@ internal sealed class SheetLikelihood
 
     /// <summary>The decision points of the families of the sheet.</summary>
     public IReadOnlyList<Decision> Points { get; }
+
+    /// <summary>How probable the rules outside the catalogue are before any evidence.</summary>
+    public UnlistedPrior Unlisted { get; }
 
     /// <summary>Ends the work if somebody asked for that.</summary>
     public void ThrowIfCancelled() => cancellation.ThrowIfCancellationRequested();
@@ -352,7 +354,7 @@ internal sealed class SheetLikelihood
         for (var i = 0; i < hypothesis.Bugs.Count; i++)
             prior *= (i + 1) * Priors.Weight(hypothesis.Bugs[i].Commonness) * (inside.Contains(hypothesis.Bugs[i].Whole) ? Priors.BesideAnother : 1)
                 * (hypothesis.Bugs[i].IsOpen ? Priors.LeavesOpen : 1) / totalWeight;
-        foreach (var rule in hypothesis.Unlisted) prior *= unlistedPrior[(int)rule.Length];
+        foreach (var rule in hypothesis.Unlisted) prior *= Unlisted.Of(rule.Deviation, rule.Length);
         foreach (var fact in hypothesis.Facts) prior *= Priors.OneWrongFact * Priors.FactWeight(fact.Fact);
         return Math.Log(prior * (hypothesis.RuleCount > 1 && hypothesis.Unlisted.Count > 0 ? Priors.InCompany : 1));
     }

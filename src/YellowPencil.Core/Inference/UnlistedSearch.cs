@@ -55,7 +55,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
         return
         [
             .. found.OrderByDescending(f => f.Gain)
-                .ThenBy(f => f.Length).Take(sheet.Affordable(MostWeighed, least: 8)).Select(f => sheet.Rough(student, f.Rule(), trees))
+                .ThenByDescending(f => f.Prior).Take(sheet.Affordable(MostWeighed, least: 8)).Select(f => sheet.Rough(student, f.Rule(), trees))
                 .OrderByDescending(c => c.LogScore).ThenBy(c => c.Hypothesis.Key, StringComparer.Ordinal),
         ];
     }
@@ -74,7 +74,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
             if (shown.Count(tree => tree.Consider(option.Result)) < leastMet) continue;
             foreach (var tree in kept) tree.Consider(option.Result);
             TryAll(point, RuleLength.Named, option, shown, kept, some);
-            if ((leavesNothing && !showsWork) || option.Length == RuleLength.Expression || some.Count(s => s) < leastMet) continue;
+            if ((leavesNothing && !showsWork && !sheet.Unlisted.IsKnown(option.Result)) || option.Length == RuleLength.Expression || some.Count(s => s) < leastMet) continue;
             foreach (var length in Learnt) TryAll(point, length, option, shown, kept, some);
         }
     }
@@ -98,9 +98,9 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
         foreach (ref readonly var kind in kinds.AsSpan())
             if (GainOf(kind, option.Length == RuleLength.Expression ? MostInVainOfLong : MostInVain, shown, kept, some) is { } gain)
             {
-                var test = kind;
+                var (test, whole) = (kind, (RuleLength)Math.Max((int)length, (int)option.Length));
                 leavesNothing |= gain == open.Count;
-                found.Add(new Found(gain, (RuleLength)Math.Max((int)length, (int)option.Length), () => point.Unlisted(point.AllKinds.KindOf(test), option)));
+                found.Add(new Found(gain, sheet.Unlisted.Of(point, option.Result, whole), () => point.Unlisted(point.AllKinds.KindOf(test), option)));
             }
     }
 
@@ -130,5 +130,5 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
         return gained - lost;
     }
 
-    private sealed record Found(int Gain, RuleLength Length, Func<UnlistedDeviation> Rule);
+    private sealed record Found(int Gain, double Prior, Func<UnlistedDeviation> Rule);
 }
