@@ -53,6 +53,7 @@ internal sealed class DecisionTree<TContext>(
     private int[] shows = [];
     private int showCount;
     private ChoiceResult<TContext>? considered;
+    private bool supplants;
 
     /// <summary>Whether the point comes up on the student's own way.</summary>
     public bool ComesUp => nodeCount > 0;
@@ -87,18 +88,24 @@ internal sealed class DecisionTree<TContext>(
     {
         considered = option;
         showCount = 0;
+        supplants = false;
         if (shows.Length < ownCount) shows = new int[ownCount];
         for (var i = 0; i < ownCount; i++)
-            if (option(nodes[i].Context, nodes[i].Taught) is >= 0 and var made && made != nodes[i].Taught) shows[showCount++] = i;
+        {
+            var made = option(nodes[i].Context, nodes[i].Taught);
+            if (made >= 0 && made != nodes[i].Taught) shows[showCount++] = i;
+            supplants |= made == Nothing.Else && nodes[i].Chosen != nodes[i].Taught;
+        }
+
         return showCount > 0;
     }
 
     /// <summary>The way of a rule that does what is considered in contexts of a kind; null where it has no chance.</summary>
     public RuleWay? Follow(in KindTest kind)
     {
-        // Up to the first chance the way is the student's own.
+        // Up to the first chance the way is the student's own, where no rule of the student's loses its say.
         for (var i = 0; i < showCount; i++)
-            if (Fits(ref nodes[shows[i]], kind)) return Follow(new Rule { Kind = kind, Result = considered }, shows[i]);
+            if (Fits(ref nodes[shows[i]], kind)) return Follow(new Rule { Kind = kind, Result = considered }, supplants ? root : shows[i]);
         return null;
     }
 
@@ -141,8 +148,9 @@ internal sealed class DecisionTree<TContext>(
     private int Chosen(ref Rule by, ref Node node)
     {
         var instead = by.Result!(node.Context, node.Taught);
-        if (instead == node.Taught || instead < 0) return node.Chosen;
+        if (instead == node.Taught || (instead < 0 && (instead != Nothing.Else || node.Chosen == node.Taught))) return node.Chosen;
         if (by.When is { } when ? !when(node.Context) : !Fits(ref node, by.Kind)) return node.Chosen;
+        if (instead == Nothing.Else) return node.Taught;
         var index = by.Chances++;
         if (index < MethodRun.MaxChances && (by.Declined >> index & 1) == 1) return node.Chosen;
         by.Followed++;

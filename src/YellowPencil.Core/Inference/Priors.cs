@@ -58,7 +58,7 @@ public static class Priors
 
     private const double TrustLost = 0.015;
 
-    private const double TrustLostAgainst = 0.4;
+    private const double TrustLostAgainst = 0.3;
 
     /// <summary>A given wrong number fact is held: one student in ten holds one, out of about 50 facts with about 4 near values each.</summary>
     public const double OneWrongFact = 0.1 / 200;

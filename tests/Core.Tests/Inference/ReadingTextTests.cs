@@ -131,8 +131,8 @@ public class ReadingTextTests
     public void A_rule_of_nobodys_is_named_as_one_that_is_not_in_the_catalogue()
     {
         var reading = Read("52 - 39 = 22", "673 - 194 = 569", "845 - 29 = 825", "761 - 590 = 261", "340 - 19 = 330", "604 - 278 = 326", "523 - 168 = 355", "80 - 36 = 44", "952 - 367 = 585");
-        reading.Best.Text.ShouldStartWith("A rule that is not in the catalogue. Writes the smaller digit when the bottom digit is 9.");
-        ReadingText.Headline(reading, "Jory", ClassroomWord.Rename, _ => "").ShouldBe("Jory follows a rule that is not in the catalogue: writes the smaller digit when the bottom digit is 9.");
+        reading.Best.Text.ShouldStartWith("A rule that is not in the catalogue. Writes the top digit when the bottom digit is 9.");
+        ReadingText.Headline(reading, "Jory", ClassroomWord.Rename, _ => "").ShouldBe("Jory follows a rule that is not in the catalogue: writes the top digit when the bottom digit is 9.");
     }
 
     [Fact]

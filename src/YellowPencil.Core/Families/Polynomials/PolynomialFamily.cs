@@ -40,10 +40,13 @@ internal sealed class PolynomialFamily() : TaughtFamily("polynomials", "polynomi
         Collecting.Finish(run, terms, polynomials.Letter, polynomials.Groups.Any(g => g.IsTakenAway) ? TermsFrom.Difference : TermsFrom.Sum);
     }
 
+    private static BracketTerm StartOf(TermGroup second) =>
+        new(1, 0, second.IsTakenAway, second.Terms[0].Number.Sign < 0) { Power = second.Terms[0].Power, Terms = second.Terms.Count };
+
     private static List<PolyTerm> WithoutBrackets(PolynomialTask task, MethodRun run)
     {
         var groups = task.Groups;
-        if (groups is [var one, { IsTakenAway: true } other] && run.Ask(PolynomialDecisions.Order, default) == BracketOrder.SecondFirst)
+        if (groups is [var one, { IsTakenAway: true } other] && run.Ask(PolynomialDecisions.Order, StartOf(other)) == BracketOrder.SecondFirst)
             groups = [other with { IsTakenAway = false }, one with { IsTakenAway = true }];
         var terms = new List<PolyTerm>();
         var powers = new HashSet<int>();

@@ -193,7 +193,13 @@ internal static class DecimalSumDecisions
         [TopGap.TenWithoutLending] = new("ten-without-lending", "takes away from ten that nobody lends"),
         [TopGap.WriteZero] = new("write-zero", "writes 0"),
         [TopGap.LeaveBlank] = new("leave-blank", "leaves the place out"),
-        Kinds = [new("always", "where there is a gap above", _ => true)],
+        Kinds =
+        [
+            new("always", "where there is a gap above", _ => true),
+            new("smallest", "in the last place, where there is a gap above", c => c.IsSmallest),
+            new("zero-below", "where there is a gap above a 0", c => c.Bottom == 0),
+        ],
+        Properties = [new("bottom", "the digit below the gap", c => c.Bottom, 2, 5)],
         Idea = Ideas.GapIsZero,
     };
 

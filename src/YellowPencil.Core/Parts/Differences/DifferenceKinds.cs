@@ -3,6 +3,15 @@ namespace YellowPencil.Core.Parts.Differences;
 /// <summary>What can be told apart in the columns of a difference: kinds of context, and numbers that can be seen there.</summary>
 internal static class DifferenceKinds
 {
+    public static readonly Kind<ItemContext>[] ItemKinds =
+    [
+        new("always", "always", _ => true),
+        new("needs-renaming", "when a column has the smaller digit on top", c => c.NeedsRenaming)
+        { Otherwise = "when every top digit is large enough" },
+        new("ragged", "when the top number is longer", c => c.BottomLength < c.TopLength) { Otherwise = "when both numbers are equally long" },
+        new("one-digit", "when the bottom number has one digit", c => c.BottomLength == 1),
+    ];
+
     public static readonly Kind<ColumnContext>[] ColumnKinds =
     [
         new("always", "in every column", _ => true),

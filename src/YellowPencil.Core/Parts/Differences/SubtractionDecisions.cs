@@ -37,7 +37,7 @@ internal static class SubtractionDecisions
     {
         [DifferenceChoice.Subtract] = new("subtract", "subtracts") { Says = _ => "The sign says take away." },
         [DifferenceChoice.Add] = new("add", "adds") { Slip = 0.7, Says = _ => "Adds the two numbers." },
-        Kinds = [new("always", "always", _ => true), new("needs-renaming", "when a column has the smaller digit on top", c => c.NeedsRenaming)],
+        Kinds = ItemKinds,
         Idea = Ideas.ReadTheSign,
     };
 
@@ -46,7 +46,7 @@ internal static class SubtractionDecisions
     {
         [DifferenceAlignment.Ones] = new("ones", "puts ones under ones") { Says = _ => "Ones stand under ones." },
         [DifferenceAlignment.LeftEnds] = new("left-ends", "lines the numbers up on the left"),
-        Kinds = [new("always", "always", _ => true)],
+        Kinds = ItemKinds,
         Idea = Ideas.SamePlaceUnderSamePlace,
     };
 
@@ -55,7 +55,7 @@ internal static class SubtractionDecisions
     {
         [DifferenceDirection.FromOnes] = new("from-ones", "starts with the ones") { Says = _ => "Starts with the ones." },
         [DifferenceDirection.FromLeft] = new("from-left", "starts at the left"),
-        Kinds = [new("always", "always", _ => true)],
+        Kinds = ItemKinds,
         Idea = Ideas.SmallestPlaceFirst,
     };
 

@@ -300,7 +300,16 @@ internal static class DivisionDecisions
         TaughtIn = (c, _) =>
             c.Form switch { QuotientForm.WithFraction => RestWritten.OverDivisor, QuotientForm.AsDecimal => RestWritten.Drop, _ => RestWritten.AsRemainder },
         Head = c => $"{c.Rest} is left",
-        Kinds = [new("always", "always", _ => true)],
+        Kinds =
+        [
+            new("always", "always", _ => true),
+            new("half", "when half of the divisor or more is left", c => 2 * c.Rest >= c.Divisor) { Otherwise = "when less than half of the divisor is left" },
+            new("one-short", "when only one is missing to the divisor", c => c.Rest == c.Divisor - 1),
+            new("divides", "when what is left goes into the divisor", c => c.Rest > 1 && c.Divisor % c.Rest == 0),
+            new("long-divisor", "when the divisor has two digits or more", c => c.Divisor > 9),
+            new("even", "when the number to be divided is even", c => c.LastDigit is 0 or 2 or 4 or 6 or 8),
+        ],
+        Properties = [new("rest", "what is left", c => Small(c.Rest), 1, 2, 5, 10)],
         Idea = Ideas.RemainderIsOfDivisor,
         IsTold = true,
     };

@@ -104,7 +104,12 @@ internal static class MultiplicationDecisions
     {
         [ProductChoice.Multiply] = new("multiply", "multiplies"),
         [ProductChoice.Add] = new("add", "adds the two numbers") { Slip = 0.4 },
-        Kinds = [new("always", "always", _ => true)],
+        Kinds =
+        [
+            new("always", "always", _ => true),
+            new("by-one-digit", "with a multiplier of one digit", c => c.Rows == 1) { Otherwise = "with a multiplier of two digits or more" },
+            new("equally-long", "when both numbers are equally long", c => c.Rows == c.TopLength) { Otherwise = "when one number is longer" },
+        ],
         Idea = Ideas.ReadTheSign,
     };
 
@@ -177,7 +182,7 @@ internal static class MultiplicationDecisions
     {
         [RowDirection.FromOnes] = new("from-ones", "starts with the ones"),
         [RowDirection.FromLeft] = new("from-left", "starts at the left and carries to the right") { Needs = c => c.HasCarry },
-        Kinds = [new("always", "always", _ => true)],
+        Kinds = RowKinds,
         ShowsIn = WorkFields.Rows,
         Idea = Ideas.SmallestPlaceFirst,
     };
@@ -314,7 +319,12 @@ internal static class MultiplicationDecisions
         [RowsTogether.Subtract] = new("subtract", "takes the rows away from each other"),
         [RowsTogether.SideBySide] = new("side-by-side", "writes the rows side by side"),
         [RowsTogether.LeftEnds] = new("left-ends", "adds the rows lined up on the left") { Needs = c => c.AreRagged },
-        Kinds = [new("always", "always", _ => true), new("three", "with three rows", c => c.Rows > 2)],
+        Kinds =
+        [
+            new("always", "always", _ => true),
+            new("three", "with three rows or more", c => c.Rows > 2) { Otherwise = "with two rows" },
+            new("ragged", "when one row is longer", c => c.AreRagged) { Otherwise = "when the rows are equally long" },
+        ],
         Idea = Ideas.RowsAreParts,
         IsTold = true,
     };

@@ -5,6 +5,14 @@ namespace YellowPencil.Core.Parts.Sums;
 /// <summary>The decisions of column addition.</summary>
 internal static class AdditionDecisions
 {
+    private static readonly Kind<SumContext>[] SumKinds =
+    [
+        new("always", "always", _ => true),
+        new("carry", "when a column comes to ten or more", c => c.NeedsCarry) { Otherwise = "when no column comes to ten" },
+        new("ragged", "when one number is longer than another", c => c.IsRagged) { Otherwise = "when the numbers are equally long" },
+        new("three", "with three numbers or more", c => c.Addends > 2) { Otherwise = "with two numbers" },
+    ];
+
     private static readonly Kind<AddColumnContext>[] Kinds =
     [
         new("always", "in every column", _ => true),
@@ -49,7 +57,7 @@ internal static class AdditionDecisions
         [SumChoice.TakeAway] = new("take-away", "takes away") { Slip = 0.4, Says = _ => "Takes the numbers away from each other." },
         [SumChoice.AddAllDigits] = new("add-all-digits", "adds all digits, whatever their places")
         { Says = _ => "Adds all digits together, whatever their places." },
-        Kinds = [new("always", "always", _ => true), new("carry", "when a column comes to ten or more", c => c.NeedsCarry)],
+        Kinds = SumKinds,
         Idea = Ideas.ReadTheSign,
     };
 
@@ -57,7 +65,7 @@ internal static class AdditionDecisions
     {
         [SumAlignment.Ones] = new("ones", "puts ones under ones") { Says = _ => "Ones stand under ones." },
         [SumAlignment.LeftEnds] = new("left-ends", "lines the numbers up on the left"),
-        Kinds = [new("always", "always", _ => true)],
+        Kinds = SumKinds,
         Idea = Ideas.SamePlaceUnderSamePlace,
     };
 
@@ -65,7 +73,7 @@ internal static class AdditionDecisions
     {
         [SumDirection.FromOnes] = new("from-ones", "starts with the ones") { Says = _ => "Starts with the smallest place." },
         [SumDirection.FromLeft] = new("from-left", "starts at the left"),
-        Kinds = [new("always", "always", _ => true)],
+        Kinds = SumKinds,
         Idea = Ideas.SmallestPlaceFirst,
     };
 

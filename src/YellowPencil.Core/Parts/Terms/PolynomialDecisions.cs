@@ -116,7 +116,12 @@ internal static class PolynomialDecisions
     {
         [BracketOrder.AsSet] = new("as-set", "takes the brackets as they stand"),
         [BracketOrder.SecondFirst] = new("second-first", "takes the first bracket from the second"),
-        Kinds = [new("always", "always", _ => true)],
+        Kinds =
+        [
+            new("always", "always", _ => true),
+            new("shorter", "when its bracket has one or two terms", c => c.Terms < 3) { Otherwise = "when its bracket has three terms or more" },
+            new("negative", "when the bracket begins with a minus", c => c.IsNegative) { Otherwise = "when the bracket begins without a sign" },
+        ],
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.SecondFromFirst,
     };
