@@ -196,6 +196,44 @@ public class DrawingTests
         Svg(frames.Students[^1].Picture).GetAttribute("height").ShouldBe(Svg(frames.Taught[0].Picture).GetAttribute("height"));
     }
 
+    // 523 − 168 = 355: the ones become 13, the tens 1 and then 11, the hundreds 4.
+    [Theory]
+    [InlineData(true, 0)]
+    [InlineData(false, 4)]
+    public void Marks_that_are_not_on_the_page_are_in_the_readers_ink_in_the_replay(bool areWritten, int inInk)
+    {
+        Mark[] marks = [new(WorkFields.Rewritten, new Spot(Place: 0), "13"), new(WorkFields.Rewritten, new Spot(Place: 1), "1"), new(WorkFields.Rewritten, new Spot(Place: 1), "11"), new(WorkFields.Rewritten, new Spot(Place: 2), "4")];
+        var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "K", Items = [Item("523 - 168", "355", areWritten ? Work.Of(marks, WorkFields.Rewritten) : null), Item("86 - 42", "44") with { Id = "2" }, Item("97 - 35", "62") with { Id = "3" }] });
+        var frames = ItemFrames.Of(reading.Items[0], new ProcedureSearch().Find(reading.Items[0].Item, reading.Best), "K", Classroom.Saying(ClassroomWord.Rename));
+        frames.HasInferred.ShouldBe(!areWritten);
+        Svg(frames.Students[^1].Picture).QuerySelectorAll("text.small").Length.ShouldBe(4);
+        Svg(frames.Students[^1].Picture).QuerySelectorAll("text.inferred").Length.ShouldBe(inInk);
+        Svg(frames.Taught[^1].Picture).QuerySelectorAll("text.inferred").ShouldBeEmpty();
+    }
+
+    [Fact]
+    public void Lines_that_are_not_on_the_page_are_in_the_readers_ink_in_the_replay()
+    {
+        var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "K", Items = ItemList.TryParse("1/2 + 1/3 = 2/5\n3/4 + 1/6 = 4/10\n2/3 + 1/4 = 3/7\n5/6 - 1/4 = 4/2", null, out _) });
+        var page = reading.Items[0].Item;
+        var answered = PagePicture.Of(page with { Work = Work.Of([new Mark(WorkFields.Lines, new Spot(Line: 0), "3/6 + 2/6"), new Mark(WorkFields.Lines, new Spot(Line: 1), "5/6")], WorkFields.Lines), Answer = "5/6" }).WithInferred(page with { Answer = "5/6" });
+        answered.HasInferred.ShouldBeTrue();
+        Svg(answered).QuerySelectorAll("text.inferred").Select(t => t.TextContent).ShouldBe(["3", "6", "+", "2", "6"], ignoreOrder: true);
+    }
+
+    [Fact]
+    public void A_digit_that_lends_three_times_is_struck_out_three_times()
+    {
+        Mark[] marks = [.. new[] { "4", "3", "2" }.Select(value => new Mark(WorkFields.Rewritten, new Spot(Place: 3), value))];
+        var item = Item("5004 - 1678", "2326", Work.Of(marks, WorkFields.Rewritten));
+        var svg = Svg(PagePicture.Of(item));
+        svg.QuerySelectorAll("text.small").Select(t => t.TextContent).ShouldBe(["4", "3", "2"]);
+        svg.QuerySelectorAll(".strike").Length.ShouldBe(3);
+        PagePicture.Of(item).Label.ShouldContain("5 struck out, 4 struck out, 3 struck out, 2 above");
+        var layout = PageLayout.Of(item.Task);
+        layout.Take(item, layout.Put(item)).Work.ShouldBe(item.Work);
+    }
+
     [Theory]
     [InlineData("857 / 24", "35 r 17", "857 divided by 24; written 35 r 17")]
     [InlineData("-7 - -12", "5", "−7 minus −12; written 5")]
@@ -212,6 +250,6 @@ public class DrawingTests
         var item = json.GetProperty("items")[0];
         (item.GetProperty("version").GetInt32(), item.GetProperty("spoken").GetString(), item.GetProperty("columns").GetInt32()).ShouldBe((4, "1,604 minus 278", 5));
         item.GetProperty("squares").GetRawText().ShouldBe("""{"above-0":{"1":"10"},"above-1":{"1":"9"},"answer":{"0":"6","1":"2","2":"3","3":"1"}}""");
-        item.GetProperty("strips").EnumerateArray().Select(s => s.GetProperty("id").GetString()).ShouldBe(["above-0", "above-1", "below-0", "answer"]);
+        item.GetProperty("strips").EnumerateArray().Select(s => s.GetProperty("id").GetString()).ShouldBe(["above-0", "above-1", "above-2", "below-0", "answer"]);
     }
 }

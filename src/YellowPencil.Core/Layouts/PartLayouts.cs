@@ -39,12 +39,22 @@ internal static class PartLayouts
         paper.Answer(answer, 0, most, signs);
     }
 
-    /// <summary>Two levels of new values over the digits of a number, each striking out what stands below it.</summary>
-    public static void StruckOut(Paper paper, int first, int second, int top, int right, int left)
+    /// <summary>New values over the digits of a number, each striking out what stands below it.</summary>
+    /// <param name="paper">The paper.</param>
+    /// <param name="rows">The rows of the values, the lowest first.</param>
+    /// <param name="top">The row of the number.</param>
+    /// <param name="right">The column of its last digit.</param>
+    /// <param name="left">The last column in which one can be written.</param>
+    public static void StruckOut(Paper paper, IReadOnlyList<int> rows, int top, int right, int left)
     {
-        paper.Marks("above-0", "new value", WorkFields.Rewritten, first, right, left, level: 0, strikes: top);
-        paper.Marks("above-1", "second new value", WorkFields.Rewritten, second, right, left, level: 1, strikes: first);
+        for (var level = 0; level < rows.Count; level++)
+            paper.Marks($"above-{level}", NewValues[level], WorkFields.Rewritten, rows[level], right, left, level: level, strikes: level == 0 ? top : rows[level - 1]);
     }
+
+    /// <summary>The rows over a number for values that are written over its digits, the first of them the lowest: a digit that lends three times has three.</summary>
+    public static IReadOnlyList<int> RowsAbove(Paper paper) => [.. NewValues.Select(_ => paper.NextRow()).Reverse()];
+
+    private static readonly string[] NewValues = ["new value", "second new value", "third new value"];
 
     /// <summary>Rows for what is noted beside the work.</summary>
     public static void Noted(Paper paper, bool isSigned, bool isCounted)

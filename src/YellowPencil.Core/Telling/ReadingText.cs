@@ -36,8 +36,8 @@ public static class ReadingText
         };
     }
 
-    // What is less likely than this is not worth a reader's time.
-    private const double LeastPrinted = 0.03;
+    /// <summary>What is less likely than this is not worth a reader's time.</summary>
+    public const double LeastPrinted = 0.03;
 
     // Fewer wrong items than this that differ are too few to say that they have nothing in common.
     private const int LeastDifferent = 4;
@@ -70,8 +70,9 @@ public static class ReadingText
     internal static string NotToldApart(List<Explanation> rivals, string who, Func<Explanation, string> nameOf)
     {
         if (rivals.Count == 0) return $"{who} follows a rule, and this page cannot tell which of many.";
+        if (rivals is [var one]) return $"{who} probably follows the rule “{nameOf(one)}” ({100 * one.Probability:0} %); this page does not rule out others.";
         var shared = rivals.Select(e => e.Hypothesis.RuleIds.AsEnumerable()).Aggregate((all, rules) => all.Intersect(rules)).ToHashSet();
-        var isShared = rivals.Count > 1 && shared.Count > 0 && rivals.TrueForAll(e => e.Hypothesis.RuleCount > shared.Count);
+        var isShared = shared.Count > 0 && rivals.TrueForAll(e => e.Hypothesis.RuleCount > shared.Count);
         var open = string.Join(", or ", rivals.Select(e => $"“{(isShared ? Name(e, id => !shared.Contains(id)) : nameOf(e))}”"));
         return isShared
             ? $"{who} follows the rule “{Name(rivals[0], shared.Contains)}” and another one, and this page cannot tell which: {open}."

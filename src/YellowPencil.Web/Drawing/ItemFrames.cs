@@ -32,6 +32,9 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
     /// <summary>How many frames the longer side has.</summary>
     public int Length => Math.Max(Taught.Count, Students.Count);
 
+    /// <summary>Whether the student's side shows something that does not stand on the page.</summary>
+    public bool HasInferred => Students.Any(f => f.Picture.HasInferred);
+
     /// <summary>What the model beside the replay is called; null where there is none.</summary>
     public string? ModelName => Taught[0].Model?.Name;
 
@@ -48,11 +51,13 @@ public sealed record ItemFrames(string Task, string Summary, string Title, IRead
         var students = isWritten && !procedure.IsExplained
             ? NotKnown(item, task, classroom.School)
             : Columns(task, procedure.Hypothesis.Deviations, procedure.Declined, procedure.Slip, classroom);
+        if (isWritten && procedure.IsExplained)
+            foreach (var frame in students.SelectMany(c => c)) frame.Picture.WithInferred(item.Item);
         KeepInStep(taught, students);
         PagePicture.LineUp([.. taught.Concat(students).SelectMany(c => c).Select(f => f.Picture)]);
         var title = !isWritten ? $"{who} would, by this explanation" : procedure.IsExplained ? who : $"{who}: how is not known";
         Credit(students);
-        return new ItemFrames(Signs.Printed(task.Text), $"{Summarize(item, classroom.Word)} {Credited(students)}".TrimEnd(), title, [.. taught.SelectMany(c => c)], [.. students.SelectMany(c => c)]);
+        return new ItemFrames(Signs.Printed(task.Text), $"{Summarize(item, classroom.Word).TrimEnd('.')}. {Credited(students)}".TrimEnd(), title, [.. taught.SelectMany(c => c)], [.. students.SelectMany(c => c)]);
     }
 
     /// <summary>

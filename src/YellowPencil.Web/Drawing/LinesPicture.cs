@@ -28,6 +28,7 @@ internal sealed class LinesPicture : PagePicture
     private (int Line, int From, int To)? circle;
     private MarkKind? circledBeside;
     private IReadOnlyList<int> following = [];
+    private (IReadOnlyList<string> Lines, IReadOnlyList<NotedPart> Noted)? onPage;
     private bool isRightSoFar;
     private string? predicted;
     private bool isForetold;
@@ -49,7 +50,9 @@ internal sealed class LinesPicture : PagePicture
     // What is to be done, as the format says it before the expression; nothing for what is said by a sign.
     private string Verb { get; }
 
-    public override string Label => string.Join("; ", ((string[])[Spoken.Task(task), Written, Circled, Following, Foretold]).Where(t => t.Length > 0));
+    public override string Label => string.Join("; ", ((string[])[Spoken.Task(task), Written, Circled, Following, Foretold, Inferred]).Where(t => t.Length > 0));
+
+    private string Inferred => HasInferred ? "some of it does not stand on the page" : "";
 
     private string Written => lines.Count == 0 ? "nothing written" : $"written {string.Join(", then ", lines.Select(l => Signs.Printed(l.Text)))}";
 
@@ -125,6 +128,19 @@ internal sealed class LinesPicture : PagePicture
         return this;
     }
 
+    public override PagePicture WithInferred(WorkedItem page)
+    {
+        onPage = ([.. LineLayout.Lines(page).Select(Plain)], NotedPart.Of(task, page.Work));
+        return this;
+    }
+
+    public override bool HasInferred => onPage is { } page && (lines.Any(IsInferred) || noted.Any(n => n.IsInferred(page.Noted)));
+
+    private bool IsInferred(WrittenLine line) =>
+        onPage is { } page && !page.Lines.Contains(Plain(line.Text)) && (page.Lines.Count == 0 || line != lines[^1] || task.Canonical(page.Lines[^1]) != task.Canonical(line.Text));
+
+    private static string Plain(string line) => line.Replace(" ", "", StringComparison.Ordinal);
+
     public override PagePicture WithPrediction(string answer)
     {
         if (lines.Count > 0 && task.Canonical(lines[^1].Text) == task.Canonical(answer)) isForetold = true;
@@ -170,7 +186,7 @@ internal sealed class LinesPicture : PagePicture
             html.AppendHtml(MathMarkup.Of(line));
         }
 
-        html.Append(string.Join("", ((string[])[lines.Count == 0 ? "nothing written" : "", Circled, Following, Foretold]).Where(t => t.Length > 0).Select(t => $"; {t}")));
+        html.Append(string.Join("", ((string[])[lines.Count == 0 ? "nothing written" : "", Circled, Following, Foretold, Inferred]).Where(t => t.Length > 0).Select(t => $"; {t}")));
         html.AppendHtml("</span>");
         return html;
     }
@@ -201,7 +217,7 @@ internal sealed class LinesPicture : PagePicture
         {
             var box = ExpressionBox.Of(lines[i]);
             var middle = top + box.Squares * Square / 2;
-            Put(shapes, box, 0, middle, "handline", ShowsChange && i == lines.Count - 1 ? Arrivals(before, (lines[i], box, 0, middle)) : null);
+            Put(shapes, box, 0, middle, IsInferred(lines[i]) ? "handline" + SquarePaper.Inferred : "handline", ShowsChange && i == lines.Count - 1 ? Arrivals(before, (lines[i], box, 0, middle)) : null);
             before = (lines[i], box, 0, middle);
             end = box.Width;
             if (circle is { } at && at.Line == i)
@@ -240,7 +256,7 @@ internal sealed class LinesPicture : PagePicture
         {
             // Beside the lines where there is room, else in a row of its own below.
             if (right + Square + part.Width > Widest && right > 0) (right, above) = (-Square, top + Square);
-            part.Draw(shapes, right + Square, above, circledBeside);
+            part.Draw(shapes, right + Square, above, circledBeside, onPage?.Noted);
             right += Square + Math.Ceiling(part.Width / Square) * Square;
             (wide, top) = (Math.Max(wide, right), Math.Max(top, above + part.Height));
         }
@@ -274,9 +290,10 @@ internal sealed class LinesPicture : PagePicture
 
     private static void Put(List<Shape> shapes, ExpressionBox box, double left, double middle, string style, Func<int, Arrival>? arrivals = null)
     {
-        var size = style == "handline" ? 25 : 21;
+        var isHand = style.StartsWith("handline", StringComparison.Ordinal);
+        var size = isHand ? 25 : 21;
         foreach (var (at, sign) in box.Placed.Index())
             shapes.Add(new TextShape(style, left + sign.X, middle + sign.Y, sign.Text, size * sign.Size) { Arrival = arrivals?.Invoke(at) });
-        foreach (var stroke in box.Strokes) shapes.Add(new LineShape(style == "inkline-text" ? "inkstroke" : "rule thin", left + stroke.X1, middle + stroke.Y1, left + stroke.X2, middle + stroke.Y2));
+        foreach (var stroke in box.Strokes) shapes.Add(new LineShape(style == "inkline-text" ? "inkstroke" : isHand ? style.Replace("handline", "rule thin", StringComparison.Ordinal) : "rule thin", left + stroke.X1, middle + stroke.Y1, left + stroke.X2, middle + stroke.Y2));
     }
 }

@@ -42,14 +42,22 @@ internal sealed class NotedPart
     /// <summary>Whether something stands there of a mark.</summary>
     public bool Holds(MarkKind kind) => texts.Exists(t => t.Kind == kind);
 
-    /// <summary>Draws it with its left upper corner at a point, and a circle round what stands there of a mark.</summary>
-    public void Draw(List<Shape> shapes, double left, double top, MarkKind? circled)
+    /// <summary>Whether something of it does not stand among other parts.</summary>
+    public bool IsInferred(IReadOnlyList<NotedPart> onPage) => texts.Exists(t => IsInferred(t.Text, t.Kind, onPage));
+
+    private static bool IsInferred(string text, MarkKind kind, IReadOnlyList<NotedPart> onPage) => !onPage.Any(p => p.texts.Exists(t => t.Kind == kind && t.Text == text));
+
+    /// <summary>
+    /// Draws it with its left upper corner at a point, a circle round what stands there of a mark, and in the reader's ink what does not stand on the page.
+    /// </summary>
+    public void Draw(List<Shape> shapes, double left, double top, MarkKind? circled, IReadOnlyList<NotedPart>? onPage = null)
     {
         foreach (var (x, y, text, kind) in texts)
         {
+            var ink = onPage is not null && IsInferred(text, kind, onPage) ? SquarePaper.Inferred : "";
             var box = ExpressionBox.Of(WrittenLine.Read(text));
-            foreach (var sign in box.Placed) shapes.Add(new TextShape("handline", left + x - box.Width / 2 + sign.X, top + y + sign.Y, sign.Text, 22 * sign.Size));
-            shapes.AddRange(box.Strokes.Select(s => new LineShape("rule thin", left + x - box.Width / 2 + s.X1, top + y + s.Y1, left + x - box.Width / 2 + s.X2, top + y + s.Y2)));
+            foreach (var sign in box.Placed) shapes.Add(new TextShape("handline" + ink, left + x - box.Width / 2 + sign.X, top + y + sign.Y, sign.Text, 22 * sign.Size));
+            shapes.AddRange(box.Strokes.Select(s => new LineShape("rule thin" + ink, left + x - box.Width / 2 + s.X1, top + y + s.Y1, left + x - box.Width / 2 + s.X2, top + y + s.Y2)));
             if (kind == circled) shapes.Add(new OvalShape("circle", left + x, top + y, box.Width / 2 + 8, box.Squares * Square / 2, Turned: -3));
         }
 

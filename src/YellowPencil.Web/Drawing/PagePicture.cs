@@ -65,6 +65,12 @@ public abstract class PagePicture
     /// <summary>Adds the circle round the first step that went wrong.</summary>
     public abstract PagePicture WithCircle(WrongStep? step);
 
+    /// <summary>Draws in the reader's ink what does not stand on a student's page: an explanation has it so, and the student need not have written it.</summary>
+    public abstract PagePicture WithInferred(WorkedItem page);
+
+    /// <summary>Whether some of it is drawn in the reader's ink because it does not stand on the page.</summary>
+    public abstract bool HasInferred { get; }
+
     /// <summary>Adds an answer that an explanation predicts: a tick where it is what was written, else the answer below.</summary>
     public abstract PagePicture WithPrediction(string answer);
 

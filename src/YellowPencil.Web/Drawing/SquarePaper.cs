@@ -14,6 +14,9 @@ internal sealed class SquarePaper(int columns, int right, IReadOnlyList<int> row
     /// <summary>The side of a square, in units of the sketch.</summary>
     public const int Square = 28;
 
+    /// <summary>What the style of a sign or stroke has behind it that does not stand on the page.</summary>
+    public const string Inferred = " inferred";
+
     private const double SquareInRem = 1.75;
     private readonly List<Shape> shapes = [];
 
@@ -33,19 +36,19 @@ internal sealed class SquarePaper(int columns, int right, IReadOnlyList<int> row
         foreach (var (column, sign) in Squares.Spread(number, lastColumn)) Sign("print", sign.Replace('-', '−'), column, row, 0);
     }
 
-    /// <summary>Writes by hand.</summary>
-    public void Write(string text, int column, int row, bool isSmall)
+    /// <summary>Writes by hand; in the reader's ink what is inferred.</summary>
+    public void Write(string text, int column, int row, bool isSmall, bool isInferred = false)
     {
         var css = isSmall ? "hand small" : text.TrimEnd('.').Length > 1 ? "hand tight" : "hand";
-        Sign(css, text.Replace('-', '−').Replace('*', '×').Replace('/', '÷'), column, row, isSmall ? 4 : 0);
+        Sign(isInferred ? css + Inferred : css, text.Replace('-', '−').Replace('*', '×').Replace('/', '÷'), column, row, isSmall ? 4 : 0);
     }
 
     /// <summary>Strikes out what stands in a square.</summary>
-    public void Strike(int column, int row, bool isSmall)
+    public void Strike(int column, int row, bool isSmall, bool isInferred = false)
     {
         if (!IsShown(row)) return;
         var (x, y) = (X(column), Y(row) + (isSmall ? 4 : 0));
-        Line("strike", x - 9, y + 10, x + 9, y - 10);
+        Line(isInferred ? "strike" + Inferred : "strike", x - 9, y + 10, x + 9, y - 10);
     }
 
     /// <summary>Draws a line along the edges of squares.</summary>

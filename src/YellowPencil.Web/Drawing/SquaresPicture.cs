@@ -22,6 +22,7 @@ internal sealed class SquaresPicture : PagePicture
     private readonly Squares squares;
     private readonly SortedSet<int> shown;
     private Squares predicted = new();
+    private Squares? onPage;
     private (int Column, int Row)? circle;
     private WrongStep? circled;
     private bool isForetold;
@@ -38,14 +39,14 @@ internal sealed class SquaresPicture : PagePicture
         shown = [.. set.Except(words), .. layout.Strips.Where(s => !squares.IsEmpty(s.Id)).Select(s => s.Row)];
 
         // Room for the marks over the numbers, also where there are none.
-        if (shown.Min > 0) shown.Add(shown.Min - 1);
+        if (shown.Min > 0 && set.Contains(shown.Min)) shown.Add(shown.Min - 1);
     }
 
     /// <summary>The rows that are shown, from the top.</summary>
     internal IReadOnlyCollection<int> Rows => shown;
 
     /// <inheritdoc/>
-    public override string Label => string.Join("; ", ((string[])[Spoken.Task(task), .. Spoken.Marks(layout, squares), .. noted.Select(n => $"beside it {n.Text}"), written, Circled, Foretold]).Where(t => t.Length > 0));
+    public override string Label => string.Join("; ", ((string[])[Spoken.Task(task), .. Spoken.Marks(layout, squares), .. noted.Select(n => $"beside it {n.Text}"), written, Circled, Foretold, HasInferred ? "some of it does not stand on the page" : ""]).Where(t => t.Length > 0));
 
     private string Circled => circled is null ? "" : circled.Place is { } place ? $"first wrong step in the {Place.Name(place)}" : "first wrong step marked";
 
@@ -146,6 +147,21 @@ internal sealed class SquaresPicture : PagePicture
     }
 
     /// <inheritdoc/>
+    public override PagePicture WithInferred(WorkedItem page)
+    {
+        onPage = layout.Put(page);
+        return this;
+    }
+
+    /// <inheritdoc/>
+    public override bool HasInferred => layout.Strips.Any(s => squares.In(s.Id).Any(square => IsInferred(s, square.Key, square.Value)));
+
+    // In which columns the digits of an answer stood is mostly not known.
+    private bool IsInferred(Strip strip, int column, string text) =>
+        onPage is not null && onPage.In(strip.Id).GetValueOrDefault(column) != text
+            && (strip.Kind != StripKind.Answer || onPage.TextOf(strip.Id)?.Text != squares.TextOf(strip.Id)?.Text);
+
+    /// <inheritdoc/>
     public override PagePicture WithPrediction(string answer)
     {
         var stands = squares.TextOf(layout.Answer.Id)?.Text;
@@ -206,8 +222,9 @@ internal sealed class SquaresPicture : PagePicture
             if (strip.Given is { } given && !IsInLine) paper.Given(given, strip.GivenAt + squares.MovedBy(strip.Id), strip.Row);
             foreach (var (column, text) in squares.In(strip.Id))
             {
-                paper.Write(text, column, strip.Row, strip.IsSmall);
-                if (strip.Strikes is { } struck) paper.Strike(column, struck, layout.Strips.Any(s => s.Row == struck && s.IsSmall));
+                var isInferred = IsInferred(strip, column, text);
+                paper.Write(text, column, strip.Row, strip.IsSmall, isInferred);
+                if (strip.Strikes is { } struck) paper.Strike(column, struck, layout.Strips.Any(s => s.Row == struck && s.IsSmall), isInferred);
             }
         }
 

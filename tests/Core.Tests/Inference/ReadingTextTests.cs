@@ -85,6 +85,13 @@ public class ReadingTextTests
         ReadingText.NotToldApart([], "Merrin", _ => "").ShouldBe("Merrin follows a rule, and this page cannot tell which of many.");
 
     [Fact]
+    public void A_rule_that_alone_is_likely_enough_to_be_named_is_said_to_be_probable()
+    {
+        var one = SheetDiagnosis.Read(new WorkedSheet { Student = "K-17", Items = ItemList.TryParse("52 - 38 = 26\n81 - 27 = 66\n604 - 278 = 474", null, out _) }).Best with { Probability = 0.648 };
+        ReadingText.NotToldApart([one], "Merrin", e => e.Hypothesis.Bugs[0].Name).ShouldBe("Merrin probably follows the rule “Turns the column round” (65 %); this page does not rule out others.");
+    }
+
+    [Fact]
     public void One_answer_under_many_items_is_asked_about_where_no_rule_foretells_it()
     {
         var reading = SheetDiagnosis.Read(new WorkedSheet { Student = "K-17", Items = ItemList.TryParse("60 - 51 = 7\n49 - 43 = 7\n754 - 158 = 7\n88 - 28 = 7\n848 - 379 = 7\n477 - 362 = 7", null, out _) });

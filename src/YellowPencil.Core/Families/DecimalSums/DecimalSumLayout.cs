@@ -16,9 +16,9 @@ internal sealed class DecimalSumLayout : FamilyLayout
         var ones = Math.Max(places, Play);
         var left = ones + whole - 1 + Play;
         var paper = new Paper { Ones = ones };
-        var (second, first, top) = (paper.NextRow(), paper.NextRow(), paper.NextRow());
-        if (sum.IsDifference) PartLayouts.StruckOut(paper, first, second, top, ones - places, left);
-        else paper.Marks("carries", "carry", WorkFields.Carries, first, ones - places, left);
+        var (above, top) = (PartLayouts.RowsAbove(paper), paper.NextRow());
+        if (sum.IsDifference) PartLayouts.StruckOut(paper, above, top, ones - places, left);
+        else paper.Marks("carries", "carry", WorkFields.Carries, above[0], ones - places, left);
         for (var line = 0; line < sum.Numbers.Count; line++)
         {
             var row = line == 0 ? top : paper.NextRow();

@@ -10,9 +10,9 @@ internal sealed class SubtractionLayout : FamilyLayout
         var difference = (ColumnDifference)task;
         var digits = Math.Max(difference.Top.Length, difference.Bottom.Length);
         var paper = new Paper();
-        var (second, first, top) = (paper.NextRow(), paper.NextRow(), paper.NextRow());
+        var (above, top) = (PartLayouts.RowsAbove(paper), paper.NextRow());
         paper.Print(difference.Top.Text, top, 0);
-        PartLayouts.StruckOut(paper, first, second, top, 0, difference.Top.Length - 1);
+        PartLayouts.StruckOut(paper, above, top, 0, difference.Top.Length - 1);
         var below = paper.NextRow();
         var bottom = paper.NextRow();
         paper.Marks(

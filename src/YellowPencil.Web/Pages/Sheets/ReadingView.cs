@@ -18,7 +18,6 @@ public sealed record DecisionLine(string What, string Text, bool IsOutOfDate);
 /// <summary>A reading as it is shown: the page, the explanations with one of them chosen, what was decided, and the next step.</summary>
 public sealed class ReadingView
 {
-    private const double LeastProbability = 0.01;
     private const int MostShown = 6;
     private readonly RuleNaming names;
     private readonly SchoolTime time;
@@ -37,7 +36,7 @@ public sealed class ReadingView
         var found = reading.Explanations.FirstOrDefault(e => ReadingDesk.RulesOf(e) == rules);
         Tried = found is null && rules is not null && !Rejected.Contains(rules) ? ReadingDesk.TryOn(page, rules) : null;
         Chosen = found ?? Tried ?? reading.Best;
-        Shown = [.. reading.OneByOne.Where(e => e.Probability >= LeastProbability).Take(MostShown)];
+        Shown = [.. reading.OneByOne.Where(e => e.Probability >= ReadingText.LeastPrinted).Take(MostShown)];
         if (!Shown.Contains(Chosen) && Tried is null) Shown = [.. Shown, Chosen];
         var next = NextStep.After(reading, NextItems.For(reading));
         Step = next.Kind != NextStepKind.Plan || Chosen.IsSound || PlanMaker.CanPlan(Chosen.Hypothesis)
