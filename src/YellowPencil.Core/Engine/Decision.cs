@@ -59,6 +59,9 @@ public abstract class Decision
     /// <param name="made">What is done, as ids spell it.</param>
     public abstract UnlistedDeviation? FindDeviation(string kind, string made);
 
+    /// <summary>What somebody who knows the method does here once in a while by a slip, as <see cref="Deviation.Done"/> has it; none where numbers come about.</summary>
+    internal virtual IEnumerable<object> DoneBySlip => [];
+
     /// <summary>How many kinds of context of a length a choice can be held to.</summary>
     internal abstract int KindsOf(RuleLength length);
 
@@ -200,6 +203,9 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
 
     /// <summary>What <see cref="Choice{TContext}.Needs"/> says, where one rule holds for every choice.</summary>
     public Func<TContext, TName, bool>? Needs { get; init; }
+
+    internal override IEnumerable<object> DoneBySlip =>
+        Enumerable.Range(0, table.Length).Where(number => Entry(number) is { Slip: > 0 } or { SlipIn: not null }).Select(ResultOf);
 
     internal override IReadOnlyList<(int Chosen, double Weight)> SlipsIn(in TContext context)
     {

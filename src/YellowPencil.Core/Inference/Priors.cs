@@ -42,9 +42,12 @@ public static class Priors
 
     /// <summary>
     /// Of rules that nobody listed, the part that does what listed ones do, in contexts of its own: who held a common rule and learned where it fails holds it in
-    /// fewer contexts. The choices of listed rules share it by how common these are, and the kinds of context share what each choice gets.
+    /// fewer contexts; or does by rule what others do by a slip. These choices share it by how common they are, and the kinds of context share what each gets.
     /// </summary>
     public const double Narrowed = 0.5;
+
+    /// <summary>The weight there of what others do by a slip.</summary>
+    public const double DoneBySlip = 2;
 
     /// <summary>
     /// How far an explanation that is found to be certain can be trusted: of students written down by others, so many did something else that agrees with the

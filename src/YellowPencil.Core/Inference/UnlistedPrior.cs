@@ -15,13 +15,14 @@ internal sealed class UnlistedPrior
             foreach (var deviation in bug.Deviations)
                 if (deviation is { Done: { } done, Decision: { } decision } && decisions.Contains(decision))
                     known[done] = known.GetValueOrDefault(done) + Priors.Weight(bug.Commonness) / bug.Deviations.Count;
+        foreach (var done in decisions.SelectMany(d => d.DoneBySlip)) known[done] = known.GetValueOrDefault(done) + Priors.DoneBySlip;
         var total = known.Values.Sum();
         foreach (var done in known.Keys.ToList()) known[done] /= total;
         var ofAny = known.Count == 0 ? 1 : 1 - Priors.Narrowed;
         each = [.. Enum.GetValues<RuleLength>().Select(length => Priors.UnlistedOf(length) * ofAny / Math.Max(1, points.Sum(p => p.CountOf(length))))];
     }
 
-    /// <summary>Whether a listed bug does the same.</summary>
+    /// <summary>Whether a listed bug does the same, or others by a slip.</summary>
     public bool IsKnown(object done) => known.ContainsKey(done);
 
     /// <summary>The probability of one rule.</summary>

@@ -156,10 +156,9 @@ internal sealed class SquaresPicture : PagePicture
     /// <inheritdoc/>
     public override bool HasInferred => layout.Strips.Any(s => squares.In(s.Id).Any(square => IsInferred(s, square.Key, square.Value)));
 
-    // In which columns the digits of an answer stood is mostly not known.
+    // The answer stands on the page; in which columns, and what of it first, is mostly not known.
     private bool IsInferred(Strip strip, int column, string text) =>
-        onPage is not null && onPage.In(strip.Id).GetValueOrDefault(column) != text
-            && (strip.Kind != StripKind.Answer || onPage.TextOf(strip.Id)?.Text != squares.TextOf(strip.Id)?.Text);
+        onPage is not null && onPage.In(strip.Id).GetValueOrDefault(column) != text && (strip.Kind != StripKind.Answer || onPage.IsEmpty(strip.Id));
 
     /// <inheritdoc/>
     public override PagePicture WithPrediction(string answer)

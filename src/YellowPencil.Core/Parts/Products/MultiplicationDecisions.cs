@@ -97,6 +97,8 @@ internal static class MultiplicationDecisions
         new("first", "in the first row", c => c.IsFirst && c.Rows > 1),
         new("first-zero", "where the multiplier ends in 0", c => c.IsZero && c.IsFirst && c.Rows > 1),
         new("one", "where the multiplier has 1", c => c.Digit == 1),
+        new("short-top", "when the first number has two digits", c => c.TopLength == 2) { Otherwise = "when the first number has more than two digits" },
+        new("two-rows", "with a multiplier of two digits", c => c.Rows == 2) { Otherwise = "with a multiplier of three digits or more" },
     ];
 
     public static readonly Decision<FactorsContext, ProductChoice> Procedure = new(
