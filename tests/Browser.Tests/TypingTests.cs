@@ -261,6 +261,21 @@ public sealed class TypingTests(Browser browser) : IClassFixture<Browser>
         browser.Stored().ShouldContain("\"rewritten\": {\"0\": \"14\"}");
     }
 
+    [Fact]
+    public void A_digit_that_lends_three_times_is_struck_out_three_times()
+    {
+        browser.BeginPage("5004 - 1678");
+        browser.Keys(K.ArrowUp + K.ArrowLeft + K.ArrowLeft + K.ArrowLeft + "4" + K.ArrowUp + "3" + K.ArrowUp + "2");
+        browser.TextOf("[data-spoken]").ShouldBe("5 struck out, 4 struck out, 3 struck out, 2 above; over the thousands");
+        Saved();
+        browser.Stored().ShouldContain("\"rewritten\": {\"3\": [\"4\", \"3\", \"2\"]}");
+
+        // A column further there is nothing to be struck out a third time: the hand is over the digit itself.
+        browser.Keys(K.ArrowRight + "9");
+        Saved();
+        browser.Stored().ShouldContain("\"rewritten\": {\"2\": \"9\", \"3\": [\"4\", \"3\", \"2\"]}");
+    }
+
     [Theory]
     [InlineData("FromRight", "4j11")]
     [InlineData("FromLeft", "11j4")]

@@ -283,6 +283,10 @@ public static class SheetDiagnosis
         return all == 0 ? 1 : without / all;
     }
 
+    // Of the many rules that nobody listed, one or another gives two slips of sound work, and is spoken against by a third item.
+    private static bool IsThin(Explanation explanation) =>
+        explanation.Hypothesis.Unlisted.Count > 0 && explanation.LeastShown <= ShowingsNeeded && explanation.Stands.Values.Contains(Stand.Against);
+
     /// <summary>What the reading comes to. Where no single rule is held, but rules are, the explanations say which of them the page leaves open.</summary>
     private static Outcome OutcomeOf(List<Explanation> explanations, Trusted trusted, IReadOnlyList<ItemReading> items, bool canBeSound)
     {
@@ -300,7 +304,8 @@ public static class SheetDiagnosis
             return 2 * wrong > answered.Count && explanations.First(e => e.IsSound).Hypothesis.Facts.Count > MostFactsOfSoundWork
                 ? Outcome.Unexplained
                 : Outcome.Sound;
-        if (!best.IsSound)
+        var isThin = IsThin(best);
+        if (!best.IsSound && !isThin)
         {
             var together = best.Probability
                 + best.NotSeparatedFrom.Sum(rules => explanations.Where(e => e.Hypothesis.RuleIds.SequenceEqual(rules)).Sum(e => e.Probability));
@@ -308,7 +313,7 @@ public static class SheetDiagnosis
         }
 
         if (trusted.SomethingElse >= 0.5) return wrong >= ShowingsNeeded ? Outcome.Unexplained : Outcome.TooFewChances;
-        if (1 - sound - trusted.SomethingElse - trusted.NoChance < Threshold || best.IsSound) return Outcome.TooFewChances;
+        if (isThin || 1 - sound - trusted.SomethingElse - trusted.NoChance < Threshold || best.IsSound) return Outcome.TooFewChances;
         LeaveOpen(explanations);
         return explanations[0].NotSeparatedFrom.Count > 0 ? Outcome.NotToldApart : Outcome.TooFewChances;
     }

@@ -219,10 +219,12 @@ export class Hand {
     if (columns < 0 && this.column === last && this.comesFromLeft && !this.strip.small && !isNote(this.strip)) this.after = true;
     this.column = Math.max(last, Math.min(this.column + columns, most));
 
-    // A second new value only goes over a first one.
-    const first = item.strips.find((strip) => strip.small && strip.row === this.strip.strikes);
-    if (first && this.strip.small && !squares.has(this.column) && !squaresOf(item, first.id).has(this.column)) this.strip = first;
+    // A second new value only goes over a first one, and a third over a second.
+    for (let below; (below = this.valueBelow(item)) && !squaresOf(item, this.strip.id).has(this.column) && !squaresOf(item, below.id).has(this.column); ) this.strip = below;
   }
+
+  /** The strip of new values that those of this one strike out. */
+  valueBelow(item) { return this.strip.small ? item.strips.find((strip) => strip.small && strip.row === this.strip.strikes) : undefined; }
 
   toEnd(item, isFirst) {
     const squares = squaresOf(item, this.strip.id);
