@@ -70,7 +70,7 @@ public static class ReadingText
     internal static string NotToldApart(List<Explanation> rivals, string who, Func<Explanation, string> nameOf)
     {
         if (rivals.Count == 0) return $"{who} follows a rule, and this page cannot tell which of many.";
-        if (rivals is [var one]) return $"{who} probably follows the rule “{nameOf(one)}” ({Math.Min(99, 100 * one.Alone):0} %); this page does not rule out others.";
+        if (rivals is [var one]) return $"{who} probably follows the rule “{nameOf(one)}” ({Math.Floor(Math.Min(99, 100 * one.Alone)):0} %); this page does not rule out others.";
         var shared = rivals.Select(e => e.Hypothesis.RuleIds.AsEnumerable()).Aggregate((all, rules) => all.Intersect(rules)).ToHashSet();
         var isShared = shared.Count > 0 && rivals.TrueForAll(e => e.Hypothesis.RuleCount > shared.Count);
         var open = string.Join(", or ", rivals.Select(e => $"“{(isShared ? Name(e, id => !shared.Contains(id)) : nameOf(e))}”"));
