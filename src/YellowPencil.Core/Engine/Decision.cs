@@ -234,7 +234,8 @@ public class Decision<TContext, TName>(string id, string question, TName taught)
     /// <summary>
     /// The number of a choice in contexts in which something else comes of it than of the taught one; less than 0 in others. It is one object for one choice.
     /// </summary>
-    internal ChoiceResult<TContext> ResultOf(int number) => results[number] ??= NewResultOf(number);
+    internal ChoiceResult<TContext> ResultOf(int number) =>
+        results[number] ?? Interlocked.CompareExchange(ref results[number], NewResultOf(number), null) ?? results[number]!;
 
     private protected virtual ChoiceResult<TContext> NewResultOf(int number)
     {
