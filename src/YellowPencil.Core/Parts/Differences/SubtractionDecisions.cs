@@ -46,7 +46,7 @@ internal static class SubtractionDecisions
     {
         [DifferenceAlignment.Ones] = new("ones", "puts ones under ones") { Says = _ => "Ones stand under ones." },
         [DifferenceAlignment.LeftEnds] = new("left-ends", "lines the numbers up on the left"),
-        Kinds = ItemKinds,
+        Kinds = [.. ItemKinds.Where(k => k.Id is "always" or "one-digit")],
         Idea = Ideas.SamePlaceUnderSamePlace,
     };
 
@@ -55,7 +55,7 @@ internal static class SubtractionDecisions
     {
         [DifferenceDirection.FromOnes] = new("from-ones", "starts with the ones") { Says = _ => "Starts with the ones." },
         [DifferenceDirection.FromLeft] = new("from-left", "starts at the left"),
-        Kinds = ItemKinds,
+        Kinds = [.. ItemKinds.Where(k => k.Id != "needs-renaming")],
         Idea = Ideas.SmallestPlaceFirst,
     };
 

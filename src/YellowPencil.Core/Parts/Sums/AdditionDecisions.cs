@@ -65,7 +65,7 @@ internal static class AdditionDecisions
     {
         [SumAlignment.Ones] = new("ones", "puts ones under ones") { Says = _ => "Ones stand under ones." },
         [SumAlignment.LeftEnds] = new("left-ends", "lines the numbers up on the left"),
-        Kinds = SumKinds,
+        Kinds = [.. SumKinds.Where(k => k.Id != "ragged")],
         Idea = Ideas.SamePlaceUnderSamePlace,
     };
 
@@ -73,7 +73,7 @@ internal static class AdditionDecisions
     {
         [SumDirection.FromOnes] = new("from-ones", "starts with the ones") { Says = _ => "Starts with the smallest place." },
         [SumDirection.FromLeft] = new("from-left", "starts at the left"),
-        Kinds = SumKinds,
+        Kinds = [.. SumKinds.Where(k => k.Id != "carry")],
         Idea = Ideas.SmallestPlaceFirst,
     };
 
