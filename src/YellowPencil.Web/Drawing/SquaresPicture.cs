@@ -38,8 +38,8 @@ internal sealed class SquaresPicture : PagePicture
         var words = layout.Prints.Where(p => p.Text.Length > 2).Select(p => p.Row);
         shown = [.. set.Except(words), .. layout.Strips.Where(s => !squares.IsEmpty(s.Id)).Select(s => s.Row)];
 
-        // Room for the marks over the numbers, also where there are none.
-        if (shown.Min > 0 && set.Contains(shown.Min)) shown.Add(shown.Min - 1);
+        // Room for the marks over the numbers, also where there are none or one row of them.
+        if (shown.Min > 0 && shown.Min > set.Min() - 2) shown.Add(shown.Min - 1);
     }
 
     /// <summary>The rows that are shown, from the top.</summary>
