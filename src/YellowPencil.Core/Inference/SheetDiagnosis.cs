@@ -285,7 +285,7 @@ public static class SheetDiagnosis
 
     // Of the many rules that nobody listed, one or another gives two slips of sound work, and is spoken against by a third item.
     private static bool IsThin(Explanation explanation) =>
-        explanation.Hypothesis.Unlisted.Count > 0 && explanation.LeastShown <= ShowingsNeeded && explanation.Stands.Values.Contains(Stand.Against);
+        explanation.Hypothesis.Unlisted.Count > 0 && explanation.MostShown <= ShowingsNeeded && explanation.Stands.Values.Contains(Stand.Against);
 
     /// <summary>What the reading comes to. Where no single rule is held, but rules are, the explanations say which of them the page leaves open.</summary>
     private static Outcome OutcomeOf(List<Explanation> explanations, Trusted trusted, IReadOnlyList<ItemReading> items, bool canBeSound)

@@ -48,4 +48,12 @@ public class UnlistedPriorTests
         reading.Best.Hypothesis.RuleIds.ShouldBe(["unlisted:division.remainder/half/round-up"]);
         reading.Best.CountText.ShouldBe("3 of 3 items");
     }
+
+    // Two slips of sound work, one too many each, in columns with a 9 (466 + 795 is 1261, 257 + 985 is 1242); a third such column is right.
+    [Fact]
+    public void Two_slips_that_some_odd_rule_gives_are_not_held_for_it() => SheetDiagnosis.Read(new WorkedSheet
+    {
+        Student = "K-17",
+        Items = ItemList.TryParse("466 + 795 = 1271\n257 + 985 = 1342\n394 + 278 = 672\n48 + 37 = 85\n263 + 518 = 781\n704 + 168 = 872\n586 + 247 = 833\n65 + 28 = 93\n347 + 468 = 815\n758 + 164 = 922", null, out _),
+    }).Outcome.ShouldBe(Outcome.TooFewChances);
 }
