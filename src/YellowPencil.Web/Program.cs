@@ -19,7 +19,7 @@ try
     builder.AddCore(connection);
     if (areAccountsMeant) return await AccountCommands.RunAsync(args, builder.Build().Services, Console.Out, Console.Error);
     builder.Services.AddPages(builder.Configuration);
-    builder.WebHost.ConfigureKestrel(Limits.Configure);
+    builder.WebHost.ConfigureKestrel(kestrel => Limits.Configure(kestrel, builder.Configuration));
     builder.Services.Configure<ForwardedHeadersOptions>(options => Limits.Trust(options, builder.Configuration["Proxies"]));
 
     var app = builder.Build();

@@ -62,7 +62,7 @@ public sealed class PencilApp : WebApplicationFactory<Program>
     internal Action<IServiceCollection> More { get; init; } = _ => { };
 
     /// <summary>The connection to the application's database.</summary>
-    public string ConnectionString => $"{Cluster};Database={database}";
+    public string ConnectionString => $"{Cluster};Database={database};Timeout=300;Command Timeout=900";
 
     /// <summary>Runs SQL on the application's database.</summary>
     public async Task<object?> SqlAsync(string sql)
@@ -94,6 +94,10 @@ public sealed class PencilApp : WebApplicationFactory<Program>
         builder.UseSetting("Migrate", "true");
         builder.UseSetting("Demo", "true");
         builder.UseSetting("WarmUp", "false");
+
+        // Tests wait for what happens, not for a clock: on a machine that stands still for a minute nothing is given up.
+        builder.UseSetting("Requests:LongestSeconds", "900");
+        builder.UseSetting("Requests:PatienceSeconds", "900");
         foreach (var (name, value) in settings) builder.UseSetting(name, value);
         builder.ConfigureTestServices(More);
     }

@@ -98,9 +98,10 @@ public sealed class AttackTests(PencilApp app) : PageTests(app), IClassFixture<P
     [Fact]
     public async Task A_body_that_never_ends_is_closed()
     {
-        App.StartServer();
+        await using var app = new PencilApp(("Requests:PatienceSeconds", "2"));
+        app.StartServer();
         using var client = new TcpClient();
-        await client.ConnectAsync(IPAddress.Loopback, App.ClientOptions.BaseAddress.Port);
+        await client.ConnectAsync(IPAddress.Loopback, app.ClientOptions.BaseAddress.Port);
         var stream = client.GetStream();
         await stream.WriteAsync(Encoding.ASCII.GetBytes("POST /sign-in HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/x-www-form-urlencoded\r\nContent-Length: 1000\r\n\r\nemail=a"));
         using var told = new StreamReader(stream);

@@ -23,7 +23,7 @@ public sealed class Visitor : IDisposable
 
     public Visitor(Uri address)
     {
-        client = new HttpClient(new HttpClientHandler { AllowAutoRedirect = true, CookieContainer = cookies }) { BaseAddress = address };
+        client = new HttpClient(new HttpClientHandler { AllowAutoRedirect = true, CookieContainer = cookies }) { BaseAddress = address, Timeout = Timeout.InfiniteTimeSpan };
     }
 
     public HttpResponseMessage? Last { get; private set; }
@@ -118,6 +118,7 @@ public sealed class Visitor : IDisposable
     private async Task<IHtmlDocument> ReadAsync()
     {
         var page = await new HtmlParser().ParseDocumentAsync(await Last!.Content.ReadAsStringAsync());
+        if (Last.StatusCode == HttpStatusCode.ServiceUnavailable) throw new HttpRequestException($"{Address} answered {(int)Last.StatusCode}: {page.Body?.TextContent.Trim()}");
         token = page.QuerySelector("input[name=__RequestVerificationToken]")?.GetAttribute("value")
             ?? page.QuerySelector("[data-token]")?.GetAttribute("data-token") ?? token;
 

@@ -80,7 +80,7 @@ internal static class AppServices
             options.Cookie.Name = "pencil-once";
             options.Cookie.SecurePolicy = CookieSecurePolicy.SameAsRequest;
         });
-        services.AddLimits();
+        services.AddLimits(configuration);
         services.AddTelemetry(configuration);
         services.AddScoped<OnceFilter>();
         services.AddScoped<LookFilter>();

@@ -16,11 +16,11 @@ namespace YellowPencil.Web.Services;
 /// <summary>How long a request may take, and how slowly it may come in.</summary>
 internal static class Limits
 {
-    /// <summary>The longest that a request is worked on; the longest reading takes a tenth of it.</summary>
-    private static readonly TimeSpan Longest = TimeSpan.FromSeconds(30);
+    /// <summary>The longest that a request is worked on, in seconds, where no other is set; the longest reading takes a tenth of it.</summary>
+    private const double Longest = 30;
 
-    /// <summary>How long somebody may take to send the head of a request, or to go on with its body.</summary>
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(10);
+    /// <summary>How long somebody may take to send the head of a request, or to go on with its body, in seconds, where nothing else is set.</summary>
+    private const double Patience = 10;
 
     /// <summary>Requests that are worked on at once: fewer than there are connections to the database, so that none waits for one in vain.</summary>
     private const int AtOnce = 24;
@@ -51,11 +51,12 @@ internal static class Limits
     private static bool NeedsDatabase(PathString path) =>
         !path.StartsWithSegments("/dist", StringComparison.Ordinal) && !path.StartsWithSegments("/healthz", StringComparison.Ordinal) && !path.StartsWithSegments("/readyz", StringComparison.Ordinal);
 
-    public static void Configure(KestrelServerOptions kestrel)
+    public static void Configure(KestrelServerOptions kestrel, IConfiguration configuration)
     {
+        var patience = TimeSpan.FromSeconds(configuration.GetValue("Requests:PatienceSeconds", Patience));
         kestrel.AddServerHeader = false;
-        kestrel.Limits.RequestHeadersTimeout = Patience;
-        kestrel.Limits.MinRequestBodyDataRate = new MinDataRate(bytesPerSecond: 240, gracePeriod: Patience);
+        kestrel.Limits.RequestHeadersTimeout = patience;
+        kestrel.Limits.MinRequestBodyDataRate = new MinDataRate(bytesPerSecond: 240, gracePeriod: patience);
         kestrel.Limits.MaxRequestBodySize = 8_000_000;
     }
 
@@ -76,9 +77,10 @@ internal static class Limits
         how == "json" ? log.WriteTo.Console(new RenderedCompactJsonFormatter()) : log.WriteTo.Console(formatProvider: CultureInfo.InvariantCulture);
 
     /// <summary>Ends the work of requests that take too long, and says whether the application is well.</summary>
-    public static void AddLimits(this IServiceCollection services)
+    public static void AddLimits(this IServiceCollection services, IConfiguration configuration)
     {
-        services.AddRequestTimeouts(options => options.DefaultPolicy = new RequestTimeoutPolicy { Timeout = Longest, TimeoutStatusCode = StatusCodes.Status503ServiceUnavailable });
+        var longest = TimeSpan.FromSeconds(configuration.GetValue("Requests:LongestSeconds", Longest));
+        services.AddRequestTimeouts(options => options.DefaultPolicy = new RequestTimeoutPolicy { Timeout = longest, TimeoutStatusCode = StatusCodes.Status503ServiceUnavailable });
         services.AddRateLimiter(options =>
         {
             options.RejectionStatusCode = StatusCodes.Status503ServiceUnavailable;

@@ -49,6 +49,8 @@ public class AdditionMethodTests
     [InlineData("36 + 27", "adds-all-digits", "18")]
     [InlineData("31 + 42", "counts-start-number", "62")]
     [InlineData("36 + 27", "carry-always-over-first", "513")]
+    [InlineData("283 + 68", "carry-always-over-first", "2412")]
+    [InlineData("894 + 900", "carry-always-over-first", "705")]
     [InlineData("36 + 27", "carry-added-to-answer", "54")]
     [InlineData("36 + 27", "tens-written-only", "51")]
     [InlineData("36 + 27", "nine-is-the-most", "59")]

@@ -19,6 +19,7 @@ internal ref struct ColumnSumWork
     private int allCarries;
     private int carriesMade;
     private int worked;
+    private bool isFromLeft;
 
     public ColumnSumWork(MethodRun run, ReadOnlySpan<int> digits, int addends, Span<int> cells, int smallestPlace = 0)
     {
@@ -35,10 +36,11 @@ internal ref struct ColumnSumWork
     /// <summary>Works all columns, and writes a carry that is left beyond the last one.</summary>
     public void Work(SumDirection direction)
     {
-        run.Page.Write(WorkFields.Order, null, direction == SumDirection.FromOnes ? OrderField.RightToLeft : OrderField.LeftToRight);
+        isFromLeft = direction == SumDirection.FromLeft;
+        run.Page.Write(WorkFields.Order, null, isFromLeft ? OrderField.LeftToRight : OrderField.RightToLeft);
         for (var i = 0; i < width; i++)
         {
-            var column = direction == SumDirection.FromOnes ? i : width - 1 - i;
+            var column = isFromLeft ? width - 1 - i : i;
             if (i > 0 && run.Ask(AdditionDecisions.Onward, Context(column)) == SumOnward.Stop) return;
             WorkColumn(column);
             worked++;
@@ -59,13 +61,16 @@ internal ref struct ColumnSumWork
         var context = Context(column) with { Total = total };
         var (written, carry) = total < 10
             ? BelowTenOf(context)
-            : context.IsLast
+            : IsWrittenWhole(context)
             ? (run.Do(AdditionDecisions.Last, context), 0)
             : run.Do(AdditionDecisions.Ten, context);
         written = run.Value(AdditionDecisions.Written, context, written);
         if (written >= 0) WriteCell(column, written);
-        if (!context.IsLast) Carry(context, run.Value(AdditionDecisions.Carried, context, carry, most: 99));
+        if (!IsWrittenWhole(context)) Carry(context, run.Value(AdditionDecisions.Carried, context, carry, most: 99));
     }
+
+    // Whoever begins at the left has columns to go: the ten of the leftmost column is carried like any other.
+    private readonly bool IsWrittenWhole(in AddColumnContext context) => context.IsLast && (!isFromLeft || width == 1);
 
     private readonly (int Written, int Carry) BelowTenOf(AddColumnContext context) =>
         (context.Total, context.ColumnsLeft > 0 && run.Ask(AdditionDecisions.Below, context) == BelowTen.CarryOne ? 1 : 0);
