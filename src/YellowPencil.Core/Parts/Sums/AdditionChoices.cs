@@ -7,7 +7,7 @@ internal enum SumChoice { Add, TakeAway, AddAllDigits }
 internal enum SumAlignment { Ones, LeftEnds }
 
 /// <summary>Where the work begins.</summary>
-internal enum SumDirection { FromOnes, FromLeft }
+internal enum SumDirection { FromOnes, FromLeft, FromLeftThroughout }
 
 /// <summary>Whether there is another column to work.</summary>
 internal enum SumOnward { NextColumn, Stop }

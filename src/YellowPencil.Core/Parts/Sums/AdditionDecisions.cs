@@ -73,6 +73,7 @@ internal static class AdditionDecisions
     {
         [SumDirection.FromOnes] = new("from-ones", "starts with the ones") { Says = _ => "Starts with the smallest place." },
         [SumDirection.FromLeft] = new("from-left", "starts at the left"),
+        [SumDirection.FromLeftThroughout] = new("from-left-throughout", "starts at the left and carries from the leftmost column too"),
         Kinds = [.. SumKinds.Where(k => k.Id != "carry")],
         Idea = Ideas.SmallestPlaceFirst,
     };

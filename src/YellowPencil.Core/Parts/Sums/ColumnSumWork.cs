@@ -19,7 +19,7 @@ internal ref struct ColumnSumWork
     private int allCarries;
     private int carriesMade;
     private int worked;
-    private bool isFromLeft;
+    private bool carriesThroughout;
 
     public ColumnSumWork(MethodRun run, ReadOnlySpan<int> digits, int addends, Span<int> cells, int smallestPlace = 0)
     {
@@ -36,7 +36,8 @@ internal ref struct ColumnSumWork
     /// <summary>Works all columns, and writes a carry that is left beyond the last one.</summary>
     public void Work(SumDirection direction)
     {
-        isFromLeft = direction == SumDirection.FromLeft;
+        var isFromLeft = direction != SumDirection.FromOnes;
+        carriesThroughout = direction == SumDirection.FromLeftThroughout;
         run.Page.Write(WorkFields.Order, null, isFromLeft ? OrderField.LeftToRight : OrderField.RightToLeft);
         for (var i = 0; i < width; i++)
         {
@@ -69,8 +70,8 @@ internal ref struct ColumnSumWork
         if (!IsWrittenWhole(context)) Carry(context, run.Value(AdditionDecisions.Carried, context, carry, most: 99));
     }
 
-    // Whoever begins at the left has columns to go: the ten of the leftmost column is carried like any other.
-    private readonly bool IsWrittenWhole(in AddColumnContext context) => context.IsLast && (!isFromLeft || width == 1);
+    // Whoever begins at the left has columns to go, and may carry the ten of the leftmost one like any other.
+    private readonly bool IsWrittenWhole(in AddColumnContext context) => context.IsLast && !(carriesThroughout && width > 1);
 
     private readonly (int Written, int Carry) BelowTenOf(AddColumnContext context) =>
         (context.Total, context.ColumnsLeft > 0 && run.Ask(AdditionDecisions.Below, context) == BelowTen.CarryOne ? 1 : 0);
