@@ -192,6 +192,12 @@ public sealed class ClassTests(PencilApp app) : IClassFixture<PencilApp>
         var csv = await visitor.Last!.Content.ReadAsStringAsync();
         csv.TrimStart('\ufeff').ShouldBe($"student,604 - 278,523 - 168,80 - 36,4.56 + 3.7\r\n{start}-01,474,?,,\r\n{start}-02,,,,\"1,234.5\"\r\n");
         CellsOf(await TableAsync(visitor, sheet, csv), pages).ShouldBe(written);
+
+        // Where numbers have a comma, semicolons stand between the cells.
+        await app.SqlAsync("update \"AspNetUsers\" set has_decimal_comma = true");
+        await visitor.GetAsync($"/class-sheets/{sheet}?handler=Csv");
+        await app.SqlAsync("update \"AspNetUsers\" set has_decimal_comma = false");
+        (await visitor.Last!.Content.ReadAsStringAsync()).TrimStart('\ufeff').ShouldBe($"student;604 - 278;523 - 168;80 - 36;4,56 + 3,7\r\n{start}-01;474;?;;\r\n{start}-02;;;;1,234,5\r\n");
         await visitor.GetAsync($"/class-sheets/{sheet}?handler=Sheets");
         var sheets = await visitor.Last!.Content.ReadAsStringAsync();
         sheets.TrimEnd().Split('\n').Length.ShouldBe(2);

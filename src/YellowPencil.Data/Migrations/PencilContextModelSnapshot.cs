@@ -1182,6 +1182,10 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("integer")
                         .HasColumnName("group_size");
 
+                    b.Property<bool>("HasDecimalComma")
+                        .HasColumnType("boolean")
+                        .HasColumnName("has_decimal_comma");
+
                     b.Property<bool>("HasNameLine")
                         .HasColumnType("boolean")
                         .HasColumnName("has_name_line");

@@ -6,6 +6,7 @@ using YellowPencil.Core.Format;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
 using YellowPencil.Data;
+using YellowPencil.Web.Printing;
 using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Classes;
@@ -66,19 +67,20 @@ public sealed class AnswerTable
         return table;
     }
 
-    /// <summary>The board as CSV: a row of tasks, then a row for each student.</summary>
-    public static string Write(ClassBoard board)
+    /// <summary>The board as CSV: a row of tasks, then a row for each student; with decimal commas, semicolons stand between the cells.</summary>
+    public static string Write(ClassBoard board, bool hasComma)
     {
+        string Shown(string written) => hasComma ? DecimalSign.Numbers(written) : written;
         using var text = new StringWriter(CultureInfo.InvariantCulture);
-        using (var csv = new CsvWriter(text, Csv.Safe))
+        using (var csv = new CsvWriter(text, hasComma ? Csv.SafeWithSemicolons : Csv.Safe))
         {
             csv.WriteField("student");
-            foreach (var item in board.Items) csv.WriteField(ItemList.Written(item.TaskAsWritten, item.Asked));
+            foreach (var item in board.Items) csv.WriteField(Shown(ItemList.Written(item.TaskAsWritten, item.Asked)));
             csv.NextRecord();
             foreach (var row in board.Rows)
             {
                 csv.WriteField(row.Student.Code);
-                foreach (var item in board.Items) csv.WriteField(row.Item(item.Id)?.Answer ?? "");
+                foreach (var item in board.Items) csv.WriteField(Shown(row.Item(item.Id)?.Answer ?? ""));
                 csv.NextRecord();
             }
         }

@@ -24,6 +24,10 @@ public sealed class AccountModel(CurrentSpecialist who, SignInDesk desk, PencilC
     [BindProperty]
     public TypingDirection Direction { get; set; }
 
+    /// <summary>Whether numbers have a decimal comma.</summary>
+    [BindProperty]
+    public bool Comma { get; set; }
+
     /// <summary>Whether sheets have a name line.</summary>
     [BindProperty]
     public bool NameLine { get; set; }
@@ -46,7 +50,7 @@ public sealed class AccountModel(CurrentSpecialist who, SignInDesk desk, PencilC
     public void OnGet()
     {
         var account = who.Account!;
-        (Name, Zone, Direction, NameLine, Kept) = (account.DisplayName, account.TimeZone, account.TypingDirection, account.HasNameLine, account.MonthsKept);
+        (Name, Zone, Direction, Comma, NameLine, Kept) = (account.DisplayName, account.TimeZone, account.TypingDirection, account.HasDecimalComma, account.HasNameLine, account.MonthsKept);
     }
 
     /// <summary>Saves the settings.</summary>
@@ -58,7 +62,8 @@ public sealed class AccountModel(CurrentSpecialist who, SignInDesk desk, PencilC
         else if (!Enum.IsDefined(Direction) || (Kept is { } months && !Retention.Choices.Contains(months))) Faults = ["Choose one of the values offered."];
         if (Faults.Count > 0) return Page();
         var account = await data.Users.FirstAsync(u => u.Id == who.Id);
-        (account.DisplayName, account.TimeZone, account.TypingDirection, account.HasNameLine, account.MonthsKept) = (name, SchoolTime.Named(Zone) ?? "", Direction, NameLine, Kept);
+        (account.DisplayName, account.TimeZone, account.TypingDirection) = (name, SchoolTime.Named(Zone) ?? "", Direction);
+        (account.HasDecimalComma, account.HasNameLine, account.MonthsKept) = (Comma, NameLine, Kept);
         await data.SaveChangesAsync();
         Done = "Saved.";
         return Redirect("/account");

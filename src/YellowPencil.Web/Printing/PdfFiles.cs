@@ -6,6 +6,7 @@ using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Progress;
 using YellowPencil.Core.Teaching;
+using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Pages.Plans;
 using YellowPencil.Web.Pages.Sheets;
@@ -27,9 +28,13 @@ public sealed class PdfFiles
     private const int LongestItemBeside = 22;
     private const int LongestAnswerBeside = 10;
 
-    /// <summary>Makes ready to write files, with the fonts that the browser is served.</summary>
-    public PdfFiles(IWebHostEnvironment host)
+    private readonly bool hasComma;
+
+    /// <summary>Makes ready to write files for somebody, with the fonts that the browser is served.</summary>
+    public PdfFiles(IWebHostEnvironment host, CurrentSpecialist who)
     {
+        hasComma = who.Account?.HasDecimalComma == true;
+
         // The library keeps one resolver for the process.
         if (GlobalFontSettings.FontResolver is null) GlobalFontSettings.FontResolver = new PdfFonts(Path.Combine(host.WebRootPath, "dist", "fonts"));
     }
@@ -38,7 +43,7 @@ public sealed class PdfFiles
     public byte[] Sheet(PaperView view, bool hasNameLine)
     {
         var title = view.Title.Length > 0 ? view.Title : "Sheet";
-        using var paper = new PdfPaper(title, view.Wish.Paper, view.Wish.IsLarge, view.Wish.IsLarge ? null : ItemBands.Sides[view.Side]);
+        using var paper = new PdfPaper(title, view.Wish.Paper, view.Wish.IsLarge, view.Wish.IsLarge ? null : ItemBands.Sides[view.Side]) { HasComma = hasComma };
         if (view.IsKey)
         {
             paper.Begin($"Key: {title}");
@@ -66,7 +71,7 @@ public sealed class PdfFiles
     /// <summary>Paper to lay beside the writing.</summary>
     public byte[] Aid(PaperSize size, string code, Sketch sketch)
     {
-        using var paper = new PdfPaper("Paper", size);
+        using var paper = new PdfPaper("Paper", size) { HasComma = hasComma };
         paper.Begin(code);
         paper.Draw(sketch);
         return paper.Finish();
@@ -75,7 +80,7 @@ public sealed class PdfFiles
     /// <summary>A plan for the specialist's hand.</summary>
     public byte[] Plan(RemediationPlan plan, PaperSize size, string headed)
     {
-        using var paper = new PdfPaper($"{plan.Student}: {plan.Idea.Name}", size, square: SquareInPlans);
+        using var paper = new PdfPaper($"{plan.Student}: {plan.Idea.Name}", size, square: SquareInPlans) { HasComma = hasComma };
         paper.Begin(headed);
         paper.Heading($"{plan.Student}: {plan.Idea.Name}");
         paper.Say("Aim:", plan.Script.Aim);
@@ -126,7 +131,7 @@ public sealed class PdfFiles
     public byte[] Card(SessionCard card, PaperSize size, string headed)
     {
         var plan = card.Plan;
-        using var paper = new PdfPaper($"{plan.Student}: session card", size, square: SquareOnCards) { TextSize = TextOnCards };
+        using var paper = new PdfPaper($"{plan.Student}: session card", size, square: SquareOnCards) { TextSize = TextOnCards, HasComma = hasComma };
         paper.Begin(headed);
         paper.Heading($"{plan.Student} · {plan.Idea.Name} · {card.AllMinutes} minutes");
         paper.Say("Aim:", plan.Script.Aim);
@@ -155,7 +160,7 @@ public sealed class PdfFiles
     {
         if (cards.Count == 1) return Card(cards[0], size, $"{cards[0].Plan.Student} · {headed}");
         var plan = cards[0].Plan;
-        using var paper = new PdfPaper($"Session: {plan.Idea.Name}", size, square: SquareOnCards) { TextSize = TextOnCards };
+        using var paper = new PdfPaper($"Session: {plan.Idea.Name}", size, square: SquareOnCards) { TextSize = TextOnCards, HasComma = hasComma };
         paper.Begin($"{string.Join(", ", cards.Select(c => c.Plan.Student))} · {headed}");
         paper.Heading($"{string.Join(", ", cards.Select(c => c.Plan.Student))} · {plan.Idea.Name} · {cards.Max(c => c.AllMinutes)} minutes");
         paper.Say("Aim:", plan.Script.Aim);
@@ -197,7 +202,7 @@ public sealed class PdfFiles
     public byte[] Progress(PlanWeeks weeks, RemediationPlan plan, PaperSize size, string headed)
     {
         var (series, decision) = (weeks.Series, weeks.Series.Decision);
-        using var paper = new PdfPaper($"{plan.Student}: progress", size);
+        using var paper = new PdfPaper($"{plan.Student}: progress", size) { HasComma = hasComma };
         paper.Begin(headed);
         paper.Heading($"{plan.Student}: {plan.Idea.Name}");
         paper.Say("How it stands:", $"{ProgressRules.NameOf(decision.State)}. {decision.Because}");
@@ -209,7 +214,7 @@ public sealed class PdfFiles
         return paper.Finish();
     }
 
-    /// <summary>A report, a line a paragraph.</summary>
+    /// <summary>A report, a line a paragraph, as it was given out.</summary>
     public byte[] Report(string name, string code, string text, PaperSize size, string headed)
     {
         using var paper = new PdfPaper($"{code}: {name}", size);

@@ -45,6 +45,9 @@ internal sealed class PdfPaper : IDisposable
         Square = (square ?? (isLarge ? ItemBands.LargeSide : ItemBands.Sides[0])) * Mm;
     }
 
+    /// <summary>Whether numbers have a decimal comma.</summary>
+    public bool HasComma { get; init; }
+
     /// <summary>The size of the text, in points.</summary>
     public double TextSize { get; init; }
 
@@ -181,7 +184,7 @@ internal sealed class PdfPaper : IDisposable
         {
             using var foot = XGraphics.FromPdfPage(pages[i].Page);
             var below = new XRect(Margin, foot.PageSize.Height - Margin - 10, foot.PageSize.Width - 2 * Margin, 10);
-            foot.DrawString(pages[i].Head, Plain(9), XBrushes.DimGray, below, XStringFormats.TopLeft);
+            foot.DrawString(Shown(pages[i].Head), Plain(9), XBrushes.DimGray, below, XStringFormats.TopLeft);
             foot.DrawString($"{i + 1} / {pages.Count}", Plain(9), XBrushes.DimGray, below, XStringFormats.TopRight);
         }
 
@@ -193,6 +196,8 @@ internal sealed class PdfPaper : IDisposable
     private static XFont Plain(double size) => new(PdfFonts.Print, size);
 
     private static XFont Bold(double size) => new(PdfFonts.Print, size, XFontStyleEx.Bold);
+
+    private string Shown(string text) => HasComma ? DecimalSign.WithComma(text) : text;
 
     private static IEnumerable<(string, XFont)> Words(string text, XFont font) => text.Split(' ', StringSplitOptions.RemoveEmptyEntries).Select(word => (word, font));
 
@@ -251,7 +256,7 @@ internal sealed class PdfPaper : IDisposable
         var size = sign.Size > 0 ? sign.Size : sign.Style switch { "hand small" => 18, "hand tight" => 17, _ when sign.Style.Contains("word") => 15, _ => isHand ? 25 : 21 };
         var font = new XFont(isHand ? PdfFonts.Hand : PdfFonts.Print, size * unit);
         var at = sign.Style.Contains("word") ? XStringFormats.CenterLeft : XStringFormats.Center;
-        on.DrawString(sign.Text, font, XBrushes.Black, x, middle, at);
+        on.DrawString(HasComma ? DecimalSign.Sign(sign.Text) : sign.Text, font, XBrushes.Black, x, middle, at);
     }
 
     private bool Row(IReadOnlyList<double> shares, IReadOnlyList<string> cells, XFont font, bool isHead)
@@ -303,7 +308,7 @@ internal sealed class PdfPaper : IDisposable
         }
     }
 
-    private void Write(string written, XFont font, double left, double top) => on.DrawString(PdfFonts.Readable(written), font, XBrushes.Black, left, top, XStringFormats.TopLeft);
+    private void Write(string written, XFont font, double left, double top) => on.DrawString(PdfFonts.Readable(Shown(written)), font, XBrushes.Black, left, top, XStringFormats.TopLeft);
 
     private void Need(double height)
     {

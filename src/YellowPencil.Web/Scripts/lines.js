@@ -1,5 +1,7 @@
 // An item that stands in lines: each line is a field while it is typed, and is built up by the server (fractions, powers, roots) when it is left or after
 // a pause. A line that does not parse keeps its text and says where. The last line is the answer.
+import { numberField } from "./decimal-sign.js";
+
 const PAUSE = 700; // milliseconds after the last key before a line is built up beside its field
 const built = new Map();
 
@@ -44,7 +46,7 @@ export class LineFields {
     picture.className = "built";
     picture.setAttribute("aria-hidden", "true");
     fault.className = "linefault";
-    Object.assign(field, { type: "text", className: "hand", autocomplete: "off", spellcheck: false, maxLength: 200 });
+    numberField(Object.assign(field, { type: "text", className: "hand", autocomplete: "off", spellcheck: false, maxLength: 200 }));
     for (const [name, value] of [["autocapitalize", "off"], ["autocorrect", "off"], ["enterkeyhint", "next"]]) field.setAttribute(name, value);
     fault.id = `fault-${this.item.id}-${Math.random().toString(36).slice(2)}`;
     field.setAttribute("aria-describedby", fault.id);
@@ -130,7 +132,7 @@ export class BesideFields {
     group.setAttribute("aria-label", `Item ${this.item.id}: ${part.title}`);
     for (const cell of part.cells) {
       const field = document.createElement("input");
-      Object.assign(field, { type: "text", className: "hand", autocomplete: "off", spellcheck: false, maxLength: 60 });
+      numberField(Object.assign(field, { type: "text", className: "hand", autocomplete: "off", spellcheck: false, maxLength: 60 }));
       field.setAttribute("aria-label", `Item ${this.item.id}, ${cell.label}`);
       field.style.gridRow = cell.row;
       field.style.gridColumn = cell.column;

@@ -3,6 +3,7 @@ import Alpine from "./alpine.js";
 import { startBoard } from "./board.js";
 import { followReading } from "./class-reading.js";
 import { startCoverage } from "./coverage.js";
+import { startDecimalSign } from "./decimal-sign.js";
 import { follow } from "./follow.js";
 import { replay } from "./replay.js";
 import { startSession } from "./session.js";
@@ -10,6 +11,8 @@ import { startTyping } from "./typing.js";
 import { showUnsent } from "./unsent.js";
 import { editWords } from "./words.js";
 import { forgetAll, forgetForm, keepField, unsentPages } from "./keeping.js";
+
+startDecimalSign();
 
 Alpine.data("replay", replay);
 Alpine.start();

@@ -1,4 +1,5 @@
 // Typing in a page on squared paper, in squares or in lines, by keyboard, mouse or touch. Each change is kept in the browser, drawn, and sent.
+import { decimalKey } from "./decimal-sign.js";
 import { draw, squareAt } from "./drawing.js";
 import { Hand } from "./hand.js";
 import { showKeyRow } from "./keyrow.js";
@@ -208,7 +209,7 @@ export function startTyping(root) {
       const key = event.key.toLowerCase();
       return key === "z" ? (event.shiftKey ? "redo" : "undo") : key === "y" ? "redo" : "";
     }
-    return event.key;
+    return decimalKey(event.key);
   }
 
   paper.addEventListener("keydown", (event) => {

@@ -40,7 +40,7 @@ internal static class AppServices
         services.AddSingleton<AttemptLimits>();
         services.AddScoped<RuleNaming>();
         services.AddScoped<SchoolTime>();
-        services.AddSingleton<Printing.PdfFiles>();
+        services.AddScoped<Printing.PdfFiles>();
         services.AddScoped<StudentFiles>();
         services.AddScoped<StudentExport>();
         services.AddScoped<PageDesk>();

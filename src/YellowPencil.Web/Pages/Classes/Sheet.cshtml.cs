@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Data;
+using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Classes;
 using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
@@ -10,7 +11,7 @@ using YellowPencil.Web.Services;
 namespace YellowPencil.Web.Pages.Classes;
 
 /// <summary>Typing in what a class wrote: students down, items across.</summary>
-public sealed class SheetModel(ClassDesk classes, PencilContext data) : PageModel
+public sealed class SheetModel(ClassDesk classes, PencilContext data, CurrentSpecialist who) : PageModel
 {
     /// <summary>The board.</summary>
     public ClassBoard? Board { get; private set; }
@@ -29,7 +30,7 @@ public sealed class SheetModel(ClassDesk classes, PencilContext data) : PageMode
 
     /// <summary>The answers as CSV.</summary>
     public async Task<IActionResult> OnGetCsvAsync(Guid id) =>
-        await ExportAsync(id) is { } board ? File(Encoding.UTF8.GetPreamble().Concat(Encoding.UTF8.GetBytes(AnswerTable.Write(board))).ToArray(), "text/csv; charset=utf-8", FileName(board, "csv")) : NotFound();
+        await ExportAsync(id) is { } board ? File(Encoding.UTF8.GetPreamble().Concat(Encoding.UTF8.GetBytes(AnswerTable.Write(board, who.Account!.HasDecimalComma))).ToArray(), "text/csv; charset=utf-8", FileName(board, "csv")) : NotFound();
 
     /// <summary>The pages as worked sheets, one a line.</summary>
     public async Task<IActionResult> OnGetSheetsAsync(Guid id) =>

@@ -3,6 +3,7 @@ using Microsoft.AspNetCore.Mvc.RazorPages;
 using YellowPencil.Core.Progress;
 using YellowPencil.Core.Teaching;
 using YellowPencil.Data;
+using YellowPencil.Web.Accounts;
 using YellowPencil.Web.Drawing;
 using YellowPencil.Web.Forms;
 using YellowPencil.Web.Printing;
@@ -11,7 +12,7 @@ using YellowPencil.Web.Services;
 namespace YellowPencil.Web.Pages.Plans;
 
 /// <summary>Reports about a plan: proposed from the file, changed by hand, kept as they were given out.</summary>
-public sealed class ReportsModel(PlanDesk plans, WeeksDesk weeks, PdfFiles pdf, SchoolTime time) : PageModel
+public sealed class ReportsModel(PlanDesk plans, WeeksDesk weeks, PdfFiles pdf, SchoolTime time, CurrentSpecialist who) : PageModel
 {
     /// <summary>The longest report, in characters: it stands on one page.</summary>
     public const int Longest = 3_000;
@@ -67,7 +68,8 @@ public sealed class ReportsModel(PlanDesk plans, WeeksDesk weeks, PdfFiles pdf, 
         this.Shows("reports", Plan.StudentId);
         var standing = await weeks.OfAsync(Plan);
         (Kind, Given) = (kind, await weeks.GivenAsync(Plan));
-        Text = string.Join("\n\n", Core.Progress.Reports.Of(kind, made, standing.Series, [.. standing.Sessions.Select(s => s.HeldOn)], standing.Due));
+        var proposed = string.Join("\n\n", Core.Progress.Reports.Of(kind, made, standing.Series, [.. standing.Sessions.Select(s => s.HeldOn)], standing.Due));
+        Text = who.Account!.HasDecimalComma ? DecimalSign.WithComma(proposed) : proposed;
         return made;
     }
 }
