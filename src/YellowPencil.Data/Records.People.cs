@@ -27,8 +27,8 @@ public sealed class Specialist : IdentityUser<Guid>
     /// <summary>Whether the student's sheets have a line for a name, as some schools want.</summary>
     public bool HasNameLine { get; set; }
 
-    /// <summary>Whether numbers are shown and typed with a decimal comma.</summary>
-    public bool HasDecimalComma { get; set; }
+    /// <summary>Whether numbers are shown and typed with a decimal comma; null where it was not set: with a point.</summary>
+    public bool? HasDecimalComma { get; set; }
 
     /// <summary>How many students sit together at most; null where it was not set.</summary>
     public int? GroupSize { get; set; }

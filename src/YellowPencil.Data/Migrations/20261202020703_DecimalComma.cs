@@ -14,8 +14,7 @@ namespace YellowPencil.Data.Migrations
                 name: "has_decimal_comma",
                 table: "AspNetUsers",
                 type: "boolean",
-                nullable: false,
-                defaultValue: false);
+                nullable: true);
         }
 
         /// <inheritdoc />

@@ -1182,7 +1182,7 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("integer")
                         .HasColumnName("group_size");
 
-                    b.Property<bool>("HasDecimalComma")
+                    b.Property<bool?>("HasDecimalComma")
                         .HasColumnType("boolean")
                         .HasColumnName("has_decimal_comma");
 

@@ -50,7 +50,7 @@ public sealed class AccountModel(CurrentSpecialist who, SignInDesk desk, PencilC
     public void OnGet()
     {
         var account = who.Account!;
-        (Name, Zone, Direction, Comma, NameLine, Kept) = (account.DisplayName, account.TimeZone, account.TypingDirection, account.HasDecimalComma, account.HasNameLine, account.MonthsKept);
+        (Name, Zone, Direction, Comma, NameLine, Kept) = (account.DisplayName, account.TimeZone, account.TypingDirection, account.HasDecimalComma == true, account.HasNameLine, account.MonthsKept);
     }
 
     /// <summary>Saves the settings.</summary>

@@ -30,7 +30,7 @@ public sealed class SheetModel(ClassDesk classes, PencilContext data, CurrentSpe
 
     /// <summary>The answers as CSV.</summary>
     public async Task<IActionResult> OnGetCsvAsync(Guid id) =>
-        await ExportAsync(id) is { } board ? File(Encoding.UTF8.GetPreamble().Concat(Encoding.UTF8.GetBytes(AnswerTable.Write(board, who.Account!.HasDecimalComma))).ToArray(), "text/csv; charset=utf-8", FileName(board, "csv")) : NotFound();
+        await ExportAsync(id) is { } board ? File(Encoding.UTF8.GetPreamble().Concat(Encoding.UTF8.GetBytes(AnswerTable.Write(board, who.Account!.HasDecimalComma == true))).ToArray(), "text/csv; charset=utf-8", FileName(board, "csv")) : NotFound();
 
     /// <summary>The pages as worked sheets, one a line.</summary>
     public async Task<IActionResult> OnGetSheetsAsync(Guid id) =>

@@ -69,7 +69,7 @@ public sealed class ReportsModel(PlanDesk plans, WeeksDesk weeks, PdfFiles pdf, 
         var standing = await weeks.OfAsync(Plan);
         (Kind, Given) = (kind, await weeks.GivenAsync(Plan));
         var proposed = string.Join("\n\n", Core.Progress.Reports.Of(kind, made, standing.Series, [.. standing.Sessions.Select(s => s.HeldOn)], standing.Due));
-        Text = who.Account!.HasDecimalComma ? DecimalSign.WithComma(proposed) : proposed;
+        Text = who.Account!.HasDecimalComma == true ? DecimalSign.WithComma(proposed) : proposed;
         return made;
     }
 }
