@@ -16,6 +16,7 @@ public sealed class DecimalSignTests(Browser browser) : IClassFixture<Browser>
         browser.Keys(K.ArrowDown + K.Enter);
         browser.Click("form.space-y-3 button.next");
         browser.Until(b => b.TextOf("[role=status]") == "Saved.", "the setting is kept");
+        browser.Text.ShouldContain("Worked sheets as files keep the point.");
     }
 
     private void Saved() => browser.Until(b => b.TextOf("[data-saving]") == "Saved.", "saved");
