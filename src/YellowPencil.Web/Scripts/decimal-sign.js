@@ -1,6 +1,6 @@
 // Numbers with a comma, where the account is set so. Everything that is stored, sent and read has the point; it is turned here, where it is shown and where
 // it is typed, and in Printing/DecimalSign.cs for files. A comma is as long as a point, and "comma" as "point": places in a text stay what they are.
-const isComma = document.body.dataset.decimal === "comma";
+const isComma = globalThis.document?.body.dataset.decimal === "comma"; // without a page, as in the test of the drawings, the point stays
 const UNTOUCHED = "script, style, textarea, input, [contenteditable], [data-as-typed]";
 const NAMED = ["aria-label", "title", "placeholder"];
 
