@@ -134,6 +134,12 @@ public sealed class StudentPage : IOwned, IRemovable
     /// <summary>The version of each item by its id, counted up with every change.</summary>
     public Dictionary<string, int> ItemVersions { get; set; } = [];
 
+    /// <summary>What stands struck out on the paper, by item; null on pages of before it was kept. The open format has no place for it.</summary>
+    public Dictionary<string, List<StruckText>>? Struck { get; set; }
+
+    /// <summary>What stands struck out beside an item, in the order in which it was written.</summary>
+    public IReadOnlyList<StruckText> StruckOn(string item) => Struck?.GetValueOrDefault(item) ?? [];
+
     /// <summary>Counted up whenever an item, an answer or a mark changes; what was read, decided and planned carries the version it saw.</summary>
     public int Version { get; set; } = 1;
 
@@ -158,6 +164,11 @@ public sealed class StudentPage : IOwned, IRemovable
     /// <summary>The check that it is; null for any other page.</summary>
     public Check? Check { get; set; }
 }
+
+/// <summary>An answer or a line that the student struck out to write another.</summary>
+/// <param name="Text">What can still be read of it.</param>
+/// <param name="Line">Behind how many of the lines that stand it was written; 0 for an answer in squares.</param>
+public sealed record StruckText(string Text, int Line);
 
 /// <summary>A reading of a page, kept with what made it.</summary>
 public sealed class StoredReading : IOwned

@@ -9,6 +9,7 @@ using YellowPencil.Core.Families;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Pages;
+using YellowPencil.Data;
 using YellowPencil.Web.Drawing;
 
 namespace YellowPencil.Web.Tests;
@@ -60,7 +61,7 @@ public sealed class DrawnTwiceTests
     {
         var set = items.Select((item, i) => new JsonObject
         {
-            ["item"] = JsonNode.Parse(TypingJson.Write(item, 1, School.Usual)),
+            ["item"] = JsonNode.Parse(TypingJson.Write(item, new StudentPage { Content = "" })),
             ["rows"] = JsonSerializer.SerializeToNode(pictures[i].Rows),
         });
         var scripts = Path.Combine(StartedTests.Root, "src", "YellowPencil.Web", "Scripts");

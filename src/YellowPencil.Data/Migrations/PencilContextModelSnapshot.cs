@@ -1460,6 +1460,10 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("character varying(20)")
                         .HasColumnName("state");
 
+                    b.Property<Dictionary<string, List<StruckText>>>("Struck")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("struck");
+
                     b.Property<Guid>("StudentId")
                         .HasColumnType("uuid")
                         .HasColumnName("student_id");

@@ -7,6 +7,8 @@ using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Telling;
+using YellowPencil.Data;
+using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Drawing;
 
@@ -29,6 +31,7 @@ internal sealed class LinesPicture : PagePicture
     private MarkKind? circledBeside;
     private IReadOnlyList<int> following = [];
     private (IReadOnlyList<string> Lines, IReadOnlyList<NotedPart> Noted)? onPage;
+    private IReadOnlyList<StruckText> struck = [];
     private bool isRightSoFar;
     private string? predicted;
     private bool isForetold;
@@ -104,6 +107,12 @@ internal sealed class LinesPicture : PagePicture
         return new LinesPicture(task, written, Beside(task, written, work));
     }
 
+    public override PagePicture WithStruck(IReadOnlyList<StruckText> struck)
+    {
+        this.struck = struck;
+        return this;
+    }
+
     public override PagePicture WithReading(ItemReading item)
     {
         following = item.FollowingLines;
@@ -150,13 +159,14 @@ internal sealed class LinesPicture : PagePicture
     }
 
     /// <summary>A line of a working by itself, as it stands on the page.</summary>
-    public static IHtmlContent Line(WrittenLine line) => Line(line, "handline");
+    public static IHtmlContent Line(WrittenLine line, bool isStruck = false) => Line(line, "handline", isStruck);
 
-    private static IHtmlContent Line(WrittenLine line, string style)
+    private static IHtmlContent Line(WrittenLine line, string style, bool isStruck = false)
     {
         var box = ExpressionBox.Of(line);
         List<Shape> shapes = [];
         Put(shapes, box, 0, box.Squares * Square / 2, style);
+        if (isStruck) shapes.Add(Strike(box, box.Squares * Square / 2));
         return SquarePaper.Svg(new Sketch(Math.Max(Square, box.Width), box.Squares * Square, Signs.Printed(line.Text), shapes));
     }
 
@@ -180,10 +190,10 @@ internal sealed class LinesPicture : PagePicture
         html.Append(Verb.Length > 0 ? Verb + " " : "");
         html.AppendHtml(MathMarkup.Of(set));
         html.Append(" " + task.AskedInPrint);
-        foreach (var line in lines)
+        for (var i = 0; i <= lines.Count; i++)
         {
-            html.Append("; ");
-            html.AppendHtml(MathMarkup.Of(line));
+            foreach (var one in StruckLines.At(struck, i, lines.Count)) html.Append("; struck out: ").AppendHtml(MathMarkup.Of(WrittenLine.Read(one.Text)));
+            if (i < lines.Count) html.Append("; ").AppendHtml(MathMarkup.Of(lines[i]));
         }
 
         html.Append(string.Join("", ((string[])[lines.Count == 0 ? "nothing written" : "", Circled, Following, Foretold, Inferred]).Where(t => t.Length > 0).Select(t => $"; {t}")));
@@ -213,6 +223,7 @@ internal sealed class LinesPicture : PagePicture
 
         wide = Math.Max(wide, end);
         top += task.Squares * Square;
+        PutStruck(shapes, 0, ref top, ref wide);
         for (var i = 0; i < lines.Count; i++)
         {
             var box = ExpressionBox.Of(lines[i]);
@@ -237,6 +248,7 @@ internal sealed class LinesPicture : PagePicture
 
             wide = Math.Max(wide, end);
             top += box.Squares * Square;
+            PutStruck(shapes, i + 1, ref top, ref wide);
         }
 
         if (predicted is not null)
@@ -264,6 +276,23 @@ internal sealed class LinesPicture : PagePicture
         (wide, top) = (Math.Max(wide, width), Math.Max(top, (room + 2) * Square));
         return new Sketch(Math.Max(3, Math.Ceiling((wide + 4) / Square)) * Square, Math.Ceiling(top / Square) * Square, Label, shapes);
     }
+
+    // The lines that were struck out behind so many of those that stand.
+    private void PutStruck(List<Shape> shapes, int behind, ref double top, ref double wide)
+    {
+        foreach (var one in StruckLines.At(struck, behind, lines.Count))
+        {
+            var box = ExpressionBox.Of(WrittenLine.Read(one.Text));
+            var middle = top + box.Squares * Square / 2;
+            Put(shapes, box, 0, middle, "handline");
+            shapes.Add(Strike(box, middle));
+            wide = Math.Max(wide, box.Width);
+            top += box.Squares * Square;
+        }
+    }
+
+    // Across the line, so that it is not taken for the line of a fraction.
+    private static LineShape Strike(ExpressionBox box, double middle) => new("strike", 0, middle + box.Squares * Square / 5, Math.Max(Square, box.Width), middle - box.Squares * Square / 5);
 
     private protected override void MakeRoomFor(IReadOnlyList<PagePicture> others)
     {

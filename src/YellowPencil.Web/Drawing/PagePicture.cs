@@ -3,6 +3,7 @@ using YellowPencil.Core.Engine;
 using YellowPencil.Core.Format;
 using YellowPencil.Core.Inference;
 using YellowPencil.Core.Pages;
+using YellowPencil.Data;
 
 namespace YellowPencil.Web.Drawing;
 
@@ -55,6 +56,9 @@ public abstract class PagePicture
     /// <summary>The places in which a run comes to a zero in front of its answer.</summary>
     public static IReadOnlySet<int> ZerosInFront(MethodRun run) => run.Page.Marks.Where(m => m.Field == WorkFields.Cells && m.At.Place > 0).OrderByDescending(m => m.At.Place)
         .TakeWhile(m => m.Text == "0").Select(m => m.At.Place!.Value).ToHashSet();
+
+    /// <summary>Adds what the student struck out to write something else.</summary>
+    public abstract PagePicture WithStruck(IReadOnlyList<StruckText> struck);
 
     /// <summary>The point of the answer, where the classroom writes it before the digits.</summary>
     public virtual PagePicture WithPoint() => this;

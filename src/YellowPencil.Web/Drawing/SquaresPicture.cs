@@ -8,6 +8,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Core.Telling;
+using YellowPencil.Data;
 
 namespace YellowPencil.Web.Drawing;
 
@@ -28,6 +29,7 @@ internal sealed class SquaresPicture : PagePicture
     private bool isForetold;
     private string written = "";
     private IReadOnlyList<NotedPart> noted = [];
+    private IReadOnlyList<StruckText> struck = [];
 
     private SquaresPicture(ItemTask task, PageLayout layout, Squares squares)
     {
@@ -188,7 +190,21 @@ internal sealed class SquaresPicture : PagePicture
     private protected override object Frame => (task.Family, layout.Rows);
 
     /// <inheritdoc/>
-    public override IHtmlContent Draw() => SquarePaper.Svg(Sketch());
+    public override IHtmlContent Draw()
+    {
+        var html = new HtmlContentBuilder().AppendHtml(SquarePaper.Svg(Sketch()));
+        if (struck.Count == 0) return html;
+        html.AppendHtml("<span class=\"struckout\"><span class=\"visuallyhidden\">struck out: </span>");
+        foreach (var one in struck) html.AppendHtml("<s>").Append(Signs.Printed(one.Text)).AppendHtml("</s> ");
+        return html.AppendHtml("</span>");
+    }
+
+    /// <inheritdoc/>
+    public override PagePicture WithStruck(IReadOnlyList<StruckText> struck)
+    {
+        this.struck = struck;
+        return this;
+    }
 
     /// <inheritdoc/>
     private protected override Sketch Lay()

@@ -6,6 +6,7 @@ using YellowPencil.Core.Notation;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Parts;
 using YellowPencil.Data;
+using YellowPencil.Web.Services;
 
 namespace YellowPencil.Web.Drawing;
 
@@ -20,13 +21,13 @@ internal static class TypingJson
         json.WriteString("title", page.Title);
         json.WriteString("direction", direction.ToString());
         json.WriteStartArray("items");
-        foreach (var item in sheet.Items) WriteItem(json, item, page.ItemVersions.GetValueOrDefault(item.Id, 1), page.Student?.Classroom.School ?? School.Usual);
+        foreach (var item in sheet.Items) WriteItem(json, item, page);
         json.WriteEndArray();
         json.WriteEndObject();
     });
 
-    /// <summary>One item by itself.</summary>
-    public static string Write(WorkedItem item, int version, School school) => JsonText.Write(false, json => WriteItem(json, item, version, school));
+    /// <summary>One item of a page by itself.</summary>
+    public static string Write(WorkedItem item, StudentPage page) => JsonText.Write(false, json => WriteItem(json, item, page));
 
     /// <summary>Reads the squares that the script sends; null with what is wrong with them.</summary>
     public static Squares? TryRead(JsonElement json, PageLayout layout, out string? fault)
@@ -61,26 +62,40 @@ internal static class TypingJson
     private static JsonElement.ObjectEnumerator Properties(JsonElement json, string name) =>
         json.TryGetProperty(name, out var found) && found.ValueKind == JsonValueKind.Object ? found.EnumerateObject() : default;
 
-    private static void WriteItem(Utf8JsonWriter json, WorkedItem item, int version, School school)
+    private static void WriteItem(Utf8JsonWriter json, WorkedItem item, StudentPage page)
     {
+        var struck = page.StruckOn(item.Id);
         json.WriteStartObject();
         json.WriteString("id", item.Id);
         json.WriteString("spoken", Spoken.Task(item.Task));
-        json.WriteNumber("version", version);
-        if (LineLayout.Has(item.Task.Family)) WriteLines(json, item);
-        else WriteSquares(json, item, PageLayout.Of(item.Task, school));
+        json.WriteNumber("version", page.ItemVersions.GetValueOrDefault(item.Id, 1));
+        if (LineLayout.Has(item.Task.Family))
+        {
+            WriteLines(json, item, struck);
+        }
+        else
+        {
+            WriteSquares(json, item, PageLayout.Of(item.Task, page.Student?.Classroom.School ?? School.Usual));
+            WriteTexts(json, "struck", struck.Select(s => s.Text));
+        }
+
         WriteBeside(json, item);
         json.WriteEndObject();
     }
 
     // Lines as they are typed, and the signs that the item may need, for those who have no keyboard.
-    private static void WriteLines(Utf8JsonWriter json, WorkedItem item)
+    private static void WriteLines(Utf8JsonWriter json, WorkedItem item, IReadOnlyList<StruckText> struck)
     {
-        json.WriteStartArray("texts");
-        foreach (var line in LineLayout.Lines(item)) json.WriteStringValue(line);
-        json.WriteEndArray();
+        WriteTexts(json, "texts", StruckLines.Together(LineLayout.Lines(item), struck));
         json.WriteString("signs", TaughtFamily.Of(item.Task.Family).LineSigns);
         json.WriteString("letter", WrittenLine.Read(LinesPicture.Parts(item.Task).Expression).Leaves.FirstOrDefault(l => l.Kind == SignKind.Letter)?.Text);
+    }
+
+    private static void WriteTexts(Utf8JsonWriter json, string name, IEnumerable<string> texts)
+    {
+        json.WriteStartArray(name);
+        foreach (var text in texts) json.WriteStringValue(text);
+        json.WriteEndArray();
     }
 
     // What can be filled in beside the item, and what stands there.

@@ -233,6 +233,15 @@ export class Hand {
     Object.assign(this, { column: isFirst ? most : last, after: !isFirst && this.comesFromLeft && !this.strip.small && !isNote(this.strip), joins: false });
   }
 
+  /** To what is written over the lower number, which is rare, and back to the answer; says so where there is no such number. */
+  toLowerNumber(item) {
+    const rare = item.strips.find((strip) => strip.rare);
+    if (!rare) return "B is for what is written over the lower number of a difference.";
+    if (this.strip === rare) this.toStart(item);
+    else Object.assign(this, { strip: rare, column: Math.max(rare.right, Math.min(this.column, rare.left)), after: false, joins: false });
+    return undefined;
+  }
+
   /** To the next strip above or below, from over a struck digit back to the answer; over a new value goes a second one only where the first stands. */
   climb(item, rows) {
     const strips = item.strips.filter((strip) => !strip.rare && (rows < 0 ? strip.row < this.strip.row : strip.row > this.strip.row)).sort((a, b) => (rows < 0 ? b.row - a.row : a.row - b.row));

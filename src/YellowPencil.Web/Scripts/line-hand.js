@@ -1,5 +1,5 @@
 // The hand that writes in lines: what keys do in a line and in the cells beside it, over the items of a page that stand in lines.
-import { BesideFields, isLines, LineFields } from "./lines.js";
+import { BesideFields, isLines, LineFields, struckOrNot } from "./lines.js";
 
 const swap = (lines, one, other) => { if (one >= 0 && other >= 0 && one < lines.length && other < lines.length) [lines[one], lines[other]] = [lines[other], lines[one]]; };
 
@@ -51,6 +51,7 @@ export class LineHand {
     const meaning = this.page.meant(event), last = Math.max(0, this.items[index].texts.length - 1);
     const edit = (to, change) => { this.write(index, change); this.fields[index].focus(to); };
     if (meaning === "undo" || meaning === "redo") this.page.act(meaning);
+    else if (event.altKey && event.key.toLowerCase() === "o") edit(line, (lines) => { lines[line] = struckOrNot(lines[line]); });
     else if (event.altKey && this.beside[index].byKey(event.key)) return true;
     else if (event.altKey && event.key === "ArrowUp") edit(line - 1, (lines) => swap(lines, line, line - 1));
     else if (event.altKey && event.key === "ArrowDown") edit(Math.min(line + 1, last), (lines) => swap(lines, line, line + 1));
@@ -86,6 +87,10 @@ export class LineHand {
     else if (key === "ArrowUp" || key === "ArrowDown") fields.focus(this.line + (key === "ArrowUp" ? -1 : 1));
     else if (key === "Backspace") fields.insert("");
     else if (key === "letter") fields.insert(item.letter);
+    else if (key === "strike") {
+      this.write(index, (lines) => { lines[this.line] = struckOrNot(lines[this.line] ?? ""); });
+      fields.focus(this.line);
+    }
     else if (key === "u") this.write(index, (lines) => lines.splice(lines.length - 1, 1, "?"));
     else if (key.length === 1 || key === "sqrt(") fields.insert(key);
     return true;

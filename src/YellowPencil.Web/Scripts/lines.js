@@ -7,6 +7,13 @@ const built = new Map();
 
 export const isLines = (item) => item.texts !== undefined;
 
+const STRUCK = "~"; // what stands in front of a line that is struck out
+
+export const isStruck = (line) => line.trimStart().startsWith(STRUCK);
+
+/** Strikes a line out, or takes that back. */
+export const struckOrNot = (line) => (isStruck(line) ? line.trimStart().slice(STRUCK.length).trimStart() : `${STRUCK} ${line.trimStart()}`);
+
 /** The lines in which something stands. */
 export const filled = (item) => item.texts.filter((line) => line.trim() !== "");
 
@@ -34,7 +41,8 @@ export class LineFields {
     [...this.list.children].forEach((row, at) => {
       const field = row.querySelector("input");
       if (field.value !== lines[at]) field.value = lines[at];
-      field.setAttribute("aria-label", `Item ${this.item.id}, line ${at + 1}`);
+      field.setAttribute("aria-label", `Item ${this.item.id}, line ${at + 1}${isStruck(lines[at]) ? ", struck out" : ""}`);
+      row.classList.toggle("struck", isStruck(lines[at]));
       row.classList.toggle("answer", at === lines.length - 1 && lines.length > 1);
       if (at === 0) field.placeholder = "";
       this.show(row);
@@ -72,7 +80,7 @@ export class LineFields {
   /** Builds a line up, unless it has changed in the meantime. */
   async show(row) {
     const field = row.querySelector("input"), text = field.value.trim(), fault = row.querySelector(".linefault");
-    if (text === "") return this.put(row, fault, { svg: "", message: "" });
+    if (text === "" || text === STRUCK) return this.put(row, fault, { svg: "", message: "" });
     const line = await build(text);
     if (line && field.value.trim() === text) this.put(row, fault, line, text);
   }

@@ -8,7 +8,7 @@ import { BesideFields, isLines } from "./lines.js";
 import { showConflicts, showMargin } from "./margin.js";
 import { Outbox } from "./outbox.js";
 import { TurnedAnswers } from "./turned.js";
-import { answerOf, copy, isOfKind, isOpen, marksSpoken, open, restore, take, turnRound, written } from "./working.js";
+import { answerOf, copy, isOfKind, isOpen, marksSpoken, open, restore, strikeAnswer, take, turnRound, written } from "./working.js";
 
 export function startTyping(root) {
   const page = JSON.parse(root.dataset.typing);
@@ -163,6 +163,11 @@ export function startTyping(root) {
     if (keys.open) keys.scrollIntoView({ block: "nearest" });
   }
 
+  function strike() {
+    change(strikeAnswer);
+    hand.toStart(current());
+  }
+
   // Keys.
 
   const actions = {
@@ -180,6 +185,9 @@ export function startTyping(root) {
     ">": () => change((item) => hand.push(item, -1)),
     j: () => hand.join(),
     u: () => change((item) => hand.unreadable(item)),
+    x: strike,
+    strike,
+    b: () => { notice = hand.toLowerNumber(current()) ?? ""; },
     "?": showKeys,
     l: () => setDirection(!hand.fromLeft),
     undo: () => goBack(past, future),
@@ -267,6 +275,7 @@ export function startTyping(root) {
       if (isLines(item)) lineHand.render(index);
       else {
         slots[index].querySelector("[data-drawing]").innerHTML = draw(item, index === at ? hand.caret : null);
+        slots[index].querySelector("[data-struck]").replaceChildren(...item.struck.map(crossed));
         if (beside[index]) beside[index].render();
       }
       slots[index].classList.toggle("current", index === at);
@@ -278,6 +287,12 @@ export function startTyping(root) {
     showSigns();
     find("direction").textContent = hand.fromLeft ? "→ from the left" : "← from the right";
     turned.show();
+  }
+
+  function crossed(text) {
+    const shown = document.createElement("s");
+    shown.textContent = text;
+    return shown;
   }
 
   // All of an item when the hand comes to it, and then only what has changed; what is shown twice is told once.

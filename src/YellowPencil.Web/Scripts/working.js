@@ -1,9 +1,10 @@
 // What stands in one item while it is typed: in squares by strip and column from the right, with numbers that were moved, or "cannot be read"; or in lines.
-import { filled, isLines } from "./lines.js";
+import { filled, isLines, isStruck } from "./lines.js";
 
 /** The item as the server gives it out. */
 export function open(set) {
-  return isLines(set) ? { ...set, texts: [...set.texts], cells: { ...set.cells } } : { ...set, squares: mapped(set.squares), moved: new Map(Object.entries(set.moved)), cells: { ...set.cells } };
+  return isLines(set) ? { ...set, texts: [...set.texts], cells: { ...set.cells } }
+    : { ...set, squares: mapped(set.squares), moved: new Map(Object.entries(set.moved)), struck: [...(set.struck ?? [])], cells: { ...set.cells } };
 }
 
 const mapped = (squares) => new Map(Object.entries(squares).map(([strip, columns]) => [strip, new Map(Object.entries(columns).map(([column, text]) => [Number(column), text]))]));
@@ -28,18 +29,18 @@ export function textOf(item, id, gap = "") {
 }
 
 /** The answer as it reads, or null where nothing is written. */
-export const answerOf = (item) => (isLines(item) ? filled(item).at(-1) ?? null : item.unreadable ? "?" : textOf(item, answerStrip(item).id));
+export const answerOf = (item) => (isLines(item) ? filled(item).filter((line) => !isStruck(line)).at(-1) ?? null : item.unreadable ? "?" : textOf(item, answerStrip(item).id));
 
 /** The item as it is sent and kept. */
 export function written(item) {
   const cells = Object.fromEntries(Object.entries(item.cells).filter(([, text]) => text.trim() !== ""));
   if (isLines(item)) return { lines: filled(item), cells };
   const squares = [...item.squares].filter(([, columns]) => columns.size > 0).map(([strip, columns]) => [strip, Object.fromEntries(columns)]);
-  return { squares: Object.fromEntries(squares), moved: Object.fromEntries([...item.moved].filter(([, by]) => by !== 0)), unreadable: item.unreadable, ...(item.beside.length > 0 ? { cells } : {}) };
+  return { squares: Object.fromEntries(squares), moved: Object.fromEntries([...item.moved].filter(([, by]) => by !== 0)), unreadable: item.unreadable, struck: item.struck, ...(item.beside.length > 0 ? { cells } : {}) };
 }
 
 /** Puts back what was kept in this browser and had not reached the server. */
-export function take(item, { lines, cells, squares, moved, unreadable }) {
+export function take(item, { lines, cells, squares, moved, unreadable, struck }) {
   item.cells = { ...cells };
   if (isLines(item)) {
     item.texts = [...lines];
@@ -48,6 +49,7 @@ export function take(item, { lines, cells, squares, moved, unreadable }) {
   item.squares = mapped(squares ?? {});
   item.moved = new Map(Object.entries(moved ?? {}));
   item.unreadable = unreadable === true;
+  item.struck = struck ?? [];
 }
 
 /** Whether what was kept is of the kind of which the item is. */
@@ -55,7 +57,7 @@ export const isOfKind = (item, before) => (isLines(item) ? Array.isArray(before.
 
 export const isOpen = (item) => answerOf(item) === null;
 
-export const copy = (item) => (isLines(item) ? { texts: [...item.texts], cells: { ...item.cells } } : { squares: [...item.squares].map(([strip, columns]) => [strip, [...columns]]), moved: [...item.moved], unreadable: item.unreadable, cells: { ...item.cells } });
+export const copy = (item) => (isLines(item) ? { texts: [...item.texts], cells: { ...item.cells } } : { squares: [...item.squares].map(([strip, columns]) => [strip, [...columns]]), moved: [...item.moved], unreadable: item.unreadable, struck: [...item.struck], cells: { ...item.cells } });
 
 export function restore(item, before) {
   item.cells = { ...before.cells };
@@ -66,6 +68,7 @@ export function restore(item, before) {
   item.squares = new Map(before.squares.map(([strip, columns]) => [strip, new Map(columns)]));
   item.moved = new Map(before.moved);
   item.unreadable = before.unreadable;
+  item.struck = [...before.struck];
 }
 
 /** Moves what stands in a strip, from a column on to the left, by so many columns. */
@@ -79,6 +82,16 @@ export function turnRound(item) {
   const { id } = answerStrip(item), squares = squaresOf(item, id);
   const last = Math.max(-1, ...squares.keys()), first = Math.min(...squares.keys());
   item.squares.set(id, new Map([...squares].map(([column, text]) => [last + first - column, [...text].reverse().join("")])));
+}
+
+/** Strikes the answer out, so that another can be written; where none stands, takes back what was struck out last. What was done, in a sentence. */
+export function strikeAnswer(item) {
+  const strip = answerStrip(item), text = item.unreadable ? "?" : textOf(item, strip.id, strip.signs?.includes("/") ? " " : "");
+  if (text === null) return item.struck.length > 0 ? `${item.struck.pop()} is taken away: it is not struck out any more.` : "Write what is struck out first, then strike it.";
+  item.struck.push(text);
+  squaresOf(item, strip.id).clear();
+  item.unreadable = false;
+  return `${text} is struck out; the answer is open.`;
 }
 
 /** What a screen reader says of the marks beside the answer. */
@@ -95,5 +108,6 @@ export function marksSpoken(item) {
     const text = strip.kind === "Answer" || strip.strikes !== undefined ? null : textOf(item, strip.id, " ");
     if (text !== null) told.push(`${strip.name} ${text}`);
   }
+  if (item.struck.length > 0) told.push(`struck out ${item.struck.join(", then ")}`);
   return told.join("; ");
 }

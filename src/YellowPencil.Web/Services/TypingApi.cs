@@ -46,7 +46,7 @@ internal static class TypingApi
         return Results.Json(new
         {
             saved.Versions,
-            conflicts = saved.Conflicts.Select(item => JsonDocument.Parse(TypingJson.Write(item, saved.Page.ItemVersions.GetValueOrDefault(item.Id, 1), saved.Page.Student?.Classroom.School ?? School.Usual)).RootElement),
+            conflicts = saved.Conflicts.Select(item => JsonDocument.Parse(TypingJson.Write(item, saved.Page)).RootElement),
             saved.Refused,
             margin = Margin(saved.Page, typing, readings, names, context.RequestAborted),
         });
@@ -56,6 +56,7 @@ internal static class TypingApi
     private static IResult BuildUp(string? text)
     {
         if (text is not { Length: > 0 and <= WorkedItem.LongestAnswer }) return Refuse($"a line of 1 to {WorkedItem.LongestAnswer} characters is expected");
+        if (StruckLines.TextOf(text) is { } struck) return Results.Json(new { svg = WrittenLine.Read(struck) is { Fault: null } read ? LinesPicture.Line(read, isStruck: true).ToString() : "" });
         var line = WrittenLine.Read(text);
         return Results.Json(new { svg = LinesPicture.Line(line).ToString(), at = line.Fault?.At, message = line.Fault?.Message, stays = LineChange.Stays(line) });
     }

@@ -145,13 +145,26 @@ public sealed class ReadingView
     /// <summary>The picture of an item, with the circle and with what the chosen explanation predicts; plain while the page is asked about.</summary>
     public PagePicture Picture(ItemReading item)
     {
-        var plain = PagePicture.Of(item.Item, Student.Classroom.School);
+        var plain = PagePicture.Of(item.Item, Student.Classroom.School).WithStruck(Page.StruckOn(item.Item.Id));
         if (Turned is not null) return plain;
         var picture = plain.WithReading(item);
         return !Chosen.IsSound && Chosen.Predictions.TryGetValue(item.Item.Id, out var answer) && answer != item.Item.Task.RightAnswer
             ? picture.WithPrediction(answer)
             : picture;
     }
+
+    /// <summary>What stands struck out on the page, item by item, and whether it is what the chosen explanation predicts, or the right answer.</summary>
+    public IEnumerable<string> StruckOut =>
+        from item in Reading.Items
+        let struck = Page.StruckOn(item.Item.Id)
+        where struck.Count > 0
+        select $"item {item.Item.Id}: {string.Join(", then ", struck.Select(s => Signs.Printed(s.Text) + Meaning(item.Item, s.Text)))}";
+
+    private string Meaning(WorkedItem item, string struck) =>
+        item.Task.Canonical(struck) is not { } value ? ""
+        : value == item.Task.Canonical(item.Task.RightAnswer) ? " (right)"
+        : !Chosen.IsSound && Chosen.Predictions.TryGetValue(item.Id, out var answer) && value == item.Task.Canonical(answer) ? " (what this explanation predicts)"
+        : "";
 
     /// <summary>A word beside the number of an item.</summary>
     public static string Mark(ItemReading item) => item.Verdict switch
