@@ -19,6 +19,7 @@ export function startTyping(root) {
   const hand = new Hand(page.direction === "FromLeft");
   const past = [], future = [];
   const leftBlank = new Set(); // items that were passed with Enter while nothing stood there
+  const stale = new Set(items); // items that are to be drawn anew
   let at = 0;
   let switched = false; // whether the direction was changed by key and nothing typed since
   let notice = "";
@@ -95,6 +96,7 @@ export function startTyping(root) {
     const item = items[before.index];
     to.push(snapshot(item));
     restore(item, before.state);
+    stale.add(item);
     at = before.index;
     outbox.changed(item);
     if (!isLines(item)) return hand.take(item, before.hand);
@@ -109,6 +111,7 @@ export function startTyping(root) {
     if (typeof said === "string") notice = said;
     if (JSON.stringify(copy(current())) === JSON.stringify(before.state)) return;
     past.push(before);
+    stale.add(current());
     future.length = 0;
     outbox.changed(current());
   }
@@ -272,19 +275,23 @@ export function startTyping(root) {
 
   function render() {
     items.forEach((item, index) => {
+      const isCurrent = index === at;
+      if (!isCurrent && !slots[index].classList.contains("current") && !stale.has(item)) return;
       if (isLines(item)) lineHand.render(index);
       else {
-        slots[index].querySelector("[data-drawing]").innerHTML = draw(item, index === at ? hand.caret : null);
+        slots[index].querySelector("[data-drawing]").innerHTML = draw(item, isCurrent ? hand.caret : null);
         slots[index].querySelector("[data-struck]").replaceChildren(...item.struck.map(crossed));
         if (beside[index]) beside[index].render();
       }
-      slots[index].classList.toggle("current", index === at);
+      slots[index].classList.toggle("current", isCurrent);
     });
+    stale.clear();
     const item = current(), reads = answerOf(item);
     find("spoken").textContent = isLines(item) ? "" : heard(item, reads);
     find("reads").textContent = notice || `Item ${item.id} ${reads === null ? "is empty" : reads === "?" ? "cannot be read" : `reads ${reads}`}`;
     notice = "";
     showSigns();
+    if (!isLines(item) && document.activeElement === paper) slots[at].scrollIntoView({ block: "nearest" }); // what stands above it may have grown
     find("direction").textContent = hand.fromLeft ? "→ from the left" : "← from the right";
     turned.show();
   }
@@ -315,7 +322,7 @@ export function startTyping(root) {
   function showState() {
     find("saving").textContent = outbox.state;
     find("saving").classList.toggle("trouble", !outbox.isSettled && outbox.state !== "Saving…");
-    showConflicts(root, outbox, render);
+    showConflicts(root, outbox, (item) => { stale.add(item); render(); });
   }
 
   function takeMargin(margin) {
