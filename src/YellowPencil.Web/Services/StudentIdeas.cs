@@ -39,7 +39,8 @@ public sealed record IdeaStanding(MissingIdea Idea, IdeaState State, IReadOnlyLi
 /// <summary>Which ideas a student holds, computed from the pages as they were read. The newest page that says something of an idea counts.</summary>
 public sealed class StudentIdeas(PencilContext data, RuleNaming names, IMemoryCache needs)
 {
-    private const int MostPages = 8;
+    private const int MostPages = 60;
+    private const int MostEvidence = 8;
 
     /// <summary>So many items that need an idea have to come out right for it to be held.</summary>
     private const int RightNeeded = 3;
@@ -53,7 +54,7 @@ public sealed class StudentIdeas(PencilContext data, RuleNaming names, IMemoryCa
         var unread = pages.Count(p => p.Line is null && Classes.ClassDesk.HasAnswers(p.Page));
         var seen = pages.Where(p => p.Line is not null).SelectMany(p => Of(p.Page, ClassLine.Parse(p.Line!), student.Word)).ToLookup(s => s.Idea);
         return (IdeaMap.All.ToDictionary(idea => idea, idea => new IdeaStanding(
-            idea, seen[idea].Select(s => s.State).FirstOrDefault(s => s != IdeaState.NotSeen), [.. seen[idea].SelectMany(s => s.Evidence)])), unread);
+            idea, seen[idea].Select(s => s.State).FirstOrDefault(s => s != IdeaState.NotSeen), [.. seen[idea].SelectMany(s => s.Evidence).Take(MostEvidence)])), unread);
     }
 
     /// <summary>What one page says.</summary>
