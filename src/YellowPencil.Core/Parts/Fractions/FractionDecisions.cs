@@ -158,9 +158,9 @@ internal static class FractionDecisions
         [NumeratorChange.OthersMultiplier] = new(
             "others-multiplier", "multiplies the numerator by the other fraction’s multiplier", c => (long)c.Numerator * c.OtherBy),
         [NumeratorChange.OwnDenominator] = new(
-            "own-bottom", "multiplies the numerator by its own denominator", c => c.Changes ? (long)c.Numerator * c.Denominator : c.Numerator),
+            "own-bottom", "multiplies the numerator by its own denominator", c => (long)c.Numerator * c.Denominator),
         [NumeratorChange.NewDenominator] = new(
-            "new-bottom", "multiplies the numerator by the new denominator", c => c.Changes ? (long)c.Numerator * c.To : c.Numerator),
+            "new-bottom", "multiplies the numerator by the new denominator", c => (long)c.Numerator * c.To),
         [NumeratorChange.OthersNumerator] = new("others-top", "multiplies by the other numerator", c => (long)c.Numerator * c.OtherNumerator),
         [NumeratorChange.OthersDenominator] = new(
             "others-bottom", "multiplies the numerator by the other denominator", c => (long)c.Numerator * c.OtherDenominator),
