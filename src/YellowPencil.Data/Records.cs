@@ -134,11 +134,14 @@ public sealed class StudentPage : IOwned, IRemovable
     /// <summary>The version of each item by its id, counted up with every change.</summary>
     public Dictionary<string, int> ItemVersions { get; set; } = [];
 
-    /// <summary>What stands struck out on the paper, by item; null on pages of before it was kept. The open format has no place for it.</summary>
-    public Dictionary<string, List<StruckText>>? Struck { get; set; }
+    /// <summary>
+    /// What stands on the paper and is not read, by item: struck out, or worked on the side. Null on pages of before it was kept. The open format has no place
+    /// for it.
+    /// </summary>
+    public Dictionary<string, List<NotReadText>>? NotRead { get; set; }
 
-    /// <summary>What stands struck out beside an item, in the order in which it was written.</summary>
-    public IReadOnlyList<StruckText> StruckOn(string item) => Struck?.GetValueOrDefault(item) ?? [];
+    /// <summary>What stands beside an item and is not read, in the order in which it was written.</summary>
+    public IReadOnlyList<NotReadText> NotReadOn(string item) => NotRead?.GetValueOrDefault(item) ?? [];
 
     /// <summary>Counted up whenever an item, an answer or a mark changes; what was read, decided and planned carries the version it saw.</summary>
     public int Version { get; set; } = 1;
@@ -165,10 +168,11 @@ public sealed class StudentPage : IOwned, IRemovable
     public Check? Check { get; set; }
 }
 
-/// <summary>An answer or a line that the student struck out to write another.</summary>
-/// <param name="Text">What can still be read of it.</param>
-/// <param name="Line">Behind how many of the lines that stand it was written; 0 for an answer in squares.</param>
-public sealed record StruckText(string Text, int Line);
+/// <summary>An answer or a line that the student struck out to write another, or what was worked out on the side.</summary>
+/// <param name="Text">What stands there, or can still be read of it.</param>
+/// <param name="Line">Behind how many of the lines that stand it was written, or beside which of them; 0 for an answer in squares.</param>
+/// <param name="IsSideWork">Whether it is work on the side, a column of it or two; else it is struck out.</param>
+public sealed record NotReadText(string Text, int Line, bool IsSideWork = false);
 
 /// <summary>A reading of a page, kept with what made it.</summary>
 public sealed class StoredReading : IOwned

@@ -82,9 +82,9 @@ public sealed class LineTypingTests(Browser browser) : IClassFixture<Browser>
     {
         browser.BeginPage("604 - 278\n3/8 + 1/6\nfactor x^2 + x - 12", "FromLeft");
         browser.Keys($"474{K.Enter}");
-        Signs().ShouldBe("− + × / =");
+        Signs().ShouldBe("− + × / = |");
         browser.Keys($"4/14{K.Enter}{K.Enter}");
-        Signs().ShouldBe("− + × / ( ) = ^ √ x");
+        Signs().ShouldBe("− + × / ( ) = ^ √ | x");
         foreach (var key in new[] { "(", "letter", "+", "4", ")" }) browser.Click($"[data-key='{key}']");
         Saved();
         browser.Stored().ShouldContain("\"answer\": \"474\"");

@@ -22,7 +22,7 @@ public sealed class ExportTests(PencilApp app) : PageTests(app), IClassFixture<P
         await visitor.GetAsync($"/pages/{page}/reading");
         await visitor.PostAsync($"/pages/{page}/reading?handler=Accept", ("rules", Turns));
         using var zip = new ZipArchive(new MemoryStream(await visitor.GetFileAsync($"/students/{code}?handler=Export")));
-        zip.Entries.Select(e => e.FullName).ShouldBe(["about.txt", "cover.txt", "pages.ndjson", "readings.ndjson", "plans/1.json", "struck-out.csv", "decisions.csv", "sessions.csv", "checks.csv", "reports.csv", "facts.csv", "slots.csv", "looks.csv"]);
+        zip.Entries.Select(e => e.FullName).ShouldBe(["about.txt", "cover.txt", "pages.ndjson", "readings.ndjson", "plans/1.json", "not-read.csv", "decisions.csv", "sessions.csv", "checks.csv", "reports.csv", "facts.csv", "slots.csv", "looks.csv"]);
         SheetReader.TryRead(Text("pages.ndjson").Trim(), out var fault).ShouldNotBeNull(fault?.ToString()).Items.Count.ShouldBe(3);
         Text("readings.ndjson").ShouldContain("\"format\": \"yellow-pencil.reading\"");
         Text("plans/1.json").ShouldContain("\"oldRule\":\"Turns the column round");

@@ -1446,6 +1446,10 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("boolean")
                         .HasColumnName("marks_complete");
 
+                    b.Property<Dictionary<string, List<NotReadText>>>("NotRead")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("not_read");
+
                     b.Property<Guid>("OwnerId")
                         .HasColumnType("uuid")
                         .HasColumnName("owner_id");
@@ -1459,10 +1463,6 @@ namespace YellowPencil.Data.Migrations
                         .HasMaxLength(20)
                         .HasColumnType("character varying(20)")
                         .HasColumnName("state");
-
-                    b.Property<Dictionary<string, List<StruckText>>>("Struck")
-                        .HasColumnType("jsonb")
-                        .HasColumnName("struck");
 
                     b.Property<Guid>("StudentId")
                         .HasColumnType("uuid")

@@ -31,7 +31,7 @@ internal sealed class LinesPicture : PagePicture
     private MarkKind? circledBeside;
     private IReadOnlyList<int> following = [];
     private (IReadOnlyList<string> Lines, IReadOnlyList<NotedPart> Noted)? onPage;
-    private IReadOnlyList<StruckText> struck = [];
+    private IReadOnlyList<NotReadText> notRead = [];
     private bool isRightSoFar;
     private string? predicted;
     private bool isForetold;
@@ -107,9 +107,9 @@ internal sealed class LinesPicture : PagePicture
         return new LinesPicture(task, written, Beside(task, written, work));
     }
 
-    public override PagePicture WithStruck(IReadOnlyList<StruckText> struck)
+    public override PagePicture WithNotRead(IReadOnlyList<NotReadText> notRead)
     {
-        this.struck = struck;
+        this.notRead = notRead;
         return this;
     }
 
@@ -159,14 +159,22 @@ internal sealed class LinesPicture : PagePicture
     }
 
     /// <summary>A line of a working by itself, as it stands on the page.</summary>
-    public static IHtmlContent Line(WrittenLine line, bool isStruck = false) => Line(line, "handline", isStruck);
+    public static IHtmlContent Line(WrittenLine line) => Line(line, "handline");
 
-    private static IHtmlContent Line(WrittenLine line, string style, bool isStruck = false)
+    /// <summary>What is not read, by itself; null where it cannot be built up.</summary>
+    public static IHtmlContent? Line(NotReadText text)
+    {
+        if (TextsOf(text).Any(t => t.Fault is not null) || !TextsOf(text).Any()) return null;
+        List<Shape> shapes = [];
+        var (width, height) = PutNotRead(shapes, text, 0, 0);
+        return SquarePaper.Svg(new Sketch(Math.Max(Square, width), height, Signs.Printed(text.Text), shapes));
+    }
+
+    private static IHtmlContent Line(WrittenLine line, string style)
     {
         var box = ExpressionBox.Of(line);
         List<Shape> shapes = [];
         Put(shapes, box, 0, box.Squares * Square / 2, style);
-        if (isStruck) shapes.Add(Strike(box, box.Squares * Square / 2));
         return SquarePaper.Svg(new Sketch(Math.Max(Square, box.Width), box.Squares * Square, Signs.Printed(line.Text), shapes));
     }
 
@@ -192,7 +200,8 @@ internal sealed class LinesPicture : PagePicture
         html.Append(" " + task.AskedInPrint);
         for (var i = 0; i <= lines.Count; i++)
         {
-            foreach (var one in StruckLines.At(struck, i, lines.Count)) html.Append("; struck out: ").AppendHtml(MathMarkup.Of(WrittenLine.Read(one.Text)));
+            foreach (var one in TypedLines.At(notRead, i, lines.Count))
+                foreach (var text in TextsOf(one)) html.Append(one.IsSideWork ? "; on the side: " : "; struck out: ").AppendHtml(MathMarkup.Of(text));
             if (i < lines.Count) html.Append("; ").AppendHtml(MathMarkup.Of(lines[i]));
         }
 
@@ -223,7 +232,7 @@ internal sealed class LinesPicture : PagePicture
 
         wide = Math.Max(wide, end);
         top += task.Squares * Square;
-        PutStruck(shapes, 0, ref top, ref wide);
+        PutBehind(shapes, 0, (end, Square), ref top, ref wide);
         for (var i = 0; i < lines.Count; i++)
         {
             var box = ExpressionBox.Of(lines[i]);
@@ -247,8 +256,9 @@ internal sealed class LinesPicture : PagePicture
             }
 
             wide = Math.Max(wide, end);
+            var lineTop = top;
             top += box.Squares * Square;
-            PutStruck(shapes, i + 1, ref top, ref wide);
+            PutBehind(shapes, i + 1, (end, lineTop), ref top, ref wide);
         }
 
         if (predicted is not null)
@@ -277,22 +287,40 @@ internal sealed class LinesPicture : PagePicture
         return new Sketch(Math.Max(3, Math.Ceiling((wide + 4) / Square)) * Square, Math.Ceiling(top / Square) * Square, Label, shapes);
     }
 
-    // The lines that were struck out behind so many of those that stand.
-    private void PutStruck(List<Shape> shapes, int behind, ref double top, ref double wide)
+    // What is not read behind so many lines: what is struck out below them, and what is worked on the side to the right of the last.
+    private void PutBehind(List<Shape> shapes, int behind, (double End, double Top) last, ref double top, ref double wide)
     {
-        foreach (var one in StruckLines.At(struck, behind, lines.Count))
+        var beside = last.Top;
+        foreach (var one in TypedLines.At(notRead, behind, lines.Count))
         {
-            var box = ExpressionBox.Of(WrittenLine.Read(one.Text));
-            var middle = top + box.Squares * Square / 2;
-            Put(shapes, box, 0, middle, "handline");
-            shapes.Add(Strike(box, middle));
-            wide = Math.Max(wide, box.Width);
-            top += box.Squares * Square;
+            var left = one.IsSideWork ? (Math.Ceiling(last.End / Square) + 1) * Square : 0;
+            var (width, height) = PutNotRead(shapes, one, left, one.IsSideWork ? beside : top);
+            wide = Math.Max(wide, left + width);
+            if (one.IsSideWork) beside += height;
+            else top += height;
         }
+
+        top = Math.Max(top, beside);
     }
 
-    // Across the line, so that it is not taken for the line of a fraction.
-    private static LineShape Strike(ExpressionBox box, double middle) => new("strike", 0, middle + box.Squares * Square / 5, Math.Max(Square, box.Width), middle - box.Squares * Square / 5);
+    private static IEnumerable<WrittenLine> TextsOf(NotReadText text) => (text.IsSideWork ? TypedLines.ColumnsOf(text.Text) : [text.Text]).Select(WrittenLine.Read);
+
+    // What is struck out, with a stroke across it that is not taken for the line of a fraction; or columns of work on the side, smaller than a line of the working.
+    private static (double Width, double Height) PutNotRead(List<Shape> shapes, NotReadText text, double left, double top)
+    {
+        var boxes = TextsOf(text).Select(ExpressionBox.Of).ToList();
+        var height = boxes.Max(b => b.Squares) * Square;
+        var (x, middle) = (left, top + height / 2);
+        foreach (var box in boxes)
+        {
+            if (text.IsSideWork) shapes.Add(new LineShape("rule thin", x, top + 4, x, top + height - 4));
+            Put(shapes, box, x + (text.IsSideWork ? Square / 4 : 0), middle, "handline");
+            if (!text.IsSideWork) shapes.Add(new LineShape("strike", x, middle + height / 5, x + Math.Max(Square, box.Width), middle - height / 5));
+            x += box.Width + Square;
+        }
+
+        return (x - left - Square / 2, height);
+    }
 
     private protected override void MakeRoomFor(IReadOnlyList<PagePicture> others)
     {

@@ -57,8 +57,8 @@ public abstract class PagePicture
     public static IReadOnlySet<int> ZerosInFront(MethodRun run) => run.Page.Marks.Where(m => m.Field == WorkFields.Cells && m.At.Place > 0).OrderByDescending(m => m.At.Place)
         .TakeWhile(m => m.Text == "0").Select(m => m.At.Place!.Value).ToHashSet();
 
-    /// <summary>Adds what the student struck out to write something else.</summary>
-    public abstract PagePicture WithStruck(IReadOnlyList<StruckText> struck);
+    /// <summary>Adds what stands there and is not read: struck out, or worked on the side.</summary>
+    public abstract PagePicture WithNotRead(IReadOnlyList<NotReadText> notRead);
 
     /// <summary>The point of the answer, where the classroom writes it before the digits.</summary>
     public virtual PagePicture WithPoint() => this;

@@ -29,7 +29,7 @@ internal sealed class SquaresPicture : PagePicture
     private bool isForetold;
     private string written = "";
     private IReadOnlyList<NotedPart> noted = [];
-    private IReadOnlyList<StruckText> struck = [];
+    private IReadOnlyList<NotReadText> notRead = [];
 
     private SquaresPicture(ItemTask task, PageLayout layout, Squares squares)
     {
@@ -193,16 +193,16 @@ internal sealed class SquaresPicture : PagePicture
     public override IHtmlContent Draw()
     {
         var html = new HtmlContentBuilder().AppendHtml(SquarePaper.Svg(Sketch()));
-        if (struck.Count == 0) return html;
+        if (notRead.Count == 0) return html;
         html.AppendHtml("<span class=\"struckout\"><span class=\"visuallyhidden\">struck out: </span>");
-        foreach (var one in struck) html.AppendHtml("<s>").Append(Signs.Printed(one.Text)).AppendHtml("</s> ");
+        foreach (var one in notRead) html.AppendHtml("<s>").Append(Signs.Printed(one.Text)).AppendHtml("</s> ");
         return html.AppendHtml("</span>");
     }
 
     /// <inheritdoc/>
-    public override PagePicture WithStruck(IReadOnlyList<StruckText> struck)
+    public override PagePicture WithNotRead(IReadOnlyList<NotReadText> notRead)
     {
-        this.struck = struck;
+        this.notRead = notRead;
         return this;
     }
 

@@ -64,19 +64,19 @@ internal static class TypingJson
 
     private static void WriteItem(Utf8JsonWriter json, WorkedItem item, StudentPage page)
     {
-        var struck = page.StruckOn(item.Id);
+        var notRead = page.NotReadOn(item.Id);
         json.WriteStartObject();
         json.WriteString("id", item.Id);
         json.WriteString("spoken", Spoken.Task(item.Task));
         json.WriteNumber("version", page.ItemVersions.GetValueOrDefault(item.Id, 1));
         if (LineLayout.Has(item.Task.Family))
         {
-            WriteLines(json, item, struck);
+            WriteLines(json, item, notRead);
         }
         else
         {
             WriteSquares(json, item, PageLayout.Of(item.Task, page.Student?.Classroom.School ?? School.Usual));
-            WriteTexts(json, "struck", struck.Select(s => s.Text));
+            WriteTexts(json, "struck", notRead.Select(s => s.Text));
         }
 
         WriteBeside(json, item);
@@ -84,10 +84,10 @@ internal static class TypingJson
     }
 
     // Lines as they are typed, and the signs that the item may need, for those who have no keyboard.
-    private static void WriteLines(Utf8JsonWriter json, WorkedItem item, IReadOnlyList<StruckText> struck)
+    private static void WriteLines(Utf8JsonWriter json, WorkedItem item, IReadOnlyList<NotReadText> notRead)
     {
-        WriteTexts(json, "texts", StruckLines.Together(LineLayout.Lines(item), struck));
-        json.WriteString("signs", TaughtFamily.Of(item.Task.Family).LineSigns);
+        WriteTexts(json, "texts", TypedLines.Together(LineLayout.Lines(item), notRead));
+        json.WriteString("signs", TaughtFamily.Of(item.Task.Family).LineSigns + "|");
         json.WriteString("letter", WrittenLine.Read(LinesPicture.Parts(item.Task).Expression).Leaves.FirstOrDefault(l => l.Kind == SignKind.Letter)?.Text);
     }
 

@@ -7,9 +7,10 @@ const built = new Map();
 
 export const isLines = (item) => item.texts !== undefined;
 
-const STRUCK = "~"; // what stands in front of a line that is struck out
+const STRUCK = "~", SIDE = "|"; // what stands in front of a line that is struck out, and of work on the side
 
 export const isStruck = (line) => line.trimStart().startsWith(STRUCK);
+export const isRead = (line) => !isStruck(line) && !line.trimStart().startsWith(SIDE);
 
 /** Strikes a line out, or takes that back. */
 export const struckOrNot = (line) => (isStruck(line) ? line.trimStart().slice(STRUCK.length).trimStart() : `${STRUCK} ${line.trimStart()}`);
@@ -41,8 +42,9 @@ export class LineFields {
     [...this.list.children].forEach((row, at) => {
       const field = row.querySelector("input");
       if (field.value !== lines[at]) field.value = lines[at];
-      field.setAttribute("aria-label", `Item ${this.item.id}, line ${at + 1}${isStruck(lines[at]) ? ", struck out" : ""}`);
+      field.setAttribute("aria-label", `Item ${this.item.id}, line ${at + 1}${isStruck(lines[at]) ? ", struck out" : isRead(lines[at]) ? "" : ", on the side"}`);
       row.classList.toggle("struck", isStruck(lines[at]));
+      row.classList.toggle("onside", !isStruck(lines[at]) && !isRead(lines[at]));
       row.classList.toggle("answer", at === lines.length - 1 && lines.length > 1);
       if (at === 0) field.placeholder = "";
       this.show(row);
@@ -80,7 +82,7 @@ export class LineFields {
   /** Builds a line up, unless it has changed in the meantime. */
   async show(row) {
     const field = row.querySelector("input"), text = field.value.trim(), fault = row.querySelector(".linefault");
-    if (text === "" || text === STRUCK) return this.put(row, fault, { svg: "", message: "" });
+    if (text === "" || text === STRUCK || text === SIDE) return this.put(row, fault, { svg: "", message: "" });
     const line = await build(text);
     if (line && field.value.trim() === text) this.put(row, fault, line, text);
   }

@@ -1,5 +1,5 @@
 // What stands in one item while it is typed: in squares by strip and column from the right, with numbers that were moved, or "cannot be read"; or in lines.
-import { filled, isLines, isStruck } from "./lines.js";
+import { filled, isLines, isRead } from "./lines.js";
 
 /** The item as the server gives it out. */
 export function open(set) {
@@ -29,7 +29,7 @@ export function textOf(item, id, gap = "") {
 }
 
 /** The answer as it reads, or null where nothing is written. */
-export const answerOf = (item) => (isLines(item) ? filled(item).filter((line) => !isStruck(line)).at(-1) ?? null : item.unreadable ? "?" : textOf(item, answerStrip(item).id));
+export const answerOf = (item) => (isLines(item) ? filled(item).filter(isRead).at(-1) ?? null : item.unreadable ? "?" : textOf(item, answerStrip(item).id));
 
 /** The item as it is sent and kept. */
 export function written(item) {

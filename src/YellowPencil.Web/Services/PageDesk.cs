@@ -167,7 +167,7 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
         if (SheetReader.TryRead(content, out var fault) is null) throw new UnreadablePageException(page.Id, fault!);
         page.Content = content;
         page.ItemVersions = sheet.Items.ToDictionary(i => i.Id, i => page.ItemVersions.GetValueOrDefault(i.Id, 0));
-        page.Struck = page.Struck?.Where(s => page.ItemVersions.ContainsKey(s.Key)).ToDictionary();
+        page.NotRead = page.NotRead?.Where(s => page.ItemVersions.ContainsKey(s.Key)).ToDictionary();
         foreach (var id in changed) page.ItemVersions[id]++;
         page.ItemCount = sheet.Items.Count;
         page.Version++;

@@ -30,7 +30,7 @@ public sealed class PageTyping(PencilContext data, PageDesk pages)
         var stored = PageDesk.StoredSheet(page);
         var known = stored.Items.ToDictionary(i => i.Id);
         var versions = new Dictionary<string, int>();
-        var struck = new Dictionary<string, List<StruckText>>(page.Struck ?? []);
+        var notRead = new Dictionary<string, List<NotReadText>>(page.NotRead ?? []);
         var conflicts = new List<WorkedItem>();
         var refused = new List<RefusedItem>();
         foreach (var typed in items)
@@ -52,9 +52,9 @@ public sealed class PageTyping(PencilContext data, PageDesk pages)
             {
                 known[typed.Id] = changed;
                 versions[typed.Id] = version + 1;
-                if (typed.Struck is { } now) struck[typed.Id] = [.. now];
+                if (typed.NotRead is { } now) notRead[typed.Id] = [.. now];
             }
-            else if (Text(changed) == Text(item) && (typed.Struck?.SequenceEqual(page.StruckOn(typed.Id)) ?? true))
+            else if (Text(changed) == Text(item) && (typed.NotRead?.SequenceEqual(page.NotReadOn(typed.Id)) ?? true))
             {
                 // Saved before, but the acknowledgement was lost on the way.
                 versions[typed.Id] = version;
@@ -71,7 +71,7 @@ public sealed class PageTyping(PencilContext data, PageDesk pages)
             var changed = stored with { Items = [.. stored.Items.Select(i => known[i.Id])] };
             if (SheetReader.TryRead(SheetWriter.Write(changed), out var fault) is null)
                 return new TypingSaved(page, new Dictionary<string, int>(), [], [.. refused, .. taken.Select(id => new RefusedItem(id, fault!.ToString()))]);
-            page.Struck = struck.Where(s => s.Value.Count > 0).ToDictionary();
+            page.NotRead = notRead.Where(s => s.Value.Count > 0).ToDictionary();
             pages.Put(page, changed, taken);
             await data.SaveChangesAsync();
             await transaction.CommitAsync();

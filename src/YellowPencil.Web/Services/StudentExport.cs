@@ -19,7 +19,7 @@ public sealed class StudentExport(PencilContext data, ReadingDesk readings, Rule
         pages.ndjson     the pages, a worked sheet a line (yellow-pencil.worked-sheet)
         readings.ndjson  the readings, one a line (yellow-pencil.reading)
         plans/           the plans, a file each, as plan --json writes them
-        struck-out.csv   answers and lines that were struck out on the paper, behind so many of the lines that stand
+        not-read.csv     what was struck out on the paper or worked on the side, behind so many of the lines that are read
         decisions.csv    what was decided and noted
         sessions.csv     how each plan was taught: day, ticks as JSON, the learner's words, what was changed
         facts.csv        number facts on their own track, and how each check of them went
@@ -49,7 +49,7 @@ public sealed class StudentExport(PencilContext data, ReadingDesk readings, Rule
             Put(zip, "pages.ndjson", Lines(pages.Select(p => p.Content)));
             Put(zip, "readings.ndjson", Lines(pages.SelectMany(p => p.Readings.Where(r => !r.IsPassing).OrderBy(r => r.MadeAt)).Select(r => r.Content)));
             foreach (var (at, plan) in plans.Index().Where(p => p.Item.Content.Length > 0)) Put(zip, $"plans/{at + 1}.json", plan.Content);
-            Put(zip, "struck-out.csv", Table(["page", "item", "behind line", "text"], pages.SelectMany(p => (p.Struck ?? []).SelectMany(s => s.Value.Select(x => new[] { Name(p), s.Key, x.Line.ToString(CultureInfo.InvariantCulture), x.Text })))));
+            Put(zip, "not-read.csv", Table(["page", "item", "behind line", "what", "text"], pages.SelectMany(p => (p.NotRead ?? []).SelectMany(s => s.Value.Select(x => new[] { Name(p), s.Key, x.Line.ToString(CultureInfo.InvariantCulture), x.IsSideWork ? "on the side" : "struck out", x.Text })))));
             Put(zip, "decisions.csv", Table(["page", "when", "who", "what", "rules", "text"], pages.SelectMany(p => p.Decisions.OrderBy(d => d.At).Select(d => new[] { Name(p), When(d.At), d.ByName, d.Kind.ToString(), d.Rules, d.Text }))));
             Put(zip, "sessions.csv", Table(["plan", "day", "who", "ticks", "said", "changed", "decided otherwise"], sessions.Select(x => new[] { PlanDesk.NameOf(x.Plan!, names), Day(x.HeldOn), x.ByName, JsonSerializer.Serialize(x.Ticks), x.Said, x.Changed, x.Overruled is { } next ? SessionEnd.TextOf(next) : "" })));
             Put(zip, "checks.csv", Table(["plan", "number", "set", "page", "items"], checks.Select(x => new[] { PlanDesk.NameOf(x.Plan!, names), x.Number.ToString(CultureInfo.InvariantCulture), When(x.MadeAt), Name(x.Page!), x.Content })));

@@ -15,9 +15,9 @@ namespace YellowPencil.Web.Services;
 /// <param name="Squares">What stands in the squares of the item instead of answer and work, as <see cref="Drawing.TypingJson"/> reads it; or null.</param>
 /// <param name="Lines">The lines of an item that stands in lines, instead of answer and work; or null.</param>
 /// <param name="Cells">What stands in the cells beside the working, by their ids; null where that was not said.</param>
-/// <param name="Struck">What stands struck out; null where that was not said.</param>
+/// <param name="NotRead">What stands there and is not read; null where that was not said.</param>
 public sealed record TypedItem(string Id, int Version, string? Answer, JsonElement? Work, JsonElement? Squares, IReadOnlyList<string>? Lines = null,
-    IReadOnlyDictionary<string, string>? Cells = null, IReadOnlyList<StruckText>? Struck = null)
+    IReadOnlyDictionary<string, string>? Cells = null, IReadOnlyList<NotReadText>? NotRead = null)
 {
     /// <summary>The most items of one request.</summary>
     private const int Most = 500;
@@ -25,8 +25,8 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
     /// <summary>The most lines of one item: those of the format, and one that says that the work stops.</summary>
     private const int MostLines = 60;
 
-    /// <summary>The most answers or lines of one item that are struck out.</summary>
-    private const int MostStruck = 20;
+    /// <summary>The most answers or lines of one item that are struck out or on the side.</summary>
+    private const int MostNotRead = 20;
 
     /// <summary>The most pages of one request.</summary>
     private const int MostPages = 100;
@@ -137,21 +137,21 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
         JsonElement? work = element.TryGetProperty("work", out var found) && found.ValueKind != JsonValueKind.Null ? found.Clone() : null;
         JsonElement? squares = element.TryGetProperty("squares", out _) ? element.Clone() : null;
         List<string>? lines = null;
-        List<StruckText>? struck = null;
+        List<NotReadText>? notRead = null;
         if (element.TryGetProperty("lines", out var listed))
         {
             if (listed.ValueKind != JsonValueKind.Array || listed.EnumerateArray().Any(l => l.ValueKind != JsonValueKind.String)) return "its lines are no list of texts";
-            (lines, struck) = StruckLines.Part(listed.EnumerateArray().Select(l => l.GetString()!));
+            (lines, notRead) = TypedLines.Part(listed.EnumerateArray().Select(l => l.GetString()!));
         }
 
         if (element.TryGetProperty("struck", out var crossed))
         {
             if (crossed.ValueKind != JsonValueKind.Array || crossed.EnumerateArray().Any(l => l.ValueKind != JsonValueKind.String)) return "what is struck out is no list of texts";
-            struck = [.. crossed.EnumerateArray().Select(l => new StruckText(l.GetString()!, 0))];
+            notRead = [.. crossed.EnumerateArray().Select(l => new NotReadText(l.GetString()!, 0))];
         }
 
-        if (struck?.Count > MostStruck) return $"it has more than {MostStruck} answers or lines that are struck out";
-        if (struck?.Exists(s => s.Text.Length > WorkedItem.LongestAnswer) == true) return $"what is struck out has more than {WorkedItem.LongestAnswer} characters";
+        if (notRead?.Count > MostNotRead) return $"it has more than {MostNotRead} answers or lines that are struck out or on the side";
+        if (notRead?.Exists(s => s.Text.Length > WorkedItem.LongestAnswer) == true) return $"what is struck out or on the side has more than {WorkedItem.LongestAnswer} characters";
 
         Dictionary<string, string>? cells = null;
         if (element.TryGetProperty("cells", out var filled))
@@ -161,7 +161,7 @@ public sealed record TypedItem(string Id, int Version, string? Answer, JsonEleme
             foreach (var cell in filled.EnumerateObject()) cells[cell.Name] = cell.Value.GetString()!;
         }
 
-        item = new TypedItem(id.GetString()!, version, answer.ValueKind == JsonValueKind.String ? answer.GetString() : null, work, squares, lines, cells, struck);
+        item = new TypedItem(id.GetString()!, version, answer.ValueKind == JsonValueKind.String ? answer.GetString() : null, work, squares, lines, cells, notRead);
         return HoldsNul(element) ? "it holds a NUL character, which cannot be kept" : null;
     }
 

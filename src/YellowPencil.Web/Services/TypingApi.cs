@@ -56,7 +56,7 @@ internal static class TypingApi
     private static IResult BuildUp(string? text)
     {
         if (text is not { Length: > 0 and <= WorkedItem.LongestAnswer }) return Refuse($"a line of 1 to {WorkedItem.LongestAnswer} characters is expected");
-        if (StruckLines.TextOf(text) is { } struck) return Results.Json(new { svg = WrittenLine.Read(struck) is { Fault: null } read ? LinesPicture.Line(read, isStruck: true).ToString() : "" });
+        if (TypedLines.NotReadIn(text) is { } other) return Results.Json(new { svg = LinesPicture.Line(other)?.ToString() ?? "" });
         var line = WrittenLine.Read(text);
         return Results.Json(new { svg = LinesPicture.Line(line).ToString(), at = line.Fault?.At, message = line.Fault?.Message, stays = LineChange.Stays(line) });
     }

@@ -145,7 +145,7 @@ public sealed class ReadingView
     /// <summary>The picture of an item, with the circle and with what the chosen explanation predicts; plain while the page is asked about.</summary>
     public PagePicture Picture(ItemReading item)
     {
-        var plain = PagePicture.Of(item.Item, Student.Classroom.School).WithStruck(Page.StruckOn(item.Item.Id));
+        var plain = PagePicture.Of(item.Item, Student.Classroom.School).WithNotRead(Page.NotReadOn(item.Item.Id));
         if (Turned is not null) return plain;
         var picture = plain.WithReading(item);
         return !Chosen.IsSound && Chosen.Predictions.TryGetValue(item.Item.Id, out var answer) && answer != item.Item.Task.RightAnswer
@@ -156,7 +156,7 @@ public sealed class ReadingView
     /// <summary>What stands struck out on the page, item by item, and whether it is what the chosen explanation predicts, or the right answer.</summary>
     public IEnumerable<string> StruckOut =>
         from item in Reading.Items
-        let struck = Page.StruckOn(item.Item.Id)
+        let struck = Page.NotReadOn(item.Item.Id).Where(s => !s.IsSideWork).ToList()
         where struck.Count > 0
         select $"item {item.Item.Id}: {string.Join(", then ", struck.Select(s => Signs.Printed(s.Text) + Meaning(item.Item, s.Text)))}";
 

@@ -15,7 +15,7 @@ public sealed class TypeModel(PageDesk pages, CurrentSpecialist who) : PageModel
     /// <summary>The keys for signs that can be written in some squares: what is pressed, what is shown, and what it means.</summary>
     public static readonly IReadOnlyList<(string Sign, string Shown, string Label)> SignKeys =
     [
-        (".", ".", "point"), ("-", "−", "minus"), ("+", "+", "plus"), ("*", "×", "times"), ("/", "/", "over"), ("(", "(", "bracket"), (")", ")", "closing bracket"), ("=", "=", "equals"), ("^", "^", "power"), ("sqrt(", "√", "root"), ("r", "r", "what is left"),
+        (".", ".", "point"), ("-", "−", "minus"), ("+", "+", "plus"), ("*", "×", "times"), ("/", "/", "over"), ("(", "(", "bracket"), (")", ")", "closing bracket"), ("=", "=", "equals"), ("^", "^", "power"), ("sqrt(", "√", "root"), ("|", "|", "on the side"), ("r", "r", "what is left"),
         ("<", "⇤", "number to the left"), (">", "⇥", "number to the right"),
     ];
 

@@ -14,8 +14,8 @@ using YellowPencil.Data;
 namespace YellowPencil.Data.Migrations
 {
     [DbContext(typeof(PencilContext))]
-    [Migration("20261202042051_StruckOut")]
-    partial class StruckOut
+    [Migration("20261202051606_NotRead")]
+    partial class NotRead
     {
         /// <inheritdoc />
         protected override void BuildTargetModel(ModelBuilder modelBuilder)
@@ -1449,6 +1449,10 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("boolean")
                         .HasColumnName("marks_complete");
 
+                    b.Property<Dictionary<string, List<NotReadText>>>("NotRead")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("not_read");
+
                     b.Property<Guid>("OwnerId")
                         .HasColumnType("uuid")
                         .HasColumnName("owner_id");
@@ -1462,10 +1466,6 @@ namespace YellowPencil.Data.Migrations
                         .HasMaxLength(20)
                         .HasColumnType("character varying(20)")
                         .HasColumnName("state");
-
-                    b.Property<Dictionary<string, List<StruckText>>>("Struck")
-                        .HasColumnType("jsonb")
-                        .HasColumnName("struck");
 
                     b.Property<Guid>("StudentId")
                         .HasColumnType("uuid")

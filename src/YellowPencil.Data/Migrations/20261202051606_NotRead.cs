@@ -7,13 +7,13 @@ using YellowPencil.Data;
 namespace YellowPencil.Data.Migrations
 {
     /// <inheritdoc />
-    public partial class StruckOut : Migration
+    public partial class NotRead : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
         {
-            migrationBuilder.AddColumn<Dictionary<string, List<StruckText>>>(
-                name: "struck",
+            migrationBuilder.AddColumn<Dictionary<string, List<NotReadText>>>(
+                name: "not_read",
                 table: "pages",
                 type: "jsonb",
                 nullable: true);
@@ -23,7 +23,7 @@ namespace YellowPencil.Data.Migrations
         protected override void Down(MigrationBuilder migrationBuilder)
         {
             migrationBuilder.DropColumn(
-                name: "struck",
+                name: "not_read",
                 table: "pages");
         }
     }

@@ -10,7 +10,7 @@ using YellowPencil.Web.Services;
 namespace YellowPencil.Web.Tests;
 
 /// <summary>Answers and lines that were struck out on the paper are kept beside what stands.</summary>
-public sealed class StruckTests(PencilApp app) : PageTests(app), IClassFixture<PencilApp>
+public sealed class NotReadTests(PencilApp app) : PageTests(app), IClassFixture<PencilApp>
 {
     [Fact]
     public async Task An_answer_that_was_struck_out_stands_beside_the_final_one_and_is_told_by_what_it_is()
@@ -24,8 +24,8 @@ public sealed class StruckTests(PencilApp app) : PageTests(app), IClassFixture<P
         reading.QuerySelectorAll("p.ink").Select(p => p.TextContent).Where(t => t.StartsWith("Struck", StringComparison.Ordinal)).ShouldBe(["Struck out on the paper: item 1: 326 (right); item 5: 54 (what this explanation predicts)."]);
 
         using var zip = new ZipArchive(new MemoryStream(await visitor.GetFileAsync($"/students/{code}?handler=Export")));
-        using var text = new StreamReader(zip.GetEntry("struck-out.csv")!.Open());
-        (await text.ReadToEndAsync()).ReplaceLineEndings("\n").ShouldBe("page,item,behind line,text\nRopes,1,0,326\nRopes,5,0,54\n");
+        using var text = new StreamReader(zip.GetEntry("not-read.csv")!.Open());
+        (await text.ReadToEndAsync()).ReplaceLineEndings("\n").ShouldBe("page,item,behind line,what,text\nRopes,1,0,struck out,326\nRopes,5,0,struck out,54\n");
     }
 
     [Fact]
@@ -41,7 +41,7 @@ public sealed class StruckTests(PencilApp app) : PageTests(app), IClassFixture<P
 
         // An answer typed elsewhere, such as in the table of a class, says nothing of what is struck out.
         await SentAsync(visitor, page, new { id = "1", version = 2, answer = "475" });
-        (await StruckAsync(page)).ShouldBe("""{"1": [{"Line": 0, "Text": "326"}]}""");
+        (await StruckAsync(page)).ShouldBe("""{"1": [{"Line": 0, "Text": "326", "IsSideWork": false}]}""");
         await visitor.GetAsync($"/pages/{page}/edit");
         await visitor.PostAsync($"/pages/{page}/edit", ("task.1", ""), ("task.2", "52 - 38"), ("task.3", "81 - 27"), ("title", "Ropes"), ("writtenOn", ""), ("more", ""));
         (await StruckAsync(page)).ShouldBe("{}");
@@ -52,8 +52,8 @@ public sealed class StruckTests(PencilApp app) : PageTests(app), IClassFixture<P
     {
         var (visitor, _, page) = await PageAsync();
         using var __ = visitor;
-        (await RefusedAsync(Squares("1", 1, "474", [.. Enumerable.Repeat("1", 21)]))).ShouldBe("items[1]: it has more than 20 answers or lines that are struck out");
-        (await RefusedAsync(Squares("1", 1, "474", new string('1', 201)))).ShouldBe("items[1]: what is struck out has more than 200 characters");
+        (await RefusedAsync(Squares("1", 1, "474", [.. Enumerable.Repeat("1", 21)]))).ShouldBe("items[1]: it has more than 20 answers or lines that are struck out or on the side");
+        (await RefusedAsync(Squares("1", 1, "474", new string('1', 201)))).ShouldBe("items[1]: what is struck out or on the side has more than 200 characters");
         (await RefusedAsync(new { id = "1", version = 1, squares = new { }, struck = "326" })).ShouldBe("items[1]: what is struck out is no list of texts");
 
         async Task<string> RefusedAsync(object item)
@@ -65,15 +65,26 @@ public sealed class StruckTests(PencilApp app) : PageTests(app), IClassFixture<P
     }
 
     [Fact]
+    public void Work_on_the_side_stands_beside_its_line_in_one_column_or_two()
+    {
+        var (read, notRead) = TypedLines.Part(["29/4 - 17/6", "| 29*3 = 87 | 17*2 = 34", "|  | 87", "87/12 - 34/12", "|", "53/12"]);
+        read.ShouldBe(["29/4 - 17/6", "87/12 - 34/12", "53/12"]);
+        notRead.ShouldBe([new NotReadText("29*3 = 87 | 17*2 = 34", 1, IsSideWork: true), new NotReadText("87", 1, IsSideWork: true)]);
+        TypedLines.ColumnsOf(notRead[0].Text).ShouldBe(["29*3 = 87", "17*2 = 34"]);
+        TypedLines.ColumnsOf("1 | 2 | 3").ShouldBe(["1", "2 | 3"]);
+        TypedLines.Together(read, notRead).ShouldBe(["29/4 - 17/6", "| 29*3 = 87 | 17*2 = 34", "| 87", "87/12 - 34/12", "53/12"]);
+    }
+
+    [Fact]
     public void Lines_that_are_struck_out_come_back_between_those_that_stand()
     {
         string[] typed = ["2x = 15 + 7", "~ 2x = 24", "2x = 22", "~x = 12", "x = 11", "~", "~~ x = 1"];
-        var (standing, struck) = StruckLines.Part(typed);
+        var (standing, struck) = TypedLines.Part(typed);
         standing.ShouldBe(["2x = 15 + 7", "2x = 22", "x = 11"]);
-        struck.ShouldBe([new StruckText("2x = 24", 1), new StruckText("x = 12", 2), new StruckText("x = 1", 3)]);
-        StruckLines.Together(standing, struck).ShouldBe(["2x = 15 + 7", "~ 2x = 24", "2x = 22", "~ x = 12", "x = 11", "~ x = 1"]);
-        StruckLines.Together(["2x = 15 + 7"], struck).ShouldBe(["2x = 15 + 7", "~ 2x = 24", "~ x = 12", "~ x = 1"], "behind lines that are gone they stand at the end");
-        StruckLines.Together([], []).ShouldBeEmpty();
+        struck.ShouldBe([new NotReadText("2x = 24", 1), new NotReadText("x = 12", 2), new NotReadText("x = 1", 3)]);
+        TypedLines.Together(standing, struck).ShouldBe(["2x = 15 + 7", "~ 2x = 24", "2x = 22", "~ x = 12", "x = 11", "~ x = 1"]);
+        TypedLines.Together(["2x = 15 + 7"], struck).ShouldBe(["2x = 15 + 7", "~ 2x = 24", "~ x = 12", "~ x = 1"], "behind lines that are gone they stand at the end");
+        TypedLines.Together([], []).ShouldBeEmpty();
     }
 
     // An item of three squares at most, as the browser sends it.
@@ -83,5 +94,5 @@ public sealed class StruckTests(PencilApp app) : PageTests(app), IClassFixture<P
     private static async Task<JsonElement> SentAsync(Visitor visitor, string page, object item) =>
         JsonDocument.Parse(await (await visitor.PutAsync($"/api/pages/{page}/items", new[] { item })).Content.ReadAsStringAsync()).RootElement;
 
-    private async Task<string> StruckAsync(string page) => (string)(await App.SqlAsync($"select struck::text from pages where id = '{page}'"))!;
+    private async Task<string> StruckAsync(string page) => (string)(await App.SqlAsync($"select not_read::text from pages where id = '{page}'"))!;
 }

@@ -7,7 +7,7 @@ using K = OpenQA.Selenium.Keys;
 namespace YellowPencil.Browser.Tests;
 
 /// <summary>What the student struck out is typed as it stands: an answer beside the final one, a line between others, a value over the lower number.</summary>
-public sealed class StruckTests(Browser browser) : IClassFixture<Browser>
+public sealed class NotReadTests(Browser browser) : IClassFixture<Browser>
 {
     [Fact]
     public void An_answer_is_struck_out_by_a_key_taken_back_undone_and_there_again_after_a_reload()
@@ -66,6 +66,23 @@ public sealed class StruckTests(Browser browser) : IClassFixture<Browser>
         string Lines() => browser.Script<string>("return [...document.querySelectorAll('[data-lines] input')].map(f => f.value).join('|')");
 
         void Alt(string key) => new Actions(browser.Driver).KeyDown(K.Alt).SendKeys(key).KeyUp(K.Alt).Perform();
+    }
+
+    [Fact]
+    public void Work_on_the_side_is_kept_beside_its_line_and_not_read()
+    {
+        browser.BeginPage("7 1/4 - 2 5/6", "FromLeft");
+        browser.Keys($"29/4 - 17/6{K.Enter}| 29*3 = 87 | 17*2 = 34{K.Enter}87/12 - 34/12{K.Enter}53/12");
+        Saved();
+        browser.Stored().ShouldContain("\"lines\": [\"29/4 - 17/6\", \"87/12 - 34/12\", \"53/12\"]");
+        browser.Driver.Navigate().Refresh();
+        browser.Until(b => b.Driver.FindElements(By.CssSelector("li.onside.isbuilt svg")).Count == 1, "it is there again, built up");
+        browser.Script<string>("return document.querySelectorAll('[data-lines] input')[1].value").ShouldBe("| 29*3 = 87 | 17*2 = 34");
+        browser.AccessibilityFaults().ShouldBeEmpty();
+        browser.Go(browser.PagePath + "/reading");
+        browser.Until(b => b.Driver.FindElements(By.CssSelector(".items svg")).Count == 1, "the reading");
+        browser.Script<string>("return document.querySelector('.items .visuallyhidden').textContent").ShouldContain("on the side");
+        browser.AccessibilityFaults().ShouldBeEmpty();
     }
 
     [Fact]
