@@ -156,6 +156,7 @@ public sealed class PencilContext(DbContextOptions<PencilContext> options, ICurr
             page.Property(p => p.Direction).HasConversion<string>().HasMaxLength(20);
             page.Property(p => p.Content).HasColumnType("jsonb");
             page.Property(p => p.ItemVersions).HasColumnType("jsonb");
+            page.Property(p => p.Known).HasColumnType("jsonb");
             page.Property(p => p.NotRead).HasColumnType("jsonb");
             page.HasOne(p => p.ClassSheet).WithMany(s => s.Pages).HasForeignKey(p => p.ClassSheetId).OnDelete(DeleteBehavior.SetNull);
             page.HasOne(p => p.Student).WithMany(s => s.Pages).HasForeignKey(p => p.StudentId);

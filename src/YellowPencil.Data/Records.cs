@@ -140,6 +140,12 @@ public sealed class StudentPage : IOwned, IRemovable
     /// </summary>
     public Dictionary<string, List<NotReadText>>? NotRead { get; set; }
 
+    /// <summary>
+    /// What was known of the student when the page was begun, where it is read with that: how likely each set of rules was, by its rules joined by +. Kept as it
+    /// was, so that a page reads the same whatever is typed later.
+    /// </summary>
+    public Dictionary<string, double>? Known { get; set; }
+
     /// <summary>What stands beside an item and is not read, in the order in which it was written.</summary>
     public IReadOnlyList<NotReadText> NotReadOn(string item) => NotRead?.GetValueOrDefault(item) ?? [];
 

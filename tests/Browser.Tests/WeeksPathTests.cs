@@ -70,7 +70,7 @@ public sealed class WeeksPathTests(Browser browser) : IClassFixture<Browser>
         for (var item = 0; item < 6; item++) browser.Keys("7" + K.Enter);
         browser.Until(b => b.TextOf("[data-saving]") == "Saved.", "typed");
         browser.Click(By.XPath("//button[contains(., 'Read the page')]"));
-        browser.Until(b => b.Text.Contains("This page is check 1 of a plan."), "the reading");
+        browser.Until(b => b.Text.Contains("This page is check 1 of a plan, read with what the pages before it say: “"), "the reading");
         browser.Click(By.LinkText("How it stands with the plan"));
         browser.Until(b => b.TextOf("#stands").Contains("too few checks to say"), "how it stands");
         browser.Text.ShouldContain("check 1");

@@ -11,6 +11,8 @@ namespace YellowPencil.Web.Tests;
 /// <summary>Sessions, checks and how it stands with a plan, from its first day until the rule is gone and was looked at again.</summary>
 public sealed class WeeksTests(PencilApp app) : IClassFixture<PencilApp>
 {
+    private const string Turns = "subtraction.turns-column-round";
+
     // Turned round in every column: worked by hand.
     private const string Turned = "604 - 278 = 474\n523 - 168 = 445\n80 - 36 = 56\n415 - 203 = 212\n703 - 245 = 542\n952 - 367 = 615\n867 - 452 = 415";
 
@@ -127,6 +129,19 @@ public sealed class WeeksTests(PencilApp app) : IClassFixture<PencilApp>
         gone.ShouldContain("6 Apr 2026"); // two weeks on
         (await CheckAsync("2026-04-06", isOld: false)).ShouldContain("4 May 2026"); // six weeks after it was gone
         (await CheckAsync("2026-05-04", isOld: false)).ShouldContain("How it stands: gone, looked at again after six weeks");
+
+        // Each check is read with what was known when it was set: the newest page counts most, and what is typed later changes nothing of it.
+        (await KnownAsync(1)).Keys.ShouldBe([Turns]);
+        (await KnownAsync(1))[Turns].ShouldBeInRange(0.4, 0.5);
+        var third = await KnownAsync(3);
+        third[""].ShouldBeGreaterThan(third[Turns] / 2, "one page with the rule before, one without it behind");
+        var fifth = await KnownAsync(5);
+        fifth[""].ShouldBeGreaterThan(3 * fifth[Turns]);
+        var page = await app.SqlAsync($"select page_id::text from checks where plan_id = '{plan.Split('/')[^1]}' and number = 5");
+        (await visitor.GetAsync($"/pages/{page}/reading")).QuerySelector("p.note")!.TextContent.ShouldStartWith("This page is check 5 of a plan, read with what the pages before it say: no rule ");
+
+        async Task<Dictionary<string, double>> KnownAsync(int number) => JsonSerializer.Deserialize<Dictionary<string, double>>(
+            (string)(await app.SqlAsync($"select known::text from pages p join checks c on c.page_id = p.id where c.plan_id = '{plan.Split('/')[^1]}' and c.number = {number}"))!)!;
 
         var desk = await visitor.GetAsync("/");
         var row = desk.QuerySelectorAll(".pile li").Single(r => r.TextContent.Contains(code));

@@ -65,6 +65,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     public IReadOnlyList<Candidate> Search()
     {
         candidates[""] = sheet.Rough(sheet.Sound);
+        AddKnown();
         var beam = Singles();
         for (var size = 2; size <= Hypothesis.MostRules; size++) beam = Grow(beam);
         RefineBest();
@@ -73,6 +74,16 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         AddUnlisted();
         LeaveOut();
         return [.. candidates.Values.Where(c => !IsRedundant(c))];
+    }
+
+    // What older pages say is weighed wherever it can show, whether this page alone would lead there or not.
+    private void AddKnown()
+    {
+        foreach (var before in sheet.Known.Students.Where(s => s.RuleCount > 0 && s.Bugs.All(sheet.Listed.Rules.Contains)))
+        {
+            var student = new Hypothesis(before.Bugs, before.Unlisted, [], sheet.Sound.School);
+            if (sheet.Items.Any(item => !sheet.IsSilent(student, item))) candidates[student.Key] = sheet.Rough(student);
+        }
     }
 
     private List<Candidate> Singles()

@@ -38,24 +38,25 @@ public static class SheetDiagnosis
     /// <param name="cancellation">Ends the reading early.</param>
     /// <returns>The reading; also for a sheet without a single answer.</returns>
     /// <exception cref="OperationCanceledException">The reading was ended.</exception>
-    public static Reading Read(WorkedSheet sheet, CancellationToken cancellation = default) => Read(sheet, AllBugs, [], cancellation);
+    public static Reading Read(WorkedSheet sheet, CancellationToken cancellation = default) => Read(sheet, AllBugs, [], KnownBefore.Nothing, cancellation);
 
     /// <summary>The same where somebody who knows the student says of some explanations that they are not it.</summary>
     /// <param name="sheet">The sheet.</param>
     /// <param name="rejected">The rules of each of them, joined by +; none for "no systematic bug".</param>
+    /// <param name="known">What older pages say of the student; null for nothing.</param>
     /// <param name="cancellation">Ends the reading early.</param>
-    public static Reading Read(WorkedSheet sheet, IReadOnlyCollection<string> rejected, CancellationToken cancellation = default) =>
-        Read(sheet, AllBugs, rejected, cancellation);
+    public static Reading Read(WorkedSheet sheet, IReadOnlyCollection<string> rejected, KnownBefore? known = null, CancellationToken cancellation = default) =>
+        Read(sheet, AllBugs, rejected, known ?? KnownBefore.Nothing, cancellation);
 
     /// <summary>The same with another catalogue, to see what becomes of a student whose bug is not in it.</summary>
-    internal static Reading Read(WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf) => Read(sheet, bugsOf, [], default);
+    internal static Reading Read(WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf) => Read(sheet, bugsOf, [], KnownBefore.Nothing, default);
 
     /// <summary>How one explanation, whoever thought of it, stands to the answers of a sheet. Its probability is left at 0.</summary>
     /// <param name="sheet">The sheet.</param>
     /// <param name="hypothesis">The explanation.</param>
     public static Explanation Try(WorkedSheet sheet, Hypothesis hypothesis)
     {
-        var (_, _, likelihoods) = Prepare(sheet, AllBugs, default);
+        var (_, _, likelihoods) = Prepare(sheet, AllBugs, KnownBefore.Nothing, default);
         var likelihood = likelihoods.Find(l => l.Sound.School == hypothesis.School) ?? likelihoods[0];
         var student = new Hypothesis(hypothesis.Bugs, hypothesis.Unlisted, hypothesis.Facts, likelihood.Sound.School);
         return Explain(likelihood.Refine(likelihood.Rough(student)), likelihood);
@@ -64,7 +65,7 @@ public static class SheetDiagnosis
     private static IReadOnlyList<Bug> AllBugs(IReadOnlyList<Family> families) => [.. families.SelectMany(Catalogue.Of).Distinct()];
 
     private static (IReadOnlyList<Family> Families, List<ItemEvidence> Evidence, List<SheetLikelihood> Likelihoods) Prepare(
-        WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf, CancellationToken cancellation)
+        WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf, KnownBefore known, CancellationToken cancellation)
     {
         var families = FamilyList.Of(sheet.Items.Select(i => i.Task));
         var shown = sheet.Items.Where(i => i.IsAnswered || i.IsBrokenOff).SelectMany(i => TaughtFamily.Of(i.Task.Family).SchoolsShown(i));
@@ -79,13 +80,14 @@ public static class SheetDiagnosis
         var bugs = bugsOf(families).Where(b => schools.Any(s => b.CanShowIn(s.School))).ToList();
         var confused = families.SelectMany(Catalogue.ConfusedWith).Distinct().Except(bugsOf(families)).ToList();
         var beside = families.SelectMany(Catalogue.WorkedBeside).Distinct().Except(bugsOf(families)).Except(confused).ToList();
-        return (families, evidence, [.. schools.Select(s => new SheetLikelihood(evidence, bugs, confused, beside, s.School, s.Weight, cancellation))]);
+        return (families, evidence, [.. schools.Select(s => new SheetLikelihood(evidence, bugs, confused, beside, s.School, s.Weight, known, cancellation))]);
     }
 
     private static Reading Read(
-        WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf, IReadOnlyCollection<string> rejected, CancellationToken cancellation)
+        WorkedSheet sheet, Func<IReadOnlyList<Family>, IReadOnlyList<Bug>> bugsOf, IReadOnlyCollection<string> rejected, KnownBefore known,
+        CancellationToken cancellation)
     {
-        var (families, evidence, likelihoods) = Prepare(sheet, bugsOf, cancellation);
+        var (families, evidence, likelihoods) = Prepare(sheet, bugsOf, known, cancellation);
         var searches = likelihoods.ConvertAll(l => new ExplanationSearch(l));
         var found = Without(searches.SelectMany(s => s.Search()).ToList(), rejected);
         var unseen = ShareWithoutChance(likelihoods, families);

@@ -40,11 +40,13 @@ internal sealed class SheetLikelihood
     /// <param name="inside">The bugs of the methods by which numbers inside the workings are dealt with.</param>
     /// <param name="school">What the student was taught; null for the usual school.</param>
     /// <param name="schoolWeight">How probable that school is before any evidence.</param>
+    /// <param name="known">What older pages say of the student; null for nothing.</param>
     /// <param name="cancellation">Ends the work early.</param>
     public SheetLikelihood(
         IReadOnlyList<ItemEvidence> items, IReadOnlyList<Bug> catalogue, IReadOnlyList<Bug> instead, IReadOnlyList<Bug>? inside = null,
-        School? school = null, double schoolWeight = 1, CancellationToken cancellation = default)
+        School? school = null, double schoolWeight = 1, KnownBefore? known = null, CancellationToken cancellation = default)
     {
+        Known = known ?? KnownBefore.Nothing;
         Sound = Hypothesis.SoundIn(school ?? School.Usual);
         this.schoolWeight = schoolWeight;
         this.cancellation = cancellation;
@@ -70,6 +72,9 @@ internal sealed class SheetLikelihood
 
     /// <summary>The bugs that can show in the families of the sheet, and where they can.</summary>
     public ChanceTable<Bug> Listed { get; }
+
+    /// <summary>What older pages say of the student.</summary>
+    public KnownBefore Known { get; }
 
     /// <summary>Whether a bug is one of a method by which numbers inside the workings are dealt with.</summary>
     public bool IsBeside(Bug bug) => inside.Contains(bug);
@@ -326,7 +331,8 @@ internal sealed class SheetLikelihood
     }
 
     // Where no rule has a chance, the item is what it is without them.
-    private bool IsSilent(Hypothesis hypothesis, ItemEvidence item) => hypothesis.Facts.Count == 0 && TaughtChances(hypothesis, item) == 0;
+    /// <summary>Whether nothing of a student could show on an item.</summary>
+    public bool IsSilent(Hypothesis hypothesis, ItemEvidence item) => hypothesis.Facts.Count == 0 && TaughtChances(hypothesis, item) == 0;
 
     /// <summary>The chances that the rules of a student would have on the way of a student without rules.</summary>
     private int TaughtChances(Hypothesis hypothesis, ItemEvidence item) =>
@@ -356,6 +362,6 @@ internal sealed class SheetLikelihood
                 * (hypothesis.Bugs[i].IsOpen ? Priors.LeavesOpen : 1) / totalWeight;
         foreach (var rule in hypothesis.Unlisted) prior *= Unlisted.Of(rule.Deviation, rule.Length);
         foreach (var fact in hypothesis.Facts) prior *= Priors.OneWrongFact * Priors.FactWeight(fact.Fact);
-        return Math.Log(prior * (hypothesis.RuleCount > 1 && hypothesis.Unlisted.Count > 0 ? Priors.InCompany : 1));
+        return Math.Log(Known.Prior(hypothesis, prior * (hypothesis.RuleCount > 1 && hypothesis.Unlisted.Count > 0 ? Priors.InCompany : 1), schoolWeight));
     }
 }

@@ -1442,6 +1442,10 @@ namespace YellowPencil.Data.Migrations
                         .HasColumnType("jsonb")
                         .HasColumnName("item_versions");
 
+                    b.Property<Dictionary<string, double>>("Known")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("known");
+
                     b.Property<bool>("MarksComplete")
                         .HasColumnType("boolean")
                         .HasColumnName("marks_complete");

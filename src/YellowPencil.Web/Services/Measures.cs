@@ -27,14 +27,14 @@ public sealed class Measures : IDisposable
         meter.CreateObservableGauge("yellowpencil.queue.length", () => Waiting(services), "{job}", "Jobs that wait for a worker.");
     }
 
-    /// <summary>Reads a sheet, without explanations that were rejected, and measures it.</summary>
-    public Reading Read(WorkedSheet sheet, IReadOnlyCollection<string> rejected, CancellationToken cancellation)
+    /// <summary>Reads a sheet, without explanations that were rejected and with what is known of the student, and measures it.</summary>
+    public Reading Read(WorkedSheet sheet, IReadOnlyCollection<string> rejected, KnownBefore known, CancellationToken cancellation)
     {
         var families = string.Join(',', sheet.Items.Select(i => i.Task.Family.Name).Distinct().Order(StringComparer.Ordinal));
         using var activity = Source.StartActivity("read a page");
         activity?.SetTag("yellowpencil.family", families).SetTag("yellowpencil.items", sheet.Items.Count);
         var since = Stopwatch.GetTimestamp();
-        var reading = SheetDiagnosis.Read(sheet, rejected, cancellation);
+        var reading = SheetDiagnosis.Read(sheet, rejected, known, cancellation);
         readings.Record(Stopwatch.GetElapsedTime(since).TotalSeconds, new KeyValuePair<string, object?>("family", families));
         return reading;
     }

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Microsoft.EntityFrameworkCore;
 using YellowPencil.Core.Format;
+using YellowPencil.Core.Inference;
 using YellowPencil.Core.Layouts;
 using YellowPencil.Core.Pages;
 using YellowPencil.Core.Telling;
@@ -71,6 +72,9 @@ public sealed class PageDesk(PencilContext data, TimeProvider clock, CurrentSpec
         var sheet = StoredSheet(page);
         return page.MarksComplete ? sheet with { Items = [.. sheet.Items.Select(WithAllMarks)] } : sheet;
     }
+
+    /// <summary>What was known of the student when a page was begun.</summary>
+    public static KnownBefore Known(StudentPage page) => page.Known is { Count: > 0 } shares ? new KnownBefore(shares) : KnownBefore.Nothing;
 
     /// <summary>The explanations that the specialist rejected on a page as it stands, by their rules joined by +.</summary>
     public static IReadOnlyList<string> Rejected(StudentPage page) =>

@@ -19,16 +19,20 @@ public sealed class ReadingCache(Measures measures) : IDisposable
     /// <summary>The reading of a sheet.</summary>
     /// <param name="sheet">The sheet.</param>
     /// <param name="cancellation">Ends the reading when nobody waits for it any more.</param>
-    public Reading Read(WorkedSheet sheet, CancellationToken cancellation = default) => Read(sheet, [], cancellation);
+    public Reading Read(WorkedSheet sheet, CancellationToken cancellation = default) => Read(sheet, [], KnownBefore.Nothing, cancellation);
 
-    /// <summary>The reading of a page, with its decisions, without the explanations that were rejected on it.</summary>
-    public Reading Read(StudentPage page, CancellationToken cancellation = default) => Read(PageDesk.Sheet(page), PageDesk.Rejected(page), cancellation);
+    /// <summary>The reading of a page, with its decisions, without the explanations that were rejected on it, and with what was known of the student.</summary>
+    public Reading Read(StudentPage page, CancellationToken cancellation = default) => Read(PageDesk.Sheet(page), PageDesk.Rejected(page), PageDesk.Known(page), cancellation);
 
-    private Reading Read(WorkedSheet sheet, IReadOnlyCollection<string> rejected, CancellationToken cancellation)
+    /// <summary>The reading of a part of a page, or of a page as it is being typed, with what was known of the student.</summary>
+    public Reading Read(StudentPage page, WorkedSheet sheet, CancellationToken cancellation) => Read(sheet, [], PageDesk.Known(page), cancellation);
+
+    private Reading Read(WorkedSheet sheet, IReadOnlyCollection<string> rejected, KnownBefore known, CancellationToken cancellation)
     {
-        var key = $"{string.Join(' ', rejected)} {SheetWriter.Write(sheet)}";
-        if (readings.TryGetValue(key, out Reading? known)) return known!;
-        var reading = measures.Read(sheet, rejected, cancellation);
+        var before = string.Join(' ', known.Shares.OrderBy(s => s.Key, StringComparer.Ordinal).Select(s => $"{s.Key}={s.Value}"));
+        var key = $"{string.Join(' ', rejected)} | {before} | {SheetWriter.Write(sheet)}";
+        if (readings.TryGetValue(key, out Reading? kept)) return kept!;
+        var reading = measures.Read(sheet, rejected, known, cancellation);
         readings.Set(key, reading, new MemoryCacheEntryOptions { Size = 1, SlidingExpiration = Kept });
         return reading;
     }

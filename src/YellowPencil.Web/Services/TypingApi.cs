@@ -101,7 +101,7 @@ internal static class TypingApi
     {
         var sheet = PageDesk.Sheet(page);
         var so = sheet with { Items = [.. sheet.Items.Select(i => i.Id == typing ? i with { Answer = null } : i)] };
-        var reading = readings.Read(so, cancellation);
+        var reading = readings.Read(page, so, cancellation);
         var turned = page.IsWrittenSo == true ? null : TurnedPage.Of(reading);
         return new
         {

@@ -166,6 +166,10 @@ public sealed class ReadingView
         : !Chosen.IsSound && Chosen.Predictions.TryGetValue(item.Id, out var answer) && value == item.Task.Canonical(answer) ? " (what this explanation predicts)"
         : "";
 
+    /// <summary>What was known of the student when the page was begun, the likeliest first; empty where nothing was.</summary>
+    public string KnownText => string.Join(", ", PageDesk.Known(Page).Shares.Where(s => s.Value >= 0.05).OrderByDescending(s => s.Value).ThenBy(s => s.Key, StringComparer.Ordinal)
+        .Select(s => $"{(s.Key.Length > 0 ? $"“{NameOf(s.Key)}”" : "no rule")} {Shares.Percent(s.Value)}"));
+
     /// <summary>A word beside the number of an item.</summary>
     public static string Mark(ItemReading item) => item.Verdict switch
     {

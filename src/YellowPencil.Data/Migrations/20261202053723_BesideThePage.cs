@@ -7,11 +7,17 @@ using YellowPencil.Data;
 namespace YellowPencil.Data.Migrations
 {
     /// <inheritdoc />
-    public partial class NotRead : Migration
+    public partial class BesideThePage : Migration
     {
         /// <inheritdoc />
         protected override void Up(MigrationBuilder migrationBuilder)
         {
+            migrationBuilder.AddColumn<Dictionary<string, double>>(
+                name: "known",
+                table: "pages",
+                type: "jsonb",
+                nullable: true);
+
             migrationBuilder.AddColumn<Dictionary<string, List<NotReadText>>>(
                 name: "not_read",
                 table: "pages",
@@ -22,6 +28,10 @@ namespace YellowPencil.Data.Migrations
         /// <inheritdoc />
         protected override void Down(MigrationBuilder migrationBuilder)
         {
+            migrationBuilder.DropColumn(
+                name: "known",
+                table: "pages");
+
             migrationBuilder.DropColumn(
                 name: "not_read",
                 table: "pages");

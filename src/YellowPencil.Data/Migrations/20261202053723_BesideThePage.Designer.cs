@@ -14,8 +14,8 @@ using YellowPencil.Data;
 namespace YellowPencil.Data.Migrations
 {
     [DbContext(typeof(PencilContext))]
-    [Migration("20261202051606_NotRead")]
-    partial class NotRead
+    [Migration("20261202053723_BesideThePage")]
+    partial class BesideThePage
     {
         /// <inheritdoc />
         protected override void BuildTargetModel(ModelBuilder modelBuilder)
@@ -1444,6 +1444,10 @@ namespace YellowPencil.Data.Migrations
                         .IsRequired()
                         .HasColumnType("jsonb")
                         .HasColumnName("item_versions");
+
+                    b.Property<Dictionary<string, double>>("Known")
+                        .HasColumnType("jsonb")
+                        .HasColumnName("known");
 
                     b.Property<bool>("MarksComplete")
                         .HasColumnType("boolean")
