@@ -13,7 +13,7 @@ using YellowPencil.Web.Services;
 namespace YellowPencil.Web.Drawing;
 
 /// <summary>An item whose working stands in lines one under the other: fractions, mixed numbers, algebra and roots.</summary>
-internal sealed class LinesPicture : PagePicture
+internal sealed partial class LinesPicture : PagePicture
 {
     // So many lines there are to write in on a sheet for the student, whatever the item needs: the room tells nothing.
     private const int Room = 6;
@@ -31,7 +31,6 @@ internal sealed class LinesPicture : PagePicture
     private MarkKind? circledBeside;
     private IReadOnlyList<int> following = [];
     private (IReadOnlyList<string> Lines, IReadOnlyList<NotedPart> Noted)? onPage;
-    private IReadOnlyList<NotReadText> notRead = [];
     private bool isRightSoFar;
     private string? predicted;
     private bool isForetold;
@@ -107,12 +106,6 @@ internal sealed class LinesPicture : PagePicture
         return new LinesPicture(task, written, Beside(task, written, work));
     }
 
-    public override PagePicture WithNotRead(IReadOnlyList<NotReadText> notRead)
-    {
-        this.notRead = notRead;
-        return this;
-    }
-
     public override PagePicture WithReading(ItemReading item)
     {
         following = item.FollowingLines;
@@ -160,15 +153,6 @@ internal sealed class LinesPicture : PagePicture
 
     /// <summary>A line of a working by itself, as it stands on the page.</summary>
     public static IHtmlContent Line(WrittenLine line) => Line(line, "handline");
-
-    /// <summary>What is not read, by itself; null where it cannot be built up.</summary>
-    public static IHtmlContent? Line(NotReadText text)
-    {
-        if (TextsOf(text).Any(t => t.Fault is not null) || !TextsOf(text).Any()) return null;
-        List<Shape> shapes = [];
-        var (width, height) = PutNotRead(shapes, text, 0, 0);
-        return SquarePaper.Svg(new Sketch(Math.Max(Square, width), height, Signs.Printed(text.Text), shapes));
-    }
 
     private static IHtmlContent Line(WrittenLine line, string style)
     {
@@ -285,41 +269,6 @@ internal sealed class LinesPicture : PagePicture
 
         (wide, top) = (Math.Max(wide, width), Math.Max(top, (room + 2) * Square));
         return new Sketch(Math.Max(3, Math.Ceiling((wide + 4) / Square)) * Square, Math.Ceiling(top / Square) * Square, Label, shapes);
-    }
-
-    // What is not read behind so many lines: what is struck out below them, and what is worked on the side to the right of the last.
-    private void PutBehind(List<Shape> shapes, int behind, (double End, double Top) last, ref double top, ref double wide)
-    {
-        var beside = last.Top;
-        foreach (var one in TypedLines.At(notRead, behind, lines.Count))
-        {
-            var left = one.IsSideWork ? (Math.Ceiling(last.End / Square) + 1) * Square : 0;
-            var (width, height) = PutNotRead(shapes, one, left, one.IsSideWork ? beside : top);
-            wide = Math.Max(wide, left + width);
-            if (one.IsSideWork) beside += height;
-            else top += height;
-        }
-
-        top = Math.Max(top, beside);
-    }
-
-    private static IEnumerable<WrittenLine> TextsOf(NotReadText text) => (text.IsSideWork ? TypedLines.ColumnsOf(text.Text) : [text.Text]).Select(WrittenLine.Read);
-
-    // What is struck out, with a stroke across it that is not taken for the line of a fraction; or columns of work on the side, smaller than a line of the working.
-    private static (double Width, double Height) PutNotRead(List<Shape> shapes, NotReadText text, double left, double top)
-    {
-        var boxes = TextsOf(text).Select(ExpressionBox.Of).ToList();
-        var height = boxes.Max(b => b.Squares) * Square;
-        var (x, middle) = (left, top + height / 2);
-        foreach (var box in boxes)
-        {
-            if (text.IsSideWork) shapes.Add(new LineShape("rule thin", x, top + 4, x, top + height - 4));
-            Put(shapes, box, x + (text.IsSideWork ? Square / 4 : 0), middle, "handline");
-            if (!text.IsSideWork) shapes.Add(new LineShape("strike", x, middle + height / 5, x + Math.Max(Square, box.Width), middle - height / 5));
-            x += box.Width + Square;
-        }
-
-        return (x - left - Square / 2, height);
     }
 
     private protected override void MakeRoomFor(IReadOnlyList<PagePicture> others)

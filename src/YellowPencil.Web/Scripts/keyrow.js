@@ -1,4 +1,5 @@
 // The keys that hold for the item under the hand, and which signs can be written where it is, as keys for mouse and touch.
+import { decimalKey } from "./decimal-sign.js";
 import { isLines } from "./lines.js";
 
 export function showKeyRow(root, item, strip) {
@@ -27,4 +28,14 @@ function showSignsOfSquares(root, item, strip) {
 
   const signs = [...(strip.signs ?? "")].concat(strip.given ? ["<", ">"] : []);
   for (const button of root.querySelectorAll("[data-sign]")) button.hidden = !signs.includes(button.dataset.key);
+}
+
+/** What a key says: a sign or its name, "undo" or "redo"; nothing where it is held with a key that belongs to the browser. */
+export function meant(event) {
+  if (event.altKey) return "";
+  if (event.ctrlKey || event.metaKey) {
+    const key = event.key.toLowerCase();
+    return key === "z" ? (event.shiftKey ? "redo" : "undo") : key === "y" ? "redo" : "";
+  }
+  return decimalKey(event.key);
 }

@@ -1,8 +1,7 @@
 // Typing in a page on squared paper, in squares or in lines, by keyboard, mouse or touch. Each change is kept in the browser, drawn, and sent.
-import { decimalKey } from "./decimal-sign.js";
 import { draw, squareAt } from "./drawing.js";
 import { Hand } from "./hand.js";
-import { showKeyRow } from "./keyrow.js";
+import { meant, showKeyRow } from "./keyrow.js";
 import { LineHand } from "./line-hand.js";
 import { BesideFields, isLines } from "./lines.js";
 import { showConflicts, showMargin } from "./margin.js";
@@ -214,15 +213,6 @@ export function startTyping(root) {
     return true;
   }
 
-  function meant(event) {
-    if (event.altKey) return "";
-    if (event.ctrlKey || event.metaKey) {
-      const key = event.key.toLowerCase();
-      return key === "z" ? (event.shiftKey ? "redo" : "undo") : key === "y" ? "redo" : "";
-    }
-    return decimalKey(event.key);
-  }
-
   paper.addEventListener("keydown", (event) => {
     if (event.target !== paper) return;
     const key = meant(event);
@@ -280,7 +270,7 @@ export function startTyping(root) {
       if (isLines(item)) lineHand.render(index);
       else {
         slots[index].querySelector("[data-drawing]").innerHTML = draw(item, isCurrent ? hand.caret : null);
-        slots[index].querySelector("[data-struck]").replaceChildren(...item.struck.map(crossed));
+        slots[index].querySelector("[data-struck]").replaceChildren(...item.struck.map((text) => Object.assign(document.createElement("s"), { textContent: text })));
         if (beside[index]) beside[index].render();
       }
       slots[index].classList.toggle("current", isCurrent);
@@ -294,12 +284,6 @@ export function startTyping(root) {
     if (!isLines(item) && document.activeElement === paper) slots[at].scrollIntoView({ block: "nearest" }); // what stands above it may have grown
     find("direction").textContent = hand.fromLeft ? "→ from the left" : "← from the right";
     turned.show();
-  }
-
-  function crossed(text) {
-    const shown = document.createElement("s");
-    shown.textContent = text;
-    return shown;
   }
 
   // All of an item when the hand comes to it, and then only what has changed; what is shown twice is told once.
