@@ -86,6 +86,22 @@ public sealed class WholePathTests(Browser browser) : IClassFixture<Browser>
     }
 
     [Fact]
+    public void What_was_on_its_way_when_the_page_was_left_is_not_taken_for_somebody_elses()
+    {
+        BeginPage("604 - 278\n52 - 38");
+
+        // The server takes the first digit; its answer never comes.
+        browser.Script<object?>("const send = window.fetch; window.fetch = async (...a) => { await send(...a); return new Promise(() => {}); };");
+        browser.Keys("4");
+        browser.Until(_ => Stored().Contains("\"answer\": \"4\""), "the first digit is taken");
+        browser.Keys("74");
+        browser.Driver.Navigate().Refresh();
+        browser.Until(b => b.Text.Contains("Saved.") && Stored().Contains("474"), "all of it is sent");
+        browser.TextOf("[data-conflicts]").ShouldBe("");
+        browser.Until(b => (long)b.Driver.ExecuteScript("return Object.keys(localStorage).filter(k => k.includes(':item:')).length")! == 0, "nothing is left to send");
+    }
+
+    [Fact]
     public void Two_tabs_do_not_overwrite_each_other_unseen()
     {
         BeginPage("604 - 278\n52 - 38");

@@ -14,7 +14,7 @@ internal sealed partial class LinesPicture
     /// <summary>What is not read, by itself; null where it cannot be built up.</summary>
     public static IHtmlContent? Line(NotReadText text)
     {
-        if (TextsOf(text).Any(t => t.Fault is not null) || !TextsOf(text).Any()) return null;
+        if (text.Text.Length == 0 || TextsOf(text).Any(t => t.Fault is not null)) return null;
         List<Shape> shapes = [];
         var (width, height) = PutNotRead(shapes, text, 0, 0);
         return SquarePaper.Svg(new Sketch(Math.Max(Square, width), height, Signs.Printed(text.Text), shapes));

@@ -25,6 +25,7 @@ export class Outbox {
       const before = kept(this.key(item));
       if (before === null || !this.mail.take(item, before)) continue; // nothing, or what another page or version kept in another shape
       item.version = before.version;
+      if (before.sent) this.unanswered.set(item, before.sent);
       this.waiting.add(item);
     }
   }
@@ -55,7 +56,7 @@ export class Outbox {
 
   key(item) { return `item:${item.page}:${item.id}`; }
 
-  keep(item) { this.isKept = keep(this.key(item), { version: item.version, code: item.code, title: item.title, ...this.mail.written(item) }); }
+  keep(item) { this.isKept = keep(this.key(item), { version: item.version, code: item.code, title: item.title, ...this.mail.written(item), sent: this.unanswered.get(item) }); }
 
   changed(item) {
     this.refused.delete(item);
@@ -79,19 +80,30 @@ export class Outbox {
     const sent = [...this.waiting].map((item) => ({ item, text: this.unanswered.get(item) ?? this.text(item) }));
     this.underWay = sent.map((s) => s.item);
     this.waiting.clear();
+
+    // What is on its way is kept as it was sent: when the page is left before the answer comes, the next visit asks with it first.
+    this.keepAsSent(sent, true);
     try {
       const answer = await this.put(sent);
-      for (const { item } of sent) this.unanswered.delete(item);
+      this.keepAsSent(sent, false);
       this.trouble = null;
       if (answer.ok) this.acknowledge(sent, await answer.json());
       else await this.hold(sent, answer);
     } catch {
-      for (const { item, text } of sent) this.unanswered.set(item, text);
+      this.keepAsSent(sent, true);
       this.later(sent, "Not connected.", "It is sent when the connection is back.");
     }
     this.busy = false;
     this.tell();
     if (this.again) this.refresh();
+  }
+
+  keepAsSent(sent, isUnanswered) {
+    for (const { item, text } of sent) {
+      if (isUnanswered) this.unanswered.set(item, text);
+      else this.unanswered.delete(item);
+      this.keep(item);
+    }
   }
 
   async put(sent) {

@@ -77,7 +77,7 @@ public sealed class WeeksDesk(PencilContext data, PageDesk pages, PlanDesk plans
     {
         // One at a time, so that two tabs set one check.
         await data.Database.ExecuteSqlAsync($"select 1 from plans where id = {plan.Id} for update");
-        plan.Page = await data.Pages.Include(p => p.Decisions).FirstOrDefaultAsync(p => p.Id == plan.PageId);
+        var begun = await data.Pages.Include(p => p.Decisions).FirstOrDefaultAsync(p => p.Id == plan.PageId);
         var earlier = await data.Checks.Include(c => c.Page).ThenInclude(p => p!.Decisions).Where(c => c.PlanId == plan.Id && c.Page != null).OrderBy(c => c.Number).ToListAsync();
         if (earlier.Find(c => c.Page!.State == PageState.Typing) is { } open) return open.PageId;
         if (await plans.ReadAsync(plan) is not { } made || Hypothesis.Parse(plan.Rules) is not { } hypothesis) return null;
@@ -85,16 +85,16 @@ public sealed class WeeksDesk(PencilContext data, PageDesk pages, PlanDesk plans
         var number = 1 + (await data.Checks.Where(c => c.PlanId == plan.Id).MaxAsync(c => (int?)c.Number) ?? 0);
         if (CheckForm.Make(made, hypothesis, PlanDesk.Facts(plan.AvoidedFacts), await plans.SizeAsync(plan), number, plan.Seed, used) is not { } form) return null;
         var page = await pages.BeginAsync(plan.Student!, $"Check {number}", null, [.. form.Items.Select((item, at) => WorkedItem.Of($"{at + 1}", item.Item.Task))]);
-        page.Known = Known(plan, earlier).Shares.ToDictionary();
+        page.Known = Known(begun, earlier).Shares.ToDictionary();
         data.Checks.Add(new Check { Id = Guid.CreateVersion7(clock.GetUtcNow()), PlanId = plan.Id, Number = number, PageId = page.Id, Content = form.Write(), MadeAt = clock.GetUtcNow() });
         await data.SaveChangesAsync();
         return page.Id;
     }
 
     // What the page of the plan and its checks say, the newest first. A page that this version cannot read says nothing.
-    private KnownBefore Known(Plan plan, IEnumerable<Check> checks) => KnownBefore.From(
+    private KnownBefore Known(StudentPage? begun, IEnumerable<Check> checks) => KnownBefore.From(
     [
-        .. checks.Where(c => c.Page!.State == PageState.Typed).OrderByDescending(c => c.Number).Select(c => c.Page).Append(plan.Page).OfType<StudentPage>()
+        .. checks.Where(c => c.Page!.State == PageState.Typed).OrderByDescending(c => c.Number).Select(c => c.Page).Append(begun).OfType<StudentPage>()
             .Where(p => PageDesk.TryStoredSheet(p, out _) is not null).Take(MostKnown)
             .Select(p => (IReadOnlyDictionary<string, double>)cache.Read(p).Explanations.GroupBy(ReadingDesk.RulesOf).ToDictionary(e => e.Key, e => e.Sum(x => x.Probability))),
     ]);
