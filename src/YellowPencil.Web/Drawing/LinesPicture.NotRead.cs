@@ -44,7 +44,7 @@ internal sealed partial class LinesPicture
 
     private static IEnumerable<WrittenLine> TextsOf(NotReadText text) => (text.IsSideWork ? TypedLines.ColumnsOf(text.Text) : [text.Text]).Select(WrittenLine.Read);
 
-    // What is struck out, with a stroke across it that is not taken for the line of a fraction; or columns of work on the side, smaller than a line of the working.
+    // What is struck out, with a stroke across it that is not taken for the line of a fraction; or columns of work on the side, each with a stroke in front.
     private static (double Width, double Height) PutNotRead(List<Shape> shapes, NotReadText text, double left, double top)
     {
         var boxes = TextsOf(text).Select(ExpressionBox.Of).ToList();
