@@ -69,8 +69,11 @@ public sealed class Check : IOwned
     /// <summary>What each item of the page is for and what the old rule gives, in the order of the page, as JSON.</summary>
     public required string Content { get; set; }
 
-    /// <summary>When it was set.</summary>
+    /// <summary>When it was set, or counted.</summary>
     public DateTimeOffset MadeAt { get; set; }
+
+    /// <summary>Whether it is a page that was written for something else, such as a class sheet, and counts as a check; null and false for one that was set.</summary>
+    public bool? IsCounted { get; set; }
 }
 
 /// <summary>A report as it was given out.</summary>

@@ -9,8 +9,16 @@ namespace YellowPencil.Browser.Tests;
 /// <summary>The application with a Chromium in front of it that draws into no window: half the work of one that does.</summary>
 public sealed class Browser : IAsyncDisposable
 {
+    private bool isBeside;
+
     public Browser()
+        : this(new PencilApp())
     {
+    }
+
+    private Browser(PencilApp app)
+    {
+        App = app;
         App.StartServer();
         var options = new ChromeOptions { BinaryLocation = "/usr/lib/chromium/chromium-headless-shell" };
         options.AddArguments(
@@ -20,7 +28,10 @@ public sealed class Browser : IAsyncDisposable
         Driver = new ChromeDriver(ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver"), options);
     }
 
-    public PencilApp App { get; } = new();
+    public PencilApp App { get; }
+
+    /// <summary>Another browser, as on another device, in front of the same application.</summary>
+    public Browser Beside() => new(App) { isBeside = true };
 
     public ChromeDriver Driver { get; }
 
@@ -192,6 +203,6 @@ public sealed class Browser : IAsyncDisposable
     {
         Driver.Quit();
         Driver.Dispose();
-        await App.DisposeAsync();
+        if (!isBeside) await App.DisposeAsync();
     }
 }

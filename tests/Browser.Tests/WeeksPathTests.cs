@@ -1,6 +1,8 @@
+using Microsoft.Extensions.DependencyInjection;
 using OpenQA.Selenium;
 using Shouldly;
 using Xunit;
+using YellowPencil.Web.Accounts;
 using K = OpenQA.Selenium.Keys;
 
 namespace YellowPencil.Browser.Tests;
@@ -49,11 +51,11 @@ public sealed class WeeksPathTests(Browser browser) : IClassFixture<Browser>
         browser.Until(b => b.TextOf("[data-state]") == "Saved.", "sent again");
         browser.Until(b => b.TextOf("[data-next]").StartsWith("The mixed practice"), "what comes next");
         browser.TextOf("[data-because]").ShouldBe("3 of 3 alone right, the exit question right.");
-        browser.Driver.FindElement(By.Id("said")).SendKeys("top first");
+        browser.Driver.FindElement(By.CssSelector("[data-said]")).SendKeys("top first");
         browser.Until(b => b.TextOf("[data-state]") == "Saved.", "the words kept");
         browser.Go(session);
         browser.Until(b => b.TextOf("[data-state]") == "Saved.", "the session again");
-        (Pressed("Alone 1"), Pressed("Alone 3"), browser.Driver.FindElement(By.Id("said")).GetAttribute("value")).ShouldBe(("right checked", "right", "top first"));
+        (Pressed("Alone 1"), Pressed("Alone 3"), browser.Driver.FindElement(By.CssSelector("[data-said]")).GetAttribute("value")).ShouldBe(("right checked", "right", "top first"));
 
         // A tap twice is none.
         browser.Click("[data-tick='Exit'] [data-answer=right]");
@@ -96,5 +98,74 @@ public sealed class WeeksPathTests(Browser browser) : IClassFixture<Browser>
         browser.Until(b => b.Text.Contains("Let it hold from today"), "the proposal");
         browser.AccessibilityFaults().ShouldBeEmpty();
         browser.ConsoleErrors().Where(e => !e.Contains("ERR_INTERNET_DISCONNECTED")).ShouldBeEmpty();
+    }
+
+    [Fact]
+    public async Task A_group_is_ticked_on_one_page_from_two_devices_and_another_specialist_sees_none_of_it()
+    {
+        // From the calendar to the group: next week, which is whole whatever day it is today.
+        browser.SignIn();
+        browser.Go($"/week?day={DateTime.Today.AddDays(7):yyyy-MM-dd}");
+        browser.Click(By.XPath("//tr[contains(., 'group of 2')]//a[starts-with(@href, '/week/')]"));
+        browser.Click(By.XPath("//button[.='Begin with all 2']"));
+        browser.Until(b => b.Driver.Url.EndsWith("/ticks", StringComparison.Ordinal) && States(b) == "Saved.|Saved.", "both sessions");
+        var ticks = new Uri(browser.Driver.Url).AbsolutePath;
+        browser.AccessibilityFaults().ShouldBeEmpty();
+        foreach (var width in new[] { 360, 1024 }) browser.Sized(width, 768, () => browser.Script<bool>("return document.documentElement.scrollWidth <= innerWidth").ShouldBeTrue($"{width}"));
+
+        // An item after the other, for each student the own one; a key that means nothing there leaves the hand where it is.
+        browser.Script<object?>("document.querySelector('[data-tick]').querySelector('button').focus()");
+        browser.Keys("1213");
+        Ticked(browser).ShouldBe("K-29, First 1: right|K-34, First 1: right|K-29, First 2: other");
+        browser.Until(b => States(b) == "Saved.|Saved.", "kept");
+
+        // Another device has the same page open from before: only who was changed here is asked about there.
+        await using var other = browser.Beside();
+        other.SignIn();
+        other.Go(ticks);
+        other.Until(b => States(b) == "Saved.|Saved." && Ticked(b) == Ticked(browser), "the same on the other device");
+        Tap(browser, "K-29", "Exit", "right");
+        browser.Until(b => States(b) == "Saved.|Saved.", "kept again");
+        Tap(other, "K-29", "Alone 1", "old");
+        Tap(other, "K-34", "Alone 1", "right");
+        other.Until(b => b.Driver.FindElements(By.CssSelector("[data-conflict]")).Count(c => c.Displayed) == 1, "one is asked about");
+        other.Text.ShouldContain("The session of K-29 was changed in another tab.");
+        other.Driver.FindElements(By.CssSelector("[data-theirs]")).Single(b => b.Displayed).Click();
+        other.Until(b => States(b) == "Saved.|Saved.", "settled");
+        Ticked(other).ShouldBe("K-29, First 1: right|K-34, First 1: right|K-29, First 2: other|K-34, Alone 1: right|K-29, Exit: right");
+        browser.Go(ticks);
+        browser.Until(b => Ticked(b) == Ticked(other), "the same here");
+
+        // Another specialist, with an own account: nothing of it is there, and the same code is free.
+        await using var scope = browser.App.Services.CreateAsyncScope();
+        var accounts = scope.ServiceProvider.GetRequiredService<AccountDesk>();
+        (await accounts.AddAsync("second@kite-workshop.example", "Second specialist")).ShouldBeEmpty();
+        other.Driver.Manage().Cookies.DeleteAllCookies();
+        other.Go((await accounts.InviteAsync("second@kite-workshop.example")).ShouldNotBeNull());
+        other.Until(b => b.Script<bool>("return document.activeElement.id === 'password'"), "the hand in the field");
+        other.Keys("kites over the harbour" + K.Tab + "kites over the harbour" + K.Enter);
+        other.Until(b => b.Text.Contains("Your desk"), "a desk");
+        other.Text.ShouldNotContain("K-29");
+        foreach (var hidden in new[] { ticks, ticks.Replace("/ticks", ""), "/students/K-29" })
+        {
+            other.Go(hidden);
+            other.Until(b => b.Driver.FindElements(By.TagName("h1")).Count == 1, hidden);
+            other.Text.ShouldNotContain("Elowen");
+        }
+
+        other.Go("/add-student");
+        other.Until(b => b.Script<bool>("return document.activeElement.id === 'code'"), "the hand in the field");
+        other.Keys("K-29" + K.Enter);
+        other.Until(b => b.Driver.Url.Contains("/students/K-29"), "a file of the same code");
+        other.Text.ShouldNotContain("Elowen");
+        browser.Go("/students/K-29");
+        browser.Until(b => b.Text.Contains("Elowen"), "the first one's file as it was");
+        browser.ConsoleErrors().ShouldBeEmpty();
+
+        static string States(Browser of) => string.Join('|', of.Driver.FindElements(By.CssSelector("[data-state]")).Select(s => s.Text));
+
+        static string Ticked(Browser of) => of.Script<string>("return [...document.querySelectorAll('[data-tick]')].flatMap(r => [...r.querySelectorAll('[data-answer][aria-pressed=true]')].map(b => `${r.ariaLabel.split(':')[0]}: ${b.dataset.answer}`)).join('|')");
+
+        static void Tap(Browser of, string code, string item, string answer) => of.Click($"[data-tick='{item}'][aria-label^='{code}'] [data-answer={answer}]");
     }
 }

@@ -174,6 +174,16 @@ public sealed class CalendarTests : IAsyncDisposable
         (await visitor.GetAsync(visitor.Address)).QuerySelector("h1")!.TextContent.ShouldContain("K-34");
         (await visitor.GetAsync("/week")).QuerySelectorAll("td a[href^='/sessions/']").Length.ShouldBe(1);
 
+        // Ticked together: only who was not begun is begun now, whoever presses it again, and the items stand in turn.
+        await visitor.GetAsync(meeting);
+        await visitor.PostAsync($"{meeting}?handler=BeginAll");
+        visitor.Address.ShouldBe($"{meeting}/ticks");
+        await visitor.GetAsync(meeting);
+        var together = await visitor.PostAsync($"{meeting}?handler=BeginAll");
+        together.QuerySelectorAll("[data-session]").Length.ShouldBe(2);
+        together.QuerySelectorAll("[data-tick]").Take(3).Select(t => t.GetAttribute("aria-label")!.Split(':')[0]).ShouldBe(["K-29, First 1", "K-34, First 1", "K-29, First 2"]);
+        (await visitor.GetAsync("/week")).QuerySelectorAll("td a[href^='/sessions/']").Length.ShouldBe(2);
+
         // The papers: two cards on Monday, practice for those who had none, and the checks that are due.
         var before = (long)(await app.SqlAsync("select count(*) from checks"))!;
         await visitor.GetAsync($"/week/papers?day={Day(0)}");

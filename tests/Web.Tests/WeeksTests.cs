@@ -138,7 +138,7 @@ public sealed class WeeksTests(PencilApp app) : IClassFixture<PencilApp>
         var fifth = await KnownAsync(5);
         fifth[""].ShouldBeGreaterThan(3 * fifth[Turns]);
         var page = await app.SqlAsync($"select page_id::text from checks where plan_id = '{plan.Split('/')[^1]}' and number = 5");
-        (await visitor.GetAsync($"/pages/{page}/reading")).QuerySelector("p.note")!.TextContent.ShouldStartWith("This page is check 5 of a plan, read with what the pages before it say: no rule ");
+        (await visitor.GetAsync($"/pages/{page}/reading")).QuerySelector(".note")!.TextContent.ShouldStartWith("This page is check 5 of a plan, read with what the pages before it say: no rule ");
 
         async Task<Dictionary<string, double>> KnownAsync(int number) => JsonSerializer.Deserialize<Dictionary<string, double>>(
             (string)(await app.SqlAsync($"select known::text from pages p join checks c on c.page_id = p.id where c.plan_id = '{plan.Split('/')[^1]}' and c.number = {number}"))!)!;
@@ -201,4 +201,70 @@ public sealed class WeeksTests(PencilApp app) : IClassFixture<PencilApp>
     }
 
     private static string Difference(string task) => task.Split(" - ") is [var top, var bottom] ? $"{int.Parse(top) - int.Parse(bottom)}" : throw new ArgumentException(task);
+
+    [Fact]
+    public async Task A_sheet_of_the_class_counts_as_the_check_of_those_who_are_taught_and_can_be_taken_back()
+    {
+        var (visitor, code, plan) = await PlanAsync();
+        await visitor.GetAsync($"{plan}/progress");
+        await visitor.PostAsync($"{plan}/progress?handler=Session");
+
+        // Three items where turning round shows, one where it is right by luck; a second student without a plan.
+        await visitor.GetAsync("/add-class");
+        await visitor.PostAsync("/add-class", ("name", code), ("codes", $"{code}, {code}-b"), ("word", "Regroup"));
+        var students = (await visitor.GetAsync(visitor.Address + "/set")).QuerySelectorAll("input[name=students]").Select(i => ("students", i.GetAttribute("value")!)).ToList();
+        await visitor.PostManyAsync(visitor.Address, [("items", "614 - 278\n533 - 168\n867 - 452\n70 - 36"), ("title", "Stock"), .. students]);
+        var sheet = visitor.Address;
+        var pages = await app.SqlAsync($"select string_agg(p.id::text, ' ' order by s.code) from pages p join students s on s.id = p.student_id where p.class_sheet_id = '{sheet.Split('/')[^1]}'");
+        var (page, otherPage) = (((string)pages!).Split(' ')[0], ((string)pages).Split(' ')[1]);
+        string[] answers = ["336", "365", "415", "46"]; // the last one turned round: 6 from 0 taken as 0 from 6
+        foreach (var of in new[] { page, otherPage })
+        {
+            var items = answers.Select((answer, at) => new { id = $"{at + 1}", version = 1, answer });
+            (await visitor.PutAsync($"/api{sheet}/items", new Dictionary<string, object> { [of] = items })).StatusCode.ShouldBe(HttpStatusCode.OK);
+        }
+
+        (await visitor.GetAsync($"{sheet}/reading")).QuerySelectorAll("input[name=plans]").Length.ShouldBe(0, "not typed in yet");
+        await visitor.GetAsync(sheet);
+        var reading = await visitor.PostAsync($"{sheet}?handler=Finish");
+        reading.QuerySelectorAll("label").Select(l => l.TextContent.Trim()).ShouldContain($"{code}: “Turns the column round”, 3 chances");
+        reading.QuerySelectorAll("input[name=plans]").Length.ShouldBe(1);
+        await visitor.PostAsync($"{sheet}/reading?handler=Checks");
+        (await visitor.GetAsync($"{plan}/progress")).QuerySelectorAll("td a[href$='/reading']").Length.ShouldBe(1, "nobody was ticked");
+
+        await visitor.GetAsync($"{sheet}/reading");
+        reading = await visitor.PostAsync($"{sheet}/reading?handler=Checks", ("plans", plan.Split('/')[^1]));
+        reading.QuerySelector("[role=status].note")!.TextContent.ShouldBe($"Counted as a check: {code}.");
+        reading.QuerySelectorAll("input[name=plans]").Length.ShouldBe(0);
+        await RowAsync("check 1", "1 of 3", "3 of 4");
+        var own = await visitor.GetAsync($"/pages/{page}/reading");
+        own.QuerySelector(".note")!.TextContent.ShouldContain("This page is check 1 of a plan, read with what the pages before it say: “Turns the column round” ");
+        (await visitor.GetAsync($"/pages/{otherPage}/reading")).Body!.TextContent.ShouldNotContain("of a plan");
+
+        // Taken back, the page is read by itself again and waits to be counted; counted once more it is check 1 again.
+        await visitor.GetAsync($"/pages/{page}/reading");
+        own = await visitor.PostAsync($"/pages/{page}/reading?handler=NoCheck");
+        own.Body!.TextContent.ShouldContain("“Turns the column round” is being taught, and had 3 chances on this page.");
+        own.Body.TextContent.ShouldNotContain("of a plan");
+        (await visitor.GetAsync($"{plan}/progress")).QuerySelectorAll("td a[href$='/reading']").Length.ShouldBe(1);
+        await visitor.GetAsync($"/pages/{page}/reading");
+        await visitor.PostAsync($"/pages/{page}/reading?handler=Count", ("plan", plan.Split('/')[^1]));
+        await RowAsync("check 1", "1 of 3", "3 of 4");
+
+        // A check that was set stays one, and the page of the plan itself is none.
+        await visitor.GetAsync($"{plan}/progress");
+        await visitor.PostAsync($"{plan}/progress?handler=Check");
+        var set = visitor.Address.Split('/')[2];
+        await visitor.GetAsync($"/pages/{set}/reading");
+        await visitor.PostAsync($"/pages/{set}/reading?handler=NoCheck");
+        ((long)(await app.SqlAsync($"select count(*) from checks where page_id = '{set}'"))!).ShouldBe(1);
+        var first = (string)(await app.SqlAsync($"select page_id::text from plans where id = '{plan.Split('/')[^1]}'"))!;
+        (await visitor.GetAsync($"/pages/{first}/reading")).Body!.TextContent.ShouldNotContain("chances on this page");
+
+        async Task RowAsync(string name, string followed, string right)
+        {
+            var row = (await visitor.GetAsync($"{plan}/progress")).QuerySelectorAll("tr").Single(r => r.TextContent.Contains(name));
+            row.QuerySelectorAll("td").Skip(1).Take(3).Select(d => d.TextContent.Trim()).ShouldBe([name, followed, right]);
+        }
+    }
 }

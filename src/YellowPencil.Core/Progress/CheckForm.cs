@@ -34,7 +34,9 @@ public sealed record CheckItem(CheckPart Part, PlanItem Item);
 /// <param name="Items">Four to six items, in the order in which they are set.</param>
 public sealed record CheckForm(IReadOnlyList<CheckItem> Items)
 {
-    private const int Showing = 3;
+    /// <summary>The fewest items of a check on which the rule would show.</summary>
+    public const int Showing = 3;
+
     private const int ByLuck = 2;
 
     // Of a rule that shows everywhere there is nothing to put between.

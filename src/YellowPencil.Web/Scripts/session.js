@@ -1,17 +1,20 @@
-// Ticking a session with one thumb. What is ticked is kept in the browser at once and sent when there is a connection; all of a session is one item.
+// Ticking a session with one thumb, or those of a group on one page. What is ticked is kept in the browser at once and sent when there is a connection;
+// all of a session is one item.
 import { Outbox } from "./outbox.js";
 
 const KEYS = { 1: "right", 2: "old", 3: "other", h: "helped", c: "checked" };
 
 export function startSession(root) {
-  const session = { name: "The session", ...JSON.parse(root.dataset.session) };
-  const rows = [...root.querySelectorAll("[data-tick]")];
+  const session = JSON.parse(root.dataset.session);
+  const all = [...document.querySelectorAll("[data-tick]")];
+  const rows = all.filter((row) => row.dataset.of === session.page);
+  const [state, conflict] = ["state", "conflict"].map((name) => document.querySelector(`[data-${name}="${session.page}"]`));
   const find = (name) => root.querySelector(`[data-${name}]`);
   const fields = { said: find("said"), changed: find("changed"), overruled: find("overruled") };
   const outbox = new Outbox([session], root.dataset.token, {
     written: ({ ticks, said, changed, overruled }) => ({ ticks, said, changed, overruled: overruled || null, at: location.pathname }),
     take: (item, before) => before.ticks !== undefined && (take(before), true),
-    names: () => "The session",
+    names: () => `The session of ${session.code}`,
     address: () => `/api/sessions/${session.page}`,
     pack: (sent) => sent[0]?.text ?? JSON.stringify({ version: session.version, ticks: session.ticks, said: session.said, changed: session.changed, overruled: session.overruled || null }),
     unpack: (reply) => [reply],
@@ -27,16 +30,17 @@ export function startSession(root) {
     const name = row.dataset.tick;
     const now = { answer: null, helped: false, checked: false, ...session.ticks[name] };
     if (what === "helped" || what === "checked") {
-      if (!row.querySelector(`[data-flag="${what}"]`)) return;
+      if (!row.querySelector(`[data-flag="${what}"]`)) return false;
       now[what] = !now[what];
     } else {
-      if (!row.querySelector(`[data-answer="${what}"]`)) return;
+      if (!row.querySelector(`[data-answer="${what}"]`)) return false;
       now.answer = now.answer === what ? null : what;
     }
     session.ticks = { ...session.ticks, [name]: now };
     if (now.answer === null && !now.helped && !now.checked) delete session.ticks[name];
     show();
     outbox.changed(session);
+    return true;
   }
 
   function show() {
@@ -50,9 +54,9 @@ export function startSession(root) {
   }
 
   function showState() {
-    find("state").textContent = outbox.state;
-    find("state").classList.toggle("trouble", !outbox.isSettled && outbox.state !== "Saving…");
-    find("conflict").hidden = outbox.conflicts.size === 0;
+    state.textContent = outbox.state;
+    state.classList.toggle("trouble", !outbox.isSettled && outbox.state !== "Saving…");
+    conflict.hidden = outbox.conflicts.size === 0;
   }
 
   for (const row of rows) {
@@ -62,24 +66,25 @@ export function startSession(root) {
     });
     row.addEventListener("keydown", (event) => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
-      if (KEYS[event.key]) tick(row, KEYS[event.key]);
-      else if (event.key === "ArrowDown" || event.key === "ArrowUp") go(rows.indexOf(row) + (event.key === "ArrowDown" ? 1 : -1));
+      const isTicked = Boolean(KEYS[event.key]) && tick(row, KEYS[event.key]);
+      if (KEYS[event.key]) event.preventDefault();
+      else if (event.key === "ArrowDown" || event.key === "ArrowUp") go(all.indexOf(row) + (event.key === "ArrowDown" ? 1 : -1));
       else return;
       event.preventDefault();
       // From paper: the hand goes on to the next item by itself.
-      if (["1", "2", "3"].includes(event.key)) go(rows.indexOf(row) + 1);
+      if (isTicked && ["1", "2", "3"].includes(event.key)) go(all.indexOf(row) + 1);
     });
   }
 
-  function go(at) { rows[Math.max(0, Math.min(rows.length - 1, at))].querySelector("button").focus(); }
+  function go(at) { all[Math.max(0, Math.min(all.length - 1, at))].querySelector("button").focus(); }
 
   for (const [name, field] of Object.entries(fields))
     field.addEventListener("input", () => {
       session[name] = field.value;
       outbox.changed(session);
     });
-  find("mine").addEventListener("click", () => outbox.settle(session, true));
-  find("theirs").addEventListener("click", () => {
+  conflict.querySelector("[data-mine]").addEventListener("click", () => outbox.settle(session, true));
+  conflict.querySelector("[data-theirs]").addEventListener("click", () => {
     const theirs = outbox.conflicts.get(session);
     outbox.settle(session, false);
     take(theirs);

@@ -23,8 +23,7 @@ if (typing) startTyping(typing);
 const board = document.querySelector("[data-board]");
 if (board) startBoard(board);
 
-const session = document.querySelector("[data-session]");
-if (session) startSession(session);
+for (const session of document.querySelectorAll("[data-session]")) startSession(session);
 
 const classReading = document.querySelector("[data-class-reading]");
 if (classReading) followReading(classReading);

@@ -49,6 +49,7 @@ internal static class AppServices
         services.AddScoped<ReadingDesk>();
         services.AddScoped<PlanDesk>();
         services.AddScoped<WeeksDesk>();
+        services.AddScoped<CountedChecks>();
         services.AddScoped<FactDesk>();
         services.AddScoped<CalendarDesk>();
         services.AddScoped<Timetable>();

@@ -77,27 +77,36 @@ public sealed class WeeksDesk(PencilContext data, PageDesk pages, PlanDesk plans
     {
         // One at a time, so that two tabs set one check.
         await data.Database.ExecuteSqlAsync($"select 1 from plans where id = {plan.Id} for update");
-        var begun = await data.Pages.Include(p => p.Decisions).FirstOrDefaultAsync(p => p.Id == plan.PageId);
-        var earlier = await data.Checks.Include(c => c.Page).ThenInclude(p => p!.Decisions).Where(c => c.PlanId == plan.Id && c.Page != null).OrderBy(c => c.Number).ToListAsync();
+        var earlier = await ChecksAsync(plan);
         if (earlier.Find(c => c.Page!.State == PageState.Typing) is { } open) return open.PageId;
         if (await plans.ReadAsync(plan) is not { } made || Hypothesis.Parse(plan.Rules) is not { } hypothesis) return null;
         var used = earlier.SelectMany(c => CheckForm.Read(c.Content, TasksOf(c.Page!)).Items).Select(i => i.Item.Written).ToHashSet();
-        var number = 1 + (await data.Checks.Where(c => c.PlanId == plan.Id).MaxAsync(c => (int?)c.Number) ?? 0);
+        var number = await NextNumberAsync(plan);
         if (CheckForm.Make(made, hypothesis, PlanDesk.Facts(plan.AvoidedFacts), await plans.SizeAsync(plan), number, plan.Seed, used) is not { } form) return null;
         var page = await pages.BeginAsync(plan.Student!, $"Check {number}", null, [.. form.Items.Select((item, at) => WorkedItem.Of($"{at + 1}", item.Item.Task))]);
-        page.Known = Known(begun, earlier).Shares.ToDictionary();
+        page.Known = (await KnownAsync(plan)).Shares.ToDictionary();
         data.Checks.Add(new Check { Id = Guid.CreateVersion7(clock.GetUtcNow()), PlanId = plan.Id, Number = number, PageId = page.Id, Content = form.Write(), MadeAt = clock.GetUtcNow() });
         await data.SaveChangesAsync();
         return page.Id;
     }
 
-    // What the page of the plan and its checks say, the newest first. A page that this version cannot read says nothing.
-    private KnownBefore Known(StudentPage? begun, IEnumerable<Check> checks) => KnownBefore.From(
-    [
-        .. checks.Where(c => c.Page!.State == PageState.Typed).OrderByDescending(c => c.Number).Select(c => c.Page).Append(begun).OfType<StudentPage>()
-            .Where(p => PageDesk.TryStoredSheet(p, out _) is not null).Take(MostKnown)
-            .Select(p => (IReadOnlyDictionary<string, double>)cache.Read(p).Explanations.GroupBy(ReadingDesk.RulesOf).ToDictionary(e => e.Key, e => e.Sum(x => x.Probability))),
-    ]);
+    /// <summary>What is known of the student by the page of a plan and its checks, the newest first. A page that this version cannot read says nothing.</summary>
+    internal async Task<KnownBefore> KnownAsync(Plan plan)
+    {
+        var begun = await data.Pages.Include(p => p.Decisions).FirstOrDefaultAsync(p => p.Id == plan.PageId);
+        var pages = (await ChecksAsync(plan)).Where(c => c.Page!.State == PageState.Typed).OrderByDescending(c => c.Number).Select(c => c.Page).Append(begun).OfType<StudentPage>();
+        return KnownBefore.From(
+        [
+            .. pages.Where(p => PageDesk.TryStoredSheet(p, out _) is not null).Take(MostKnown)
+                .Select(p => (IReadOnlyDictionary<string, double>)cache.Read(p).Explanations.GroupBy(ReadingDesk.RulesOf).ToDictionary(e => e.Key, e => e.Sum(x => x.Probability))),
+        ]);
+    }
+
+    /// <summary>The number of a plan's next check, whose plan is held.</summary>
+    internal async Task<int> NextNumberAsync(Plan plan) => 1 + (await data.Checks.Where(c => c.PlanId == plan.Id).MaxAsync(c => (int?)c.Number) ?? 0);
+
+    private Task<List<Check>> ChecksAsync(Plan plan) =>
+        data.Checks.Include(c => c.Page).ThenInclude(p => p!.Decisions).Where(c => c.PlanId == plan.Id && c.Page != null).OrderBy(c => c.Number).ToListAsync();
 
     /// <summary>How it stands with a plan.</summary>
     public async Task<PlanWeeks> OfAsync(Plan plan)
@@ -175,7 +184,7 @@ public sealed class WeeksDesk(PencilContext data, PageDesk pages, PlanDesk plans
         if (PageDesk.TryStoredSheet(check.Page!, out _) is not { } sheet) return null;
         var form = CheckForm.Read(check.Content, sheet.Items.Select(i => i.Task));
         var answers = sheet.Items.Where(i => form.Items.Any(c => c.Item.Task.Equals(i.Task))).Select(i => i.Answer).ToList();
-        return form.Judge(check.Page!.WrittenOn ?? time.DayOf(check.MadeAt), answers);
+        return form.Judge(check.Page!.WrittenOn ?? time.DayOf(check.IsCounted == true ? check.Page.CreatedAt : check.MadeAt), answers);
     }
 
     // One check is too short to find a rule in: the last two are read as one page, where the old rule is not what is wrong in them.

@@ -106,6 +106,14 @@ public sealed class Timetable(PencilContext data, WeeksDesk weeks, CalendarDesk 
             [.. missing.OrderBy(m => m.On).ThenBy(m => m.Who.Plan.Student!.CodeKey)], holidays);
     }
 
+    /// <summary>Those who are taught in a slot on a day; null for nobody.</summary>
+    public async Task<Meeting?> MeetingAsync(DateOnly day, Guid slot)
+    {
+        if (day.Year is < 2000 or > 2200) return null;
+        if (data.Database.CurrentTransaction is not null) await data.Database.ExecuteSqlAsync($"select 1 from slots where id = {slot} for update"); // Two tabs begin a session once.
+        return (await WeekAsync(MondayOf(day))).Meetings.FirstOrDefault(m => m.Day == day && m.Slot.Id == slot);
+    }
+
     /// <summary>The sessions from today to the end of next week.</summary>
     public async Task<IReadOnlyList<Meeting>> ComingAsync()
     {

@@ -17,6 +17,9 @@ public static class WeekAddresses
     /// <summary>Those who are taught in a slot on a day.</summary>
     public static string Meeting(DateOnly day, Guid slot) => $"/week/{Written(day)}/{slot}";
 
+    /// <summary>Their sessions, ticked on one page.</summary>
+    public static string Ticks(DateOnly day, Guid slot) => $"{Meeting(day, slot)}/ticks";
+
     /// <summary>The papers of a day in one file.</summary>
     public static string Papers(DateOnly day) => $"/week/papers?day={Written(day)}";
 

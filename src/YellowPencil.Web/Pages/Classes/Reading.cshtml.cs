@@ -13,7 +13,7 @@ using YellowPencil.Web.Services;
 namespace YellowPencil.Web.Pages.Classes;
 
 /// <summary>The reading of a class: who shares which rule, who needs a second look, what was written.</summary>
-public sealed class ReadingModel(PencilContext data, RuleNaming names, IBackgroundJobClient jobs, ClassWork work) : PageModel
+public sealed class ReadingModel(PencilContext data, RuleNaming names, IBackgroundJobClient jobs, ClassWork work, CountedChecks checks) : PageModel
 {
     /// <summary>What is missing for what was asked.</summary>
     public string? Message { get; private set; }
@@ -27,6 +27,9 @@ public sealed class ReadingModel(PencilContext data, RuleNaming names, IBackgrou
 
     /// <summary>The pages that are decided on as they stand.</summary>
     public IReadOnlySet<Guid> Decided { get; private set; } = new HashSet<Guid>();
+
+    /// <summary>Whose page can count as a check of a plan that is taught.</summary>
+    public IReadOnlyList<CountablePage> Countable { get; private set; } = [];
 
     /// <summary>What is shown.</summary>
     public ClassView? View { get; private set; }
@@ -62,6 +65,17 @@ public sealed class ReadingModel(PencilContext data, RuleNaming names, IBackgrou
         return Page();
     }
 
+    /// <summary>Counts the pages of those who are chosen as checks of their plans.</summary>
+    public async Task<IActionResult> OnPostChecksAsync(Guid id, Guid[]? plans)
+    {
+        if (!await LoadAsync(id)) return NotFound();
+        var counted = new List<string>();
+        foreach (var offered in Countable.Where(c => plans?.Contains(c.Plan.Id) == true))
+            if (await checks.CountAsync(offered.Plan.Id, offered.Page)) counted.Add(offered.Plan.Student!.Code);
+        Done = counted.Count == 0 ? "Nothing was counted: tick the students first." : $"Counted as a check: {string.Join(", ", counted)}.";
+        return Redirect(Addresses.ClassReading(id));
+    }
+
     /// <summary>Marks the plans of a rule's students as printed and leads to their papers in one file.</summary>
     public async Task<IActionResult> OnPostPapersAsync(Guid id, string? rule, string? size)
     {
@@ -77,6 +91,9 @@ public sealed class ReadingModel(PencilContext data, RuleNaming names, IBackgrou
         return await work.PapersAsync(PagesOf(rule), new PaperWish(size, As: "pdf")) is { } papers ? File(papers, "application/pdf", PdfFiles.Name("group", View!.Board.Sheet.Title)) : NotFound();
     }
 
+    /// <summary>What the rule of a plan is called.</summary>
+    public string NameOf(Plan plan) => PlanDesk.NameOf(plan, names);
+
     /// <summary>Those of a rule's students who have an open plan from this sheet.</summary>
     public int PlannedOf(LetteredRule rule) => rule.Students.Count(s => PlanOf.ContainsKey(View!.PageOf[s.Code]));
 
@@ -91,6 +108,7 @@ public sealed class ReadingModel(PencilContext data, RuleNaming names, IBackgrou
         this.Shows("class reading", board.Rows.Select(r => r.Student.Id));
         await names.LoadAsync();
         View = new ClassView(board, names);
+        Countable = await checks.OfferedAsync([.. board.Rows.Where(r => r.HasAnswers).Select(r => r.Page.Id)]);
         PlanOf = (await data.Plans.Where(p => p.Page!.ClassSheetId == id && p.ClosedAt == null).OrderBy(p => p.MadeAt).Select(p => new { p.PageId, p.Id }).ToListAsync())
             .GroupBy(p => p.PageId).ToDictionary(g => g.Key, g => g.Last().Id);
         Decided = (await data.Pages.Where(p => p.ClassSheetId == id && p.Decisions.Any(d => d.PageVersion == p.Version && (d.Kind == DecisionKind.Accepted || d.Kind == DecisionKind.PutAside || d.Kind == DecisionKind.Own)))

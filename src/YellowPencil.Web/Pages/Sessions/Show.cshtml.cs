@@ -1,9 +1,6 @@
-using System.Text.Json;
 using Microsoft.AspNetCore.Mvc;
 using Microsoft.AspNetCore.Mvc.RazorPages;
-using YellowPencil.Core.Progress;
 using YellowPencil.Core.Teaching;
-using YellowPencil.Data;
 using YellowPencil.Web.Forms;
 using YellowPencil.Web.Services;
 
@@ -12,17 +9,8 @@ namespace YellowPencil.Web.Pages.Sessions;
 /// <summary>A session: its card, ticked while it is taught or typed in from paper.</summary>
 public sealed class ShowModel(WeeksDesk weeks, PlanDesk plans) : PageModel
 {
-    /// <summary>What can be said comes next instead of what the rule says.</summary>
-    public static IReadOnlyList<SessionNext> Choices { get; } = [SessionNext.Mixed, SessionNext.OnceMore, SessionNext.Material, SessionNext.AnotherModel, SessionNext.FirstThings];
-
-    /// <summary>The session.</summary>
-    public Session? Session { get; private set; }
-
-    /// <summary>The card of its plan.</summary>
-    public SessionCard? Card { get; private set; }
-
-    /// <summary>The session as the script takes it.</summary>
-    public string Json => JsonSerializer.Serialize(SessionApi.Written(Session!, Card!));
+    /// <summary>What is shown.</summary>
+    public SessionView? Shown { get; private set; }
 
     /// <summary>Shows it.</summary>
     public async Task<IActionResult> OnGetAsync(Guid id)
@@ -30,7 +18,7 @@ public sealed class ShowModel(WeeksDesk weeks, PlanDesk plans) : PageModel
         if (await weeks.FindSessionAsync(id) is not { } session) return NotFound();
         if (await plans.ReadAsync(session.Plan!) is not { } made) return Redirect(Addresses.Plan(session.PlanId));
         this.Shows("session", session.Plan!.StudentId);
-        (Session, Card) = (session, new SessionCard(made));
+        Shown = new SessionView(session, new SessionCard(made));
         return Page();
     }
 

@@ -8,7 +8,7 @@ using YellowPencil.Web.Services;
 namespace YellowPencil.Web.Pages.Sheets;
 
 /// <summary>The reading of a page, what was decided about it, and the next step.</summary>
-public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNaming names, SchoolTime time) : PageModel
+public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNaming names, CountedChecks checks, SchoolTime time) : PageModel
 {
     private const int LongestOwn = 300;
 
@@ -25,6 +25,12 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
     /// <summary>What was done and could not be done, told after the page is loaded anew.</summary>
     [TempData]
     public string? Done { get; set; }
+
+    /// <summary>The plans of which this page can count as a check.</summary>
+    public IReadOnlyList<CountablePage> Countable { get; private set; } = [];
+
+    /// <summary>What the rule of a plan is called.</summary>
+    public string NameOf(Plan plan) => PlanDesk.NameOf(plan, names);
 
     /// <summary>The readings before and behind this one, where it is one of a class.</summary>
     public (Guid? Before, Guid? Behind) Neighbours { get; private set; }
@@ -141,6 +147,22 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
     /// <summary>Puts the page aside without an explanation.</summary>
     public Task<IActionResult> OnPostPutAsideAsync() => DecideAsync(null, DecisionKind.PutAside, "");
 
+    /// <summary>Counts the page as a check of a plan that is taught.</summary>
+    public async Task<IActionResult> OnPostCountAsync(Guid plan)
+    {
+        if (await HoldAsync(null) is { } missing) return missing;
+        if (!await checks.CountAsync(plan, Id)) Done = "This page does not count as a check of that plan any more.";
+        return Redirect(Addresses.Reading(Id));
+    }
+
+    /// <summary>Takes back that it counts as one.</summary>
+    public async Task<IActionResult> OnPostNoCheckAsync()
+    {
+        if (await HoldAsync(null) is { } missing) return missing;
+        await checks.TakeBackAsync(View!.Page);
+        return Redirect(Addresses.Reading(Id));
+    }
+
     /// <summary>Puts the items to ask next on the page and goes to where they are typed in.</summary>
     public async Task<IActionResult> OnPostAskAsync()
     {
@@ -174,6 +196,7 @@ public sealed class ReadingModel(PageDesk pages, ReadingDesk readings, RuleNamin
         await names.LoadAsync();
         View = new ReadingView(page, await readings.ReadAsync(page, HttpContext.RequestAborted), rules, names, time);
         Neighbours = await pages.NeighboursAsync(page);
+        Countable = await checks.OfferedAsync([page.Id]);
         return true;
     }
 }

@@ -38,11 +38,17 @@ public sealed class MeetingModel(Timetable timetable, PlanDesk plans, WeeksDesk 
         return Redirect(Addresses.Session(session.Id));
     }
 
+    /// <summary>Begins the sessions of all who come and goes to where they are ticked together.</summary>
+    public async Task<IActionResult> OnPostBeginAllAsync(DateOnly day, Guid slot)
+    {
+        if (!await FindAsync(day, slot)) return NotFound();
+        foreach (var (student, _) in Cards.Where(c => c.Student.Held is null)) await weeks.BeginSessionAsync(student.Plan, day);
+        return Redirect(WeekAddresses.Ticks(day, slot));
+    }
+
     private async Task<bool> FindAsync(DateOnly day, Guid slot)
     {
-        if (day.Year is < 2000 or > 2200) return false;
-        Meeting = (await timetable.WeekAsync(Timetable.MondayOf(day))).Meetings.FirstOrDefault(m => m.Day == day && m.Slot.Id == slot);
-        if (Meeting is null) return false;
+        if ((Meeting = await timetable.MeetingAsync(day, slot)) is null) return false;
         var cards = new List<(Attending, SessionCard)>();
         foreach (var student in Meeting.Students)
             if (await plans.ReadAsync(student.Plan) is { } made) cards.Add((student, new SessionCard(made)));
