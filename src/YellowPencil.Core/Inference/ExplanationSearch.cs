@@ -275,6 +275,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
 
         Keep([.. Ordered(found).Take(UnlistedGrown).Where(c => Unmet(c).Count >= UnlistedSearch.LeastMet && c.LogScore > found.Max(f => f.LogScore) - InReach)
             .SelectMany(c => Unlisted(c))]);
+        if (Unmet(BestThatSays()).Count >= UnlistedSearch.LeastMet) Keep(Unlisted(sound, isLast: true));
     }
 
     /// <summary>A rule that was found first may say nothing any more once another was found beside it: the best are tried with one rule less.</summary>
@@ -293,9 +294,9 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     // What leaves open what comes of it leaves room for a rule that does not.
     private Candidate BestThatSays() => Ordered(candidates.Values).First(c => !c.Hypothesis.IsOpen);
 
-    private List<Candidate> Unlisted(Candidate student, int leastMet = UnlistedSearch.LeastMet)
+    private List<Candidate> Unlisted(Candidate student, int leastMet = UnlistedSearch.LeastMet, bool isLast = false)
     {
-        var search = new UnlistedSearch(sheet, student, leastMet);
+        var search = new UnlistedSearch(sheet, student, leastMet, isLast);
         var found = search.Search(sheet.Points);
         UnlistedTried = Math.Max(UnlistedTried, search.Tried);
         return found;

@@ -2,12 +2,16 @@ namespace YellowPencil.Core.Inference;
 
 /// <summary>
 /// Looks for one more rule, that nobody listed, which gives what a student's rules leave open: every choice at every decision point in every kind of
-/// context. Kinds that have no name of their own are only tried for choices that give the answers of several open items in some named kind.
+/// context. Kinds that have no name of their own are tried for choices that give the answers of several open items in some named kind.
 /// </summary>
 /// <param name="sheet">The sheet.</param>
 /// <param name="student">The student.</param>
 /// <param name="leastMet">How many open items a rule has to give.</param>
-internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, int leastMet = UnlistedSearch.LeastMet) : IDecisionVisitor
+/// <param name="isLast">
+/// Whether all else left something open: then a choice is tried by the numbers that can be seen, whether it gives two items in a named kind or not, and has to
+/// give every open item.
+/// </param>
+internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, int leastMet = UnlistedSearch.LeastMet, bool isLast = false) : IDecisionVisitor
 {
     /// <summary>A rule is not looked for behind a single item.</summary>
     public const int LeastMet = 2;
@@ -73,6 +77,12 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
             Array.Clear(some);
             if (shown.Count(tree => tree.Consider(option.Result)) < leastMet) continue;
             foreach (var tree in kept) tree.Consider(option.Result);
+            if (isLast)
+            {
+                if (option.Length != RuleLength.Expression) TryAll(point, RuleLength.Comparison, option, shown, kept, some);
+                continue;
+            }
+
             TryAll(point, RuleLength.Named, option, shown, kept, some);
             if ((leavesNothing && !showsWork && !sheet.Unlisted.IsKnown(option.Result)) || option.Length == RuleLength.Expression || some.Count(s => s) < leastMet) continue;
             foreach (var length in Learnt) TryAll(point, length, option, shown, kept, some);
@@ -99,6 +109,7 @@ internal sealed class UnlistedSearch(SheetLikelihood sheet, Candidate student, i
             if (GainOf(kind, option.Length == RuleLength.Expression ? MostInVainOfLong : MostInVain, shown, kept, some) is { } gain)
             {
                 var (test, whole) = (kind, (RuleLength)Math.Max((int)length, (int)option.Length));
+                if (isLast && gain < open.Count) continue;
                 leavesNothing |= gain == open.Count;
                 found.Add(new Found(gain, sheet.Unlisted.Of(point, option.Result, whole), () => point.Unlisted(point.AllKinds.KindOf(test), option)));
             }

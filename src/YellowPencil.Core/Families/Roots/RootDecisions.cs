@@ -12,7 +12,7 @@ internal enum SquareKnown { AsIs, PartByPart, Doubled }
 internal enum RootChoice
 {
     StraightLine, NumberLine, NearestWhole, HalfWay, LowerRoot, UpperRoot, HalfOfNumber, NearestRootAdded, GapAsTenths, GapAppended, QuarterOfNumber,
-    TenthsBackFromUpper, FirstGuess, SquaredInParts, Tenth1, Tenth2, Tenth3, Tenth4, Tenth5, Tenth6, Tenth7, Tenth8, Tenth9,
+    TenthsBackFromUpper, BackOverUpperRoot, BackOverTwiceUpperRoot, BackOverUpperSquare, FirstGuess, SquaredInParts, Tenth1, Tenth2, Tenth3, Tenth4, Tenth5, Tenth6, Tenth7, Tenth8, Tenth9,
 }
 
 /// <summary>What the root of a square number is.</summary>
@@ -165,6 +165,10 @@ internal static class RootDecisions
         [RootChoice.GapAppended] = new("gap-appended", "writes the distance behind the point"),
         [RootChoice.QuarterOfNumber] = new("quarter-of-number", "takes a quarter of the number"),
         [RootChoice.TenthsBackFromUpper] = new("tenths-back-from-upper", "takes the distance to the upper square as tenths from the upper root"),
+        [RootChoice.BackOverUpperRoot] = new("back-over-upper-root", "takes the distance to the upper square, over the upper root, from the upper root"),
+        [RootChoice.BackOverTwiceUpperRoot] = new(
+            "back-over-twice-upper-root", "takes the distance to the upper square, over twice the upper root, from the upper root"),
+        [RootChoice.BackOverUpperSquare] = new("back-over-upper-square", "takes the distance to the upper square, over that square, from the upper root"),
         [RootChoice.FirstGuess] = new("first-guess", "names a tenth by eye and keeps it"),
         [RootChoice.SquaredInParts] = new("squared-in-parts", "squares the whole and the tenths apart when trying"),
         [RootChoice.Tenth1] = Tenth(1),

@@ -190,6 +190,11 @@ internal readonly struct RootWork(MethodRun run, RootTask task)
             case RootChoice.TenthsBackFromUpper:
                 Append(
                 Exact.Rounded(Rational.Whole(lower + 1) - (above - number) / Rational.Whole(10), task.Places), task.Places); return;
+            case RootChoice.BackOverUpperRoot or RootChoice.BackOverTwiceUpperRoot or RootChoice.BackOverUpperSquare:
+                Along(
+                    lower + 1, above - number,
+                    way == RootChoice.BackOverUpperSquare ? above : Rational.Whole((lower + 1) * (way == RootChoice.BackOverUpperRoot ? 1 : 2)), isBack: true);
+                return;
             case RootChoice.QuarterOfNumber: Append(Exact.Rounded(number / Rational.Whole(4), task.Places), task.Places); return;
             case RootChoice.GapAsTenths: Append(Exact.Rounded(Rational.Whole(lower) + (number - below) / Rational.Whole(10), task.Places), task.Places); return;
             default: break;

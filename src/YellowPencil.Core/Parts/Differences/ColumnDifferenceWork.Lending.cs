@@ -94,5 +94,9 @@ internal ref partial struct ColumnDifferenceWork
     }
 
     private readonly LendingContext Lending(int place, ColumnContext context, int passed) => new(
-        smallestPlace + place, top[place], bottom[place], context.Column, passed, smallestPlace + place - context.Column - 1, renames, place == top.Length - 1);
+        smallestPlace + place, top[place], bottom[place], context.Column, passed, smallestPlace + place - context.Column - 1, renames, place == top.Length - 1)
+    {
+        Short = context.Top,
+        Taken = context.Bottom,
+    };
 }

@@ -89,6 +89,12 @@ internal readonly record struct LendingContext(
 {
     public int? Place => Column;
 
+    /// <summary>The digit that is too small.</summary>
+    public int Short { get; init; }
+
+    /// <summary>The digit that is to be taken from it.</summary>
+    public int Taken { get; init; }
+
     /// <summary>Whether there is no digit below.</summary>
     public bool BelowIsBlank => Below < 0;
 }

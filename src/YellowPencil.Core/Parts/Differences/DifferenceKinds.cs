@@ -65,6 +65,12 @@ internal static class DifferenceKinds
         new("passed", "the number of zeros in between", c => c.Passed),
     ];
 
+    public static readonly Property<LendingContext>[] LendingProperties =
+    [
+        new("digit", "the digit that lends", c => c.Digit, 2, 5, 8, 9), new("short", "the digit that is too small", c => c.Short, 1, 2, 5),
+        new("taken", "the digit to be taken away", c => c.Taken, 5, 8, 9),
+    ];
+
     public static readonly Kind<LendingContext>[] LendingKinds =
     [
         new("always", "whenever it lends", _ => true),
@@ -75,6 +81,8 @@ internal static class DifferenceKinds
         new("again", "when it is not the first time in the item", c => c.Renames > 0),
         new("leftmost", "when it is the leftmost digit", c => c.IsLeftmost),
         new("below-larger", "when it would then be smaller than the digit below", c => c.Below >= c.Digit),
+        new("short-is-0", "to a 0", c => c.Short == 0),
+        new("to-ones", "to the ones column", c => c.Receiver == 0),
         new("below-smaller", "when it stays large enough for the digit below", c => !c.BelowIsBlank && c.Below < c.Digit),
     ];
 

@@ -195,6 +195,7 @@ internal static class SubtractionDecisions
         [LenderLeft.Zero] = new("zero", "turns the lender into 0", _ => 0) { Says = c => $"Turns {c.Digit} in the {Place.Name(c.Column)} into 0." },
         ShowsIn = WorkFields.Rewritten,
         Kinds = LendingKinds,
+        Properties = LendingProperties,
         Idea = Ideas.LenderPays,
         IsTold = true,
     };

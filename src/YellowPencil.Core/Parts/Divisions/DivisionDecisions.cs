@@ -37,6 +37,7 @@ internal static class DivisionDecisions
         new("digit-as-divisor", "when the number at hand is the divisor", c => c.Part == c.Divisor),
         new("closer-above", "when the next multiple is closer", c => 2 * (c.Part % c.Divisor) >= c.Divisor),
         new("comes-out", "when the divisor goes in without a rest", c => c.Part % c.Divisor == 0),
+        new("comes-out-last", "at the last digit when the divisor goes in without a rest", c => c.IsLast && c.Part % c.Divisor == 0),
     ];
 
     private static readonly Property<CycleContext>[] Properties =

@@ -17,6 +17,7 @@ internal enum LikeTerms
 {
     Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, SizesAddedPlus, Product, ProductPowersAdded,
     ProductMinusIfAny, SumPowersAdded, FirstStays, FirstLessSecond, SecondLessFirst, SizesAddedMinus, SecondStays, LargerStays, SumWithoutLetter, FirstWithoutLetter,
+    SizesAddedSecondSign, SizesAddedLargerSign, SizesApartSmallerSign,
 }
 
 /// <summary>What the number of a letter is that stands alone.</summary>
@@ -160,6 +161,14 @@ internal static class PolynomialDecisions
             new("power", "in powers of the letter", c => c.Power > 1),
             new("after-minus", "behind a bracket that was taken away", c => c.IsAfterMinus),
             new("before-minus", "before a bracket that is taken away", c => c.IsBeforeMinus),
+            new("middle-of-three", "in the second of three terms or more", c => c.At == 1 && c.Terms > 2),
+            new("added", "in a bracket behind a plus", c => c.Group > 0 && !c.IsTakenAway),
+            new("added-first", "in the first term of a bracket behind a plus", c => c.Group > 0 && !c.IsTakenAway && c.At == 0),
+            new("added-later", "in every term but the first of a bracket behind a plus", c => c.Group > 0 && !c.IsTakenAway && c.At > 0),
+            new("added-last", "in the last term of a bracket behind a plus", c => c.Group > 0 && !c.IsTakenAway && c.IsLast),
+            new("added-number", "in a plain number of a bracket behind a plus", c => c.Group > 0 && !c.IsTakenAway && c.Power == 0),
+            new("added-letter", "in the terms with the letter of a bracket behind a plus", c => c.Group > 0 && !c.IsTakenAway && c.Power > 0),
+            new("number-in-last", "in a plain number of the last bracket", c => c.IsInLast && c.Power == 0),
         ],
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.MinusTurnsAll,
@@ -179,6 +188,14 @@ internal static class PolynomialDecisions
             "sizes-apart-second-sign", "takes the sizes from each other and keeps the second sign", c =>
                 Term(c, c.Second < 0 ? -c.Sizes.Apart : c.Sizes.Apart)),
         [LikeTerms.SizesAddedPlus] = new("sizes-added-plus", "adds the sizes and writes no minus", c => Term(c, c.Sizes.Sum)),
+        [LikeTerms.SizesAddedSecondSign] = new(
+            "sizes-added-second-sign", "adds the sizes and keeps the second sign", c => Term(c, c.Second < 0 ? -c.Sizes.Sum : c.Sizes.Sum)),
+        [LikeTerms.SizesAddedLargerSign] = new(
+            "sizes-added-larger-sign", "adds the sizes and keeps the sign of the larger",
+            c => Term(c, (c.FirstIsLarger ? c.First : c.Second) < 0 ? -c.Sizes.Sum : c.Sizes.Sum)),
+        [LikeTerms.SizesApartSmallerSign] = new(
+            "sizes-apart-smaller-sign", "takes the sizes from each other and keeps the sign of the smaller",
+            c => Term(c, (c.FirstIsLarger ? c.Second : c.First) < 0 ? -c.Sizes.Apart : c.Sizes.Apart)),
         [LikeTerms.Product] = new("product", "multiplies the numbers", c => Term(c, (BigInteger)c.First * c.Second)),
         [LikeTerms.ProductPowersAdded] = new(
             "product-powers-added", "multiplies the terms, powers added", c => Term(c, (BigInteger)c.First * c.Second, 2 * c.FirstPower)),
