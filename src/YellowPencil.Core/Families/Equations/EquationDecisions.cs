@@ -95,6 +95,18 @@ internal readonly record struct EquationPair(int First, int Second, bool IsLeft,
 /// <summary>The decisions about linear equations.</summary>
 internal static class EquationDecisions
 {
+    private static readonly Property<InBracket>[] BracketSizes =
+    [
+        new("before", "the number before the bracket without its sign", c => Math.Abs(c.Before), 2, 5),
+        new("number", "the number in the bracket without its sign", c => Math.Abs(c.Number), 1, 5, 10),
+    ];
+
+    private static readonly Property<EquationPair>[] PairSizes =
+    [
+        new("first", "the first number without its sign", c => Math.Abs(c.First), 1, 2, 5, 10),
+        new("second", "the second number without its sign", c => Math.Abs(c.Second), 1, 2, 5, 10),
+    ];
+
     private static readonly Kind<InBracket>[] InBrackets =
     [
         new("always", "always", _ => true),
@@ -147,6 +159,7 @@ internal static class EquationDecisions
         [BeforeBracket.MinusLost] = new("minus-lost", "loses the minus before a bracket", c => Rational.Abs(c.Factor)) { SlipIn = c => c.Before < 0 ? 1 : 0 },
         [BeforeBracket.LeftOut] = new("left-out", "leaves out the number before a bracket", c => Rational.Whole(c.Factor.Sign)),
         Kinds = InBrackets,
+        Properties = BracketSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.FactorReachesAll,
     };
@@ -164,6 +177,7 @@ internal static class EquationDecisions
         [MeetsTerm.AddedToNumbers] = new(
             "added-to-numbers", "adds the number before the bracket to the plain number inside", c => c.HasLetter ? c.Term : c.Factor + c.Term),
         Kinds = InBrackets,
+        Properties = BracketSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.FactorReachesAll,
     };
@@ -174,6 +188,7 @@ internal static class EquationDecisions
         [SideOrder.AsSet] = new("as-set", "keeps each sign with its number"),
         [SideOrder.NumbersExchanged] = new("numbers-exchanged", "turns the side round and leaves the minus in the middle"),
         Kinds = Pairs,
+        Properties = PairSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.TermBringsItsSign,
     };
@@ -196,6 +211,7 @@ internal static class EquationDecisions
         [SideSum.SizesApartMinus] = new("sizes-apart-minus", "takes the sizes from each other and writes a minus", c => -Rational.Abs(Rational.Abs(c.One) - Rational.Abs(c.Other))),
         [SideSum.Turned] = new("turned", "takes the second of like terms from the first", c => c.One - c.Other),
         Kinds = Pairs,
+        Properties = PairSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.OppositesCancel,
         OtherIdea = (c => c.One.Sign < 0 == c.Other.Sign < 0, Ideas.SameSignsGoOn),
@@ -208,6 +224,7 @@ internal static class EquationDecisions
         [OneSide.Joined] = new("joined", "puts letter and number together as so many letters"),
         [OneSide.JoinedAsNumber] = new("joined-as-number", "puts letter and number together as a number"),
         Kinds = Pairs,
+        Properties = PairSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.LettersAndNumbersApart,
     };
@@ -224,6 +241,7 @@ internal static class EquationDecisions
         [LettersMoved.AsNumbersTaken] = new("as-numbers-taken", "takes them from the plain number of the right", c => (c.One, -c.Other)),
         [LettersMoved.AsNumbersAdded] = new("as-numbers-added", "adds them to the plain number of the right", c => (c.One, c.Other)),
         Kinds = Pairs,
+        Properties = PairSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.LettersFromBothSides,
     };
@@ -243,6 +261,7 @@ internal static class EquationDecisions
         [NumberMoved.DividedOnItsSide] = new("divided-on-its-side", "divides only the left by the number before the letter")
         { Needs = c => !c.BeforeLetter.IsOne },
         Kinds = Pairs,
+        Properties = PairSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.SameOnBothSides,
     };
@@ -280,6 +299,7 @@ internal static class EquationDecisions
             c => IsFraction(c) ? c.WithSign(Rational.Abs(c.Other) / Rational.Whole(Rational.Abs(c.One).Numerator)) : null),
         [NumberBefore.Halved] = new("halved", "takes half of the other number", c => c.Other * new Rational(1, 2)),
         Kinds = Pairs,
+        Properties = PairSizes,
         Idea = Ideas.DividingUndoesTimes,
     };
 
@@ -293,6 +313,7 @@ internal static class EquationDecisions
         [NoLetterLeft.All] = new("all", "writes all", _ => Every),
         [NoLetterLeft.Exchanged] = new("exchanged", "writes all where it is false, and none where it is true", c => c.One == c.Other ? NoneAtAll : Every),
         Kinds = Pairs,
+        Properties = PairSizes,
         Idea = Ideas.FalseOrAlwaysTrue,
     };
 

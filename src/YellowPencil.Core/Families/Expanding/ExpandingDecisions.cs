@@ -77,6 +77,12 @@ internal readonly record struct TermProduct(int First, int FirstPower, int Secon
 /// <summary>The decisions about multiplying out.</summary>
 internal static class ExpandingDecisions
 {
+    private static readonly Property<TermProduct>[] Sizes =
+    [
+        new("first", "the first number without its sign", c => Math.Abs(c.First), 1, 2, 5, 10),
+        new("second", "the second number without its sign", c => Math.Abs(c.Second), 1, 2, 5, 10),
+    ];
+
     private static readonly Kind<TermProduct>[] Kinds =
     [
         new("always", "always", _ => true),
@@ -146,6 +152,7 @@ internal static class ExpandingDecisions
         [BracketsChoice.OuterTwice] = new("outer-twice", "doubles the product of the outer terms and leaves the inner one out"),
         [BracketsChoice.InnerTwice] = new("inner-twice", "doubles the product of the inner terms and leaves the outer one out"),
         Kinds = Kinds,
+        Properties = Sizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.EachTermByEach,
     };
@@ -171,6 +178,7 @@ internal static class ExpandingDecisions
             "added-where-like", "adds to a like term and copies the others", c =>
                 (c.FirstPower == c.SecondPower ? c.First + c.Second : c.Second, c.SecondPower)),
         Kinds = Kinds,
+        Properties = Sizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.EachTermByEach,
     };
@@ -190,6 +198,7 @@ internal static class ExpandingDecisions
         [NumbersChoice.FirstTimesItself] = new("first-times-itself", "multiplies the first number by itself", c => (long)c.First * c.First),
         [NumbersChoice.SecondTimesItself] = new("second-times-itself", "multiplies the second number by itself", c => (long)c.Second * c.Second),
         Kinds = Kinds,
+        Properties = Sizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.NumbersTimesPowersPlus,
     };
@@ -213,6 +222,7 @@ internal static class ExpandingDecisions
         [TermSign.AsSecond] = new("as-second", "keeps the sign of the second term", c => c.Second < 0),
         [TermSign.Turned] = new("turned", "turns the sign", c => !c.IsNegative),
         Kinds = Kinds,
+        Properties = Sizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.TermBringsItsSign,
     };
@@ -228,6 +238,7 @@ internal static class ExpandingDecisions
         [LettersChoice.TwoOfTheLetter] = new(
             "two-of-the-letter", "makes two of a letter times itself", c => c.HaveLetters ? (Math.Max(c.FirstPower, c.SecondPower), 2) : null),
         Kinds = Kinds,
+        Properties = Sizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.NumbersTimesPowersPlus,
     };

@@ -89,6 +89,13 @@ internal readonly record struct NumberPair(long One, long Other)
 /// <summary>The decisions about factoring.</summary>
 internal static class FactoringDecisions
 {
+    private static readonly Property<Quadratic>[] Sizes =
+    [
+        new("middle", "the number of the middle term without its sign", c => Math.Abs(c.B), 1, 5, 10),
+        new("last", "the last number without its sign", c => Math.Abs(c.C), 10, 20),
+        new("first", "the number before the square", c => Math.Abs(c.A), 2, 5),
+    ];
+
     private static readonly Kind<Quadratic>[] Kinds =
     [
         new("always", "always", _ => true),
@@ -126,6 +133,7 @@ internal static class FactoringDecisions
         [CommonFactor.OfFirstTwo] = new("of-first-two", "takes out what the first two terms have and leaves the last behind it")
         { Needs = q => q.B != 0 && q.C != 0 && q.Common == 1 },
         Kinds = Kinds,
+        Properties = Sizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.CommonToAll,
     };
@@ -144,6 +152,7 @@ internal static class FactoringDecisions
         [CommonLetter.NeitherDivided] = new("neither-divided", "divides neither term by what was taken out"),
         [CommonLetter.NothingForOne] = new("nothing-for-one", "leaves nothing where a term is taken out whole") { Needs = q => Math.Abs(q.B) == 1 },
         Kinds = Kinds,
+        Properties = Sizes,
         Idea = Ideas.CommonToAll,
     };
 
@@ -165,6 +174,7 @@ internal static class FactoringDecisions
         [TwoSquares.NeitherRooted] = new("neither-rooted", "roots neither number") { Needs = q => q.C < -1 && q.A != 1 },
         [TwoSquares.DifferenceAsSquare] = new("difference-as-square", "writes a difference of squares as the square of a difference") { Needs = AreSquares },
         Kinds = Kinds,
+        Properties = Sizes,
         Idea = Ideas.RootsOfBothSquares,
     };
 
@@ -210,6 +220,7 @@ internal static class FactoringDecisions
         [TwoNumbers.OtherPair8] = OtherPair(8),
         ShowsIn = WorkFields.Cross.Part(2),
         Kinds = Kinds,
+        Properties = Sizes,
         Idea = Ideas.SumAndProduct,
     };
 
@@ -251,6 +262,7 @@ internal static class FactoringDecisions
             "both-of-last", "gives both the sign of the last number", q => new(Math.Abs(q.Pair.One) * Math.Sign(q.C), Math.Abs(q.Pair.Other) * Math.Sign(q.C))),
         ShowsIn = WorkFields.Cross.Part(3),
         Kinds = Kinds,
+        Properties = Sizes,
         Idea = Ideas.SignsOfTheTwo,
     };
 
@@ -276,6 +288,7 @@ internal static class FactoringDecisions
         { Needs = q => q.A != 1 && q.Pair.One % q.A == 0 && q.Pair.Other % q.A == 0 },
         [FirstNumber.FirstBracketTwice] = new("first-bracket-twice", "writes the first bracket twice") { Needs = q => q.A != 1 },
         Kinds = Kinds,
+        Properties = Sizes,
         Idea = Ideas.FirstNumberIsShared,
     };
 
@@ -292,6 +305,7 @@ internal static class FactoringDecisions
         [FactorsEnd.NumbersOnly] = new("numbers-only", "writes the two numbers only"),
         [FactorsEnd.MultipliedOut] = new("multiplied-out", "multiplies the factors out again"),
         Kinds = Kinds,
+        Properties = Sizes,
         Idea = Ideas.AnswerTheQuestion,
     };
 

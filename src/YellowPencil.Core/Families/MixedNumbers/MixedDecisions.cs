@@ -82,6 +82,19 @@ internal readonly record struct OneMixed(int Whole, int Numerator, int Denominat
 /// <summary>The decisions about mixed numbers.</summary>
 internal static class MixedDecisions
 {
+    private static readonly Property<MixedContext>[] WholeSizes =
+    [
+        new("first", "the first whole", c => c.FirstWhole, 1, 2, 5, 10),
+        new("second", "the second whole", c => c.SecondWhole, 1, 2, 5),
+    ];
+
+    private static readonly Property<OneMixed>[] OneSizes =
+    [
+        new("whole", "the whole", c => c.Whole, 1, 2, 5, 10),
+        new("numerator", "the numerator", c => c.Numerator, 1, 2),
+        new("denominator", "the denominator", c => c.Denominator, 2, 5, 10),
+    ];
+
     private static readonly Kind<MixedContext>[] Kinds =
     [
         new("always", "always", _ => true),
@@ -139,6 +152,7 @@ internal static class MixedDecisions
             "whole-plus-top-times-bottom", "adds whole and numerator and multiplies by the denominator", c => ((long)c.Whole + c.Numerator) * c.Denominator),
         [MadeImproper.WholeLessOne] = new("whole-less-one", "takes one whole too few", c => (c.Whole - 1L) * c.Denominator + c.Numerator),
         Kinds = Ones,
+        Properties = OneSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.MixedIsASum,
     };
@@ -177,6 +191,7 @@ internal static class MixedDecisions
         [LoneWhole.DenominatorOverDenominator] = new("bottom-over-bottom", "writes one whole only", c => c.Denominator),
         [LoneWhole.LeftOut] = new("left-out", "leaves the whole number out", _ => 0),
         Kinds = Ones,
+        Properties = OneSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.NoPartsIsZeroParts,
     };
@@ -187,6 +202,7 @@ internal static class MixedDecisions
         [WholesMeanwhile.Stay] = new("stay", "leaves the whole as it is"),
         [WholesMeanwhile.Multiplied] = new("multiplied", "multiplies the whole as well"),
         Kinds = Ones,
+        Properties = OneSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.WholesCountToo,
     };
@@ -201,6 +217,7 @@ internal static class MixedDecisions
         [FractionTooSmall.CopyFirst] = new("copy-first", "writes the first fraction"),
         [FractionTooSmall.AddInstead] = new("add-instead", "adds the fractions"),
         Kinds = Kinds,
+        Properties = WholeSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.FromTheFirstNumber,
     };
@@ -212,6 +229,7 @@ internal static class MixedDecisions
         [NeedlessRenaming.Always] = new("always", "{renames} a whole all the same"),
         [NeedlessRenaming.OnlyWholeLess] = new("only-whole-less", "makes the whole one less all the same"),
         Kinds = Kinds,
+        Properties = WholeSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.OpenedWholeIsGone,
     };
@@ -225,6 +243,7 @@ internal static class MixedDecisions
         [WholeLeft.SecondOneLess] = new("second-one-less", "makes the second whole one less", c => (c.Wholes.First, Math.Max(0, c.Wholes.Second - 1))),
         [WholeLeft.OneMore] = new("one-more", "makes the whole one more", c => (c.Wholes.First + 1, c.Wholes.Second)),
         Kinds = Kinds,
+        Properties = WholeSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.OpenedWholeIsGone,
     };
@@ -244,6 +263,7 @@ internal static class MixedDecisions
         [NumeratorFilled.DenominatorOfSecondLess] = new(
             "bottom-of-second-less", "takes the numerator from the denominator", c => Math.Max(0, c.Fractions.FirstDenominator - c.Fractions.FirstNumerator)),
         Kinds = Kinds,
+        Properties = WholeSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.WholeIsAllParts,
     };
@@ -256,6 +276,7 @@ internal static class MixedDecisions
         [NoFraction.LeaveOut] = new("leave-out", "writes no fraction"),
         [NoFraction.WriteOneLess] = new("write-one-less", "makes the whole one less and writes the other fraction"),
         Kinds = Kinds,
+        Properties = WholeSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.NoPartsIsZeroParts,
     };
@@ -300,6 +321,7 @@ internal static class MixedDecisions
         [WholesTogether.LeftOutBesideLone] = new("left-out-beside-lone", "leaves a whole out that has no partner", c => c.HasLoneFraction ? 0 : null),
         [WholesTogether.FirstStays] = new("first-stays", "keeps the first whole", c => c.Wholes.First),
         Kinds = Kinds,
+        Properties = WholeSizes,
         Idea = Ideas.WholesCountToo,
     };
 

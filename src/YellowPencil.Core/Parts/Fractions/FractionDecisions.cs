@@ -41,6 +41,26 @@ internal enum OverOne
 /// <summary>The decisions about sums and differences of fractions.</summary>
 internal static class FractionDecisions
 {
+    private static readonly Property<FractionResult>[] ResultSizes =
+    [
+        new("numerator", "the numerator", c => c.Numerator, 1, 2, 10),
+        new("denominator", "the denominator", c => c.Denominator, 5, 10, 20),
+    ];
+
+    private static readonly Property<FractionChange>[] ChangeSizes =
+    [
+        new("numerator", "the numerator", c => c.Numerator, 1, 2, 5),
+        new("denominator", "the denominator", c => c.Denominator, 2, 5, 10),
+    ];
+
+    private static readonly Property<FractionPair>[] PairSizes =
+    [
+        new("first-numerator", "the first numerator", c => c.FirstNumerator, 1, 2, 5),
+        new("second-numerator", "the second numerator", c => c.SecondNumerator, 1, 2, 5),
+        new("first-denominator", "the first denominator", c => c.FirstDenominator, 2, 5, 10),
+        new("second-denominator", "the second denominator", c => c.SecondDenominator, 2, 5, 10),
+    ];
+
     private static readonly Kind<FractionPair>[] Pairs =
     [
         new("always", "always", _ => true),
@@ -99,6 +119,7 @@ internal static class FractionDecisions
         [FractionChoice.Multiply] = new("multiply", "multiplies numerators and denominators"),
         [FractionChoice.TurnSecondAndMultiply] = new("turn-second-and-multiply", "turns the second fraction over and multiplies"),
         Kinds = Pairs,
+        Properties = PairSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.ReadTheSign,
     };
@@ -118,6 +139,7 @@ internal static class FractionDecisions
         [FractionRecipe.FirstNumeratorOverSum] = new("first-top-over-sum", "keeps the first numerator and adds the denominators"),
         [FractionRecipe.LargerNumeratorOverLarger] = new("larger-top-over-larger", "keeps the larger numerator and the larger denominator"),
         Kinds = Pairs,
+        Properties = PairSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.PartsOfOneSize,
     };
@@ -139,6 +161,7 @@ internal static class FractionDecisions
             p => (p.FirstDenominator * p.SecondDenominator, p.Least)),
         TaughtIn = (_, school) => school.Of(School.Fractions) == FractionSchool.ProductOfDenominators ? CommonDenominator.Product : CommonDenominator.Least,
         Kinds = Pairs,
+        Properties = PairSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.CommonDenominator,
     };
@@ -165,6 +188,7 @@ internal static class FractionDecisions
         [NumeratorChange.OthersDenominator] = new(
             "others-bottom", "multiplies the numerator by the other denominator", c => (long)c.Numerator * c.OtherDenominator),
         Kinds = Changes,
+        Properties = ChangeSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.BothPartsAlike,
     };
@@ -195,6 +219,7 @@ internal static class FractionDecisions
         [NumeratorsTogether.Multiply] = new("multiply", "multiplies the numerators", p => (long)p.FirstNumerator * p.SecondNumerator),
         [NumeratorsTogether.LargerStays] = new("larger-stays", "keeps the larger numerator", p => Math.Max(p.FirstNumerator, p.SecondNumerator)),
         Kinds = Pairs,
+        Properties = PairSizes,
         Idea = Ideas.DenominatorNamesThePart,
     };
 
@@ -219,6 +244,7 @@ internal static class FractionDecisions
         [EqualDenominators.Apart] = new(
             "apart", "takes the denominators from each other", p => p.IsLike ? null : Math.Abs(p.FirstDenominator - p.SecondDenominator)),
         Kinds = Pairs,
+        Properties = PairSizes,
         Idea = Ideas.DenominatorNamesThePart,
     };
 
@@ -243,6 +269,7 @@ internal static class FractionDecisions
                     ? new(r.Numerator / 10, r.Denominator / 10)
                     : new(r.Numerator, r.Denominator)),
         Kinds = Results,
+        Properties = ResultSizes,
         Idea = Ideas.DividingBothParts,
     };
 
@@ -273,6 +300,7 @@ internal static class FractionDecisions
             "taken-from-top", "takes the wholes out and one for each from the numerator", r =>
                 r.Denominator > 1 ? new(r.Quotient, r.Numerator - r.Quotient, r.Denominator) : null),
         Kinds = Results,
+        Properties = ResultSizes,
         Idea = Ideas.WholesInAFraction,
     };
 

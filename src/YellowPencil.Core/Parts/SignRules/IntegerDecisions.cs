@@ -64,6 +64,12 @@ internal readonly record struct SignedContext : IDecisionContext
 /// <summary>The decisions about numbers with signs.</summary>
 internal static class IntegerDecisions
 {
+    private static readonly Property<SignedContext>[] SeenSizes =
+    [
+        new("first", "the first number without its sign", c => c.FirstSize, 1, 5, 10),
+        new("second", "the second number without its sign", c => c.SecondSize, 1, 5, 10),
+    ];
+
     private static readonly Kind<SignedContext>[] Kinds =
     [
         new("always", "always", _ => true),
@@ -120,6 +126,7 @@ internal static class IntegerDecisions
         [FirstSign.Dropped] = new("dropped", "drops the sign of the first number") { SlipIn = c => c.FirstIsNegative ? 0.7 : 0, Needs = c => c.FirstIsNegative },
         [FirstSign.Turned] = new("turned", "turns the sign of the first number") { Needs = c => c.FirstSize > 0 },
         Kinds = Kinds,
+        Properties = SeenSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.SignBelongsToNumber,
         IsTold = true,
@@ -133,6 +140,7 @@ internal static class IntegerDecisions
         [MeetingSigns.OperationOnly] = new("operation-only", "keeps the sign of the operation only") { Slip = 2 },
         Head = _ => "Between the numbers",
         Kinds = Kinds,
+        Properties = SeenSizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.SignBelongsToNumber,
         IsTold = true,
@@ -147,6 +155,7 @@ internal static class IntegerDecisions
         [Magnitudes.Subtract] = new("subtract", "takes the smaller from the larger without their signs", _ => false)
         { SlipIn = c => c.HaveSameSign ? 0.7 : 0, Needs = c => c.FirstSize > 0 && c.SecondSize > 0 },
         Kinds = Kinds,
+        Properties = SeenSizes,
         Idea = Ideas.OppositesCancel,
         OtherIdea = (c => c.HaveSameSign, Ideas.SameSignsGoOn),
         IsTold = true,
@@ -165,6 +174,7 @@ internal static class IntegerDecisions
         [SumSign.NegativeIfAny] = new(
             "negative-if-any", "writes a minus sign if there is any", c => Signed(c, c.FirstCountsNegative || c.SecondCountsNegative)),
         Kinds = Kinds,
+        Properties = SeenSizes,
         Idea = Ideas.OppositesCancel,
         OtherIdea = (c => c.HaveSameSign, Ideas.SameSignsGoOn),
         IsTold = true,

@@ -236,6 +236,11 @@ internal static class PolynomialDecisions
             new("first-negative-only", "where only the first has a minus", c => c is { First: < 0, Second: >= 0 }),
             new("second-negative-only", "where only the second has a minus", c => c is { First: >= 0, Second: < 0 }),
         ],
+        Properties =
+        [
+            new("first", "the first number without its sign", c => (int)Math.Min(99, Math.Abs(c.First)), 1, 2, 5, 10),
+            new("second", "the second number without its sign", c => (int)Math.Min(99, Math.Abs(c.Second)), 1, 2, 5, 10),
+        ],
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.OppositesCancel,
         OtherIdea = (c => c.HaveSameSign, Ideas.SameSignsGoOn),
