@@ -15,6 +15,7 @@ internal enum SquareChoice
 internal enum BracketsChoice
 {
     EveryPair, FirstAndLast, FirstDistributedSecondCopied, SumOfSquares, BracketsAdded, SumAndProductExchanged, OuterTwice, InnerTwice,
+    ProductInMiddle, ProductTwiceInMiddle, SumAtEnd,
 }
 
 /// <summary>With which sign a term stands at the edge of a box.</summary>
@@ -149,6 +150,9 @@ internal static class ExpandingDecisions
         [BracketsChoice.SumOfSquares] = new("sum-of-squares", "writes the sum of the squares"),
         [BracketsChoice.BracketsAdded] = new("brackets-added", "adds the brackets"),
         [BracketsChoice.SumAndProductExchanged] = new("sum-and-product-exchanged", "writes the product of the numbers in the middle and their sum at the end"),
+        [BracketsChoice.ProductInMiddle] = new("product-in-middle", "writes the product of the numbers in the middle and at the end"),
+        [BracketsChoice.ProductTwiceInMiddle] = new("product-twice-in-middle", "writes twice the product of the numbers in the middle"),
+        [BracketsChoice.SumAtEnd] = new("sum-at-end", "writes the sum of the numbers in the middle and at the end"),
         [BracketsChoice.OuterTwice] = new("outer-twice", "doubles the product of the outer terms and leaves the inner one out"),
         [BracketsChoice.InnerTwice] = new("inner-twice", "doubles the product of the inner terms and leaves the outer one out"),
         Kinds = Kinds,

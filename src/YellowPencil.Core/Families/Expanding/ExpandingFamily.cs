@@ -121,11 +121,8 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
     {
         var way = first.Count == 2 && second.Count == 2 ? run.Ask(ExpandingDecisions.Brackets, shape) : BracketsChoice.EveryPair;
         if (way == BracketsChoice.BracketsAdded) return [.. first, .. second];
-        if (way == BracketsChoice.SumAndProductExchanged && first is [var x, { Power: 0 } one] && second is [_, { Power: 0 } other])
-            return [
-                new PolyTerm(x.Number * second[0].Number, x.Power + second[0].Power), new PolyTerm(one.Number * other.Number, x.Power),
-                new PolyTerm(one.Number + other.Number, 0),
-            ];
+        if (first is [var x, { Power: 0 } one] && second is [_, { Power: 0 } other] && ByNumbers(way, one.Number, other.Number) is var (middle, last))
+            return [new PolyTerm(x.Number * second[0].Number, x.Power + second[0].Power), new PolyTerm(middle, x.Power), new PolyTerm(last, 0)];
         if (run.School.Of(School.Binomials) == BinomialSchool.Box) (first, second) = (AtEdge(run, first, 0), AtEdge(run, second, 1));
         var terms = new List<PolyTerm>();
         var box = run.Page.KeepsMarks && run.School.Of(School.Binomials) == BinomialSchool.Box
@@ -156,6 +153,16 @@ internal sealed class ExpandingFamily() : TaughtFamily("expanding", "expanding")
         if (box is not null) GridMarks.Write(run.Page, first, second, box, letter);
         return terms;
     }
+
+    // What stands in the middle and at the end where both are taken from the two numbers; null where every product is made.
+    private static (BigInteger Middle, BigInteger Last)? ByNumbers(BracketsChoice way, BigInteger one, BigInteger other) => way switch
+    {
+        BracketsChoice.SumAndProductExchanged => (one * other, one + other),
+        BracketsChoice.ProductInMiddle => (one * other, one * other),
+        BracketsChoice.ProductTwiceInMiddle => (2 * one * other, one * other),
+        BracketsChoice.SumAtEnd => (one + other, one + other),
+        _ => null,
+    };
 
     private static List<PolyTerm> AtEdge(MethodRun run, IReadOnlyList<PolyTerm> terms, int edge) =>
     [

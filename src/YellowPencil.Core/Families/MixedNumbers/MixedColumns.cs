@@ -70,6 +70,9 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                         Rename(seen, ref whole, ref first, second, ref otherWhole);
                         Pass(whole, first, otherWhole, second);
                         break;
+                    case FractionTooSmall.WholeLessAndSmallerFromLarger:
+                        whole--;
+                        break;
                     case FractionTooSmall.WriteZero:
                         (first, second) = (first with { Numerator = 0 }, second with { Numerator = 0 });
                         break;

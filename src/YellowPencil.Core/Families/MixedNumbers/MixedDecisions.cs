@@ -11,7 +11,7 @@ internal enum MadeImproper
 {
     WholeTimesDenominatorPlusNumerator, MinusNumerator, WholeTimesNumerator, WholeTimesNumeratorPlusDenominator, WholePlusNumerator, WholeTimesDenominator,
     NumeratorOnly, WholePlusDenominatorPlusNumerator, SideBySide,
-    WholePlusNumeratorTimesDenominator, WholeLessOne,
+    WholePlusNumeratorTimesDenominator, WholeLessOne, WholeOneMore, WholePlusDenominator, WholeTimesDenominatorPlusWhole, NumeratorTimesDenominatorPlusWhole,
 }
 
 /// <summary>What a whole number without a fraction becomes beside a fraction.</summary>
@@ -21,7 +21,7 @@ internal enum LoneWhole { OverTheDenominator, AsNumerator, DenominatorOverDenomi
 internal enum WholesMeanwhile { Stay, Multiplied }
 
 /// <summary>What is done where the first fraction is too small.</summary>
-internal enum FractionTooSmall { Rename, SmallerFromLarger, WriteZero, CopySecond, CopyFirst, AddInstead }
+internal enum FractionTooSmall { Rename, SmallerFromLarger, WriteZero, CopySecond, CopyFirst, AddInstead, WholeLessAndSmallerFromLarger }
 
 /// <summary>What the whole becomes that was renamed.</summary>
 internal enum WholeLeft { OneLess, Unchanged, TwoLess, SecondOneLess, OneMore }
@@ -151,6 +151,12 @@ internal static class MixedDecisions
         [MadeImproper.WholePlusNumeratorTimesDenominator] = new(
             "whole-plus-top-times-bottom", "adds whole and numerator and multiplies by the denominator", c => ((long)c.Whole + c.Numerator) * c.Denominator),
         [MadeImproper.WholeLessOne] = new("whole-less-one", "takes one whole too few", c => (c.Whole - 1L) * c.Denominator + c.Numerator),
+        [MadeImproper.WholeOneMore] = new("whole-one-more", "takes one whole too many", c => (c.Whole + 1L) * c.Denominator + c.Numerator),
+        [MadeImproper.WholePlusDenominator] = new("whole-plus-bottom", "adds whole and denominator", c => c.Whole + c.Denominator),
+        [MadeImproper.WholeTimesDenominatorPlusWhole] = new(
+            "whole-times-bottom-plus-whole", "multiplies the whole by the denominator and adds the whole", c => ((long)c.Whole * c.Denominator) + c.Whole),
+        [MadeImproper.NumeratorTimesDenominatorPlusWhole] = new(
+            "top-times-bottom-plus-whole", "multiplies numerator and denominator and adds the whole", c => ((long)c.Numerator * c.Denominator) + c.Whole),
         Kinds = Ones,
         Properties = OneSizes,
         ShowsIn = WorkFields.Lines,
@@ -216,6 +222,8 @@ internal static class MixedDecisions
         [FractionTooSmall.CopySecond] = new("copy-second", "writes the second fraction"),
         [FractionTooSmall.CopyFirst] = new("copy-first", "writes the first fraction"),
         [FractionTooSmall.AddInstead] = new("add-instead", "adds the fractions"),
+        [FractionTooSmall.WholeLessAndSmallerFromLarger] = new(
+            "whole-less-and-smaller-from-larger", "makes the whole one less and takes the smaller fraction from the larger all the same"),
         Kinds = Kinds,
         Properties = WholeSizes,
         ShowsIn = WorkFields.Lines,

@@ -7,7 +7,7 @@ internal enum AnswerWritten
 {
     AsWorked, Reversed, LastTwoExchanged, InnerZerosOut, EndZerosOut, OneEndZeroFewer, OneEndZeroMore, FilledToFirst, FilledToLongest, ZerosBehindPointOut,
     PointOut, PointOneFurtherLeft, PointOneFurtherRight, PointUntilLarger, PointUntilSmaller, PointBeforeAll, PointAfterFirstDigit, PointBeforeLastDigit,
-    CutToFewestPlaces, WholePartOnly, RoundedToWhole, RoundedToTens,
+    CutToFewestPlaces, CutToFirstPlaces, CutToSecondPlaces, CutToOnePlace, WholePartOnly, RoundedToWhole, RoundedToTens,
     FirstDigitOff, LastDigitOff, FirstDigitTwice, SignOut, SignAdded, SignTurned,
     OneMore, OneLess, OneStepFewer, OneStepMore, OneStepMoreAcrossZero, OneStepFewerAcrossZero, TenMore, TenLess, Doubled, FirstAddedAgain,
     LastPlaceOneMore, LastPlaceOneLess,
@@ -88,7 +88,10 @@ internal static class AnswerWriting
             AnswerWritten.PointBeforeLastDigit when digits.Digits.TrimStart('0') is { Length: > 1 } kept =>
                 digits with { Places = 1, Digits = kept, HasPoint = true },
             AnswerWritten.CutToFewestPlaces when task.Numbers.Count > 1 && task.Numbers.Min(n => n.Places) is var fewest && digits.Places > fewest =>
-                digits.With(digits.Whole, digits.Behind[..fewest]),
+                Cut(digits, fewest),
+            AnswerWritten.CutToFirstPlaces when task.Numbers.Count > 1 && digits.Places > task.Numbers[0].Places => Cut(digits, task.Numbers[0].Places),
+            AnswerWritten.CutToSecondPlaces when task.Numbers.Count > 1 && digits.Places > task.Numbers[1].Places => Cut(digits, task.Numbers[1].Places),
+            AnswerWritten.CutToOnePlace when digits.Places > 1 => Cut(digits, 1),
             AnswerWritten.WholePartOnly when digits.Places > 0 => digits.With(digits.Whole, ""),
             AnswerWritten.RoundedToWhole when digits.Places > 0 => Rounded(digits, digits.Places),
             AnswerWritten.RoundedToTens when digits.Places == 0 => Rounded(digits, 1),
@@ -160,6 +163,8 @@ internal static class AnswerWriting
 
     private static int Compare(DigitText one, DecimalNumber other) => Math.Sign(
         (BigInteger.Parse(one.Digits) * BigInteger.Pow(10, other.Places)).CompareTo(BigInteger.Abs(other.Unscaled) * BigInteger.Pow(10, one.Places)));
+
+    private static DigitText Cut(DigitText digits, int places) => digits.With(digits.Whole, digits.Behind[..places]);
 
     private static DigitText Rounded(DigitText digits, int off)
     {

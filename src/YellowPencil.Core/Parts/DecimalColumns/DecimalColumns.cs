@@ -35,7 +35,7 @@ internal static class DecimalColumns
             WriteOperands(sum, run, offsets, DecimalAlignment.Points);
         }
 
-        WalkParts(split == DecimalSplit.TwoNumbersEvenedUp ? EvenedUp(sum) : sum, run, isDifference, swapped);
+        WalkParts(split == DecimalSplit.TwoNumbers ? sum : EvenedUp(sum), run, isDifference, swapped, isTurnedBehind: split == DecimalSplit.SmallerBehindPoint);
     }
 
     /// <summary>The same numbers, filled up to equally many places.</summary>
@@ -187,10 +187,10 @@ internal static class DecimalColumns
     }
 
     /// <summary>The part after the point and the part before it as two whole numbers.</summary>
-    private static void WalkParts(DecimalsSet sum, MethodRun run, bool isDifference, bool swapped)
+    private static void WalkParts(DecimalsSet sum, MethodRun run, bool isDifference, bool swapped, bool isTurnedBehind)
     {
         var places = sum.Numbers.Max(n => n.Places);
-        var decimals = Part(sum, run, isDifference, swapped, after: true);
+        var decimals = Part(sum, run, isDifference, swapped, after: true, isTurnedBehind);
         var whole = Part(sum, run, isDifference, swapped, after: false);
         if (swapped) run.Page.Append("-");
         if (Digits.AreZero(whole)) run.Page.Append("0");
@@ -202,7 +202,7 @@ internal static class DecimalColumns
         for (var i = decimals.Length - 1; i >= last; i--) run.Page.Append(SmallNumbers.Text(decimals[i]));
     }
 
-    private static Span<int> Part(DecimalsSet sum, MethodRun run, bool isDifference, bool swapped, bool after)
+    private static Span<int> Part(DecimalsSet sum, MethodRun run, bool isDifference, bool swapped, bool after, bool isTurned = false)
     {
         var width = Math.Max(1, sum.Numbers.Max(n => after ? n.Places : n.Length - n.Places));
         var digits = run.Take(sum.Numbers.Count * width);
@@ -212,6 +212,7 @@ internal static class DecimalColumns
             for (var i = 0; i < width; i++) digits[row * width + i] = after ? (i < number.Places ? number.Digit(i - number.Places) : -1) : number.Digit(i);
         }
 
+        if (isTurned && Digits.Compare(digits[..width], digits[width..]) < 0) Swap(digits[..width], digits[width..]);
         var cells = run.Take(width + 2);
         if (!isDifference)
         {

@@ -14,7 +14,7 @@ internal enum DecimalAlignment { Points, RightEnds, LeftEnds, DecimalsRight, Pus
 internal enum HiddenPoint { AfterOnes, UnderLastPlace, LeftOut }
 
 /// <summary>Whether whole part and decimal part are one number.</summary>
-internal enum DecimalSplit { OneNumber, TwoNumbers, TwoNumbersEvenedUp }
+internal enum DecimalSplit { OneNumber, TwoNumbers, TwoNumbersEvenedUp, SmallerBehindPoint }
 
 /// <summary>What is done where the top number has no digit above one to take away.</summary>
 internal enum TopGap { FillZero, WriteBottom, TenWithoutLending, WriteZero, LeaveBlank }
@@ -182,6 +182,8 @@ internal static class DecimalSumDecisions
         [DecimalSplit.TwoNumbers] = new("two-numbers", "works the parts before and after the point as two separate numbers"),
         [DecimalSplit.TwoNumbersEvenedUp] = new(
             "two-numbers-evened-up", "fills up the places and works the parts before and after the point as two separate numbers"),
+        [DecimalSplit.SmallerBehindPoint] = new(
+            "smaller-behind-point", "takes the smaller from the larger behind the point, and the wholes by themselves") { Needs = c => c.IsDifference },
         Kinds = Kinds,
         Idea = Ideas.PointIsNoWall,
     };

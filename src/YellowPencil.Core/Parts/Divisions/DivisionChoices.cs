@@ -7,7 +7,7 @@ internal enum DivisionChoice { Divide, Multiply, Subtract, DigitsApart, DigitsLa
 internal enum DivisionDirection { FromLeft, FromRight }
 
 /// <summary>Which number is divided by.</summary>
-internal enum DivisorRead { Whole, FirstDigit, LastDigit, NearestTen }
+internal enum DivisorRead { Whole, FirstDigit, LastDigit, NearestTen, TensOnly, NextTen }
 
 /// <summary>What is done where the first digits are less than the divisor.</summary>
 internal enum FirstPart { TakeMore, Swap, LeaveDigitOut, WriteOne, RoundUpToDivisor }
@@ -32,7 +32,7 @@ internal enum TakingProduct { Subtract, ThrowRestAway, Add, KeepProduct, ThrowRe
 internal enum LargeRest { GoOn, DivideAgain }
 
 /// <summary>What is brought down.</summary>
-internal enum BringDown { One, Stop, InFront, LastDigit, DigitOnly, OneAndSkip, AddedToRest, OnesOfRestOnly, SkipLast, Two }
+internal enum BringDown { One, Stop, InFront, LastDigit, DigitOnly, OneAndSkip, AddedToRest, OnesOfRestOnly, SkipLast, Two, LastIsRest }
 
 /// <summary>What is done with a rest when all digits are used.</summary>
 internal enum Extension { AppendZero, Finish, AppendZeroWriteZero, OneZeroOnly }

@@ -127,6 +127,8 @@ internal static class DivisionDecisions
         [DivisorRead.FirstDigit] = new("first-digit", "divides by the first digit of the divisor"),
         [DivisorRead.LastDigit] = new("last-digit", "divides by the last digit of the divisor"),
         [DivisorRead.NearestTen] = new("nearest-ten", "divides by the nearest ten"),
+        [DivisorRead.TensOnly] = new("tens-only", "divides by the tens of the divisor"),
+        [DivisorRead.NextTen] = new("next-ten", "divides by the next ten above the divisor"),
         Kinds = WholeKinds,
         Idea = Ideas.WholeDivisor,
     };
@@ -235,6 +237,7 @@ internal static class DivisionDecisions
         [BringDown.OnesOfRestOnly] = new("ones-of-rest-only", "keeps only the ones of what is left before the next digit") { Needs = c => c.Rest >= 10 },
         [BringDown.SkipLast] = new("skip-last", "leaves out the last digit but goes on") { Needs = c => c.DigitsLeft == 1 },
         [BringDown.Two] = new("two", "brings two digits down at once") { Needs = c => c.DigitsLeft > 1 },
+        [BringDown.LastIsRest] = new("last-is-rest", "leaves the last digit over undivided") { Needs = c => c.DigitsLeft == 1 },
         Kinds = Kinds,
         Properties = Properties,
         ShowsIn = WorkFields.Cycles.BroughtDown,

@@ -249,6 +249,9 @@ internal ref struct DivisionWork
             case BringDown.SkipLast when used == digits.Length - 1:
                 used++;
                 return GoOn();
+            case BringDown.LastIsRest when used == digits.Length - 1:
+                Left = digits[used++];
+                return false;
             case BringDown.Two when used + 1 < digits.Length:
                 TakeDigit();
                 TakeDigit();

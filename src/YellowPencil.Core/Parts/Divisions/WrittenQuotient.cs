@@ -15,6 +15,8 @@ internal static class WrittenQuotient
             DivisorRead.FirstDigit => first,
             DivisorRead.LastDigit => divisor % 10,
             DivisorRead.NearestTen => (divisor + 5) / 10 * 10,
+            DivisorRead.TensOnly => divisor / 10 * 10,
+            DivisorRead.NextTen => (divisor + 9) / 10 * 10,
             _ => divisor,
         };
         return chosen == 0 ? divisor : chosen;
