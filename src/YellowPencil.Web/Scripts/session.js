@@ -66,13 +66,11 @@ export function startSession(root) {
     });
     row.addEventListener("keydown", (event) => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
-      const isTicked = Boolean(KEYS[event.key]) && tick(row, KEYS[event.key]);
-      if (KEYS[event.key]) event.preventDefault();
-      else if (event.key === "ArrowDown" || event.key === "ArrowUp") go(all.indexOf(row) + (event.key === "ArrowDown" ? 1 : -1));
-      else return;
+      const at = all.indexOf(row);
+      if (event.key === "ArrowDown" || event.key === "ArrowUp") go(at + (event.key === "ArrowDown" ? 1 : -1));
+      else if (!KEYS[event.key]) return;
+      else if (tick(row, KEYS[event.key]) && ["1", "2", "3"].includes(event.key)) go(at + 1); // From paper: the hand goes on to the next item by itself.
       event.preventDefault();
-      // From paper: the hand goes on to the next item by itself.
-      if (isTicked && ["1", "2", "3"].includes(event.key)) go(all.indexOf(row) + 1);
     });
   }
 
