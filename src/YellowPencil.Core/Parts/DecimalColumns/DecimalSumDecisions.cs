@@ -183,7 +183,8 @@ internal static class DecimalSumDecisions
         [DecimalSplit.TwoNumbersEvenedUp] = new(
             "two-numbers-evened-up", "fills up the places and works the parts before and after the point as two separate numbers"),
         [DecimalSplit.SmallerBehindPoint] = new(
-            "smaller-behind-point", "takes the smaller from the larger behind the point, and the wholes by themselves") { Needs = c => c.IsDifference },
+            "smaller-behind-point", "takes the smaller from the larger behind the point, and the wholes by themselves")
+        { Needs = c => c.IsDifference },
         Kinds = Kinds,
         Idea = Ideas.PointIsNoWall,
     };
