@@ -33,6 +33,9 @@ public sealed class Browser : IAsyncDisposable
     /// <summary>Another browser, as on another device, in front of the same application.</summary>
     public Browser Beside() => new(App) { isBeside = true };
 
+    /// <summary>A browser in front of an application that was made otherwise; it ends with the browser.</summary>
+    internal static Browser On(PencilApp app) => new(app);
+
     public ChromeDriver Driver { get; }
 
     /// <summary>The text of an element.</summary>

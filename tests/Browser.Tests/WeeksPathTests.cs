@@ -1,7 +1,9 @@
+using System.Text.Json;
 using Microsoft.Extensions.DependencyInjection;
 using OpenQA.Selenium;
 using Shouldly;
 using Xunit;
+using YellowPencil.Tests.Shared;
 using YellowPencil.Web.Accounts;
 using K = OpenQA.Selenium.Keys;
 
@@ -167,5 +169,67 @@ public sealed class WeeksPathTests(Browser browser) : IClassFixture<Browser>
         static string Ticked(Browser of) => of.Script<string>("return [...document.querySelectorAll('[data-tick]')].flatMap(r => [...r.querySelectorAll('[data-answer][aria-pressed=true]')].map(b => `${r.ariaLabel.split(':')[0]}: ${b.dataset.answer}`)).join('|')");
 
         static void Tap(Browser of, string code, string item, string answer) => of.Click($"[data-tick='{item}'][aria-label^='{code}'] [data-answer={answer}]");
+    }
+
+    [Fact]
+    public async Task A_student_is_followed_from_the_first_page_until_the_rule_is_gone_and_was_looked_at_again_after_six_weeks()
+    {
+        var clock = new MovedClock();
+        await using var other = Browser.On(new PencilApp { More = services => services.AddSingleton<TimeProvider>(clock) });
+        other.BeginPage(Turned, "FromLeft");
+        other.Go(other.PagePath + "/reading");
+        other.Click("form[action*=Accept] button");
+        other.Until(b => b.Driver.Url.Contains("/plans/"), "the plan");
+        var plan = new Uri(other.Driver.Url).AbsolutePath;
+        other.Click(By.LinkText("Sessions and checks"));
+        other.Click(By.XPath("//button[.='Begin a session']"));
+        other.Until(b => b.Driver.Url.Contains("/sessions/") && b.TextOf("[data-state]") == "Saved.", "the session");
+        foreach (var item in new[] { "Alone 1", "Alone 2", "Alone 3", "Exit" }) other.Click($"[data-tick='{item}'] [data-answer=right]");
+        other.Until(b => b.TextOf("[data-next]").StartsWith("The mixed practice") && b.TextOf("[data-state]") == "Saved.", "what comes next");
+
+        (await CheckAsync(week: 1, number: 1, isOld: true)).ShouldStartWith("How it stands: too few checks to say");
+        (await CheckAsync(week: 2, number: 2, isOld: false)).ShouldStartWith("How it stands: goes on");
+        (await CheckAsync(week: 3, number: 3, isOld: false)).ShouldStartWith("How it stands: gone");
+        other.Text.ShouldContain("Old rule at 0 of 6 chances in the last two checks (0 of 3, 0 of 3)");
+        (await CheckAsync(week: 5, number: 4, isOld: false)).ShouldStartWith("How it stands: gone");
+        (await CheckAsync(week: 9, number: 5, isOld: false)).ShouldBe("How it stands: gone, looked at again after six weeks");
+        other.Click(By.XPath("//button[.='Close the plan']"));
+        other.Until(b => b.TextOf("#stands").EndsWith("it stood: gone, looked at again after six weeks"), "closed");
+        other.Driver.FindElements(By.CssSelector("tbody td a[href$='/reading']")).Count.ShouldBe(6, "where it began, and five checks");
+        other.ConsoleErrors().ShouldBeEmpty();
+
+        // So many weeks after the first page: signed in again, the check set by its button, typed in by keys and read.
+        async Task<string> CheckAsync(int week, int number, bool isOld)
+        {
+            clock.By = TimeSpan.FromDays(7 * week);
+            other.Go("/");
+            if (other.Driver.Url.Contains("/sign-in")) other.SignIn("FromLeft");
+            other.Go(plan + "/progress");
+            other.Click(By.XPath("//button[.='Set the next check and print it']"));
+            other.Until(b => b.Driver.Url.EndsWith("/sheet", StringComparison.Ordinal), "the check on paper");
+            var page = other.PagePath.Split('/')[^1];
+            var items = JsonSerializer.Deserialize<JsonElement>((string)(await other.App.SqlAsync($"select content::text from checks where page_id = '{page}'"))!);
+            other.Go(plan + "/progress");
+            other.Click(By.LinkText($"Type in check {number}"));
+            other.Until(b => b.TextOf("[data-saving]") == "Saved.", "typing the check");
+            foreach (var item in items.EnumerateArray()) other.Keys((isOld ? item.GetProperty("old").GetString() : Difference(item.GetProperty("task").GetString()!)) + K.Enter);
+            other.Until(b => b.TextOf("[data-saving]") == "Saved.", "typed");
+            other.TabTo("[data-done]");
+            other.Keys(K.Enter);
+            other.Until(b => b.Text.Contains($"This page is check {number} of a plan, read with what the pages before it say: "), "the reading");
+            other.Click(By.LinkText("How it stands with the plan"));
+            other.Until(b => b.Driver.FindElements(By.Id("stands")).Count == 1, "how it stands");
+            return other.TextOf("#stands");
+        }
+    }
+
+    private static string Difference(string task) => task.Split(" - ") is [var top, var bottom] ? $"{int.Parse(top) - int.Parse(bottom)}" : throw new ArgumentException(task);
+
+    /// <summary>The clock, moved on.</summary>
+    private sealed class MovedClock : TimeProvider
+    {
+        public TimeSpan By { get; set; }
+
+        public override DateTimeOffset GetUtcNow() => base.GetUtcNow() + By;
     }
 }
