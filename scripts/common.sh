@@ -50,7 +50,16 @@ stop_left_over() {
   rm -f "$1/running"
 }
 
-free_port() { node -e 'const s=require("net").createServer();s.listen(0,"127.0.0.1",()=>{console.log(s.address().port);s.close()})'; }
+# free_port: a port below those that the system hands out by itself, so that no other program is given it between here and its use.
+free_port() {
+  node -e '
+    const take = () => {
+      const port = 10240 + Math.floor(Math.random() * 22000), server = require("net").createServer();
+      server.once("error", take);
+      server.listen(port, "127.0.0.1", () => { console.log(port); server.close(); });
+    };
+    take();'
+}
 
 # is_port_free PORT
 is_port_free() { node -e 'const s=require("net").createServer();s.once("error",()=>process.exit(1));s.listen(Number(process.argv[1]),"127.0.0.1",()=>s.close())' "$1"; }
