@@ -273,9 +273,17 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
             Keep([.. Unlisted(sound, leastMet: 1).Take(UnlistedGrown).SelectMany(c => Unlisted(c))]);
         }
 
-        Keep([.. Ordered(found).Take(UnlistedGrown).Where(c => Unmet(c).Count >= UnlistedSearch.LeastMet && c.LogScore > found.Max(f => f.LogScore) - InReach)
-            .SelectMany(c => Unlisted(c))]);
+        var grown = Grown(found).Where(c => Unmet(c).Count >= UnlistedSearch.LeastMet && c.LogScore > found.Max(f => f.LogScore) - InReach).ToList();
+        Keep([.. grown.SelectMany(c => Unlisted(c))]);
         if (Unmet(BestThatSays()).Count >= UnlistedSearch.LeastMet) Keep(Unlisted(sound, isLast: true));
+    }
+
+    /// <summary>Those beside which another rule is looked for: the best, and the best of those that stay out of what they leave open.</summary>
+    private IEnumerable<Candidate> Grown(List<Candidate> found)
+    {
+        var ordered = Ordered(found).ToList();
+        var aside = ordered.Find(c => c.Hypothesis.RuleCount == 1 && Unmet(c).TrueForAll(item => sheet.IsSilent(c.Hypothesis, item)));
+        return ordered.Take(UnlistedGrown).Concat(aside is null ? [] : [aside]).DistinctBy(c => c.Hypothesis.Key);
     }
 
     /// <summary>A rule that was found first may say nothing any more once another was found beside it: the best are tried with one rule less.</summary>

@@ -14,7 +14,7 @@ internal enum FractionRecipe
 }
 
 /// <summary>Which denominator both get.</summary>
-internal enum CommonDenominator { Least, Product, Sum, Larger, Smaller, LargestDivisor, TwiceLarger, ProductBelowOnly }
+internal enum CommonDenominator { Least, Product, Sum, Larger, Smaller, LargestDivisor, TwiceLarger, ProductBelowOnly, SumBelowOnly, ApartBelowOnly, LargerBelowOnly }
 
 /// <summary>What the numerator becomes when the denominator changes.</summary>
 internal enum NumeratorChange
@@ -159,6 +159,15 @@ internal static class FractionDecisions
         [CommonDenominator.ProductBelowOnly] = new(
             "product-below-only", "writes the product of the denominators and multiplies the numerators as for the least common one",
             p => (p.FirstDenominator * p.SecondDenominator, p.Least)),
+        [CommonDenominator.SumBelowOnly] = new(
+            "sum-below-only", "writes the sum of the denominators and multiplies the numerators as for the least common one",
+            p => (p.FirstDenominator + p.SecondDenominator, p.Least)),
+        [CommonDenominator.ApartBelowOnly] = new(
+            "apart-below-only", "takes the denominators from each other and multiplies the numerators as for the least common one",
+            p => (Math.Abs(p.FirstDenominator - p.SecondDenominator), p.Least)),
+        [CommonDenominator.LargerBelowOnly] = new(
+            "larger-below-only", "writes the larger denominator and multiplies the numerators as for the least common one",
+            p => p.IsNested ? null : (Math.Max(p.FirstDenominator, p.SecondDenominator), p.Least)),
         TaughtIn = (_, school) => school.Of(School.Fractions) == FractionSchool.ProductOfDenominators ? CommonDenominator.Product : CommonDenominator.Least,
         Kinds = Pairs,
         Properties = PairSizes,
