@@ -66,6 +66,7 @@ public class UnlistedSentenceTests
     [InlineData("factoring.two-numbers/always/nearest-pair", "Takes the two numbers with that product that are nearest to each other")]
     [InlineData("factoring.two-squares/always/sum-as-square", "Writes a sum of squares as the square of a sum")]
     [InlineData("fractions.common/always/larger", "Takes the larger denominator")]
+    [InlineData("fractions.common/minus/apart-below-only", "Puts the right numerators over the difference of the denominators when fractions are taken away")]
     [InlineData("fractions.lowest/always/halved-once", "Halves both parts once")]
     [InlineData("fractions.lowest/even/top-only", "Divides only the numerator when both parts are even")]
     [InlineData("fractions.recipe/minus/tops-and-bottoms", "Puts numerators together and denominators together when fractions are taken away")]

@@ -160,13 +160,12 @@ internal static class FractionDecisions
             "product-below-only", "writes the product of the denominators and multiplies the numerators as for the least common one",
             p => (p.FirstDenominator * p.SecondDenominator, p.Least)),
         [CommonDenominator.SumBelowOnly] = new(
-            "sum-below-only", "writes the sum of the denominators and multiplies the numerators as for the least common one",
-            p => (p.FirstDenominator + p.SecondDenominator, p.Least)),
+            "sum-below-only", "puts the right numerators over the sum of the denominators", p => (p.FirstDenominator + p.SecondDenominator, p.Least)),
         [CommonDenominator.ApartBelowOnly] = new(
-            "apart-below-only", "takes the denominators from each other and multiplies the numerators as for the least common one",
+            "apart-below-only", "puts the right numerators over the difference of the denominators",
             p => (Math.Abs(p.FirstDenominator - p.SecondDenominator), p.Least)),
         [CommonDenominator.LargerBelowOnly] = new(
-            "larger-below-only", "writes the larger denominator and multiplies the numerators as for the least common one",
+            "larger-below-only", "puts the right numerators over the larger denominator",
             p => p.IsNested ? null : (Math.Max(p.FirstDenominator, p.SecondDenominator), p.Least)),
         TaughtIn = (_, school) => school.Of(School.Fractions) == FractionSchool.ProductOfDenominators ? CommonDenominator.Product : CommonDenominator.Least,
         Kinds = Pairs,
