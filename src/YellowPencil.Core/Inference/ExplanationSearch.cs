@@ -263,7 +263,7 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
         var best = BestThatSays();
         if (Unmet(best).Count == 0) return;
         var found = new List<Candidate>();
-        foreach (var smaller in new[] { candidates[""], best }.DistinctBy(c => c.Hypothesis.Key))
+        foreach (var smaller in new[] { candidates[""], best, Aside(Ordered(candidates.Values)) ?? best }.DistinctBy(c => c.Hypothesis.Key))
             if (!found.Exists(LeavesNothing)) found.AddRange(Unlisted(smaller));
         Keep(found);
         if (found.Exists(LeavesNothing) || Unmet(BestThatSays()).Count < UnlistedSearch.LeastMet) return;
@@ -282,9 +282,12 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     private IEnumerable<Candidate> Grown(List<Candidate> found)
     {
         var ordered = Ordered(found).ToList();
-        var aside = ordered.Find(c => c.Hypothesis.RuleCount == 1 && Unmet(c).TrueForAll(item => sheet.IsSilent(c.Hypothesis, item)));
-        return ordered.Take(UnlistedGrown).Concat(aside is null ? [] : [aside]).DistinctBy(c => c.Hypothesis.Key);
+        return ordered.Take(UnlistedGrown).Concat(Aside(ordered) is { } aside ? [aside] : []).DistinctBy(c => c.Hypothesis.Key);
     }
+
+    // The first student of one rule who is as taught in all that the rule leaves open.
+    private Candidate? Aside(IEnumerable<Candidate> ordered) =>
+        ordered.FirstOrDefault(c => c.Hypothesis.RuleCount == 1 && Unmet(c).TrueForAll(item => sheet.IsSilent(c.Hypothesis, item)));
 
     /// <summary>A rule that was found first may say nothing any more once another was found beside it: the best are tried with one rule less.</summary>
     private void LeaveOut()
