@@ -255,8 +255,8 @@ internal sealed class ExplanationSearch(SheetLikelihood sheet)
     }
 
     /// <summary>
-    /// Looks for rules that nobody listed: one beside nothing or beside the best explanation, and one more beside the best of what was found, as long as
-    /// items stay open.
+    /// Looks for rules that nobody listed: one beside nothing, beside the best explanation or beside one that stays out of what it leaves open, and one more
+    /// beside the best of what was found, as long as items stay open.
     /// </summary>
     private void AddUnlisted()
     {

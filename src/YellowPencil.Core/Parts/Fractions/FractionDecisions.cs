@@ -14,7 +14,10 @@ internal enum FractionRecipe
 }
 
 /// <summary>Which denominator both get.</summary>
-internal enum CommonDenominator { Least, Product, Sum, Larger, Smaller, LargestDivisor, TwiceLarger, ProductBelowOnly, SumBelowOnly, ApartBelowOnly, LargerBelowOnly }
+internal enum CommonDenominator
+{
+    Least, Product, Sum, Larger, Smaller, LargestDivisor, TwiceLarger, ProductBelowOnly, SumBelowOnly, ApartBelowOnly, LargerBelowOnly,
+}
 
 /// <summary>What the numerator becomes when the denominator changes.</summary>
 internal enum NumeratorChange
