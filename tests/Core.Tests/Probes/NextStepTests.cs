@@ -59,9 +59,9 @@ public class NextStepTests
         step.Items.Count.ShouldBe(3);
     }
 
-    // Two rules of signs give the same answers here: what was thought at the sign only the student knows.
+    // A rule of signs and the minus of the letter give the same answers here: what was thought only the student knows.
     [Theory]
-    [InlineData("Which sign does the answer get?", "solve 16 - x = -3 = x = -19", "solve 5 - x = 9 = x = 4", "solve 2 - x = 7 = x = 5", "solve 3x + 1 = 10 = x = 3", "solve 8 - x = 3 = x = -5")]
+    [InlineData("What becomes of a minus before the letter?", "solve 16 - 2x = -4 = x = -10", "solve 5 - 2x = 13 = x = 4", "solve 2 - 3x = 14 = x = 4", "solve 3x + 1 = 10 = x = 3", "solve 8 - 5x = -2 = x = -2")]
     public void What_only_the_student_can_tell_is_asked_about_its_place(string question, params string[] lines)
     {
         var aloud = QuestionAloud.For(Read(lines))!;

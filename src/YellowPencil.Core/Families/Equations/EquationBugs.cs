@@ -2,6 +2,7 @@ using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Parts.SignRules;
 using static YellowPencil.Core.Engine.Commonness;
 using At = YellowPencil.Core.Families.Equations.EquationDecisions;
+using Last = YellowPencil.Core.Families.Equations.LastStepDecisions;
 
 namespace YellowPencil.Core.Families.Equations;
 
@@ -9,7 +10,7 @@ namespace YellowPencil.Core.Families.Equations;
 internal static class EquationBugs
 {
     /// <summary>All of them.</summary>
-    public static IReadOnlyList<Bug> All { get; } = [.. Sides, .. Moving, .. Last];
+    public static IReadOnlyList<Bug> All { get; } = [.. Sides, .. Moving, .. Alone];
 
     /// <summary>Brackets, and what stands on one side.</summary>
     private static IEnumerable<Bug> Sides =>
@@ -103,36 +104,44 @@ internal static class EquationBugs
     ];
 
     /// <summary>The last step.</summary>
-    private static IEnumerable<Bug> Last =>
+    private static IEnumerable<Bug> Alone =>
     [
         Declare("number-taken-away", "The number before the letter is taken away", VeryCommon, Ideas.LastDoneFirstUndone,
             "Takes the number before the letter away instead of dividing by it.",
             "Everything is undone by the opposite sign.",
-            At.Divide.Instead(NumberBefore.TakenAway)),
+            Last.Divide.Instead(NumberBefore.TakenAway)),
         Declare("divided-upside-down", "Divided upside down", Common, Ideas.DividingUndoesTimes,
             "Divides the number before the letter by the other.",
             "The number in front is read first.",
-            At.Divide.Instead(NumberBefore.UpsideDown)),
+            Last.Divide.Instead(NumberBefore.UpsideDown)),
         Declare("larger-by-smaller", "The larger by the smaller", Common, Ideas.DividingUndoesTimes,
             "Divides the larger number by the smaller, whichever stands before the letter.",
             "One divides a large number by a small one.",
-            At.Divide.Instead(NumberBefore.LargerBySmaller)),
+            Last.Divide.Instead(NumberBefore.LargerBySmaller)),
         Declare("multiplied", "Multiplied instead of divided", Uncommon, Ideas.DividingUndoesTimes,
             "Multiplies by the number before the letter.",
             "The number means times, and times is done.",
-            At.Divide.Instead(NumberBefore.Multiplied)),
+            Last.Divide.Instead(NumberBefore.Multiplied)),
         Declare("whole-part-only", "Only the whole part", Common, Ideas.DividingUndoesTimes,
             "Writes only the whole part where the division does not come out.",
             "Answers are whole numbers.",
-            At.Divide.When(c => c.LeavesRest).Instead(NumberBefore.WholePart)),
+            Last.Written.When(c => c.LeavesRest).Instead(SolutionWritten.WholePart)),
         Declare("rest-behind-point", "What is left behind a point", Uncommon, Ideas.DividingUndoesTimes,
             "Writes what is left behind a point where the division does not come out.",
             "Remainder and decimals are mixed up.",
-            At.Divide.When(c => c.LeavesRest).Instead(NumberBefore.RestBehindPoint)),
+            Last.Written.When(c => c.LeavesRest).Instead(SolutionWritten.RestBehindPoint)),
         Declare("minus-of-letter-lost", "The minus before the letter is lost", Common, Ideas.DividingUndoesTimes,
             "Divides by the number before the letter without its minus.",
             "The minus belongs to the line, not to the number.",
-            At.Divide.Instead(NumberBefore.SignLost)),
+            Last.Minus.Instead(MinusBefore.Lost)),
+        Declare("bare-minus-lost", "−x is read as x", Common, Ideas.DividingUndoesTimes,
+            "Loses the minus before a letter that has no number.",
+            "No number stands before the letter, so there seems to be nothing to divide by.",
+            Last.Minus.When(c => c.First == -1).Instead(MinusBefore.Lost)),
+        Declare("solution-not-in-lowest-terms", "The solution is not in lowest terms", Uncommon, Ideas.LowestTerms,
+            "Leaves the fraction as it came from the division.",
+            "The letter stands alone, so the work is done.",
+            Last.Written.Instead(SolutionWritten.NotInLowestTerms)),
         Declare("minus-by-minus-minus", "Minus divided by minus is minus", Common, Ideas.SameSignsPositive,
             "Writes a minus where a negative number is divided by a negative one.",
             "Minus stays minus.",

@@ -1,5 +1,3 @@
-using System.Globalization;
-using System.Numerics;
 using YellowPencil.Core.Knowledge;
 using YellowPencil.Core.Parts.SignRules;
 
@@ -29,13 +27,6 @@ internal enum NumberMoved
     TakenFromRight, AddedToRight, Reversed, LargerLessSmaller, CrossedOff, RightStays, AfterDividing, DividesTheRight, TakenTwice, DividedOnItsSide,
 }
 
-/// <summary>What is done with the number before the letter.</summary>
-internal enum NumberBefore
-{
-    Divided, TakenAway, Added, Multiplied, LargerBySmaller, UpsideDown, WholePart, RestBehindPoint, LeftOut, SignLost, NotInLowestTerms, RoundedToWhole,
-    OnePlace, RoundedDown, RoundedUp, WithRemainder, DenominatorOnly, NumeratorOnly, Halved,
-}
-
 /// <summary>What is written where no letter is left.</summary>
 internal enum NoLetterLeft { NoneOrAll, Zero, TheNumber, None, All, Exchanged }
 
@@ -54,44 +45,6 @@ internal readonly record struct InBracket(int Before, int Number, bool HasLetter
     public Rational Term { get; init; }
 }
 
-/// <summary>Two numbers that come together in an equation.</summary>
-/// <param name="First">The one.</param>
-/// <param name="Second">The other.</param>
-/// <param name="IsLeft">Whether they stand on the left.</param>
-/// <param name="HaveLetter">Whether they are numbers of the letter.</param>
-internal readonly record struct EquationPair(int First, int Second, bool IsLeft, bool HaveLetter) : IDecisionContext
-{
-    /// <summary>The one as it is.</summary>
-    public Rational One { get; init; }
-
-    /// <summary>The other as it is.</summary>
-    public Rational Other { get; init; }
-
-    /// <summary>The number before the letter, where a plain number is moved.</summary>
-    public Rational BeforeLetter { get; init; }
-
-    /// <summary>Whether a quotient of both gets a minus.</summary>
-    public bool IsNegative { get; init; }
-
-    /// <summary>The number behind an equals sign without its sign, divided by the one before the letter.</summary>
-    public Rational Quotient => Rational.Abs(Other) / Rational.Abs(One);
-
-    /// <summary>A size with the sign of the quotient.</summary>
-    public Rational WithSign(Rational size) => IsNegative ? -size : size;
-
-    /// <summary>Whether no plain number stands beside them.</summary>
-    public bool AreAlone { get; init; }
-
-    /// <summary>Whether the equation was set with the letter on both sides.</summary>
-    public bool OnBothSides { get; init; }
-
-    /// <summary>Whether it was set with brackets.</summary>
-    public bool HadBrackets { get; init; }
-
-    /// <summary>Whether the division of the second by the first does not come out.</summary>
-    public bool LeavesRest => First != 0 && Second % First != 0;
-}
-
 /// <summary>The decisions about linear equations.</summary>
 internal static class EquationDecisions
 {
@@ -99,12 +52,6 @@ internal static class EquationDecisions
     [
         new("before", "the number before the bracket without its sign", c => Math.Abs(c.Before), 2, 5),
         new("number", "the number in the bracket without its sign", c => Math.Abs(c.Number), 1, 5, 10),
-    ];
-
-    private static readonly Property<EquationPair>[] PairSizes =
-    [
-        new("first", "the first number without its sign", c => Math.Abs(c.First), 1, 2, 5, 10),
-        new("second", "the second number without its sign", c => Math.Abs(c.Second), 1, 2, 5, 10),
     ];
 
     private static readonly Kind<InBracket>[] InBrackets =
@@ -118,38 +65,6 @@ internal static class EquationDecisions
         new("number", "in plain numbers", c => !c.HasLetter),
         new("negative", "where the term has a minus", c => c.Number < 0),
         new("behind", "where something stands before the bracket", c => c.IsBehindOthers),
-    ];
-
-    private static readonly Kind<EquationPair>[] Pairs =
-    [
-        new("always", "always", _ => true),
-        new("both-positive", "where both are positive", c => c is { First: > 0, Second: > 0 }),
-        new("both-negative", "where both are negative", c => c is { First: < 0, Second: < 0 }),
-        new("different-signs", "where the signs are different", c => c.First < 0 != c.Second < 0),
-        new("first-negative", "where the first is negative", c => c.First < 0),
-        new("first-positive", "where the first is positive", c => c.First > 0),
-        new("second-negative", "where the second is negative", c => c.Second < 0),
-        new("first-larger", "where the first is the larger without its sign", c => Math.Abs(c.First) > Math.Abs(c.Second)),
-        new("second-larger", "where the second is the larger without its sign", c => Math.Abs(c.First) < Math.Abs(c.Second)),
-        new("left", "on the left", c => c.IsLeft),
-        new("right", "on the right", c => !c.IsLeft),
-        new("letters", "in numbers of the letter", c => c.HaveLetter),
-        new("numbers", "in plain numbers", c => !c.HaveLetter),
-        new("alone", "where no plain number is left", c => c.AreAlone),
-        new("leaves-rest", "where the division does not come out", c => c.LeavesRest),
-        new("comes-out", "where the division comes out", c => !c.LeavesRest),
-        new("one-first", "where the letter has no number but a minus", c => c.First == -1),
-        new("bare", "where the letter has no number to be seen", c => c.HaveLetter && (Math.Abs(c.First) == 1 || Math.Abs(c.Second) == 1)),
-        new("times-positive", "where the number before the letter has no minus", c => c.BeforeLetter.Sign > 0),
-        new("right-divides", "where the right can be divided by the number before the letter", c => !c.BeforeLetter.IsZero && (c.Other / c.BeforeLetter).IsWhole),
-        new("both-divide", "where both numbers can be divided by the number before the letter",
-            c => !c.BeforeLetter.IsZero && (c.Other / c.BeforeLetter).IsWhole && (c.One / c.BeforeLetter).IsWhole),
-        new("fraction-before", "where a fraction stands before the letter", c => !c.One.IsWhole || !c.BeforeLetter.IsWhole),
-        new("second-zero", "where the second is 0", c => c.Second == 0),
-        new("both-sides", "where the letter stands on both sides", c => c.OnBothSides),
-        new("one-side", "where the letter stands on one side only", c => !c.OnBothSides),
-        new("brackets", "where there are brackets", c => c.HadBrackets),
-        new("no-brackets", "where there are no brackets", c => !c.HadBrackets),
     ];
 
     public static readonly Decision<InBracket, BeforeBracket, Rational> Before = new(
@@ -187,8 +102,8 @@ internal static class EquationDecisions
     {
         [SideOrder.AsSet] = new("as-set", "keeps each sign with its number"),
         [SideOrder.NumbersExchanged] = new("numbers-exchanged", "turns the side round and leaves the minus in the middle"),
-        Kinds = Pairs,
-        Properties = PairSizes,
+        Kinds = EquationPair.Kinds,
+        Properties = EquationPair.Sizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.TermBringsItsSign,
     };
@@ -210,8 +125,8 @@ internal static class EquationDecisions
         [SideSum.SizesAddedMinus] = new("sizes-added-minus", "adds like terms without their signs and writes a minus", c => -(Rational.Abs(c.One) + Rational.Abs(c.Other))),
         [SideSum.SizesApartMinus] = new("sizes-apart-minus", "takes the sizes from each other and writes a minus", c => -Rational.Abs(Rational.Abs(c.One) - Rational.Abs(c.Other))),
         [SideSum.Turned] = new("turned", "takes the second of like terms from the first", c => c.One - c.Other),
-        Kinds = Pairs,
-        Properties = PairSizes,
+        Kinds = EquationPair.Kinds,
+        Properties = EquationPair.Sizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.OppositesCancel,
         OtherIdea = (c => c.One.Sign < 0 == c.Other.Sign < 0, Ideas.SameSignsGoOn),
@@ -223,8 +138,8 @@ internal static class EquationDecisions
         [OneSide.Apart] = new("apart", "leaves letter and number apart"),
         [OneSide.Joined] = new("joined", "puts letter and number together as so many letters"),
         [OneSide.JoinedAsNumber] = new("joined-as-number", "puts letter and number together as a number"),
-        Kinds = Pairs,
-        Properties = PairSizes,
+        Kinds = EquationPair.Kinds,
+        Properties = EquationPair.Sizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.LettersAndNumbersApart,
     };
@@ -240,8 +155,8 @@ internal static class EquationDecisions
         [LettersMoved.Divided] = new("divided", "divides the one number before the letter by the other") { Needs = c => c.AreAlone },
         [LettersMoved.AsNumbersTaken] = new("as-numbers-taken", "takes them from the plain number of the right", c => (c.One, -c.Other)),
         [LettersMoved.AsNumbersAdded] = new("as-numbers-added", "adds them to the plain number of the right", c => (c.One, c.Other)),
-        Kinds = Pairs,
-        Properties = PairSizes,
+        Kinds = EquationPair.Kinds,
+        Properties = EquationPair.Sizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.LettersFromBothSides,
     };
@@ -260,47 +175,10 @@ internal static class EquationDecisions
         [NumberMoved.TakenTwice] = new("taken-twice", "takes the number away twice", c => c.Other - c.One - c.One),
         [NumberMoved.DividedOnItsSide] = new("divided-on-its-side", "divides only the left by the number before the letter")
         { Needs = c => !c.BeforeLetter.IsOne },
-        Kinds = Pairs,
-        Properties = PairSizes,
+        Kinds = EquationPair.Kinds,
+        Properties = EquationPair.Sizes,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.SameOnBothSides,
-    };
-
-    public static readonly Decision<EquationPair, NumberBefore, Rational> Divide = new(
-        "equations.number-before", "How does the letter come to stand alone?", NumberBefore.Divided)
-    {
-        [NumberBefore.Divided] = new("divided", "divides by the number before the letter", c => c.WithSign(c.Quotient)),
-        [NumberBefore.TakenAway] = new("taken-away", "takes the number before the letter away", c => c.Other - c.One) { Slip = 1, Needs = c => c.One.IsWhole },
-        [NumberBefore.Added] = new("added", "adds the number before the letter", c => c.Other + c.One) { Needs = c => c.One.IsWhole },
-        [NumberBefore.Multiplied] = new("multiplied", "multiplies by the number before the letter", c => c.WithSign(Rational.Abs(c.One * c.Other))),
-        [NumberBefore.LargerBySmaller] = new(
-            "larger-by-smaller", "divides the larger number by the smaller",
-            c => c.Other.IsZero ? null : c.WithSign(Rational.Abs(c.One) > Rational.Abs(c.Other) ? Rational.Whole(1) / c.Quotient : c.Quotient)),
-        [NumberBefore.UpsideDown] = new("upside-down", "divides upside down", c => c.Other.IsZero ? null : c.WithSign(Rational.Whole(1) / c.Quotient))
-        { Slip = 1 },
-        [NumberBefore.WholePart] = new(
-            "whole-part", "writes the whole part only", c => c.WithSign(Rational.Whole(c.Quotient.Numerator / c.Quotient.Denominator))),
-        [NumberBefore.RestBehindPoint] = new("rest-behind-point", "writes what is left behind a point", RestBehindPoint),
-        [NumberBefore.LeftOut] = new("left-out", "leaves the number before the letter out", c => c.Other),
-        [NumberBefore.SignLost] = new("sign-lost", "loses the minus before the letter", c => c.Other / Rational.Abs(c.One)),
-        [NumberBefore.NotInLowestTerms] = new("not-in-lowest-terms", "leaves the fraction as it came")
-        { Needs = c => c.One.IsWhole && c.Other.IsWhole && !c.Quotient.IsWhole && !BigInteger.GreatestCommonDivisor(c.One.Numerator, c.Other.Numerator).IsOne },
-        [NumberBefore.RoundedToWhole] = new("rounded-to-whole", "rounds to a whole number", c => c.WithSign(Exact.Rounded(c.Quotient, 0))),
-        [NumberBefore.OnePlace] = new("one-place", "divides to one place and stops", c => c.WithSign(Exact.CutOff(c.Quotient, 1))),
-        [NumberBefore.RoundedDown] = new("rounded-down", "writes the next lower whole number", c => WholeNear(c, isAway: c.IsNegative)),
-        [NumberBefore.RoundedUp] = new("rounded-up", "writes the next higher whole number", c => WholeNear(c, isAway: !c.IsNegative)),
-        [NumberBefore.WithRemainder] = new("with-remainder", "writes what is left as a remainder") { Needs = c => WithRemainder(c) is not null },
-        [NumberBefore.DenominatorOnly] = new(
-            "denominator-only", "multiplies by the denominator before the letter and forgets the numerator",
-            c => IsFraction(c) ? c.WithSign(Rational.Abs(c.Other) * Rational.Whole(c.One.Denominator)) : null)
-        { SlipIn = c => IsFraction(c) ? 2 : 0 },
-        [NumberBefore.NumeratorOnly] = new(
-            "numerator-only", "divides by the numerator before the letter and forgets the denominator",
-            c => IsFraction(c) ? c.WithSign(Rational.Abs(c.Other) / Rational.Whole(Rational.Abs(c.One).Numerator)) : null),
-        [NumberBefore.Halved] = new("halved", "takes half of the other number", c => c.Other * new Rational(1, 2)),
-        Kinds = Pairs,
-        Properties = PairSizes,
-        Idea = Ideas.DividingUndoesTimes,
     };
 
     public static readonly Decision<EquationPair, NoLetterLeft, int> Gone = new(
@@ -312,38 +190,15 @@ internal static class EquationDecisions
         [NoLetterLeft.None] = new("none", "writes none", _ => NoneAtAll),
         [NoLetterLeft.All] = new("all", "writes all", _ => Every),
         [NoLetterLeft.Exchanged] = new("exchanged", "writes all where it is false, and none where it is true", c => c.One == c.Other ? NoneAtAll : Every),
-        Kinds = Pairs,
-        Properties = PairSizes,
+        Kinds = EquationPair.Kinds,
+        Properties = EquationPair.Sizes,
         Idea = Ideas.FalseOrAlwaysTrue,
     };
-
-    private static bool IsFraction(EquationPair c) => !c.One.IsWhole && !BigInteger.Abs(c.One.Numerator).IsOne;
-
-    /// <summary>The quotient with what is left behind it; null where the division comes out, or is none of whole numbers.</summary>
-    public static string? WithRemainder(EquationPair c)
-    {
-        if (!c.One.IsWhole || !c.Other.IsWhole || c.One.IsZero) return null;
-        var whole = BigInteger.DivRem(BigInteger.Abs(c.Other.Numerator), BigInteger.Abs(c.One.Numerator), out var rest);
-        return rest.IsZero ? null : $"{(c.IsNegative ? "-" : "")}{whole} r {rest}";
-    }
 
     // None and all, as they are written where no letter is left.
     private const int NoneAtAll = 0;
     private const int Every = 1;
 
-    // What is left of the division, behind a point.
-    private static Rational? RestBehindPoint(EquationPair c)
-    {
-        if (c.Quotient.IsWhole) return null;
-        var whole = c.Quotient.Numerator / c.Quotient.Denominator;
-        var rest = (Rational.Abs(c.Other) - Rational.Abs(c.One) * Rational.Whole(whole)).Numerator;
-        return c.WithSign(Rational.Whole(whole) + new Rational(rest, BigInteger.Pow(10, rest.ToString(CultureInfo.InvariantCulture).Length)));
-    }
-
-    // A whole number beside the quotient: away from zero where it is asked for and there is a rest.
-    private static Rational? WholeNear(EquationPair c, bool isAway) =>
-        c.WithSign(Rational.Whole(c.Quotient.Numerator / c.Quotient.Denominator + (isAway && !c.Quotient.IsWhole ? 1 : 0)));
-
     /// <summary>All of them, in the order in which they come up.</summary>
-    public static IReadOnlyList<Decision> All { get; } = [Order, Before, Meets, SignDecisions.OfProduct, Sum, Join, Letters, Number, Divide, Gone];
+    public static IReadOnlyList<Decision> All { get; } = [Order, Before, Meets, SignDecisions.OfProduct, Sum, Join, Letters, Number, .. LastStepDecisions.All, Gone];
 }

@@ -308,17 +308,31 @@ internal readonly struct EquationWork(MethodRun run, EquationTask task)
             return;
         }
 
-        var (a, b) = (Rational.Abs(letters), Rational.Abs(numbers));
-        var isNegative = (letters.Sign < 0 || numbers.Sign < 0)
-            && !numbers.IsZero && SignDecisions.IsNegativeAside(run, new SignsContext(numbers.Sign < 0, letters.Sign < 0, b > a, IsQuotient: true));
+        if (letters.Sign < 0 && run.Ask(LastStepDecisions.Minus, Pair(letters, numbers, true, true)) == MinusBefore.Lost)
+        {
+            Divide(-letters, numbers);
+            return;
+        }
+
+        var isNegative = (letters.Sign < 0 || numbers.Sign < 0) && !numbers.IsZero && SignDecisions.IsNegativeAside(
+            run, new SignsContext(numbers.Sign < 0, letters.Sign < 0, Rational.Abs(numbers) > Rational.Abs(letters), IsQuotient: true));
         var pair = Pair(letters, numbers, true, true) with { IsNegative = isNegative };
-        var way = run.Ask(EquationDecisions.Divide, pair);
+        var way = run.Ask(LastStepDecisions.Divide, pair);
         if (run.Page.KeepsMarks && letters is { IsWhole: false, Numerator.IsOne: false } && numbers.IsWhole)
             PassAside([new SideTerm(Rational.Whole(letters.Numerator), true)], [new SideTerm(numbers * Rational.Whole(letters.Denominator), false)]);
-        if (way == NumberBefore.WithRemainder) run.Page.Append(task.Canonical(EquationDecisions.WithRemainder(pair)!));
-        else if (way == NumberBefore.NotInLowestTerms) run.Page.Append(task.Canonical($"{(isNegative ? "-" : "")}{b.Text}/{a.Text}"));
-        else if (way is NumberBefore.RestBehindPoint or NumberBefore.OnePlace) WriteDecimal(EquationDecisions.Divide.Result(way, pair, run.School));
-        else Write(EquationDecisions.Divide.Result(way, pair, run.School));
+        var solution = LastStepDecisions.Divide.Result(way, pair, run.School);
+        if (solution.IsWhole || LastStepDecisions.Division(way, pair) is not { } division) Write(solution);
+        else WriteFraction(division);
+    }
+
+    private void WriteFraction(EquationPair division)
+    {
+        var way = run.Ask(LastStepDecisions.Written, division);
+        if (way == SolutionWritten.WithRemainder) run.Page.Append(task.Canonical(LastStepDecisions.WithRemainder(division)!));
+        else if (way == SolutionWritten.NotInLowestTerms)
+            run.Page.Append(task.Canonical($"{(division.IsNegative ? "-" : "")}{Rational.Abs(division.Other).Text}/{Rational.Abs(division.One).Text}"));
+        else if (way is SolutionWritten.RestBehindPoint or SolutionWritten.OnePlace) WriteDecimal(LastStepDecisions.Written.Result(way, division, run.School));
+        else Write(LastStepDecisions.Written.Result(way, division, run.School));
     }
 
     private void WriteDecimal(Rational number) =>

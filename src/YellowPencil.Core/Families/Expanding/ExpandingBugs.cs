@@ -83,6 +83,10 @@ internal static class ExpandingBugs
             "Keeps one letter where two are multiplied: x times x is written x.",
             "The letter is taken for a name that need not be written twice.",
             At.Letters.When(c => c.HaveLetters).Instead(LettersChoice.PowerStays)),
+        Declare("letter-doubled", "x times x is 2x", Common, Ideas.NumbersTimesPowersPlus,
+            "Makes two of a letter where it is multiplied by itself.",
+            "Two of the letter stand there, and so they are counted.",
+            At.Letters.When(c => c.HaveLetters).Instead(LettersChoice.TwoOfTheLetter)),
     ];
 
     /// <summary>The square of a bracket.</summary>

@@ -106,8 +106,17 @@ internal static class Collecting
     {
         var pair = new LikePair(Long(first.Number), Long(second.Number), second.Power) { From = from, FirstPower = first.Power };
         var way = run.Ask(PolynomialDecisions.Like, pair);
-        hasAddedPowers = way == LikeTerms.SumPowersAdded;
-        return way == LikeTerms.Sum ? first with { Number = Sum(run, first.Number, second.Number) } : PolynomialDecisions.Like.Result(way, pair, run.School);
+        var together = way == LikeTerms.Sum ? first with { Number = Sum(run, first.Number, second.Number) } : PolynomialDecisions.Like.Result(way, pair, run.School);
+        // What comes to nothing has no power, and what was given another one has it already.
+        if (second.Power == 0 || together.Number.IsZero || together.Power != first.Power) return together;
+        var power = run.Ask(PolynomialDecisions.PowerOfSum, pair);
+        hasAddedPowers = power == PowerOfLike.Added;
+        return power switch
+        {
+            PowerOfLike.Added => together with { Power = Math.Min(PolynomialText.MostPower, first.Power + second.Power) },
+            PowerOfLike.LetterOff => together with { Power = 0 },
+            _ => together,
+        };
     }
 
     private static long Long(BigInteger number) => (long)BigInteger.Max(-MostWorked, BigInteger.Min(MostWorked, number));

@@ -16,9 +16,12 @@ internal enum BracketOrder { AsSet, SecondFirst }
 internal enum LikeTerms
 {
     Sum, SizesAddedFirstSign, SizesApartMinus, SizesApartPlus, SizesApartFirstSign, SizesApartSecondSign, SizesAddedPlus, Product, ProductPowersAdded,
-    ProductMinusIfAny, SumPowersAdded, FirstStays, FirstLessSecond, SecondLessFirst, SizesAddedMinus, SecondStays, LargerStays, SumWithoutLetter, FirstWithoutLetter,
+    ProductMinusIfAny, FirstStays, FirstLessSecond, SecondLessFirst, SizesAddedMinus, SecondStays, LargerStays, FirstWithoutLetter,
     SizesAddedSecondSign, SizesAddedLargerSign, SizesApartSmallerSign,
 }
+
+/// <summary>What power two like terms have when their numbers are put together.</summary>
+internal enum PowerOfLike { Kept, Added, LetterOff }
 
 /// <summary>What the number of a letter is that stands alone.</summary>
 internal enum BareLetter { One, Nothing, Dropped }
@@ -90,6 +93,9 @@ internal readonly record struct LikePair(long First, long Second, int Power) : I
     /// <summary>Whether both have the same sign.</summary>
     public bool HaveSameSign => First < 0 == Second < 0;
 
+    /// <summary>Whether something positive is to lose more than it has.</summary>
+    public bool TakesMoreAway => First >= 0 && Second < -First;
+
     /// <summary>Whether the first is the larger without its sign.</summary>
     public bool FirstIsLarger => Math.Abs(First) > Math.Abs(Second);
 }
@@ -113,6 +119,41 @@ internal readonly record struct TermsLeft(int Count, bool HasNumber, bool HasLet
 /// <summary>The decisions about sums and differences of polynomials.</summary>
 internal static class PolynomialDecisions
 {
+    private static readonly Kind<LikePair>[] LikePairs =
+    [
+        new("always", "always", _ => true),
+        new("bare-taken-away", "where a letter without a number is taken away", c => c.Power > 0 && c.Second == -1),
+        new("equal-sizes", "where both are the same without their signs", c => Math.Abs(c.First) == Math.Abs(c.Second)),
+        new("same-sign", "where both have the same sign", c => c.HaveSameSign),
+        new("different-signs", "where the signs are different", c => !c.HaveSameSign),
+        new("both-negative", "where both have a minus", c => c is { First: < 0, Second: < 0 }),
+        new("first-negative", "where the first has a minus", c => c.First < 0),
+        new("second-negative", "where the second has a minus", c => c.Second < 0),
+        new("first-larger", "where the first is the larger", c => c.FirstIsLarger),
+        new("letter", "in terms with the letter", c => c.Power > 0),
+        new("number", "in plain numbers", c => c.Power == 0),
+        new("bare", "where a letter has no number", c => c.Power > 0 && (Math.Abs(c.First) == 1 || Math.Abs(c.Second) == 1)),
+        new("power", "in powers of the letter", c => c.Power > 1),
+        new("plain-letter", "in terms with the plain letter", c => c.Power == 1),
+        new("square-of-letter", "in squares of the letter", c => c.Power == 2),
+        new("cube-of-letter", "in cubes of the letter", c => c.Power == 3),
+        new("taken-away", "where a bracket was taken away", c => c.From == TermsFrom.Difference),
+        new("square", "in the square of a bracket", c => c.From == TermsFrom.Square),
+        new("two-brackets", "where two different brackets were multiplied", c => c.From is TermsFrom.Brackets or TermsFrom.Conjugate),
+        new("conjugate", "in a sum times a difference", c => c.From == TermsFrom.Conjugate),
+        new("both-positive", "where neither has a minus", c => c is { First: >= 0, Second: >= 0 }),
+        new("second-larger", "where the second is the larger", c => Math.Abs(c.Second) > Math.Abs(c.First)),
+        new("first-negative-only", "where only the first has a minus", c => c is { First: < 0, Second: >= 0 }),
+        new("second-negative-only", "where only the second has a minus", c => c is { First: >= 0, Second: < 0 }),
+        new("more-taken-away", "where more is taken away than there is", c => c.TakesMoreAway),
+    ];
+
+    private static readonly Property<LikePair>[] Numbers =
+    [
+        new("first", "the first number without its sign", c => (int)Math.Min(99, Math.Abs(c.First)), 1, 2, 5, 10),
+        new("second", "the second number without its sign", c => (int)Math.Min(99, Math.Abs(c.Second)), 1, 2, 5, 10),
+    ];
+
     public static readonly Decision<BracketTerm, BracketOrder> Order = new("polynomials.order", "Which bracket is taken from which?", BracketOrder.AsSet)
     {
         [BracketOrder.AsSet] = new("as-set", "takes the brackets as they stand"),
@@ -202,7 +243,6 @@ internal static class PolynomialDecisions
         [LikeTerms.ProductMinusIfAny] = new(
             "product-minus-if-any", "multiplies the terms, with a minus if there is any",
             c => Term(c, (c.First < 0 || c.Second < 0 ? -1 : 1) * BigInteger.Abs((BigInteger)c.First * c.Second), 2 * c.FirstPower)),
-        [LikeTerms.SumPowersAdded] = new("sum-powers-added", "adds the numbers and the powers", c => Term(c, c.First + c.Second, c.FirstPower + c.Power)),
         [LikeTerms.FirstStays] = new("first-stays", "keeps the first term", c => Term(c, c.First)),
         [LikeTerms.FirstLessSecond] = new("first-less-second", "takes the second from the first", c => Term(c, c.First - c.Second)),
         [LikeTerms.SecondLessFirst] = new("second-less-first", "takes the first from the second", c => Term(c, c.Second - c.First)),
@@ -210,40 +250,25 @@ internal static class PolynomialDecisions
         [LikeTerms.SecondStays] = new("second-stays", "keeps the second term", c => Term(c, c.Second, c.Power)),
         [LikeTerms.LargerStays] = new(
             "larger-stays", "keeps the larger term", c => Math.Abs(c.First) >= Math.Abs(c.Second) ? Term(c, c.First) : Term(c, c.Second, c.Power)),
-        [LikeTerms.SumWithoutLetter] = new("sum-without-letter", "puts the numbers together and takes the letter away", c => Term(c, c.First + c.Second, 0)),
-        [LikeTerms.FirstWithoutLetter] = new("first-without-letter", "takes the letter off, and leaves its number", c => Term(c, c.First, 0)),
-        Kinds = [
-            new("always", "always", _ => true),
-            new("bare-taken-away", "where a letter without a number is taken away", c => c.Power > 0 && c.Second == -1),
-            new("equal-sizes", "where both are the same without their signs", c => Math.Abs(c.First) == Math.Abs(c.Second)),
-            new("same-sign", "where both have the same sign", c => c.HaveSameSign),
-            new("different-signs", "where the signs are different", c => !c.HaveSameSign),
-            new("both-negative", "where both have a minus", c => c is { First: < 0, Second: < 0 }),
-            new("first-negative", "where the first has a minus", c => c.First < 0),
-            new("second-negative", "where the second has a minus", c => c.Second < 0),
-            new("first-larger", "where the first is the larger", c => c.FirstIsLarger),
-            new("letter", "in terms with the letter", c => c.Power > 0),
-            new("number", "in plain numbers", c => c.Power == 0),
-            new("bare", "where a letter has no number", c => c.Power > 0 && (Math.Abs(c.First) == 1 || Math.Abs(c.Second) == 1)),
-            new("power", "in powers of the letter", c => c.Power > 1),
-            new("plain-letter", "in terms with the plain letter", c => c.Power == 1),
-            new("taken-away", "where a bracket was taken away", c => c.From == TermsFrom.Difference),
-            new("square", "in the square of a bracket", c => c.From == TermsFrom.Square),
-            new("two-brackets", "where two different brackets were multiplied", c => c.From is TermsFrom.Brackets or TermsFrom.Conjugate),
-            new("conjugate", "in a sum times a difference", c => c.From == TermsFrom.Conjugate),
-            new("both-positive", "where neither has a minus", c => c is { First: >= 0, Second: >= 0 }),
-            new("second-larger", "where the second is the larger", c => Math.Abs(c.Second) > Math.Abs(c.First)),
-            new("first-negative-only", "where only the first has a minus", c => c is { First: < 0, Second: >= 0 }),
-            new("second-negative-only", "where only the second has a minus", c => c is { First: >= 0, Second: < 0 }),
-        ],
-        Properties =
-        [
-            new("first", "the first number without its sign", c => (int)Math.Min(99, Math.Abs(c.First)), 1, 2, 5, 10),
-            new("second", "the second number without its sign", c => (int)Math.Min(99, Math.Abs(c.Second)), 1, 2, 5, 10),
-        ],
+        [LikeTerms.FirstWithoutLetter] = new(
+            "first-without-letter", "takes the letter off, and leaves its number", c => Math.Abs(c.First) == 1 ? null : Term(c, c.First, 0)),
+        Kinds = LikePairs,
+        Properties = Numbers,
         ShowsIn = WorkFields.Lines,
         Idea = Ideas.OppositesCancel,
         OtherIdea = (c => c.HaveSameSign, Ideas.SameSignsGoOn),
+    };
+
+    public static readonly Decision<LikePair, PowerOfLike> PowerOfSum = new(
+        "polynomials.power-of-like", "What power do two like terms have together?", PowerOfLike.Kept)
+    {
+        [PowerOfLike.Kept] = new("kept", "keeps the power of like terms"),
+        [PowerOfLike.Added] = new("added", "adds the powers of like terms as well"),
+        [PowerOfLike.LetterOff] = new("letter-off", "takes the letter off where like terms are put together"),
+        Kinds = LikePairs,
+        Properties = Numbers,
+        ShowsIn = WorkFields.Lines,
+        Idea = Ideas.CountingKeepsThePower,
     };
 
     public static readonly Decision<TermLeft, BareLetter> Bare = new(
@@ -341,7 +366,7 @@ internal static class PolynomialDecisions
         new PolyTerm(number, number.IsZero ? c.FirstPower : Math.Min(PolynomialText.MostPower, power ?? c.FirstPower));
 
     /// <summary>Those about like terms, for methods that come to a sum.</summary>
-    public static IReadOnlyList<Decision> Collecting { get; } = [Power, Bare, Like, Gone, Alone, One, Left];
+    public static IReadOnlyList<Decision> Collecting { get; } = [Power, Bare, Like, PowerOfSum, Gone, Alone, One, Left];
 
     /// <summary>All of them, in the order in which they come up.</summary>
     public static IReadOnlyList<Decision> All { get; } = [Order, Sign, .. Collecting];

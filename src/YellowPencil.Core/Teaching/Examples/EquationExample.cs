@@ -65,7 +65,7 @@ internal sealed class EquationExample(EquationTask task, School school)
                 letters is { IsWhole: false, Numerator.IsOne: true }
                     ? $"{Said(new SideTerm(letters, true))} is one of {letters.Denominator} equal parts of {letter}: both sides times {letters.Denominator}, {N(numbers)} · {letters.Denominator} = {N(answer)}."
                     : $"{Said(new SideTerm(letters, true))} is {N(numbers)}: both sides are divided by {N(letters)}, the number before {letter}: {N(numbers)} ÷ {Paren(letters)} = {N(answer)}.",
-                EquationDecisions.Divide, SignDecisions.OfProduct);
+                [.. LastStepDecisions.All, SignDecisions.OfProduct]);
         yield return new(
             "", $"Check with {N(answer)} for {letter}: the left side is {N(At(task.Left, answer))}, the right side {N(At(task.Right, answer))}.");
     }

@@ -37,7 +37,7 @@ internal static class PolynomialExample
             yield return new(PolynomialText.Write(side, letter), "Like beside like: the same letter with the same power. A term takes its sign along.", PolynomialDecisions.Left, PolynomialDecisions.Power);
         List<PolyTerm> result = [.. kinds.Select(k => new PolyTerm(AtOne(k), k.Key)).Where(t => !t.Number.IsZero)];
         yield return new(
-            PolynomialText.Write(result, letter), string.Join(" ", kinds.Select(k => Said([.. k], letter))), PolynomialDecisions.Like, PolynomialDecisions.Bare, PolynomialDecisions.Alone,
+            PolynomialText.Write(result, letter), string.Join(" ", kinds.Select(k => Said([.. k], letter))), PolynomialDecisions.Like, PolynomialDecisions.PowerOfSum, PolynomialDecisions.Bare, PolynomialDecisions.Alone,
             PolynomialDecisions.Gone, PolynomialDecisions.One);
     }
 
