@@ -197,7 +197,8 @@ internal sealed partial class PlanItems
     {
         var clear = showing.FindAll(w => !w.Pooled.HasZeroInFront && (shapes.Count == 0 || shapes.ContainsKey(w.Shape)));
         if (clear.Count == 0) clear = showing;
-        if (clear.FindAll(w => !ItemEffort.IsByOne(w.Item.Task) && !ItemEffort.HidesZeros(w.Item.Task) && !ItemEffort.ComesToAFraction(w)) is { Count: > 0 } plain) clear = plain;
+        if (clear.FindAll(IsPlain) is { Count: > 0 } plain) clear = plain;
+        else if (showing.FindAll(w => !w.Pooled.HasZeroInFront && IsPlain(w)) is { Count: > 0 } ofOtherShape) clear = ofOtherShape;
         if (clear.FindAll(w => !RepeatedDigit().IsMatch(w.Item.Task.Text)) is { Count: > 0 } distinct) clear = distinct;
         var simple = clear.OrderBy(ItemEffort.Of).ToList();
         var from = simple.Skip((int)(level * (simple.Count - 1))).ToList();
@@ -206,6 +207,9 @@ internal sealed partial class PlanItems
         given.Add(found);
         return found.Item;
     }
+
+    private static bool IsPlain(WeighedItem item) =>
+        !ItemEffort.IsByOne(item.Item.Task) && !ItemEffort.HidesZeros(item.Item.Task) && !ItemEffort.ComesToAFraction(item);
 
     /// <summary>Items that the old rule gets wrong, evenly spread between two levels of effort, 0 the easiest and 1 the hardest.</summary>
     public IReadOnlyList<PlanItem> TakeShowing(int count, double from, double to) => [.. Take(showing, count, from, to).Select(w => w.Item)];

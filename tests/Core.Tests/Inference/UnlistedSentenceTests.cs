@@ -68,6 +68,7 @@ public class UnlistedSentenceTests
     [InlineData("fractions.common/always/larger", "Takes the larger denominator")]
     [InlineData("fractions.common/minus/apart-below-only", "Puts the right numerators over the difference of the denominators when fractions are taken away")]
     [InlineData("fractions.lowest/always/halved-once", "Halves both parts once")]
+    [InlineData("fractions.lowest/were-unlike/not-at-all", "Leaves it as it is where the denominators were different")]
     [InlineData("fractions.lowest/even/top-only", "Divides only the numerator when both parts are even")]
     [InlineData("fractions.recipe/minus/tops-and-bottoms", "Puts numerators together and denominators together when fractions are taken away")]
     [InlineData("fractions.tops/always/add", "Adds the numerators")]

@@ -45,16 +45,15 @@ internal sealed class FractionFamily() : TaughtFamily("fractions", "fractions")
         var first = PartsOf(fractions.First);
         if (fractions.Second is not { } other)
         {
-            work.Finish(first, isDifference: false, isNegative: false, hasWholes: false);
+            work.Finish(first, new FractionOrigin(fractions.IsOfDifference, HasWholes: false, fractions.WereChanged), isNegative: false);
             return;
         }
 
         // More taken away than there is: the other way round, with a minus sign.
         var second = PartsOf(other);
         if (fractions.IsNegative) (first, second) = (second, first);
-        work.Finish(
-            TwoFractions.Result(work, run, first, second, fractions.IsDifference, hasWholes: false, fractions.WereChanged), fractions.IsDifference,
-            fractions.IsNegative, hasWholes: false);
+        var from = new FractionOrigin(fractions.IsDifference, HasWholes: false, fractions.WereChanged || first.Denominator != second.Denominator);
+        work.Finish(TwoFractions.Result(work, run, first, second, fractions.IsDifference, hasWholes: false, fractions.WereChanged), from, fractions.IsNegative);
     }
 
     private static Fraction PartsOf(MixedNumber number) =>

@@ -29,7 +29,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
         var way = run.Ask(FractionDecisions.Procedure, pair);
         if (FractionWork.Otherwise(way, first, second) is { } otherwise)
         {
-            Finish(run, work, Wholes(whole, otherWhole), otherwise, IsDifference, isNegative);
+            Finish(run, work, Wholes(whole, otherWhole), otherwise, From(!pair.IsLike), isNegative);
             return;
         }
 
@@ -38,7 +38,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
             var recipe = run.Ask(FractionDecisions.Recipe, pair);
             if (FractionWork.IsAcross(recipe))
             {
-                Finish(run, work, Wholes(whole, otherWhole), work.Across(first, second, IsDifference, recipe), IsDifference, isNegative);
+                Finish(run, work, Wholes(whole, otherWhole), work.Across(first, second, IsDifference, recipe), From(wereUnlike: true), isNegative);
                 return;
             }
 
@@ -85,7 +85,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                     case FractionTooSmall.AddInstead:
                         Finish(
                             run, work, Wholes(whole, otherWhole), new Fraction(
-                                first.Numerator + second.Numerator, first.Denominator), IsDifference, isNegative);
+                                first.Numerator + second.Numerator, first.Denominator), From(wereChanged), isNegative);
                         return;
                     default:
                         break;
@@ -101,18 +101,20 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
         }
 
         var together = work.Together(first, second, IsDifference, hasWholes: true, wereChanged);
-        Finish(run, work, Wholes(whole, otherWhole), together, IsDifference, isNegative);
+        Finish(run, work, Wholes(whole, otherWhole), together, From(wereChanged), isNegative);
     }
 
+    private FractionOrigin From(bool wereUnlike) => new(IsDifference, HasWholes: true, wereUnlike);
+
     /// <summary>Finishes wholes with a fraction beside them.</summary>
-    public static void Finish(MethodRun run, FractionWork work, long whole, Fraction parts, bool isDifference, bool isNegative)
+    public static void Finish(MethodRun run, FractionWork work, long whole, Fraction parts, FractionOrigin from, bool isNegative)
     {
         var isOne = whole == 0 && parts.Numerator > 0;
         Pass(run, whole, parts);
         if (parts.Denominator > 0 && parts.Numerator > 0)
         {
             var seen = new FractionResult(
-                Fraction.Clamped(parts.Numerator), Fraction.Clamped(parts.Denominator), isDifference, HasWholes: true, IsAlone: isOne);
+                Fraction.Clamped(parts.Numerator), Fraction.Clamped(parts.Denominator), from, IsAlone: isOne);
             var way = run.Ask(MixedDecisions.Over, seen);
             var (wholes, numerator) = MixedDecisions.Over.Result(way, seen, run.School);
             whole += wholes;
@@ -125,7 +127,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                     AppendOver(
                         run, whole, parts.Numerator % parts.Denominator == 0
                             ? parts
-                            : work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false), isNegative);
+                            : work.InLowestTerms(parts, from, isAlone: false), isNegative);
                     return;
                 default:
                     parts = parts with { Numerator = numerator };
@@ -135,7 +137,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
             if (way != FractionOver.Carried || wholes > 0) Pass(run, whole, parts);
         }
 
-        var lowest = work.InLowestTerms(parts, isDifference, hasWholes: true, isAlone: false);
+        var lowest = work.InLowestTerms(parts, from, isAlone: false);
         if (lowest.Denominator == 1 || lowest.Numerator >= lowest.Denominator) AppendOver(run, whole, lowest, isNegative);
         else work.Append(whole, lowest, isNegative);
     }
@@ -147,7 +149,7 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
         var whole = one.Whole;
         if (!IsDifference || !other.HasFraction)
         {
-            Finish(run, work, Wholes(whole, other.Whole), fraction, IsDifference, isNegative);
+            Finish(run, work, Wholes(whole, other.Whole), fraction, From(wereUnlike: false), isNegative);
             return;
         }
 
@@ -162,18 +164,18 @@ internal readonly struct MixedColumns(MethodRun run, FractionWork work, MixedCon
                 work.Append(copied, fraction, isNegative);
                 return;
             case NoFraction.LeaveOut:
-                Finish(run, work, Wholes(whole, other.Whole), fraction with { Numerator = 0 }, IsDifference, isNegative);
+                Finish(run, work, Wholes(whole, other.Whole), fraction with { Numerator = 0 }, From(wereUnlike: false), isNegative);
                 return;
             case NoFraction.WriteOneLess:
-                Finish(run, work, Wholes(Math.Max(0, whole - 1), other.Whole), fraction, IsDifference, isNegative);
+                Finish(run, work, Wholes(Math.Max(0, whole - 1), other.Whole), fraction, From(wereUnlike: false), isNegative);
                 return;
             default:
                 var otherWhole = other.Whole;
                 Rename(seen, ref whole, ref first, fraction, ref otherWhole);
                 Pass(whole, first, otherWhole, fraction);
                 Finish(
-                    run, work, Wholes(whole, otherWhole), work.Together(first, fraction, IsDifference, hasWholes: true, wereChanged: false), IsDifference,
-                    isNegative);
+                    run, work, Wholes(whole, otherWhole), work.Together(first, fraction, IsDifference, hasWholes: true, wereChanged: false),
+                    From(wereUnlike: false), isNegative);
                 return;
         }
     }

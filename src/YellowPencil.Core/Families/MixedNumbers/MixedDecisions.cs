@@ -312,6 +312,8 @@ internal static class MixedDecisions
             new("always", "always", _ => true), new("plus", "in sums", r => !r.IsDifference), new("minus", "in differences", r => r.IsDifference), new(
                 "whole", "when it is a whole number", r => r.IsWhole), new(
                 "not-whole", "when it is no whole number", r => !r.IsWhole),
+            new("were-unlike", "where the denominators were different", r => r.From.WereUnlike),
+            new("were-like", "where the denominators were the same", r => !r.From.WereUnlike),
         ],
         Idea = Ideas.FullPartsAreAWhole,
     };

@@ -48,7 +48,7 @@ internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed
         var work = new FractionWork(run);
         if (mixed.Second is not { } second)
         {
-            WalkOne(work, run, mixed.First);
+            WalkOne(work, run, mixed.First, new FractionOrigin(mixed.IsOfDifference, HasWholes: true, mixed.WereChanged));
             return;
         }
 
@@ -61,12 +61,12 @@ internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed
     }
 
     // A line with one number on it is only to be finished: an improper fraction, or wholes with a fraction beside them.
-    private static void WalkOne(FractionWork work, MethodRun run, MixedNumber number)
+    private static void WalkOne(FractionWork work, MethodRun run, MixedNumber number, FractionOrigin from)
     {
         if (number.Whole == 0 && number.HasFraction)
-            work.Finish(new Fraction(number.Numerator, number.Denominator), isDifference: false, isNegative: false, hasWholes: true);
+            work.Finish(new Fraction(number.Numerator, number.Denominator), from, isNegative: false);
         else if (!number.HasFraction) work.Append(number.Whole, new Fraction(0, 1), isNegative: false);
-        else MixedColumns.Finish(run, work, number.Whole, new Fraction(number.Numerator, number.Denominator), isDifference: false, isNegative: false);
+        else MixedColumns.Finish(run, work, number.Whole, new Fraction(number.Numerator, number.Denominator), from, isNegative: false);
     }
 
     private static void WalkImproper(FractionWork work, MethodRun run, MixedNumber one, MixedNumber other, bool isDifference, bool isNegative, bool wereChanged)
@@ -74,7 +74,8 @@ internal sealed class MixedNumberFamily() : TaughtFamily("mixed-numbers", "mixed
         var first = Improper(run, one, other, isFirst: true, isDifference);
         var second = Improper(run, other, one, isFirst: false, isDifference);
         if (run.Page.KeepsMarks) run.Page.Pass($"{first.Text} {(isDifference ? "-" : "+")} {second.Text}", isWritten: true);
-        work.Finish(TwoFractions.Result(work, run, first, second, isDifference, hasWholes: true, wereChanged), isDifference, isNegative, hasWholes: true);
+        var from = new FractionOrigin(isDifference, HasWholes: true, wereChanged || first.Denominator != second.Denominator);
+        work.Finish(TwoFractions.Result(work, run, first, second, isDifference, hasWholes: true, wereChanged), from, isNegative);
     }
 
     private static Fraction Improper(MethodRun run, MixedNumber number, MixedNumber other, bool isFirst, bool isDifference)

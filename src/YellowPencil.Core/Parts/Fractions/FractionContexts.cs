@@ -80,14 +80,22 @@ internal readonly record struct FractionChange(FractionPair Pair, bool IsFirst, 
     private int Multiplier(int denominator) => As % denominator == 0 ? As / denominator : 1;
 }
 
+/// <summary>Out of what a fraction came that is to be finished.</summary>
+/// <param name="IsDifference">Whether out of a difference.</param>
+/// <param name="HasWholes">Whether there were whole parts.</param>
+/// <param name="WereUnlike">Whether the denominators were different.</param>
+internal readonly record struct FractionOrigin(bool IsDifference, bool HasWholes, bool WereUnlike);
+
 /// <summary>A fraction that came out and is to be finished.</summary>
 /// <param name="Numerator">Its numerator.</param>
 /// <param name="Denominator">Its denominator.</param>
-/// <param name="IsDifference">Whether it came out of a difference.</param>
-/// <param name="HasWholes">Whether there were whole parts.</param>
+/// <param name="From">Out of what it came.</param>
 /// <param name="IsAlone">Whether the whole parts are in it, or there are none.</param>
-internal readonly record struct FractionResult(int Numerator, int Denominator, bool IsDifference, bool HasWholes, bool IsAlone) : IDecisionContext
+internal readonly record struct FractionResult(int Numerator, int Denominator, FractionOrigin From, bool IsAlone) : IDecisionContext
 {
+    /// <summary>Whether it came out of a difference.</summary>
+    public bool IsDifference => From.IsDifference;
+
     /// <summary>The largest number that divides both parts.</summary>
     public int Common => (int)BigInteger.GreatestCommonDivisor(Numerator, Denominator);
 
@@ -105,4 +113,29 @@ internal readonly record struct FractionResult(int Numerator, int Denominator, b
 
     /// <summary>What is left then.</summary>
     public int Rest => Numerator % Denominator;
+
+    /// <summary>The sizes of a fraction that came out.</summary>
+    public static IReadOnlyList<Property<FractionResult>> Sizes { get; } =
+    [
+        new("numerator", "the numerator", c => c.Numerator, 1, 2, 10),
+        new("denominator", "the denominator", c => c.Denominator, 5, 10, 20),
+    ];
+
+    /// <summary>The kinds of a fraction that came out.</summary>
+    public static IReadOnlyList<Kind<FractionResult>> Kinds { get; } =
+    [
+        new("always", "always", _ => true),
+        new("improper", "when it is one or more", r => r.IsImproper),
+        new("proper", "when it is less than one", r => !r.IsImproper),
+        new("whole", "when it is a whole number", r => r.IsWhole),
+        new("even", "when both parts are even", r => r.AreEven),
+        new("odd", "when a part is odd", r => !r.AreEven),
+        new("common-2", "when 2 is all that divides both", r => r.Common == 2),
+        new("common-is-top", "when the numerator goes into the denominator", r => r.Common == r.Numerator),
+        new("plus", "in sums", r => !r.IsDifference),
+        new("minus", "in differences", r => r.IsDifference),
+        new("were-unlike", "where the denominators were different", r => r.From.WereUnlike),
+        new("were-like", "where the denominators were the same", r => !r.From.WereUnlike),
+        new("below-two", "when it is less than two", r => r.Numerator < 2 * r.Denominator),
+    ];
 }

@@ -44,12 +44,6 @@ internal enum OverOne
 /// <summary>The decisions about sums and differences of fractions.</summary>
 internal static class FractionDecisions
 {
-    private static readonly Property<FractionResult>[] ResultSizes =
-    [
-        new("numerator", "the numerator", c => c.Numerator, 1, 2, 10),
-        new("denominator", "the denominator", c => c.Denominator, 5, 10, 20),
-    ];
-
     private static readonly Property<FractionChange>[] ChangeSizes =
     [
         new("numerator", "the numerator", c => c.Numerator, 1, 2, 5),
@@ -96,21 +90,6 @@ internal static class FractionDecisions
         new("minus", "when fractions are taken away", c => c.Pair.IsDifference),
         new("top-is-1", "when the numerator is 1", c => c.Numerator == 1),
         new("wholes", "when there are whole numbers beside them", c => c.Pair.HasWholes),
-    ];
-
-    private static readonly Kind<FractionResult>[] Results =
-    [
-        new("always", "always", _ => true),
-        new("improper", "when it is one or more", r => r.IsImproper),
-        new("proper", "when it is less than one", r => !r.IsImproper),
-        new("whole", "when it is a whole number", r => r.IsWhole),
-        new("even", "when both parts are even", r => r.AreEven),
-        new("odd", "when a part is odd", r => !r.AreEven),
-        new("common-2", "when 2 is all that divides both", r => r.Common == 2),
-        new("common-is-top", "when the numerator goes into the denominator", r => r.Common == r.Numerator),
-        new("plus", "in sums", r => !r.IsDifference),
-        new("minus", "in differences", r => r.IsDifference),
-        new("below-two", "when it is less than two", r => r.Numerator < 2 * r.Denominator),
     ];
 
     public static readonly Decision<FractionPair, FractionChoice> Procedure = new(
@@ -279,8 +258,8 @@ internal static class FractionDecisions
                 r.Numerator >= 10 && r.Denominator >= 10 && r.Numerator % 10 == r.Denominator % 10
                     ? new(r.Numerator / 10, r.Denominator / 10)
                     : new(r.Numerator, r.Denominator)),
-        Kinds = Results,
-        Properties = ResultSizes,
+        Kinds = FractionResult.Kinds,
+        Properties = FractionResult.Sizes,
         Idea = Ideas.DividingBothParts,
     };
 
@@ -310,8 +289,8 @@ internal static class FractionDecisions
         [OverOne.TakenFromNumerator] = new(
             "taken-from-top", "takes the wholes out and one for each from the numerator", r =>
                 r.Denominator > 1 ? new(r.Quotient, r.Numerator - r.Quotient, r.Denominator) : null),
-        Kinds = Results,
-        Properties = ResultSizes,
+        Kinds = FractionResult.Kinds,
+        Properties = FractionResult.Sizes,
         Idea = Ideas.WholesInAFraction,
     };
 
@@ -323,7 +302,7 @@ internal static class FractionDecisions
             new("rest", "what is left", r => r.Rest),
         ],
         Does = n => $"takes {n} wholes out",
-        Kinds = Results,
+        Kinds = FractionResult.Kinds,
         Idea = Ideas.WholesInAFraction,
     };
 

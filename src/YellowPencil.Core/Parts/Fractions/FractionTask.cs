@@ -43,12 +43,18 @@ internal sealed class FractionTask : ItemTask
     /// <summary>Whether it is a line of a working in which the denominators were different before.</summary>
     public bool WereChanged { get; private init; }
 
+    /// <summary>Whether it is a difference, or a line of the working of one.</summary>
+    public bool IsOfDifference => IsDifference || IsLineOfDifference;
+
+    private bool IsLineOfDifference { get; init; }
+
     /// <summary>
     /// The same as a line of a working of a task. Where nothing negative was set, what comes out the wrong way round is taken the other way round.
     /// </summary>
     public FractionTask GoneOnFrom(FractionTask task) => new(Family, IsDifference, numbers)
     {
         WereChanged = task.Second is { } second && task.First.Denominator != second.Denominator,
+        IsLineOfDifference = task.IsDifference,
         IsNegative = IsNegative && task.IsNegative,
     };
 

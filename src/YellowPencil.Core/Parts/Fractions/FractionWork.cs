@@ -70,25 +70,25 @@ internal readonly struct FractionWork(MethodRun run)
     }
 
     /// <summary>A fraction in lowest terms, as the student brings it there.</summary>
-    public Fraction InLowestTerms(Fraction parts, bool isDifference, bool hasWholes, bool isAlone)
+    public Fraction InLowestTerms(Fraction parts, FractionOrigin from, bool isAlone)
     {
         if (parts.Numerator == 0 || parts.Denominator == 0) return parts;
-        var result = ResultOf(parts, isDifference, hasWholes, isAlone);
+        var result = ResultOf(parts, from, isAlone);
         return result.Common == 1 ? parts : run.Do(FractionDecisions.Lowest, result);
     }
 
     /// <summary>Writes a fraction that came out as the answer, the wholes taken out as the student does it.</summary>
-    public void Finish(Fraction parts, bool isDifference, bool isNegative, bool hasWholes)
+    public void Finish(Fraction parts, FractionOrigin from, bool isNegative)
     {
         if (run.Page.KeepsMarks) run.Page.Pass(parts.Text, isWritten: true);
-        var lowest = InLowestTerms(parts, isDifference, hasWholes, isAlone: true);
+        var lowest = InLowestTerms(parts, from, isAlone: true);
         if (run.Page.KeepsMarks && lowest != parts)
         {
             PassOnTheWay(parts, lowest);
             run.Page.Pass(lowest.Denominator == 1 ? $"{lowest.Numerator}" : lowest.Text, isWritten: true);
         }
 
-        var written = lowest.Numerator < lowest.Denominator || lowest.Denominator == 0 ? (Whole: 0, Left: lowest) : WholesOut(lowest, isDifference, hasWholes);
+        var written = lowest.Numerator < lowest.Denominator || lowest.Denominator == 0 ? (Whole: 0, Left: lowest) : WholesOut(lowest, from);
         if (written.Left is { Numerator: > 0, Denominator: 1 })
             run.Page.Append($"{(isNegative ? "-" : "")}{new MixedNumber(written.Whole, written.Left.Numerator, 1).Text}");
         else Append(written.Whole, written.Left, isNegative);
@@ -116,9 +116,9 @@ internal readonly struct FractionWork(MethodRun run)
     }
 
     /// <summary>Takes the wholes out of a fraction of one or more.</summary>
-    public (long Whole, Fraction Left) WholesOut(Fraction parts, bool isDifference, bool hasWholes)
+    public (long Whole, Fraction Left) WholesOut(Fraction parts, FractionOrigin from)
     {
-        var result = ResultOf(parts, isDifference, hasWholes, isAlone: true);
+        var result = ResultOf(parts, from, isAlone: true);
         var way = run.Ask(FractionDecisions.Over, result);
         var written = FractionDecisions.Over.Result(way, result, run.School);
         if (way == OverOne.Mixed && written.Whole < Fraction.Most)
@@ -177,8 +177,8 @@ internal readonly struct FractionWork(MethodRun run)
             new Fraction(other > 0 ? second.Numerator / other : second.Numerator, one > 0 ? second.Denominator / one : second.Denominator));
     }
 
-    private static FractionResult ResultOf(Fraction parts, bool isDifference, bool hasWholes, bool isAlone) =>
-        new(Fraction.Clamped(parts.Numerator), Fraction.Clamped(Math.Max(1, parts.Denominator)), isDifference, hasWholes, isAlone);
+    private static FractionResult ResultOf(Fraction parts, FractionOrigin from, bool isAlone) =>
+        new(Fraction.Clamped(parts.Numerator), Fraction.Clamped(Math.Max(1, parts.Denominator)), from, isAlone);
 
     private Fraction Changed(FractionChange change)
     {
