@@ -18,7 +18,7 @@ public sealed class KnownBefore
     /// <param name="shares">By rules joined by +, none for "no systematic bug", how likely they are; together less than 1.</param>
     public KnownBefore(IReadOnlyDictionary<string, double> shares)
     {
-        Shares = shares;
+        Shares = shares.GroupBy(s => UnlistedRules.Current(s.Key)).ToDictionary(g => g.Key, g => g.Sum(s => s.Value));
         rest = Math.Max(1 - Most, 1 - shares.Values.Sum());
     }
 

@@ -125,7 +125,7 @@ public static class SheetDiagnosis
     // Whoever rejects a rule rejects it beside others too, and an unlisted one in all its wordings.
     private static List<Candidate> Without(List<Candidate> found, IReadOnlyCollection<string> rejected)
     {
-        var sets = rejected.Where(rules => rules.Length > 0).Select(rules => rules.Split('+')).ToList();
+        var sets = rejected.Where(rules => rules.Length > 0).Select(rules => UnlistedRules.Current(rules).Split('+')).ToList();
         var wordings = found.Where(c => c.Hypothesis.Unlisted.Count > 0 && sets.Exists(rules => rules.ToHashSet().SetEquals(c.Hypothesis.RuleIds)))
             .Select(c => c.Signature).ToHashSet();
         return found.FindAll(c =>

@@ -23,10 +23,18 @@ internal static class UnlistedRules
     };
 
     /// <summary>The rule of an id; null where there is none.</summary>
-    public static UnlistedDeviation? Find(string id)
+    public static UnlistedDeviation? Find(string id) => Now(id).Split('/') is [var decision, var kind, var choice]
+        ? FamilyList.All.SelectMany(f => TaughtFamily.Of(f).Decisions).FirstOrDefault(d => d.Id == decision)?.FindDeviation(kind, choice)
+        : null;
+
+    /// <summary>Rules joined by +, as they were stored, each by the id that it has now.</summary>
+    public static string Current(string rules) => string.Join('+', rules.Split('+').Select(Now));
+
+    // With and without "unlisted:" before it.
+    private static string Now(string id)
     {
-        if (id.Split('/') is not [var decision, var kind, var choice]) return null;
-        if (Moved.TryGetValue((decision, choice), out var moved)) (decision, choice) = moved;
-        return FamilyList.All.SelectMany(f => TaughtFamily.Of(f).Decisions).FirstOrDefault(d => d.Id == decision)?.FindDeviation(kind, choice);
+        if (id.Split('/') is not [var decision, var kind, var choice]) return id;
+        var from = decision.LastIndexOf(':') + 1;
+        return Moved.TryGetValue((decision[from..], choice), out var moved) ? $"{decision[..from]}{moved.Decision}/{kind}/{moved.Choice}" : id;
     }
 }

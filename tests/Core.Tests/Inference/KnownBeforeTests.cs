@@ -27,6 +27,18 @@ public sealed class KnownBeforeTests
     }
 
     [Fact]
+    public void What_was_kept_under_an_older_id_counts_for_the_rule_of_today()
+    {
+        var known = new KnownBefore(new Dictionary<string, double>
+        {
+            ["unlisted:polynomials.like-terms/power/sum-powers-added+polynomials.minus-ignored"] = 0.25,
+            ["unlisted:polynomials.power-of-like/power/added+polynomials.minus-ignored"] = 0.125,
+            [""] = 0.0625,
+        });
+        known.Shares.ShouldBe(new Dictionary<string, double> { ["unlisted:polynomials.power-of-like/power/added+polynomials.minus-ignored"] = 0.375, [""] = 0.0625 });
+    }
+
+    [Fact]
     public void A_rule_that_was_found_before_is_found_again_where_a_short_page_alone_does_not_tell()
     {
         string[] check = ["52 - 38 = 26", "604 - 271 = 333", "81 - 27 = 66", "75 - 32 = 43"];

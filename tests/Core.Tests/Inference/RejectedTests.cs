@@ -25,6 +25,16 @@ public class RejectedTests
         without.Explanations.Sum(e => e.Probability).ShouldBeLessThanOrEqualTo(1 + 1e-9);
     }
 
+    // The rule was a choice of another decision when it was rejected.
+    [Fact]
+    public void A_rule_that_was_rejected_under_an_older_id_stays_rejected()
+    {
+        const string Now = "unlisted:equations.solution-written/always/with-remainder";
+        var sheet = Sheet("solve 8x + 6 = 19 = x = 1 r 5", "solve 3x = 10 = x = 3 r 1", "solve 2x + 5 = 11 = x = 3", "solve 4x - 1 = 8 = x = 2 r 1", "solve 5x = 17 = x = 3 r 2");
+        SheetDiagnosis.Read(sheet).Explanations.ShouldContain(e => e.Hypothesis.RuleIds.Contains(Now));
+        SheetDiagnosis.Read(sheet, ["unlisted:equations.number-before/always/with-remainder"]).Explanations.ShouldAllBe(e => !e.Hypothesis.RuleIds.Contains(Now));
+    }
+
     [Fact]
     public void The_rest_keep_their_proportions()
     {
